@@ -1,0 +1,68 @@
+/** Arrows point down only: web -> contract -> core, server -> contract -> core; inside core, along the flow of the data. */
+const coreOrder = [
+  'units',
+  'moves',
+  'line',
+  'body',
+  'teach',
+  'calls',
+  'rounds',
+  'sound',
+  'strikes',
+  'speed',
+  'progress',
+  'formats',
+];
+
+/** A core folder may import the folders before it, never one after it. */
+const coreFlow = coreOrder.map((folder, position) => ({
+  name: `core-${folder}-looks-back-only`,
+  severity: 'error',
+  from: { path: `^packages/core/src/${folder}/` },
+  to: {
+    path: coreOrder.slice(position + 1).map((later) => `^packages/core/src/${later}/`),
+  },
+}));
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'core-is-pure',
+      comment: 'The computation imports nothing but itself: no Node, no DOM library, no package.',
+      severity: 'error',
+      from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^packages/core/src' },
+    },
+    {
+      name: 'contract-knows-core-only',
+      severity: 'error',
+      from: { path: '^packages/contract/src', pathNot: '\\.test\\.ts$' },
+      to: { path: '^apps/' },
+    },
+    {
+      name: 'web-does-not-know-server',
+      severity: 'error',
+      from: { path: '^apps/web' },
+      to: { path: '^apps/server' },
+    },
+    {
+      name: 'server-does-not-know-web',
+      severity: 'error',
+      from: { path: '^apps/server' },
+      to: { path: '^apps/web' },
+    },
+    { name: 'nothing-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    ...coreFlow,
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)(dist|\\.build)/' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['source', 'import', 'types', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+    },
+  },
+};

@@ -1,0 +1,24 @@
+/** Unit and contract tests. Sources are read directly; the contract tests start the built server. */
+export default {
+  roots: ['<rootDir>/packages', '<rootDir>/apps'],
+  testEnvironment: 'node',
+  testMatch: ['**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: false, decorators: true },
+          transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+          target: 'es2022',
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+  moduleNameMapper: {
+    '^@eurhythm/core/(.*)$': '<rootDir>/packages/core/src/$1/index.ts',
+    '^@eurhythm/contract$': '<rootDir>/packages/contract/src/index.ts',
+  },
+};

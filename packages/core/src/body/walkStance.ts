@@ -1,0 +1,121 @@
+import { isLegStrike, otherLead, type Lead, type MoveBook } from '../moves/index.ts';
+import { isPlacedStroke, placeOnBeats, type BeatLine, type Stroke } from '../line/index.ts';
+import type { Beats } from '../units/index.ts';
+import { startState, type FighterState } from './fighterState.ts';
+import { resolveStroke, type ResolvedStroke } from './resolveStroke.ts';
+
+/** Steps that `>` and `<` travel. */
+const STEP_THROUGH = 1;
+
+export interface WalkedStroke extends ResolvedStroke {
+  /** Place among all strokes of the line, repeats written out, from 0. */
+  readonly index: number;
+  readonly stroke: Stroke;
+  readonly beat: Beats;
+  readonly together: boolean;
+  readonly before: FighterState;
+  readonly after: FighterState;
+}
+
+export interface LeadChange {
+  readonly beat: Beats;
+  readonly to: Lead;
+  /** Index of the stroke that changed it. */
+  readonly stroke: number;
+  readonly how: 'switch' | 'step-through' | 'step-back' | 'turn';
+}
+
+export interface Walk {
+  readonly strokes: readonly WalkedStroke[];
+  readonly leadChanges: readonly LeadChange[];
+  readonly end: FighterState;
+  /** Whether the fighter ends with the same lead, facing the opponent. */
+  readonly comesHome: boolean;
+  /** Steps of floor needed in each direction from the start. */
+  readonly floor: {
+    readonly forward: number;
+    readonly back: number;
+    readonly left: number;
+    readonly right: number;
+  };
+  /** Where the clock stands at the end of the line. */
+  readonly beats: Beats;
+}
+
+/** Walks a fighter through the line: every stroke against the state just before it, every state after it. */
+export function walkStance(line: BeatLine, book: MoveBook, lead: Lead): Walk {
+  const placed = placeOnBeats(line);
+  const strokes: WalkedStroke[] = [];
+  const leadChanges: LeadChange[] = [];
+  const floor = { forward: 0, back: 0, left: 0, right: 0 };
+  let state = startState(lead);
+  for (const item of placed.items) {
+    if (!isPlacedStroke(item)) continue;
+    const { item: stroke, beat, together } = item;
+    const resolved = resolveStroke(stroke, book, state);
+    const after = stroke.by === 'holder' ? state : stateAfter(state, stroke, resolved);
+    const index = strokes.length;
+    if (after.lead !== state.lead)
+      leadChanges.push({ beat, to: after.lead, stroke: index, how: howChanged(stroke, resolved) });
+    strokes.push({ ...resolved, index, stroke, beat, together, before: state, after });
+    state = after;
+    floor.forward = Math.max(floor.forward, state.place.forward);
+    floor.back = Math.max(floor.back, -state.place.forward);
+    floor.right = Math.max(floor.right, state.place.right);
+    floor.left = Math.max(floor.left, -state.place.right);
+  }
+  return {
+    strokes,
+    leadChanges,
+    end: state,
+    comesHome: state.lead === lead && state.facing === 0,
+    floor,
+    beats: placed.beats,
+  };
+}
+
+function howChanged(stroke: Stroke, { move }: ResolvedStroke): LeadChange['how'] {
+  if (stroke.step !== null) return stroke.step === 'through' ? 'step-through' : 'step-back';
+  return move.facing !== 0 ? 'turn' : 'switch';
+}
+
+function stateAfter(state: FighterState, stroke: Stroke, { move, limb }: ResolvedStroke): FighterState {
+  const flips = (move.lead === 'flips') !== (stroke.step !== null);
+  const stride = stroke.step === null ? 0 : stroke.step === 'through' ? STEP_THROUGH : -STEP_THROUGH;
+  const steps =
+    stroke.feint && stroke.step === null && isLegStrike(move) ? { forward: 0, right: 0 } : move.step;
+  return {
+    lead: flips ? otherLead(state.lead) : state.lead,
+    facing: turned(state.facing, move.facing),
+    place: travelled(state, steps.forward + stride, steps.right),
+    raised: raisedAfter(state, limb, isLegStrike(move)),
+    stance: move.stance ?? (stroke.step === null ? state.stance : 'fighting'),
+  };
+}
+
+/** A kicking leg counts as up until something else is done: only a `^` right behind the kick finds it there. */
+function raisedAfter(
+  state: FighterState,
+  limb: ResolvedStroke['limb'],
+  kicks: boolean,
+): FighterState['raised'] {
+  if (!kicks) return null;
+  if (limb === 'left-leg') return 'left';
+  return limb === 'right-leg' ? 'right' : state.raised;
+}
+
+function turned(facing: number, by: number): number {
+  const sum = (((facing + by) % 360) + 360) % 360;
+  return sum > 180 ? sum - 360 : sum;
+}
+
+/** Moves the place along the way the fighter faces; rounded so that there and back is exactly home. */
+function travelled(state: FighterState, forward: number, right: number): FighterState['place'] {
+  if (forward === 0 && right === 0) return state.place;
+  const angle = (state.facing * Math.PI) / 180;
+  const round = (x: number): number => Math.round(x * 1000) / 1000 + 0;
+  return {
+    forward: round(state.place.forward + forward * Math.cos(angle) - right * Math.sin(angle)),
+    right: round(state.place.right + forward * Math.sin(angle) + right * Math.cos(angle)),
+  };
+}

@@ -1,0 +1,4 @@
+export * from './beatLine.ts';
+export * from './parseLine.ts';
+export * from './formatLine.ts';
+export * from './placeOnBeats.ts';

@@ -1,0 +1,45 @@
+import type { Family, Move, MoveSide, Side } from './move.ts';
+
+type Given = Pick<Move, 'code' | 'name' | 'out' | 'back'> & Partial<Omit<Move, 'parts' | 'say'>>;
+
+export const front: MoveSide = { kind: 'fixed', side: 'front' };
+export const rear: MoveSide = { kind: 'fixed', side: 'rear' };
+export const both: MoveSide = { kind: 'both' };
+export const none: MoveSide = { kind: 'none' };
+
+/** Either side, with the side that is meant when the line does not say. */
+export function usually(side: Side): MoveSide {
+  return { kind: 'free', usual: side };
+}
+
+/**
+ * Fills a book entry with what is usual for its family.
+ * `short` is the short spoken form; `parts` are "name: cue" texts, one for each count.
+ */
+export function describeMove(family: Family, short: string, given: Given, parts: readonly string[]): Move {
+  return {
+    family,
+    limb: 'hand',
+    side: none,
+    level: null,
+    surface: null,
+    target: null,
+    turn: 0,
+    spin: 0,
+    support: 'both-feet',
+    lead: 'keeps',
+    facing: 0,
+    step: { forward: 0, right: 0 },
+    stance: null,
+    faults: [],
+    easier: null,
+    cautions: [],
+    minGrade: 0,
+    ...given,
+    say: { long: given.name.toLowerCase(), short },
+    parts: parts.map((part) => {
+      const colon = part.indexOf(': ');
+      return { name: part.slice(0, colon), cue: part.slice(colon + 2) };
+    }),
+  };
+}

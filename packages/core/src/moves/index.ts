@@ -1,0 +1,4 @@
+export * from './move.ts';
+export * from './moveBook.ts';
+export * from './nearestWord.ts';
+export * from './starterBook.ts';

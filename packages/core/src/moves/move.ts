@@ -1,0 +1,110 @@
+import type { Seconds } from '../units/index.ts';
+
+export type Lead = 'left' | 'right';
+export type Side = 'front' | 'rear';
+export type Level = 'head' | 'body' | 'low';
+
+export type Family =
+  'punch' | 'open-hand' | 'elbow' | 'kick' | 'knee' | 'block' | 'evasion' | 'clinch' | 'step' | 'stance';
+
+/** What a move is done with. Knees count as leg, elbows as hand. */
+export type LimbKind = 'hand' | 'both-hands' | 'leg' | 'feet' | 'body';
+
+/** Which side does the move: fixed by the move, free to choose, both at once, or no side at all. */
+export type MoveSide =
+  | { readonly kind: 'fixed'; readonly side: Side }
+  | { readonly kind: 'free'; readonly usual: Side }
+  | { readonly kind: 'both' }
+  | { readonly kind: 'none' };
+
+export type Support = 'both-feet' | 'one-foot' | 'airborne' | 'ground';
+
+/** The stance that a move leaves the fighter in. */
+export type StanceKind = 'fighting' | 'square' | 'long' | 'back' | 'horse' | 'kneeling';
+
+export type CautionTag =
+  | 'head-contact'
+  | 'knee-strike'
+  | 'elbow-strike'
+  | 'spin'
+  | 'jump'
+  | 'clinch'
+  | 'toes-back'
+  | 'toes-pointed'
+  | 'pivot-first'
+  | 'weight-on-wrist';
+
+/** One counted part of a move, with the cue a coach says on that count. */
+export interface MovePart {
+  readonly name: string;
+  readonly cue: string;
+}
+
+/** One technique of the gym's book. */
+export interface Move {
+  /** Lower-case letters only; how a beat line writes it. */
+  readonly code: string;
+  readonly name: string;
+  /** Spoken forms: `long` the name, `short` one or two syllables. */
+  readonly say: { readonly long: string; readonly short: string };
+  readonly family: Family;
+  readonly limb: LimbKind;
+  readonly side: MoveSide;
+  /** Usual target height; null when nothing is aimed at. */
+  readonly level: Level | null;
+  /** The part of the body that lands. */
+  readonly surface: string | null;
+  /** What the partner holds, and how. */
+  readonly target: string | null;
+  /** Start to impact, at sharp pace. */
+  readonly out: Seconds;
+  /** Impact to ready again, at sharp pace. */
+  readonly back: Seconds;
+  /** Turn of the hips: +1 the working side comes forward, −1 it goes back, 0 none. */
+  readonly turn: -1 | 0 | 1;
+  /** Degrees the whole body spins on its way to the target. */
+  readonly spin: number;
+  readonly support: Support;
+  /** Whether the lead is the other one afterwards. */
+  readonly lead: 'keeps' | 'flips';
+  /** Degrees by which the fighter faces another way afterwards; clockwise from above is positive. */
+  readonly facing: number;
+  /** Steps that the stance travels: forward, and to the right. */
+  readonly step: { readonly forward: number; readonly right: number };
+  /** The stance it ends in; null when it leaves the stance as it was. */
+  readonly stance: StanceKind | null;
+  readonly parts: readonly MovePart[];
+  readonly faults: readonly string[];
+  /** Code of an easier move that stands in for it; null when there is none. */
+  readonly easier: string | null;
+  readonly cautions: readonly CautionTag[];
+  /** Place of the lowest grade that trains it, counted from 0 in the gym's order of adult grades. */
+  readonly minGrade: number;
+}
+
+/** A number of the gym's number map: the move it calls and, for a free move, from which side. */
+export interface NumberedMove {
+  readonly number: number;
+  readonly code: string;
+  readonly side: Side | null;
+}
+
+export const STRIKING_FAMILIES: readonly Family[] = ['punch', 'open-hand', 'elbow', 'kick', 'knee'];
+
+/** Whether the move is meant to land on somebody or something. */
+export function isStrike(move: Move): boolean {
+  return STRIKING_FAMILIES.includes(move.family);
+}
+
+/** Whether the move takes a leg off the floor to strike. */
+export function isLegStrike(move: Move): boolean {
+  return move.family === 'kick' || move.family === 'knee';
+}
+
+export function otherLead(lead: Lead): Lead {
+  return lead === 'left' ? 'right' : 'left';
+}
+
+export function otherSide(side: Side): Side {
+  return side === 'front' ? 'rear' : 'front';
+}

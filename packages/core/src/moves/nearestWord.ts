@@ -1,0 +1,44 @@
+/**
+ * Letters that must change to turn one word into the other, swaps of neighbours counted once (Damerau 1964).
+ * Stops as soon as more than `most` are sure, and then gives `most + 1`.
+ */
+export function editDistance(a: string, b: string, most = Infinity): number {
+  let beforeLast: number[] = [];
+  let last = Array.from({ length: b.length + 1 }, (_, j) => j);
+  for (let i = 1; i <= a.length; i++) {
+    const row = [i];
+    let least = i;
+    for (let j = 1; j <= b.length; j++) {
+      const same = a[i - 1] === b[j - 1];
+      let best = Math.min(last[j]! + 1, row[j - 1]! + 1, last[j - 1]! + (same ? 0 : 1));
+      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
+        best = Math.min(best, beforeLast[j - 2]! + 1);
+      row.push(best);
+      least = Math.min(least, best);
+    }
+    if (least > most) return most + 1;
+    [beforeLast, last] = [last, row];
+  }
+  return last[b.length]!;
+}
+
+/**
+ * The known word closest to a misspelt one, or null when none is near enough to suggest:
+ * one slip in up to four letters, two in longer words. Words over 24 letters are not compared.
+ */
+export function nearestWord(word: string, known: Iterable<string>): string | null {
+  if (word.length === 0 || word.length > 24) return null;
+  const lower = word.toLowerCase();
+  const allowed = lower.length <= 4 ? 1 : 2;
+  let best: string | null = null;
+  let bestDistance = allowed + 1;
+  for (const candidate of known) {
+    if (Math.abs(candidate.length - lower.length) > allowed) continue;
+    const distance = editDistance(lower, candidate, allowed);
+    if (distance < bestDistance || (distance === bestDistance && best !== null && candidate < best)) {
+      best = candidate;
+      bestDistance = distance;
+    }
+  }
+  return best;
+}

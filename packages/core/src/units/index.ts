@@ -1,0 +1,3 @@
+export * from './fraction.ts';
+export * from './quantities.ts';
+export * from './seededRandom.ts';
