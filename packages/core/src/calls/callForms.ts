@@ -1,0 +1,50 @@
+import { numberOf, type Level, type Move, type MoveBook, type Side } from '../moves/index.ts';
+import { numberWord } from './numberWords.ts';
+
+/** What a gym's voice says for a stroke. */
+export type CallWords = 'numbers' | 'names';
+
+interface CalledStroke {
+  readonly move: Move;
+  readonly side: Side | null;
+  readonly level: Level | null;
+  readonly feint: boolean;
+}
+
+/**
+ * What can be said for a stroke, longest first. The level is said when it is not the move's own; a feint says so.
+ * With numbers, a stroke that has none is called by its name.
+ */
+export function strokeForms(stroke: CalledStroke, book: MoveBook, words: CallWords): string[] {
+  const { move, side, level, feint } = stroke;
+  const aim = level !== null && level !== move.level ? ` ${level}` : '';
+  const fake = feint ? 'fake ' : '';
+  const number = numberOf(book, move, side);
+  const numbered =
+    number === undefined ? [] : [`${fake}${numberWord(number)}${aim}`, `${fake}${numberWord(number)}`];
+  const sided = side === 'front' && move.side.kind === 'free' && move.side.usual === 'rear' ? 'front ' : '';
+  const named = [
+    `${fake}${sided}${move.say.long}${aim}`,
+    `${fake}${move.say.short}${aim}`,
+    `${fake}${move.say.short}`,
+  ];
+  const forms = words === 'numbers' && number !== undefined ? numbered : [...named, ...numbered];
+  return [...new Set(forms)];
+}
+
+/** What can be said to announce a combo, longest first: "flood four, low gate", "flood four", "four". */
+export function comboForms(combo: {
+  readonly grade: string;
+  readonly number: number;
+  readonly title: string;
+}): string[] {
+  const number = numberWord(combo.number);
+  const grade = combo.grade.toLowerCase();
+  const title = combo.title
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}' ]+/gu, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+  const short = grade === '' ? number : `${grade} ${number}`;
+  return [...new Set([title === '' ? short : `${short}, ${title}`, short, number])];
+}

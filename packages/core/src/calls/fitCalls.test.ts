@@ -1,0 +1,101 @@
+import fc from 'fast-check';
+import { CALL_PRIORITIES, CALL_SPACING, fitCalls, type FittedCall, type WantedCall } from './index.ts';
+import { lettersVoice } from './testShelf.ts';
+
+const shelf = lettersVoice();
+const end = (call: FittedCall): number => call.start + call.clip.seconds;
+
+const wantedCall: fc.Arbitrary<WantedCall> = fc
+  .record({
+    forms: fc.constantFrom(
+      ['rear round kick', 'round', 'eight'],
+      ['jab', 'one'],
+      ['switch'],
+      ['ten seconds'],
+    ),
+    at: fc.double({ min: 0.5, max: 20, noNaN: true }),
+    kind: fc.constantFrom('centre', 'start', 'end'),
+    slack: fc.double({ min: 0, max: 2, noNaN: true }),
+    priority: fc.constantFrom(...CALL_PRIORITIES),
+  })
+  .map(({ forms, at, kind, slack, priority }) => ({
+    forms,
+    priority,
+    place:
+      kind === 'centre'
+        ? { kind, at }
+        : kind === 'start'
+          ? { kind, at, latest: at + slack }
+          : { kind: 'end', at, earliest: Math.max(0, at - slack) },
+  }));
+
+describe('fitCalls', () => {
+  it('never lets two calls overlap, loses none in silence, and keeps every call in its place', () => {
+    fc.assert(
+      fc.property(fc.array(wantedCall, { maxLength: 40 }), (wanted) => {
+        const { fitted, dropped } = fitCalls(wanted, shelf);
+        expect(fitted.length + dropped.length).toBe(wanted.length);
+        for (let i = 1; i < fitted.length; i++) {
+          expect(fitted[i]!.start).toBeGreaterThanOrEqual(end(fitted[i - 1]!) + CALL_SPACING - 1e-9);
+        }
+        for (const call of fitted) {
+          const { place } = call.wanted;
+          if (place.kind === 'centre') expect(call.start + call.clip.centre).toBeCloseTo(place.at, 9);
+          if (place.kind === 'start') expect(call.start).toBeGreaterThanOrEqual(place.at);
+          if (place.kind === 'start') expect(call.start).toBeLessThanOrEqual(place.latest);
+          if (place.kind === 'end') expect(end(call)).toBeCloseTo(place.at, 9);
+          if (place.kind === 'end') expect(call.start).toBeGreaterThanOrEqual(place.earliest);
+        }
+      }),
+    );
+  });
+
+  it('never drops a call for a less important one', () => {
+    fc.assert(
+      fc.property(fc.array(wantedCall, { maxLength: 30 }), (wanted) => {
+        const rank = (call: WantedCall): number => CALL_PRIORITIES.indexOf(call.priority);
+        const { dropped } = fitCalls(wanted, shelf);
+        for (const { wanted: lost } of dropped) {
+          // Taking every less important call away does not bring it back.
+          const others = wanted.filter((call) => rank(call) <= rank(lost));
+          expect(fitCalls(others, shelf).dropped.some((drop) => drop.wanted === lost)).toBe(true);
+        }
+      }),
+    );
+  });
+
+  const onBeat = (forms: string[], ...beats: number[]): WantedCall[] =>
+    beats.map((at) => ({ forms, priority: 'stroke', place: { kind: 'centre', at } }));
+
+  it('says the long form where there is room and a shorter one where there is not', () => {
+    const forms = ['rear round kick', 'round', 'eight'];
+    const said = (gap: number): string[] =>
+      fitCalls(onBeat(forms, 1, 1 + gap, 1 + 2 * gap), shelf).fitted.map((c) => c.clip.text);
+    expect(said(2)).toEqual(['rear round kick', 'rear round kick', 'rear round kick']);
+    expect(said(0.42)).not.toContain('rear round kick');
+    expect(said(0.42)).toHaveLength(3);
+  });
+
+  it('speaks no faster than it must', () => {
+    expect(fitCalls(onBeat(['jab'], 1, 3), shelf).fitted.map((call) => call.clip.rate)).toEqual([1, 1]);
+    expect(fitCalls(onBeat(['jab'], 1, 1.28), shelf).fitted.map((call) => call.clip.rate)).not.toEqual([
+      1, 1,
+    ]);
+  });
+
+  it('tells which calls it dropped, and why', () => {
+    const time: WantedCall = {
+      forms: ['ten seconds'],
+      priority: 'time',
+      place: { kind: 'start', at: 1, latest: 1 },
+    };
+    const stroke = onBeat(['one'], 1.2)[0]!;
+    expect(fitCalls([stroke, time], shelf)).toMatchObject({
+      fitted: [{ wanted: time }],
+      dropped: [{ wanted: stroke, reason: 'no-room' }],
+    });
+    expect(fitCalls([stroke], lettersVoice(['one'])).dropped).toEqual([
+      { wanted: stroke, reason: 'no-clip' },
+    ]);
+  });
+});

@@ -1,0 +1,165 @@
+import type { Seconds } from '../units/index.ts';
+import { VOICE_RATES, type ClipShelf, type VoiceClip } from './voiceClip.ts';
+
+/** What gives way to what: an earlier kind is never dropped for a later one. */
+export const CALL_PRIORITIES = ['time', 'stance', 'combo', 'stroke', 'count', 'prompt'] as const;
+export type CallPriority = (typeof CALL_PRIORITIES)[number];
+
+/** Silence kept between two calls. */
+export const CALL_SPACING: Seconds = 0.06;
+
+/** Where a call wants to be. */
+export type CallPlace =
+  /** Its centre exactly here. */
+  | { readonly kind: 'centre'; readonly at: Seconds }
+  /** Begins here, or as soon after as there is room, up to `latest`. */
+  | { readonly kind: 'start'; readonly at: Seconds; readonly latest: Seconds }
+  /** Is over by here, and begins no earlier than `earliest`. */
+  | { readonly kind: 'end'; readonly at: Seconds; readonly earliest: Seconds };
+
+export interface WantedCall {
+  /** Texts that say the same, longest first. */
+  readonly forms: readonly string[];
+  readonly place: CallPlace;
+  readonly priority: CallPriority;
+}
+
+export interface FittedCall<W extends WantedCall = WantedCall> {
+  readonly wanted: W;
+  readonly clip: VoiceClip;
+  readonly start: Seconds;
+}
+
+export interface DroppedCall<W extends WantedCall = WantedCall> {
+  readonly wanted: W;
+  readonly reason: 'no-room' | 'no-clip';
+}
+
+export interface FittedCalls<W extends WantedCall = WantedCall> {
+  /** In order of their starts. */
+  readonly fitted: readonly FittedCall<W>[];
+  readonly dropped: readonly DroppedCall<W>[];
+}
+
+/**
+ * Fits spoken calls around each other. First every call, the most important first, takes the least room it can do with;
+ * then, in the same order, each grows to the longest form at the lowest rate that its neighbours leave room for.
+ * No two calls overlap, and a call is dropped only where more important (or equally important, earlier) ones fill its place.
+ */
+export function fitCalls<W extends WantedCall>(wanted: readonly W[], shelf: ClipShelf): FittedCalls<W> {
+  const order = [...wanted].sort(
+    (a, b) =>
+      CALL_PRIORITIES.indexOf(a.priority) - CALL_PRIORITIES.indexOf(b.priority) || a.place.at - b.place.at,
+  );
+  const taken = new TakenTimes<W>();
+  const dropped: DroppedCall<W>[] = [];
+  for (const call of order) {
+    const clips = clipsOf(call, shelf);
+    if (clips.length === 0) {
+      dropped.push({ wanted: call, reason: 'no-clip' });
+      continue;
+    }
+    const shortestFirst = [...clips].sort((a, b) => a.seconds - b.seconds);
+    const fitted = placeFirst(call, shortestFirst, taken);
+    if (fitted) taken.add(fitted);
+    else dropped.push({ wanted: call, reason: 'no-room' });
+  }
+  for (const call of order) {
+    const small = taken.of(call);
+    if (!small) continue;
+    taken.remove(small);
+    taken.add(placeFirst(call, clipsOf(call, shelf), taken) ?? small);
+  }
+  return { fitted: taken.all(), dropped };
+}
+
+/** Clips that say the call: longest form first, each from the slowest rate on. */
+function clipsOf(call: WantedCall, shelf: ClipShelf): VoiceClip[] {
+  return call.forms.flatMap((text) => VOICE_RATES.flatMap((rate) => shelf.find(text, rate) ?? []));
+}
+
+function placeFirst<W extends WantedCall>(
+  call: W,
+  clips: readonly VoiceClip[],
+  taken: TakenTimes<W>,
+): FittedCall<W> | null {
+  for (const clip of clips) {
+    const start = startFor(call.place, clip, taken);
+    if (start !== null) return { wanted: call, clip, start };
+  }
+  return null;
+}
+
+function startFor(place: CallPlace, clip: VoiceClip, taken: TakenTimes<WantedCall>): Seconds | null {
+  switch (place.kind) {
+    case 'centre': {
+      const start = place.at - clip.centre;
+      return start >= 0 && taken.isFree(start, start + clip.seconds) ? start : null;
+    }
+    case 'start':
+      return taken.firstFree(place.at, place.latest, clip.seconds);
+    case 'end': {
+      const start = place.at - clip.seconds;
+      return start >= place.earliest && taken.isFree(start, place.at) ? start : null;
+    }
+    default:
+      return place satisfies never;
+  }
+}
+
+/** Calls in order of time, none overlapping. */
+class TakenTimes<W extends WantedCall> {
+  private readonly calls: FittedCall<W>[] = [];
+  private readonly byWanted = new Map<WantedCall, FittedCall<W>>();
+
+  /** Position of the first call that starts at or after this instant. */
+  private positionOf(at: Seconds): number {
+    let [low, high] = [0, this.calls.length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (this.calls[middle]!.start < at) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+
+  isFree(from: Seconds, to: Seconds): boolean {
+    const next = this.positionOf(from);
+    const [before, after] = [this.calls[next - 1], this.calls[next]];
+    return (!before || endOf(before) + CALL_SPACING <= from) && (!after || to + CALL_SPACING <= after.start);
+  }
+
+  firstFree(from: Seconds, latest: Seconds, seconds: Seconds): Seconds | null {
+    for (let start = from; start <= latest;) {
+      if (this.isFree(start, start + seconds)) return start;
+      const next = this.positionOf(start);
+      const before = this.calls[next - 1];
+      const blocking = before && endOf(before) + CALL_SPACING > start ? before : this.calls[next];
+      if (!blocking) return null;
+      start = endOf(blocking) + CALL_SPACING;
+    }
+    return null;
+  }
+
+  add(call: FittedCall<W>): void {
+    this.calls.splice(this.positionOf(call.start), 0, call);
+    this.byWanted.set(call.wanted, call);
+  }
+
+  remove(call: FittedCall<W>): void {
+    this.calls.splice(this.calls.indexOf(call, this.positionOf(call.start)), 1);
+    this.byWanted.delete(call.wanted);
+  }
+
+  of(wanted: WantedCall): FittedCall<W> | undefined {
+    return this.byWanted.get(wanted);
+  }
+
+  all(): readonly FittedCall<W>[] {
+    return this.calls;
+  }
+}
+
+function endOf(call: FittedCall): Seconds {
+  return call.start + call.clip.seconds;
+}

@@ -1,0 +1,4 @@
+export * from './voiceClip.ts';
+export * from './fitCalls.ts';
+export * from './numberWords.ts';
+export * from './callForms.ts';

@@ -1,0 +1,12 @@
+const ONES =
+  'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
+    ' ',
+  );
+const TENS = ['', '', 'twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
+
+/** "forty two" for 42; 0 to 99. @throws RangeError beyond. */
+export function numberWord(n: number): string {
+  if (!Number.isInteger(n) || n < 0 || n > 99) throw new RangeError(`no word for ${n}`);
+  if (n < 20) return ONES[n]!;
+  return n % 10 === 0 ? TENS[n / 10]! : `${TENS[Math.floor(n / 10)]!} ${ONES[n % 10]!}`;
+}

@@ -1,0 +1,25 @@
+import type { Seconds } from '../units/index.ts';
+
+/** A spoken clip as the fitter sees it. */
+export interface VoiceClip {
+  readonly id: string;
+  readonly text: string;
+  readonly rate: number;
+  readonly seconds: Seconds;
+  /** From the start of the clip to the instant that belongs on the beat. */
+  readonly centre: Seconds;
+}
+
+/** The clips at hand. `find` gives null when the voice has no such clip. */
+export interface ClipShelf {
+  find(text: string, rate: number): VoiceClip | null;
+}
+
+/** Speeds at which the voice may speak, slowest first; faster than 1.5 is hard to follow in a loud hall. */
+export const VOICE_RATES: readonly number[] = [1, 1.15, 1.3, 1.5];
+
+/** A shelf over a list of clips. */
+export function clipShelf(clips: Iterable<VoiceClip>): ClipShelf {
+  const byKey = new Map([...clips].map((clip) => [`${clip.rate} ${clip.text}`, clip]));
+  return { find: (text, rate) => byKey.get(`${rate} ${text}`) ?? null };
+}

@@ -1,0 +1,111 @@
+import { CALL_PRIORITIES, fitCalls, type ClipShelf } from '../calls/index.ts';
+import type { MoveBook } from '../moves/index.ts';
+import { seededRandom, type Seconds } from '../units/index.ts';
+import type { Block, RoundPlan } from './block.ts';
+import {
+  emptyLayout,
+  placeClip,
+  type CompiledRound,
+  type Cue,
+  type Layout,
+  type RoundCall,
+  type RoundFinding,
+} from './cue.ts';
+import { layOutCombos, type BlockTime } from './layOutCombos.ts';
+import { layOutBurst, layOutFree, layOutRest, layOutWorkClock } from './layOutTime.ts';
+
+interface TimedBlock extends BlockTime {
+  readonly block: Block;
+}
+
+/**
+ * Turns a round into cues on a clock that starts at 0: bells, ticks, counts, the strikes that are due, what the holder
+ * shows, and the calls of the voice, fitted around each other. Same plan, book, clips and seed: same cues.
+ * Calls that found no room, and blocks too short for their combos, come back as findings.
+ */
+export function compileRound(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): CompiledRound {
+  const layout = layOut(plan, book, shelf);
+  const { fitted, dropped } = fitCalls(layout.calls, shelf);
+  const spoken = fitted.map(({ wanted, clip, start }): Cue => {
+    return { ...wanted.cue, at: start + clip.centre, text: clip.text, clip: placeClip(clip, start) };
+  });
+  const unspoken = dropped.flatMap(({ wanted }): Cue[] =>
+    wanted.cue.kind === 'stance' || wanted.priority === 'time'
+      ? [{ ...wanted.cue, at: wanted.place.at, text: wanted.forms.at(-1)! }]
+      : [],
+  );
+  const findings = [...layout.findings, ...dropped.map((drop) => droppedFinding(drop.wanted, drop.reason))];
+  return {
+    duration: plan.blocks.reduce((sum, block) => sum + block.seconds, 0),
+    cues: [...layout.cues, ...spoken, ...unspoken].sort((a, b) => a.at - b.at),
+    findings: findings.sort((a, b) => a.at - b.at),
+  };
+}
+
+function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
+  const layout = emptyLayout();
+  const random = seededRandom(plan.seed);
+  const timed = timeBlocks(plan.blocks);
+  const blockAt = (at: Seconds): string =>
+    (timed.find(({ from, to }) => at >= from && at < to) ?? timed.at(-1)!).block.id;
+  for (const { from, to } of workStretches(timed)) layOutWorkClock(from, to, blockAt, layout);
+  for (const time of timed) {
+    const { block } = time;
+    switch (block.kind) {
+      case 'combo':
+        layOutCombos(block, time, plan.lead, book, shelf, layout);
+        break;
+      case 'free':
+        layOutFree(block, time, plan.lead, random, layout);
+        break;
+      case 'burst':
+        layOutBurst(block, time, layout);
+        break;
+      case 'rest':
+        layOutRest(block, time, time.from === 0, layout);
+        break;
+      default:
+        block satisfies never;
+    }
+  }
+  return layout;
+}
+
+function timeBlocks(blocks: readonly Block[]): TimedBlock[] {
+  let clock = 0;
+  const spans = blocks.map((block) => {
+    const from = clock;
+    clock += block.seconds;
+    return { block, from, to: clock };
+  });
+  return spans.map((span, i) => {
+    const restAfter = spans.findIndex(({ block }, j) => j > i && block.kind === 'rest');
+    return { ...span, workEnds: restAfter === -1 ? clock : spans[restAfter]!.from };
+  });
+}
+
+/** Blocks of work that follow each other without a rest are one stretch for the bell. */
+function workStretches(timed: readonly TimedBlock[]): { from: Seconds; to: Seconds }[] {
+  const stretches: { from: Seconds; to: Seconds }[] = [];
+  for (const { block, from, to } of timed) {
+    if (block.kind === 'rest') continue;
+    const last = stretches.at(-1);
+    if (last && last.to === from) last.to = to;
+    else stretches.push({ from, to });
+  }
+  return stretches;
+}
+
+function droppedFinding(call: RoundCall, reason: 'no-room' | 'no-clip'): RoundFinding {
+  const minutes = Math.floor(call.place.at / 60);
+  const seconds = (call.place.at % 60).toFixed(1).padStart(4, '0');
+  const why = reason === 'no-clip' ? 'the voice has no clip for it' : 'another call fills its place';
+  return {
+    rule: 'call-dropped',
+    severity:
+      CALL_PRIORITIES.indexOf(call.priority) <= CALL_PRIORITIES.indexOf('stance') ? 'caution' : 'note',
+    at: call.place.at,
+    block: call.cue.block,
+    message: `“${call.forms.at(-1)!}” at ${minutes}:${seconds} is not called: ${why}.`,
+  };
+}

@@ -1,0 +1,70 @@
+import type { VoiceClip, WantedCall } from '../calls/index.ts';
+import type { Lead } from '../moves/index.ts';
+import type { SynthSound } from '../sound/index.ts';
+import type { Seconds } from '../units/index.ts';
+
+/**
+ * `call` words for a stroke, combo or prompt; `tick` a beat; `bell`; `count` a count-in tick or one of the last five;
+ * `time` a time call; `stance` a change of lead; `strike` the instant an impact is due; `show` what the holder offers.
+ */
+export type CueKind = 'call' | 'tick' | 'bell' | 'count' | 'time' | 'stance' | 'strike' | 'show';
+
+/** A clip in its place: it plays from `start`, and `start + centre` is the instant of its cue. */
+export interface PlacedClip {
+  readonly id: string;
+  readonly start: Seconds;
+  readonly seconds: Seconds;
+  readonly centre: Seconds;
+  readonly rate: number;
+}
+
+export interface Cue {
+  /** Instant in the round. */
+  readonly at: Seconds;
+  readonly kind: CueKind;
+  readonly text: string;
+  /** Id of the block it belongs to. */
+  readonly block: string;
+  /** The combo, the cycle of the block and the stroke of the line it belongs to. */
+  readonly combo?: string;
+  readonly cycle?: number;
+  readonly stroke?: number;
+  /** Lead at this instant, where it matters. */
+  readonly lead?: Lead;
+  readonly sound?: SynthSound;
+  readonly clip?: PlacedClip;
+}
+
+export interface RoundFinding {
+  readonly rule: 'call-dropped' | 'no-cycle-fits';
+  readonly severity: 'note' | 'caution';
+  readonly at: Seconds;
+  readonly block: string;
+  readonly message: string;
+}
+
+export interface CompiledRound {
+  readonly duration: Seconds;
+  readonly cues: readonly Cue[];
+  readonly findings: readonly RoundFinding[];
+}
+
+/** A call that a block would like to have, with the cue it becomes once it has its place. */
+export interface RoundCall extends WantedCall {
+  readonly cue: Omit<Cue, 'at' | 'clip' | 'text'>;
+}
+
+/** What a block brings to a round before its calls are fitted. */
+export interface Layout {
+  readonly cues: Cue[];
+  readonly calls: RoundCall[];
+  readonly findings: RoundFinding[];
+}
+
+export function emptyLayout(): Layout {
+  return { cues: [], calls: [], findings: [] };
+}
+
+export function placeClip(clip: VoiceClip, start: Seconds): PlacedClip {
+  return { id: clip.id, start, seconds: clip.seconds, centre: clip.centre, rate: clip.rate };
+}

@@ -1,0 +1,5 @@
+export * from './block.ts';
+export * from './cue.ts';
+export * from './compileRound.ts';
+export * from './wantedTexts.ts';
+export { planCycle, type CyclePlan } from './layOutCombos.ts';

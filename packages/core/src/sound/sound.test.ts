@@ -1,0 +1,81 @@
+import {
+  SYNTH_SOUNDS,
+  decodeWav,
+  encodeWav,
+  levelClip,
+  parsePhones,
+  synthSound,
+  vowelOnset,
+} from './index.ts';
+
+const tone = (seconds: number, loud: number, rate = 16_000): Float32Array =>
+  Float32Array.from({ length: seconds * rate }, (_, i) => loud * Math.sin((2 * Math.PI * 220 * i) / rate));
+
+function joined(...parts: Float32Array[]): Float32Array {
+  return Float32Array.from(parts.flatMap((part) => [...part]));
+}
+
+describe('wav', () => {
+  it('comes back within half a step of 16 bits', () => {
+    const sound = { sampleRate: 16_000, samples: tone(0.1, 0.7) };
+    const back = decodeWav(encodeWav(sound))!;
+    expect(back.sampleRate).toBe(16_000);
+    expect(back.samples.length).toBe(sound.samples.length);
+    back.samples.forEach((sample, i) => expect(Math.abs(sample - sound.samples[i]!)).toBeLessThan(1 / 32767));
+  });
+  it('refuses what is no such file', () => {
+    expect(decodeWav(new Uint8Array(10))).toBeNull();
+    expect(decodeWav(new Uint8Array(100))).toBeNull();
+    const stereo = encodeWav({ sampleRate: 8000, samples: tone(0.01, 0.5, 8000) });
+    stereo[22] = 2;
+    expect(decodeWav(stereo)).toBeNull();
+  });
+});
+
+describe('levelClip', () => {
+  const quiet = new Float32Array(4800);
+  it('cuts the silence and tells how much', () => {
+    const clip = levelClip({ sampleRate: 16_000, samples: joined(quiet, tone(0.4, 0.05), quiet) })!;
+    expect(clip.cutBefore).toBeCloseTo(0.29, 2);
+    expect(clip.sound.samples.length / 16_000).toBeCloseTo(0.44, 2);
+  });
+  it('brings soft and loud to one loudness without clipping', () => {
+    const rms = (samples: Float32Array): number =>
+      Math.sqrt(samples.reduce((s, x) => s + x * x, 0) / samples.length);
+    const [soft, loud] = [0.01, 0.9].map(
+      (level) => levelClip({ sampleRate: 16_000, samples: tone(0.4, level) })!.sound.samples,
+    );
+    expect(20 * Math.log10(rms(soft!))).toBeCloseTo(-18, 0);
+    expect(rms(loud!)).toBeCloseTo(rms(soft!), 2);
+    const spiky = tone(0.4, 0.01);
+    spiky[3000] = 0.9;
+    expect(Math.max(...levelClip({ sampleRate: 16_000, samples: spiky })!.sound.samples)).toBeLessThan(0.892);
+  });
+  it('has nothing to level in silence', () => {
+    expect(levelClip({ sampleRate: 16_000, samples: quiet })).toBeNull();
+  });
+});
+
+describe('vowelOnset', () => {
+  it('is where the first stressed vowel begins', () => {
+    expect(vowelOnset(parsePhones('pau:0.232 l:0.343 eh:0.407 f:0.498'))).toBe(0.343);
+    expect(vowelOnset(parsePhones('pau:0.1 ax:0.15 g:0.2 eh:0.3 n:0.4'))).toBe(0.2);
+    expect(vowelOnset(parsePhones('pau:0.1 ax:0.15 pau:0.2'))).toBe(0.1);
+    expect(vowelOnset(parsePhones('pau:0.1 s:0.2'))).toBeNull();
+  });
+});
+
+describe('synthSound', () => {
+  it.each(SYNTH_SOUNDS)('%s starts at once, does not clip, and ends in silence', (kind) => {
+    const { samples } = synthSound(kind, 44_100);
+    const startPeak = Math.max(...samples.slice(0, 88).map(Math.abs));
+    expect(startPeak).toBeGreaterThan(0.2);
+    expect(samples.every((sample) => Math.abs(sample) <= 0.89)).toBe(true);
+    expect(Math.abs(samples.at(-1)!)).toBeLessThan(0.001);
+  });
+  it('is the same at every rendering, and each kind its own', () => {
+    const prints = SYNTH_SOUNDS.map((kind) => synthSound(kind, 8000).samples.join());
+    expect(new Set(prints).size).toBe(SYNTH_SOUNDS.length);
+    expect(synthSound('tick-bar', 8000).samples.join()).toBe(prints[0]);
+  });
+});
