@@ -242,6 +242,7 @@ describe('planCycle', () => {
     ['1-1 2 3 -', null, 90],
     ['1 . . . .', 8, 90],
     ['r:round 1 2 r:round', 4, 60],
+    ['1 2 3 2>', 8, 90],
     ['r:round 1 2 r:round', 8, 200],
   ])('%j is %p beats long at %i', (line, beats, bpm) => {
     expect(planCycle(combo(line), book, 'left', bpm)?.beats ?? null).toBe(beats);

@@ -38,6 +38,7 @@ export function compileRound(plan: RoundPlan, book: MoveBook, shelf: ClipShelf):
   return {
     duration: plan.blocks.reduce((sum, block) => sum + block.seconds, 0),
     cues: [...layout.cues, ...spoken, ...unspoken].sort((a, b) => a.at - b.at),
+    cycles: layout.cycles,
     findings: findings.sort((a, b) => a.at - b.at),
   };
 }

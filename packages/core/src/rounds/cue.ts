@@ -43,9 +43,24 @@ export interface RoundFinding {
   readonly message: string;
 }
 
+/** One time through a combo. */
+export interface Cycle {
+  readonly at: Seconds;
+  readonly block: string;
+  readonly combo: string;
+  readonly cycle: number;
+  /** Lead it starts from. */
+  readonly lead: Lead;
+  /** Length in beats, and the length of a beat. */
+  readonly beats: number;
+  readonly beatSeconds: Seconds;
+}
+
 export interface CompiledRound {
   readonly duration: Seconds;
+  /** Sorted by `at`. */
   readonly cues: readonly Cue[];
+  readonly cycles: readonly Cycle[];
   readonly findings: readonly RoundFinding[];
 }
 
@@ -57,12 +72,13 @@ export interface RoundCall extends WantedCall {
 /** What a block brings to a round before its calls are fitted. */
 export interface Layout {
   readonly cues: Cue[];
+  readonly cycles: Cycle[];
   readonly calls: RoundCall[];
   readonly findings: RoundFinding[];
 }
 
 export function emptyLayout(): Layout {
-  return { cues: [], calls: [], findings: [] };
+  return { cues: [], cycles: [], calls: [], findings: [] };
 }
 
 export function placeClip(clip: VoiceClip, start: Seconds): PlacedClip {

@@ -3,3 +3,5 @@ export * from './cue.ts';
 export * from './compileRound.ts';
 export * from './wantedTexts.ts';
 export { planCycle, type CyclePlan } from './layOutCombos.ts';
+export * from './linkRounds.ts';
+export * from './momentOfRound.ts';

@@ -2,7 +2,7 @@ import { comboForms, strokeForms, type ClipShelf } from '../calls/index.ts';
 import { walkStance, type Walk, type WalkedStroke } from '../body/index.ts';
 import { parseLine } from '../line/index.ts';
 import { isStrike, otherLead, type Lead, type MoveBook } from '../moves/index.ts';
-import { ONE, beatSeconds, compare, fraction, roundUpTo, toNumber, type Seconds } from '../units/index.ts';
+import { beatSeconds, fraction, roundUpTo, toNumber, type Seconds } from '../units/index.ts';
 import type { BlockCombo, ComboBlock } from './block.ts';
 import type { Cue, Layout } from './cue.ts';
 
@@ -65,8 +65,8 @@ export interface CyclePlan {
 }
 
 /**
- * Walks a combo from a lead and gives the cycle its length: last impact and recovery, rounded up to whole bars,
- * and never so short that the first stroke would fall on the last one. Null when the line cannot be read.
+ * Walks a combo from a lead and gives the cycle its length: last impact, recovery and a beat for a change of lead,
+ * rounded up to whole bars. Null when the line cannot be read.
  */
 export function planCycle(combo: BlockCombo, book: MoveBook, lead: Lead, bpm: number): CyclePlan | null {
   const parsed = parseLine(combo.line, book);
@@ -75,10 +75,11 @@ export function planCycle(combo: BlockCombo, book: MoveBook, lead: Lead, bpm: nu
   const last = walk.strokes.filter((stroke) => stroke.stroke.by === 'fighter').at(-1);
   const lastImpact = walk.strokes.reduce((most, stroke) => Math.max(most, toNumber(stroke.beat)), 0);
   const recovery = (last?.move.back ?? 0) * CLUB_PACE;
-  const busy = Math.max(lastImpact + recovery / beatSeconds(bpm), toNumber(walk.beats));
+  // A fighter who ends in the other lead needs a beat to change back before the next cycle.
+  const changeBack = walk.end.lead === lead ? 0 : 1;
+  const busy = Math.max(lastImpact + recovery / beatSeconds(bpm), toNumber(walk.beats)) + changeBack;
   const bar = fraction(combo.beatsPerBar);
-  const whole = roundUpTo(fraction(Math.max(1, Math.ceil(busy * 720 - 1e-6)), 720), bar);
-  const beats = compare(whole, ONE) < 0 ? bar : whole;
+  const beats = roundUpTo(fraction(Math.max(1, Math.ceil(busy * 720 - 1e-6)), 720), bar);
   return { combo, walk, beats: toNumber(beats), lastImpact };
 }
 
@@ -186,6 +187,7 @@ function layOutCycle(
 ): void {
   const { beat, stretch, layout } = context;
   const ids = { block: block.id, combo: plan.combo.id, cycle };
+  layout.cycles.push({ at: start, ...ids, lead: stretch.lead, beats: plan.beats, beatSeconds: beat });
   for (let i = 0; i < plan.beats && start + i * beat < stretch.to - 1e-9; i++) {
     layout.cues.push({
       at: start + i * beat,
@@ -269,7 +271,7 @@ function callHome(
 ): void {
   const { beat, stretch, time, layout } = context;
   if (plan.walk.end.lead === stretch.lead) return;
-  const at = start + ((plan.lastImpact + plan.beats) / 2) * beat;
+  const at = start + (plan.lastImpact + 1) * beat;
   if (at > stretch.to - 0.5) return;
   if (block.calls === 'silent' || at > time.workEnds - LAST_COUNT) {
     layout.cues.push({ at, kind: 'stance', text: `${stretch.lead} lead`, lead: stretch.lead, ...ids });

@@ -1,0 +1,36 @@
+import type { ComboAnalysis } from '@eurhythm/core/body';
+import { fractionToText } from '@eurhythm/core/units';
+import type { AnalysisView } from '@eurhythm/contract';
+
+/** Tells an analysis in the words of the contract. */
+export function analysisView(analysis: ComboAnalysis, line: string): AnalysisView {
+  if (!analysis.ok) return analysis;
+  const { walk } = analysis;
+  return {
+    ok: true,
+    beats: fractionToText(walk.beats),
+    strokes: walk.strokes.map(({ index, stroke, move, limb, side, level, beat, before, after }) => ({
+      index,
+      text: line.slice(stroke.from, stroke.to),
+      move: move.code,
+      by: stroke.by,
+      limb,
+      side,
+      level,
+      beat: fractionToText(beat),
+      leadBefore: before.lead,
+      leadAfter: after.lead,
+      feint: stroke.feint,
+      power: stroke.power,
+      conditional: stroke.conditional,
+      shout: stroke.shout,
+      from: stroke.from,
+      to: stroke.to,
+    })),
+    endLead: walk.end.lead,
+    leadChanges: walk.leadChanges.map(({ beat, to, how }) => ({ beat: fractionToText(beat), to, how })),
+    fastestBpm: null,
+    limit: null,
+    findings: [],
+  };
+}

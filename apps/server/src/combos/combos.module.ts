@@ -1,0 +1,45 @@
+import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put } from '@nestjs/common';
+import { AnalyseComboDto, SaveComboDto, type AnalysisView, type ComboView } from '@eurhythm/contract';
+import { OwnId } from '../house/ownId.ts';
+import { MovesModule } from '../moves/moves.module.ts';
+import { CombosService } from './combos.service.ts';
+
+@Controller('api/combos')
+class CombosController {
+  constructor(private readonly combos: CombosService) {}
+
+  @Get()
+  async list(): Promise<{ items: ComboView[] }> {
+    return { items: await this.combos.list() };
+  }
+
+  @Post('analyse')
+  @HttpCode(200)
+  analyse(@Body() body: AnalyseComboDto): Promise<AnalysisView> {
+    return this.combos.analyse(body);
+  }
+
+  @Get(':id')
+  one(@Param('id') id: string): Promise<ComboView> {
+    return this.combos.one(id);
+  }
+
+  @Put(':id')
+  save(@Param('id', OwnId) id: string, @Body() body: SaveComboDto): Promise<ComboView> {
+    return this.combos.save(id, body);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id') id: string): Promise<void> {
+    return this.combos.remove(id);
+  }
+}
+
+@Module({
+  imports: [MovesModule],
+  controllers: [CombosController],
+  providers: [CombosService],
+  exports: [CombosService],
+})
+export class CombosModule {}

@@ -1,0 +1,101 @@
+import {
+  ConflictException,
+  Injectable,
+  NotFoundException,
+  UnprocessableEntityException,
+} from '@nestjs/common';
+import { analyseCombo } from '@eurhythm/core/body';
+import { parseLine, type LineError } from '@eurhythm/core/line';
+import type { AnalyseComboDto, AnalysisView, ComboView, SaveComboDto } from '@eurhythm/contract';
+import { and, asc, eq, inArray, ne } from 'drizzle-orm';
+import { MovesService } from '../moves/moves.service.ts';
+import type { Database } from '../store/openStore.ts';
+import { combos, grades } from '../store/schema.ts';
+import { InjectDatabase } from '../store/store.module.ts';
+import { analysisView } from './analysisView.ts';
+
+@Injectable()
+export class CombosService {
+  constructor(
+    @InjectDatabase() private readonly database: Database,
+    private readonly moves: MovesService,
+  ) {}
+
+  async list(): Promise<ComboView[]> {
+    const rows = await this.rows();
+    return rows.map(comboView);
+  }
+
+  async one(id: string): Promise<ComboView> {
+    const [row] = await this.rows([id]);
+    if (!row) throw new NotFoundException('This combo is not in the book.');
+    return comboView(row);
+  }
+
+  async some(ids: readonly string[]): Promise<Map<string, ComboView>> {
+    const rows = ids.length === 0 ? [] : await this.rows(ids);
+    return new Map(rows.map((row) => [row.combos.id, comboView(row)]));
+  }
+
+  private rows(ids?: readonly string[]) {
+    return this.database
+      .select()
+      .from(combos)
+      .innerJoin(grades, eq(combos.gradeId, grades.id))
+      .where(ids ? inArray(combos.id, [...ids]) : undefined)
+      .orderBy(asc(grades.position), asc(combos.number));
+  }
+
+  async analyse({ line, lead }: AnalyseComboDto): Promise<AnalysisView> {
+    return analysisView(analyseCombo(line, await this.moves.book(), lead), line);
+  }
+
+  /** Refuses a line that cannot be read, with the grammar's own faults. */
+  async mustRead(line: string): Promise<void> {
+    const parsed = parseLine(line, await this.moves.book());
+    if (!parsed.ok) throw badLine(parsed.errors);
+  }
+
+  /** Makes or changes a combo; the same request again changes nothing. */
+  async save(id: string, combo: SaveComboDto): Promise<ComboView> {
+    await this.mustRead(combo.line);
+    const [grade] = await this.database.select().from(grades).where(eq(grades.id, combo.gradeId));
+    if (!grade)
+      throw new UnprocessableEntityException({
+        message: 'This grade does not exist.',
+        errors: [{ field: 'gradeId', message: 'This grade does not exist.' }],
+      });
+    const [clash] = await this.database
+      .select()
+      .from(combos)
+      .where(and(eq(combos.gradeId, combo.gradeId), eq(combos.number, combo.number), ne(combos.id, id)));
+    if (clash) {
+      const message = `${grade.name} ${combo.number} is already “${clash.title}”. Choose another number.`;
+      throw new ConflictException({ message, errors: [{ field: 'number', message }] });
+    }
+    const row = { ...combo, updatedAt: new Date() };
+    await this.database
+      .insert(combos)
+      .values({ id, ...row })
+      .onConflictDoUpdate({ target: combos.id, set: row });
+    return this.one(id);
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.database.delete(combos).where(eq(combos.id, id));
+  }
+}
+
+function badLine(errors: readonly LineError[]): UnprocessableEntityException {
+  return new UnprocessableEntityException({ ok: false, message: errors[0]!.message, errors });
+}
+
+function comboView({
+  combos: row,
+  grades: grade,
+}: {
+  combos: typeof combos.$inferSelect;
+  grades: typeof grades.$inferSelect;
+}): ComboView {
+  return { ...row, grade: grade.name, updatedAt: row.updatedAt.toISOString() };
+}

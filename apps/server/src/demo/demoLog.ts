@@ -1,0 +1,114 @@
+import { pick, seedFromText, seededRandom, type RandomSource } from '@eurhythm/core/units';
+import { simulateBurst } from '@eurhythm/core/strikes';
+import { linkRounds } from '@eurhythm/core/rounds';
+import type { AnyBlockDto, RoundDto } from '@eurhythm/contract';
+import type { attempts, roundResults, runs } from '../store/schema.ts';
+import { FIGHTERS, SESSIONS, TESTS, type DemoFighter, type DemoSession, type Story } from './saltmarsh.ts';
+
+export const DEMO_WEEKS = 8;
+const DAY = 86_400_000;
+/** Classes of a week, as days from its start. */
+const CLASS_DAYS = [0, 2, 5];
+
+export interface DemoLog {
+  readonly runs: (typeof runs.$inferInsert)[];
+  readonly results: (typeof roundResults.$inferInsert)[];
+  readonly attempts: (typeof attempts.$inferInsert)[];
+}
+
+/**
+ * Eight weeks of classes before `now`, played by virtual fighters. The same `now` gives the same log;
+ * who comes, how it goes and how fast everybody is depends on each fighter's story and a fixed seed.
+ */
+export function demoLog(now: Date): DemoLog {
+  const log: DemoLog = { runs: [], results: [], attempts: [] };
+  const firstDay = new Date(now.getTime() - DEMO_WEEKS * 7 * DAY).setHours(18, 30, 0, 0);
+  for (let week = 0; week < DEMO_WEEKS; week++) {
+    for (const [n, day] of CLASS_DAYS.entries()) {
+      const at = firstDay + (week * 7 + day) * DAY;
+      if (at < now.getTime() - DAY / 2)
+        holdClass(log, `demo-${week}-${n}`, SESSIONS[(week + n) % SESSIONS.length]!, at, week);
+    }
+  }
+  return log;
+}
+
+function holdClass(log: DemoLog, id: string, session: DemoSession, at: number, week: number): void {
+  const random = seededRandom(seedFromText(id));
+  const present = FIGHTERS.filter(({ story }) => random() < story.attends && !story.away?.includes(week));
+  const rounds: RoundDto[] = linkRounds<AnyBlockDto, RoundDto>(session.rounds, (blockId, seconds, next) => ({
+    kind: 'rest',
+    id: blockId,
+    seconds,
+    next,
+  }));
+  let clock = at;
+  log.runs.push({
+    id,
+    sessionId: session.id,
+    title: session.title,
+    lead: session.lead,
+    rounds,
+    fighterIds: present.map((fighter) => fighter.id),
+    startedAt: new Date(at),
+    endedAt: new Date(at + 45 * 60_000),
+  });
+  for (const [round, { blocks }] of rounds.entries()) {
+    clock += blocks.reduce((sum, block) => sum + block.seconds, 0) * 1000;
+    for (const fighter of present) log.results.push(playRound(random, id, round, fighter, clock, week));
+  }
+  for (const fighter of present) {
+    if (random() > 0.6) continue;
+    const test = pick(random, TESTS);
+    // both leads of the same test on the same day, so that they can be compared
+    for (const lead of random() < 0.6 ? (['left', 'right'] as const) : [fighter.lead]) {
+      clock += 60_000;
+      log.attempts.push({
+        id: `${id}-${fighter.id}-${lead}`,
+        fighterId: fighter.id,
+        runId: id,
+        title: test.title,
+        lead,
+        seconds: 10,
+        instants: simulateBurst(
+          { ...fighter.story, rate: test.factor * rateIn(fighter, week, lead) },
+          10,
+          random,
+        ).map((t) => Math.round(t * 1000) / 1000),
+        at: new Date(clock),
+      });
+    }
+  }
+}
+
+function rateIn({ story, lead: ownLead }: DemoFighter, week: number, lead: 'left' | 'right'): number {
+  const grown = Math.min(week, story.plateauFrom ?? week);
+  return story.rate * (1 + story.weekly * grown) * (lead === ownLead ? 1 : 1 - story.otherLeadSlower);
+}
+
+function playRound(
+  random: RandomSource,
+  runId: string,
+  round: number,
+  fighter: DemoFighter,
+  at: number,
+  week: number,
+): typeof roundResults.$inferInsert {
+  const draw = random();
+  const tired = round * 0.02;
+  const done = draw < 0.86 - tired ? 'finished' : draw < 0.97 - tired ? 'part' : 'sat-out';
+  return {
+    id: `${runId}-${round}-${fighter.id}`,
+    runId,
+    round,
+    fighterId: fighter.id,
+    done,
+    quality: done === 'sat-out' ? null : qualityOf(fighter.story, week, random),
+    at: new Date(at),
+  };
+}
+
+function qualityOf(story: Story, week: number, random: RandomSource): 'clean' | 'loose' | 'wild' {
+  const draw = random() - story.weekly * week;
+  return draw < 0.55 ? 'clean' : draw < 0.9 ? 'loose' : 'wild';
+}

@@ -1,0 +1,28 @@
+import { Injectable } from '@nestjs/common';
+import type { GymView } from '@eurhythm/contract';
+import { asc } from 'drizzle-orm';
+import type { Database } from '../store/openStore.ts';
+import { grades, gyms } from '../store/schema.ts';
+import { InjectDatabase } from '../store/store.module.ts';
+
+@Injectable()
+export class GymService {
+  constructor(@InjectDatabase() private readonly database: Database) {}
+
+  async gym(): Promise<GymView> {
+    const [row] = await this.database.select().from(gyms);
+    const order = await this.database.select().from(grades).orderBy(asc(grades.position));
+    return {
+      name: row?.name ?? 'Your gym',
+      noticeAcceptedAt: row?.noticeAcceptedAt?.toISOString() ?? null,
+      grades: order.map(({ id, name, band }) => ({ id, name, band })),
+    };
+  }
+
+  /** Notes that somebody read the first-start notice; the first time counts. */
+  async acceptNotice(): Promise<GymView> {
+    const { noticeAcceptedAt } = await this.gym();
+    if (noticeAcceptedAt === null) await this.database.update(gyms).set({ noticeAcceptedAt: new Date() });
+    return this.gym();
+  }
+}

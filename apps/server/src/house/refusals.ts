@@ -1,0 +1,58 @@
+import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, ValidationPipe } from '@nestjs/common';
+import { BadRequestException } from '@nestjs/common';
+import { fieldErrors, type Refusal } from '@eurhythm/contract';
+import type { Response } from 'express';
+
+/** Largest request body that is read. */
+export const BODY_LIMIT = '256kb';
+
+/** Checks every body against its contract class; what is wrong comes back as one sentence for each field. */
+export function contractPipe(): ValidationPipe {
+  return new ValidationPipe({
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    transform: true,
+    exceptionFactory: (errors) => {
+      const fields = fieldErrors(errors);
+      const refusal: Refusal = {
+        message: fields[0]?.message ?? 'This request cannot be read.',
+        errors: fields,
+      };
+      return new BadRequestException(refusal);
+    },
+  });
+}
+
+/** Turns every error into a plain sentence; what nobody foresaw is logged and told as our own fault. */
+@Catch()
+export class RefusalFilter implements ExceptionFilter {
+  private readonly log = new Logger('Request');
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    const { status, body } = refusalOf(error);
+    if (status >= 500)
+      this.log.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    if (!response.headersSent) response.status(status).json(body);
+  }
+}
+
+function refusalOf(error: unknown): { status: number; body: object } {
+  if (error instanceof HttpException) {
+    const body = error.getResponse();
+    return { status: error.getStatus(), body: typeof body === 'string' ? { message: body } : body };
+  }
+  const type = (error as { type?: string } | null)?.type;
+  if (type === 'entity.too.large') {
+    return { status: 413, body: { message: `This request is too large: ${BODY_LIMIT} is the most.` } };
+  }
+  if (type === 'entity.parse.failed')
+    return { status: 400, body: { message: 'This request is not written in JSON.' } };
+  if (typeof type === 'string' && /^(encoding|charset|request|entity)\./.test(type)) {
+    return { status: 400, body: { message: 'This request cannot be read.' } };
+  }
+  return {
+    status: 500,
+    body: { message: 'Something went wrong on our side. Nothing was changed; try again.' },
+  };
+}

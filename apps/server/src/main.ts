@@ -1,0 +1,75 @@
+import 'reflect-metadata';
+import { resolve } from 'node:path';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { AppModule } from './app.module.ts';
+import { seedDemoGym } from './demo/seedDemoGym.ts';
+import { CannotStart } from './house/cannotStart.ts';
+import { takeDataFolder } from './house/dataFolder.ts';
+import { serveOpenApi } from './house/openApi.ts';
+import { BODY_LIMIT, RefusalFilter, contractPipe } from './house/refusals.ts';
+import { serveWebPages } from './house/webPages.ts';
+import { openStore, type Store } from './store/openStore.ts';
+
+async function start(): Promise<void> {
+  const port = portFrom(process.env['PORT']);
+  const host = process.env['HOST'] ?? '127.0.0.1';
+  const dataFolder = resolve(process.env['EURHYTHM_DATA'] ?? 'data');
+  const taken = takeDataFolder(dataFolder);
+  process.on('exit', () => taken.release());
+
+  const store = await openOrExplain(dataFolder);
+  await seedDemoGym(store.database, new Date());
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.over(store, dataFolder), {
+    logger: ['error', 'warn'],
+    bodyParser: false,
+  });
+  app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.useGlobalPipes(contractPipe());
+  app.useGlobalFilters(new RefusalFilter());
+  serveOpenApi(app);
+  serveWebPages(app);
+
+  const stop = async (): Promise<void> => {
+    await app.close();
+    await store.close();
+    process.exit(0);
+  };
+  process.once('SIGINT', () => void stop());
+  process.once('SIGTERM', () => void stop());
+  await app.listen(port, host).catch((error: NodeJS.ErrnoException) => {
+    if (error.code === 'EADDRINUSE')
+      throw new CannotStart(`Port ${port} is in use. Choose another with PORT.`);
+    if (error.code === 'EACCES')
+      throw new CannotStart(`Port ${port} may not be used here. Choose another with PORT.`);
+    if (error.code === 'EADDRNOTAVAIL' || error.code === 'ENOTFOUND')
+      throw new CannotStart(`This machine has no address ${host}. Choose another with HOST.`);
+    throw error;
+  });
+  process.stdout.write(`Eurhythm is at http://${host}:${port}\n`);
+}
+
+function portFrom(text: string | undefined): number {
+  const port = Number(text ?? 4321);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new CannotStart(`PORT is a number from 1 to 65535, not “${text}”.`);
+  return port;
+}
+
+async function openOrExplain(dataFolder: string): Promise<Store> {
+  const url = process.env['DATABASE_URL'];
+  try {
+    return await openStore(dataFolder, url);
+  } catch (error) {
+    const where = url === undefined ? `in ${dataFolder}` : 'at DATABASE_URL';
+    throw new CannotStart(
+      `The database ${where} cannot be opened (${error instanceof Error ? error.message : String(error)}).`,
+      { cause: error },
+    );
+  }
+}
+
+start().catch((error: unknown) => {
+  console.error(error instanceof CannotStart ? error.message : error);
+  process.exit(1);
+});

@@ -1,0 +1,95 @@
+import { Injectable, UnprocessableEntityException } from '@nestjs/common';
+import { parseLine } from '@eurhythm/core/line';
+import type { MoveBook } from '@eurhythm/core/moves';
+import { compileRound, wantedTexts, type Block, type BlockCombo } from '@eurhythm/core/rounds';
+import type {
+  AnyBlockDto,
+  ComboRefDto,
+  ComboView,
+  CompileRoundDto,
+  CompiledRoundView,
+  FieldError,
+} from '@eurhythm/contract';
+import { CombosService } from '../combos/combos.service.ts';
+import { MovesService } from '../moves/moves.service.ts';
+import { DEFAULT_VOICE, VoiceService } from '../voice/voice.service.ts';
+
+/** Fills blocks with the combos they name, and compiles them to cues. */
+@Injectable()
+export class RoundsService {
+  constructor(
+    private readonly combos: CombosService,
+    private readonly moves: MovesService,
+    private readonly voice: VoiceService,
+  ) {}
+
+  async compile({ blocks, lead, seed, voice }: CompileRoundDto): Promise<CompiledRoundView> {
+    const book = await this.moves.book();
+    const filled = await this.fill(blocks, book);
+    const shelf = await this.voice.shelf(wantedTexts(filled, book), voice ?? DEFAULT_VOICE);
+    const combos = filled.flatMap((block) => (block.kind === 'combo' ? block.combos : []));
+    return { ...compileRound({ blocks: filled, lead, seed }, book, shelf), combos };
+  }
+
+  /** Refuses blocks that name a missing combo or hold a bad line; `under` is the path of the list in the request. */
+  async mustFill(blocks: readonly AnyBlockDto[], under: string): Promise<void> {
+    await this.fill(blocks, await this.moves.book(), under);
+  }
+
+  private async fill(blocks: readonly AnyBlockDto[], book: MoveBook, under = 'blocks'): Promise<Block[]> {
+    const ids = blocks.flatMap((block) =>
+      block.kind === 'combo' ? block.combos.flatMap((ref) => ref.comboId ?? []) : [],
+    );
+    const known = await this.combos.some([...new Set(ids)]);
+    const faults: FieldError[] = [];
+    const filled = blocks.map((block, i): Block => {
+      switch (block.kind) {
+        case 'combo': {
+          const combos = block.combos.flatMap((ref, j) => {
+            const found = fillCombo(ref, `${block.id}-${j}`, known, book);
+            if (typeof found !== 'string') return found;
+            faults.push({ field: `${under}.${i}.combos.${j}`, message: found });
+            return [];
+          });
+          return { ...block, combos };
+        }
+        case 'free':
+          if (block.every.max < block.every.min) {
+            faults.push({
+              field: `${under}.${i}.every.max`,
+              message: 'The longest wait is shorter than the shortest one.',
+            });
+          }
+          return block;
+        case 'rest':
+          return { ...block, next: block.next ?? '' };
+        case 'burst':
+          return block;
+        default:
+          return block satisfies never;
+      }
+    });
+    if (faults.length > 0)
+      throw new UnprocessableEntityException({ message: faults[0]!.message, errors: faults });
+    return filled;
+  }
+}
+
+/** The combo a reference stands for, or a sentence that says what is wrong with it. */
+function fillCombo(
+  ref: ComboRefDto,
+  id: string,
+  known: ReadonlyMap<string, ComboView>,
+  book: MoveBook,
+): BlockCombo | string {
+  if (ref.comboId !== undefined) {
+    const combo = known.get(ref.comboId);
+    if (!combo) return 'This combo is not in the book any more. Choose another one.';
+    const { grade, number, title, line, beatsPerBar } = combo;
+    return { id: combo.id, grade, number, title, line, beatsPerBar };
+  }
+  const line = ref.line ?? '';
+  const parsed = parseLine(line, book);
+  if (!parsed.ok) return parsed.errors[0]!.message;
+  return { id, grade: '', number: 1, title: ref.title ?? '', line, beatsPerBar: 4 };
+}

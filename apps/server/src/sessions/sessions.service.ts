@@ -1,0 +1,77 @@
+import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
+import type { RoundDto, SaveSessionDto, SessionSummary, SessionView } from '@eurhythm/contract';
+import { asc, eq } from 'drizzle-orm';
+import type { Database } from '../store/openStore.ts';
+import { runs, sessions } from '../store/schema.ts';
+import { InjectDatabase } from '../store/store.module.ts';
+import { RoundsService } from './rounds.service.ts';
+
+type SessionRow = typeof sessions.$inferSelect;
+
+@Injectable()
+export class SessionsService {
+  constructor(
+    @InjectDatabase() private readonly database: Database,
+    private readonly rounds: RoundsService,
+  ) {}
+
+  async list(): Promise<SessionSummary[]> {
+    const rows = await this.database
+      .select()
+      .from(sessions)
+      .orderBy(asc(sessions.plannedFor), asc(sessions.title));
+    return rows.map(sessionSummary);
+  }
+
+  async one(id: string): Promise<SessionView> {
+    const [row] = await this.database.select().from(sessions).where(eq(sessions.id, id));
+    if (!row) throw new NotFoundException('This session does not exist.');
+    const { title, lead, rounds } = row;
+    return { id, title, lead, rounds, plannedFor: row.plannedFor?.toISOString() ?? null };
+  }
+
+  /** Makes or changes a session; the same request again changes nothing. */
+  async save(id: string, session: SaveSessionDto): Promise<SessionView> {
+    for (const [i, round] of session.rounds.entries())
+      await this.rounds.mustFill(round.blocks, `rounds.${i}.blocks`);
+    const row = {
+      title: session.title,
+      lead: session.lead,
+      rounds: session.rounds,
+      plannedFor: session.plannedFor ? new Date(session.plannedFor) : null,
+      updatedAt: new Date(),
+    };
+    await this.database
+      .insert(sessions)
+      .values({ id, ...row })
+      .onConflictDoUpdate({ target: sessions.id, set: row });
+    return this.one(id);
+  }
+
+  async remove(id: string): Promise<void> {
+    const [held] = await this.database
+      .select({ id: runs.id })
+      .from(runs)
+      .where(eq(runs.sessionId, id))
+      .limit(1);
+    if (held) throw new ConflictException('This session has been held, and its log belongs to it. It stays.');
+    await this.database.delete(sessions).where(eq(sessions.id, id));
+  }
+}
+
+export function roundsSeconds(rounds: readonly RoundDto[]): number {
+  return rounds.reduce(
+    (sum, round) => sum + round.blocks.reduce((part, block) => part + block.seconds, 0),
+    0,
+  );
+}
+
+export function sessionSummary(row: SessionRow): SessionSummary {
+  return {
+    id: row.id,
+    title: row.title,
+    plannedFor: row.plannedFor?.toISOString() ?? null,
+    rounds: row.rounds.length,
+    seconds: roundsSeconds(row.rounds),
+  };
+}

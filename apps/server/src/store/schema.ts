@@ -1,0 +1,139 @@
+import type { Move, NumberedMove } from '@eurhythm/core/moves';
+import type { RoundDto, RunClockDto } from '@eurhythm/contract';
+import {
+  boolean,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+} from 'drizzle-orm/pg-core';
+
+const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
+const lead = (name: string) => text(name).$type<'left' | 'right'>();
+
+/** The one gym of this installation. */
+export const gyms = pgTable('gyms', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  noticeAcceptedAt: at('notice_accepted_at'),
+});
+
+export const grades = pgTable('grades', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  position: integer('position').notNull(),
+  band: text('band').$type<'children' | 'adults'>().notNull(),
+});
+
+export const moves = pgTable('moves', {
+  code: text('code').primaryKey(),
+  position: integer('position').notNull(),
+  move: jsonb('move').$type<Move>().notNull(),
+});
+
+export const numbers = pgTable('numbers', {
+  number: integer('number').primaryKey(),
+  code: text('code')
+    .notNull()
+    .references(() => moves.code),
+  side: text('side').$type<NumberedMove['side']>(),
+});
+
+export const combos = pgTable(
+  'combos',
+  {
+    id: text('id').primaryKey(),
+    gradeId: text('grade_id')
+      .notNull()
+      .references(() => grades.id),
+    number: integer('number').notNull(),
+    title: text('title').notNull(),
+    line: text('line').notNull(),
+    bpm: doublePrecision('bpm').notNull(),
+    beatsPerBar: integer('beats_per_bar').notNull(),
+    notes: text('notes').notNull(),
+    bothLeads: boolean('both_leads').notNull(),
+    updatedAt: at('updated_at').notNull(),
+  },
+  (table) => [unique('combo_number_in_grade').on(table.gradeId, table.number)],
+);
+
+export const fighters = pgTable('fighters', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  gradeId: text('grade_id')
+    .notNull()
+    .references(() => grades.id),
+  lead: lead('lead').notNull(),
+  note: text('note').notNull(),
+  fit: boolean('fit').notNull(),
+});
+
+export const sessions = pgTable('sessions', {
+  id: text('id').primaryKey(),
+  title: text('title').notNull(),
+  lead: lead('lead').notNull(),
+  plannedFor: at('planned_for'),
+  rounds: jsonb('rounds').$type<RoundDto[]>().notNull(),
+  updatedAt: at('updated_at').notNull(),
+});
+
+/** One session actually held, with the rounds as they were when it began. */
+export const runs = pgTable('runs', {
+  id: text('id').primaryKey(),
+  sessionId: text('session_id')
+    .notNull()
+    .references(() => sessions.id),
+  title: text('title').notNull(),
+  lead: lead('lead').notNull(),
+  rounds: jsonb('rounds').$type<RoundDto[]>().notNull(),
+  fighterIds: jsonb('fighter_ids').$type<string[]>().notNull(),
+  startedAt: at('started_at').notNull(),
+  endedAt: at('ended_at'),
+  clock: jsonb('clock').$type<RunClockDto>(),
+});
+
+/** What one fighter did of one round of a run. */
+export const roundResults = pgTable(
+  'round_results',
+  {
+    id: text('id').notNull(),
+    runId: text('run_id')
+      .notNull()
+      .references(() => runs.id),
+    round: integer('round').notNull(),
+    fighterId: text('fighter_id')
+      .notNull()
+      .references(() => fighters.id),
+    done: text('done').$type<'finished' | 'part' | 'sat-out'>().notNull(),
+    quality: text('quality').$type<'clean' | 'loose' | 'wild'>(),
+    at: at('at').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.runId, table.round, table.fighterId] }),
+    index('round_results_of_fighter').on(table.fighterId),
+  ],
+);
+
+/** A timed attempt of one fighter, for now always a burst. */
+export const attempts = pgTable(
+  'attempts',
+  {
+    id: text('id').primaryKey(),
+    fighterId: text('fighter_id')
+      .notNull()
+      .references(() => fighters.id),
+    runId: text('run_id').references(() => runs.id),
+    title: text('title').notNull(),
+    lead: lead('lead').notNull(),
+    seconds: doublePrecision('seconds').notNull(),
+    instants: jsonb('instants').$type<number[]>().notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index('attempts_of_fighter').on(table.fighterId)],
+);

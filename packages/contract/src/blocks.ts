@@ -1,0 +1,139 @@
+import { ROUND_LIMITS } from '@eurhythm/core/rounds';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsOptional,
+  IsString,
+  MaxLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsTempo, IsWholeWithin, IsWithin } from './fields.ts';
+
+export const CALL_STYLES = ['on-beat', 'ahead', 'lead-in', 'silent'] as const;
+export const CALL_WORDS = ['numbers', 'names'] as const;
+export const LEAD_PLANS = ['as-set', 'other', 'halves'] as const;
+export const BLOCK_KINDS = ['combo', 'free', 'burst', 'rest'] as const;
+
+const { blockSeconds, cyclesEach, combosPerBlock } = ROUND_LIMITS;
+
+export class BlockDto {
+  @IsIn(BLOCK_KINDS, { message: `A block is one of: ${BLOCK_KINDS.join(', ')}.` })
+  kind!: (typeof BLOCK_KINDS)[number];
+
+  @IsOwnId('a block')
+  id!: string;
+
+  @IsWithin('the time', blockSeconds.min, blockSeconds.max, 'seconds')
+  seconds!: number;
+}
+
+/** Either a combo of the book by its id, or a line of its own. */
+export class ComboRefDto {
+  @ValidateIf((ref: ComboRefDto) => ref.line === undefined)
+  @IsOwnId('a combo')
+  comboId?: string;
+
+  @ValidateIf((ref: ComboRefDto) => ref.comboId === undefined)
+  @IsString({ message: 'The line is a text.' })
+  @MaxLength(20_000, { message: 'This text is far too long for a line.' })
+  line?: string;
+
+  @IsOptional()
+  @IsPlainText('the title', 60)
+  title?: string;
+}
+
+export class ComboBlockDto extends BlockDto {
+  declare kind: 'combo';
+
+  @IsArray({ message: 'The combos are a list.' })
+  @ArrayMinSize(1, { message: 'Choose at least one combo.' })
+  @ArrayMaxSize(combosPerBlock, { message: `A block holds at most ${combosPerBlock} combos.` })
+  @ValidateNested({ each: true })
+  @Type(() => ComboRefDto)
+  combos!: ComboRefDto[];
+
+  @IsTempo()
+  bpm!: number;
+
+  @IsOneOf('the call style', CALL_STYLES)
+  calls!: (typeof CALL_STYLES)[number];
+
+  @IsOneOf('what is called', CALL_WORDS)
+  words!: (typeof CALL_WORDS)[number];
+
+  @IsOneOf('the lead plan', LEAD_PLANS)
+  leadPlan!: (typeof LEAD_PLANS)[number];
+
+  @IsWholeWithin('cycles of each combo', cyclesEach.min, cyclesEach.max, '')
+  cyclesEach!: number;
+}
+
+export class WaitDto {
+  @IsWithin('the shortest wait', 3, 120, 'seconds')
+  min!: number;
+
+  @IsWithin('the longest wait', 3, 120, 'seconds')
+  max!: number;
+}
+
+export class FreeBlockDto extends BlockDto {
+  declare kind: 'free';
+
+  @IsArray({ message: 'The prompts are a list.' })
+  @ArrayMaxSize(30, { message: 'A block holds at most 30 prompts.' })
+  @IsPlainNameEach()
+  prompts!: string[];
+
+  @ValidateNested()
+  @Type(() => WaitDto)
+  every!: WaitDto;
+
+  @IsOneOf('the lead plan', LEAD_PLANS)
+  leadPlan!: (typeof LEAD_PLANS)[number];
+}
+
+function IsPlainNameEach(): PropertyDecorator {
+  const message = 'A prompt is plain text of 1 to 60 characters, without < or >.';
+  return (target, key) => {
+    IsString({ each: true, message })(target, key as string);
+    MaxLength(60, { each: true, message })(target, key as string);
+  };
+}
+
+export class BurstBlockDto extends BlockDto {
+  declare kind: 'burst';
+
+  @IsPlainName('what is done')
+  title!: string;
+}
+
+export class RestBlockDto extends BlockDto {
+  declare kind: 'rest';
+
+  @IsOptional()
+  @IsPlainText('what comes next', 80)
+  next?: string;
+}
+
+export type AnyBlockDto = ComboBlockDto | FreeBlockDto | BurstBlockDto | RestBlockDto;
+
+/** Reads each block of a list as the class of its kind. */
+export function TypedBlocks(): PropertyDecorator {
+  return Type(() => BlockDto, {
+    keepDiscriminatorProperty: true,
+    discriminator: {
+      property: 'kind',
+      subTypes: [
+        { name: 'combo', value: ComboBlockDto },
+        { name: 'free', value: FreeBlockDto },
+        { name: 'burst', value: BurstBlockDto },
+        { name: 'rest', value: RestBlockDto },
+      ],
+    },
+  });
+}

@@ -1,0 +1,30 @@
+import { plainToInstance } from 'class-transformer';
+import { validateSync, type ValidationError } from 'class-validator';
+
+export interface FieldError {
+  /** Path to the field, as in "rounds.0.blocks.1.seconds". */
+  readonly field: string;
+  readonly message: string;
+}
+
+/** One sentence for each field that is wrong, from the errors of class-validator. */
+export function fieldErrors(errors: readonly ValidationError[], under = ''): FieldError[] {
+  return errors.flatMap((error) => {
+    const field = under === '' ? error.property : `${under}.${error.property}`;
+    const own = Object.entries(error.constraints ?? {})[0];
+    const message =
+      own?.[0] === 'whitelistValidation' ? `\`${error.property}\` is not known here.` : own?.[1];
+    return [
+      ...(message === undefined ? [] : [{ field, message }]),
+      ...fieldErrors(error.children ?? [], field),
+    ];
+  });
+}
+
+/** Checks a plain object against a contract class, with the same sentences that the server gives. */
+export function checkFields<T extends object>(shape: new () => T, plain: unknown): FieldError[] {
+  const instance = plainToInstance(shape, plain);
+  return fieldErrors(
+    validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }),
+  );
+}

@@ -1,0 +1,62 @@
+import { IsIn, IsInt, IsNumber, IsString, Matches, Max, MaxLength, Min, MinLength } from 'class-validator';
+import { BPM_LIMITS } from '@eurhythm/core/units';
+
+/** Applies several field rules as one. */
+function all(...rules: PropertyDecorator[]): PropertyDecorator {
+  return (target, key) => {
+    for (const rule of rules) rule(target, key);
+  };
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** A name or title: plain text on one line, without the signs of markup. */
+export function IsPlainName(what: string, most = 60): PropertyDecorator {
+  const message = `${capital(what)} is plain text of 1 to ${most} characters, without < or >.`;
+  return all(
+    IsString({ message }),
+    MinLength(1, { message }),
+    MaxLength(most, { message }),
+    Matches(/^[^<>\p{Cc}]*\S[^<>\p{Cc}]*$/u, { message }),
+  );
+}
+
+/** Longer plain text that may be empty and may have several lines. */
+export function IsPlainText(what: string, most: number): PropertyDecorator {
+  const message = `${capital(what)} is plain text of at most ${most} characters, without < or >.`;
+  return all(
+    IsString({ message }),
+    MaxLength(most, { message }),
+    Matches(/^(?:[^<>\p{Cc}]|[\n\r\t])*$/u, { message }),
+  );
+}
+
+/** An id made by whoever creates the thing, so that a repeated request changes nothing. */
+export function IsOwnId(what: string): PropertyDecorator {
+  const message = `The id of ${what} is 1 to 64 letters, digits, dots, dashes or underscores.`;
+  return all(IsString({ message }), Matches(/^[A-Za-z0-9._-]{1,64}$/, { message }));
+}
+
+export function IsWithin(what: string, min: number, max: number, unit: string): PropertyDecorator {
+  const message = `${capital(what)} goes from ${min} to ${max}${unit === '' ? '' : ` ${unit}`}.`;
+  return all(
+    IsNumber({ allowNaN: false, allowInfinity: false }, { message }),
+    Min(min, { message }),
+    Max(max, { message }),
+  );
+}
+
+export function IsWholeWithin(what: string, min: number, max: number, unit: string): PropertyDecorator {
+  const message = `${capital(what)} is a whole number from ${min} to ${max}${unit === '' ? '' : ` ${unit}`}.`;
+  return all(IsInt({ message }), Min(min, { message }), Max(max, { message }));
+}
+
+export function IsTempo(): PropertyDecorator {
+  return IsWithin('the tempo', BPM_LIMITS.min, BPM_LIMITS.max, 'beats a minute');
+}
+
+export function IsOneOf(what: string, choices: readonly string[]): PropertyDecorator {
+  return IsIn(choices, { message: `${capital(what)} is one of: ${choices.join(', ')}.` });
+}
+
+export const LEADS = ['left', 'right'] as const;

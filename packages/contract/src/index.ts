@@ -1,0 +1,10 @@
+import 'reflect-metadata';
+
+export * from './fields.ts';
+export * from './combos.ts';
+export * from './blocks.ts';
+export * from './sessions.ts';
+export * from './runs.ts';
+export * from './fighters.ts';
+export * from './gym.ts';
+export * from './checkFields.ts';

@@ -1,0 +1,39 @@
+import { lettersVoice } from '../calls/testShelf.ts';
+import { starterBook } from '../moves/index.ts';
+import { compileRound, momentOfRound, type Block } from './index.ts';
+
+const block: Block = {
+  kind: 'combo',
+  id: 'b',
+  seconds: 40,
+  bpm: 60,
+  calls: 'on-beat',
+  words: 'names',
+  leadPlan: 'as-set',
+  cyclesEach: 4,
+  combos: [{ id: 'c', grade: 'Ebb', number: 2, title: 'Round the post', line: '1 2 3', beatsPerBar: 4 }],
+};
+const round = compileRound({ blocks: [block], lead: 'left', seed: 1 }, starterBook(), lettersVoice());
+const first = round.cycles[0]!;
+
+describe('momentOfRound', () => {
+  it('shows the call, the one before it, what the holder offers, and where the notch is', () => {
+    const moment = momentOfRound(round, first.at + 1.25);
+    expect(moment).toMatchObject({
+      call: { text: 'cross' },
+      before: { text: 'jab' },
+      offer: { text: 'hook, head' },
+      stroke: 1,
+    });
+    expect(moment.beat).toBeCloseTo(1.25, 6);
+  });
+  it('shows a call a little before its instant, never after the ear', () => {
+    expect(momentOfRound(round, first.at + 1.9).call?.text).toBe('hook');
+    expect(momentOfRound(round, first.at + 1.8).call?.text).toBe('cross');
+  });
+  it('has no notch before the first cycle and after the last', () => {
+    expect(momentOfRound(round, 0.5)).toMatchObject({ cycle: null, beat: null, stroke: null });
+    expect(momentOfRound(round, 39.9).call?.text).toBe('one');
+    expect(momentOfRound(round, 60).call).toBeNull();
+  });
+});

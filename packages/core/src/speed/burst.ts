@@ -1,0 +1,36 @@
+import type { Seconds } from '../units/index.ts';
+
+export interface BurstSummary {
+  readonly count: number;
+  readonly perSecond: number;
+  /** Repetitions a second in the first and the last third of the time. */
+  readonly firstThird: number;
+  readonly lastThird: number;
+}
+
+/** Sums up a burst of `seconds` from the instants of its repetitions, counted from its start; others are left out. */
+export function summariseBurst(instants: readonly Seconds[], seconds: Seconds): BurstSummary {
+  const inside = instants.filter((at) => at >= 0 && at <= seconds);
+  const third = seconds / 3;
+  return {
+    count: inside.length,
+    perSecond: inside.length / seconds,
+    firstThird: inside.filter((at) => at < third).length / third,
+    lastThird: inside.filter((at) => at >= seconds - third).length / third,
+  };
+}
+
+export interface TrialSummary {
+  readonly best: number;
+  readonly median: number;
+  readonly trials: number;
+}
+
+/** Best, median and number of trials, always told together; null without trials. `better` says which end is best. */
+export function summariseTrials(values: readonly number[], better: 'higher' | 'lower'): TrialSummary | null {
+  if (values.length === 0) return null;
+  const sorted = [...values].sort((a, b) => a - b);
+  const middle = sorted.length >> 1;
+  const median = sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
+  return { best: better === 'higher' ? sorted.at(-1)! : sorted[0]!, median, trials: sorted.length };
+}
