@@ -35,6 +35,7 @@ export interface TodayView {
     readonly fighterId: string;
     readonly name: string;
     readonly title: string;
+    readonly lead: 'left' | 'right';
     readonly count: number;
     readonly before: number;
     readonly trials: number;

@@ -1,4 +1,4 @@
-import { pick, seedFromText, seededRandom, type RandomSource } from '@eurhythm/core/units';
+import { normalDraw, seedFromText, seededRandom, type RandomSource } from '@eurhythm/core/units';
 import { simulateBurst } from '@eurhythm/core/strikes';
 import { linkRounds } from '@eurhythm/core/rounds';
 import type { AnyBlockDto, RoundDto } from '@eurhythm/contract';
@@ -27,13 +27,27 @@ export function demoLog(now: Date): DemoLog {
     for (const [n, day] of CLASS_DAYS.entries()) {
       const at = firstDay + (week * 7 + day) * DAY;
       if (at < now.getTime() - DAY / 2)
-        holdClass(log, `demo-${week}-${n}`, SESSIONS[(week + n) % SESSIONS.length]!, at, week);
+        holdClass(log, {
+          id: `demo-${week}-${n}`,
+          session: SESSIONS[(week + n) % SESSIONS.length]!,
+          at,
+          week,
+          classOfWeek: n,
+        });
     }
   }
   return log;
 }
 
-function holdClass(log: DemoLog, id: string, session: DemoSession, at: number, week: number): void {
+interface DemoClass {
+  readonly id: string;
+  readonly session: DemoSession;
+  readonly at: number;
+  readonly week: number;
+  readonly classOfWeek: number;
+}
+
+function holdClass(log: DemoLog, { id, session, at, week, classOfWeek }: DemoClass): void {
   const random = seededRandom(seedFromText(id));
   const present = FIGHTERS.filter(({ story }) => random() < story.attends && !story.away?.includes(week));
   const rounds: RoundDto[] = linkRounds<AnyBlockDto, RoundDto>(session.rounds, (blockId, seconds, next) => ({
@@ -57,28 +71,38 @@ function holdClass(log: DemoLog, id: string, session: DemoSession, at: number, w
     clock += blocks.reduce((sum, block) => sum + block.seconds, 0) * 1000;
     for (const fighter of present) log.results.push(playRound(random, id, round, fighter, clock, week));
   }
+  const test = TESTS[classOfWeek % TESTS.length]!;
   for (const fighter of present) {
-    if (random() > 0.6) continue;
-    const test = pick(random, TESTS);
-    // both leads of the same test on the same day, so that they can be compared
-    for (const lead of random() < 0.6 ? (['left', 'right'] as const) : [fighter.lead]) {
-      clock += 60_000;
-      log.attempts.push({
-        id: `${id}-${fighter.id}-${lead}`,
-        fighterId: fighter.id,
-        runId: id,
-        title: test.title,
-        lead,
-        seconds: 10,
-        instants: simulateBurst(
-          { ...fighter.story, rate: test.factor * rateIn(fighter, week, lead) },
-          10,
-          random,
-        ).map((t) => Math.round(t * 1000) / 1000),
-        at: new Date(clock),
-      });
+    // both leads of the same test on the same day, mostly twice, so that they can be compared
+    for (const lead of ['left', 'right'] as const) {
+      const trials = random() < 0.6 ? 2 : 1;
+      for (let trial = 0; trial < trials; trial++) {
+        clock += 45_000;
+        log.attempts.push({
+          id: `${id}-${fighter.id}-${lead}-${trial}`,
+          fighterId: fighter.id,
+          runId: id,
+          title: test.title,
+          lead,
+          seconds: 10,
+          instants: burst(fighter, test.factor, week, lead, random),
+          at: new Date(clock),
+        });
+      }
     }
   }
+}
+
+function burst(
+  fighter: DemoFighter,
+  factor: number,
+  week: number,
+  lead: 'left' | 'right',
+  random: RandomSource,
+): number[] {
+  const dayForm = 1 + 0.03 * normalDraw(random);
+  const profile = { ...fighter.story, rate: factor * dayForm * rateIn(fighter, week, lead) };
+  return simulateBurst(profile, 10, random).map((at) => Math.round(at * 1000) / 1000);
 }
 
 function rateIn({ story, lead: ownLead }: DemoFighter, week: number, lead: 'left' | 'right'): number {

@@ -82,6 +82,7 @@ export class TodayService {
         fighterId: newest.fighterId,
         name: names.get(newest.fighterId) ?? '',
         title: newest.title,
+        lead: newest.lead,
         count: counts.at(-1)!,
         before: before.best,
         trials: same.length,

@@ -5,3 +5,4 @@ export * from './wantedTexts.ts';
 export { planCycle, type CyclePlan } from './layOutCombos.ts';
 export * from './linkRounds.ts';
 export * from './momentOfRound.ts';
+export * from './soundEvents.ts';

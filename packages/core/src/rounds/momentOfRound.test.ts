@@ -27,6 +27,10 @@ describe('momentOfRound', () => {
     });
     expect(moment.beat).toBeCloseTo(1.25, 6);
   });
+  it('has nothing left to offer once the last stroke is due, until the next time through', () => {
+    expect(momentOfRound(round, first.at + 2.3).offer).toBeNull();
+    expect(momentOfRound(round, first.at + 3.2).offer?.text).toBe('jab, head');
+  });
   it('shows a call a little before its instant, never after the ear', () => {
     expect(momentOfRound(round, first.at + 1.9).call?.text).toBe('hook');
     expect(momentOfRound(round, first.at + 1.8).call?.text).toBe('cross');

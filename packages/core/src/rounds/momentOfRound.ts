@@ -54,13 +54,16 @@ export function momentOfRound(round: Pick<CompiledRound, 'cues' | 'cycles'>, at:
   const cycle = round.cycles[lastAt(round.cycles, at)];
   const beat = cycle ? (at - cycle.at) / cycle.beatSeconds : null;
   const runs = cycle !== undefined && beat !== null && beat <= cycle.beats;
+  const stroke = runs ? lastStroke(round.cues, cycle, at) : null;
+  const isOver = (shown: Cue): boolean =>
+    runs && shown.cycle === cycle.cycle && stroke !== null && (shown.stroke ?? 0) <= stroke;
   return {
     call: call && call.at > seen - CALL_STAYS ? call : null,
     before: before?.kind === 'call' ? before : null,
-    offer: offer && (runs || offer.at > at - CALL_STAYS) ? offer : null,
+    offer: offer && !isOver(offer) && (runs || offer.at > at - CALL_STAYS) ? offer : null,
     cycle: runs ? cycle : null,
     beat: runs ? beat : null,
-    stroke: runs ? lastStroke(round.cues, cycle, at) : null,
+    stroke,
   };
 }
 

@@ -1,0 +1,74 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import type { GymView } from '@eurhythm/contract';
+import { Button } from '../ui/Button.tsx';
+import { Sheet } from '../ui/Panel.tsx';
+import { put } from './api.ts';
+
+const FIRST =
+  'The rules of your governing body, local law, the venue and a qualified coach come first. This program informs; it does not decide, and it gives no medical or legal advice.';
+
+const ALWAYS = [
+  'Warm up before anything fast or high.',
+  'Air and pads before partners; contact only as your rules allow, and least for children.',
+  'Gloves, wraps and gum shield as local rules ask.',
+  'Pull the toes back or point them, as the kick needs it. Turn the standing foot before a spin.',
+  'Never hit a training partner at home.',
+  'Stop at pain, dizziness or a head knock, and see a licensed professional.',
+];
+
+function CautionList() {
+  return (
+    <>
+      <p className="mb-3 font-semibold">{FIRST}</p>
+      <ul className="mb-5 list-disc space-y-1 pl-5">
+        {ALWAYS.map((caution) => (
+          <li key={caution}>{caution}</li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** Shown until somebody in the gym has read it. */
+export function FirstStartNotice() {
+  const client = useQueryClient();
+  const accept = useMutation({
+    mutationFn: () => put<GymView>('gym/notice', { accepted: true }),
+    onSuccess: (gym) => client.setQueryData(['gym'], gym),
+  });
+  return (
+    <Sheet open title="Before you train with this">
+      <CautionList />
+      {accept.isError && (
+        <p role="alert" className="mb-3 font-semibold text-caution">
+          {accept.error.message}
+        </p>
+      )}
+      <Button weight="main" onClick={() => accept.mutate()} disabled={accept.isPending}>
+        I have read this
+      </Button>
+    </Sheet>
+  );
+}
+
+export function CautionsSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Sheet open={open} title="Cautions" onClose={onClose}>
+      <CautionList />
+      <Button onClick={onClose}>Close</Button>
+    </Sheet>
+  );
+}
+
+/** The line that stands under every page. */
+export function StandingLine({ onOpen }: { onOpen: () => void }) {
+  return (
+    <footer className="mt-6 border-t border-rule px-6 py-1 text-sm text-quiet">
+      Local rules, the venue and a qualified coach come first. Warm up. Stop at pain, dizziness or a head
+      knock.{' '}
+      <button type="button" onClick={onOpen} className="min-h-11 underline underline-offset-2">
+        All cautions
+      </button>
+    </footer>
+  );
+}

@@ -1,0 +1,85 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import { Toaster } from 'sonner';
+import { Key } from '../ui/Button.tsx';
+import { CommandBox } from './CommandBox.tsx';
+import { CautionsSheet, FirstStartNotice, StandingLine } from './Cautions.tsx';
+import { KeysSheet } from './KeysSheet.tsx';
+import { queries } from './queries.ts';
+import { useShortcut } from './useShortcut.ts';
+
+const ROOMS = [
+  ['/', 'Today'],
+  ['/combos', 'Combos'],
+  ['/sessions', 'Sessions'],
+  ['/floor', 'Floor'],
+  ['/fighters', 'Fighters'],
+] as const;
+
+type Open = 'commands' | 'keys' | 'cautions' | null;
+
+/** The frame of the planning pages: rooms in the order of the work, the gym's name, and the standing caution. */
+export function Shell() {
+  const { data: gym } = useQuery(queries.gym());
+  const [open, setOpen] = useState<Open>(null);
+  useShortcut('mod+k', () => setOpen('commands'));
+  useShortcut('?', () => setOpen('keys'));
+  return (
+    <div className="flex min-h-screen flex-col">
+      <header className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b-2 border-ink px-6 py-1.5">
+        <NavLink to="/" className="flex items-center gap-2 font-heading text-xl font-bold tracking-tight">
+          <svg viewBox="0 0 34 18" className="h-4" aria-hidden="true">
+            <path d="M0 1h10l3 7 3-7h18l-3 5.3 3 5.3-3 5.4H1L3 12 1 6z" className="fill-tape" />
+          </svg>
+          eurhythm
+        </NavLink>
+        <nav aria-label="Rooms" className="flex flex-1 flex-wrap">
+          {ROOMS.map(([to, name]) => (
+            <NavLink
+              key={to}
+              to={to}
+              end={to === '/'}
+              className={({ isActive }) =>
+                `flex min-h-11 items-center rounded px-3 ${isActive ? 'bg-tape font-bold' : 'hover:bg-hint'}`
+              }
+            >
+              {name}
+            </NavLink>
+          ))}
+        </nav>
+        <span className="text-sm text-quiet">{gym?.name}</span>
+        <div className="flex gap-2 text-sm text-quiet">
+          <button
+            type="button"
+            className="min-h-11"
+            onClick={() => setOpen('commands')}
+            aria-label="Open the command box"
+          >
+            <Key>Ctrl K</Key>
+          </button>
+          <button
+            type="button"
+            className="min-h-11"
+            onClick={() => setOpen('keys')}
+            aria-label="Show the keys"
+          >
+            <Key>?</Key>
+          </button>
+        </div>
+      </header>
+      <main className="flex flex-1 flex-col">
+        <Outlet />
+      </main>
+      <StandingLine onOpen={() => setOpen('cautions')} />
+      <CommandBox open={open === 'commands'} onClose={() => setOpen(null)} />
+      <KeysSheet open={open === 'keys'} onClose={() => setOpen(null)} />
+      <CautionsSheet open={open === 'cautions'} onClose={() => setOpen(null)} />
+      {gym && gym.noticeAcceptedAt === null && <FirstStartNotice />}
+      <Toaster
+        position="bottom-right"
+        toastOptions={{ className: '!bg-ink !text-canvas !border-0 !font-text' }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,48 @@
+import { QueryClient, queryOptions } from '@tanstack/react-query';
+import { moveBook, type Move, type MoveBook, type NumberedMove } from '@eurhythm/core/moves';
+import type {
+  ComboView,
+  FighterLog,
+  FighterView,
+  GymView,
+  RunView,
+  SessionSummary,
+  SessionView,
+  TodayView,
+} from '@eurhythm/contract';
+import { Refused, get } from './api.ts';
+
+/** Server state of the pages. A refusal is final; only a server that does not answer is asked again. */
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      retry: (times, error) => times < 2 && error instanceof Refused && error.status === 0,
+    },
+  },
+});
+
+const items = async <T>(path: string): Promise<readonly T[]> => (await get<{ items: T[] }>(path)).items;
+
+export const queries = {
+  gym: () => queryOptions({ queryKey: ['gym'], queryFn: () => get<GymView>('gym'), staleTime: 60_000 }),
+  today: () => queryOptions({ queryKey: ['today'], queryFn: () => get<TodayView>('today') }),
+  book: () =>
+    queryOptions({
+      queryKey: ['moves'],
+      queryFn: async (): Promise<MoveBook> => {
+        const { items: moves, numbers } = await get<{ items: Move[]; numbers: NumberedMove[] }>('moves');
+        return moveBook(moves, numbers);
+      },
+      staleTime: 60_000,
+    }),
+  combos: () => queryOptions({ queryKey: ['combos'], queryFn: () => items<ComboView>('combos') }),
+  sessions: () => queryOptions({ queryKey: ['sessions'], queryFn: () => items<SessionSummary>('sessions') }),
+  session: (id: string) =>
+    queryOptions({ queryKey: ['sessions', id], queryFn: () => get<SessionView>(`sessions/${id}`) }),
+  fighters: () => queryOptions({ queryKey: ['fighters'], queryFn: () => items<FighterView>('fighters') }),
+  fighterLog: (id: string) =>
+    queryOptions({ queryKey: ['fighters', id, 'log'], queryFn: () => get<FighterLog>(`fighters/${id}/log`) }),
+  run: (id: string) =>
+    queryOptions({ queryKey: ['runs', id], queryFn: () => get<RunView>(`runs/${id}`), staleTime: Infinity }),
+};

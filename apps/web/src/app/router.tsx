@@ -1,0 +1,47 @@
+import type { ComponentType } from 'react';
+import { createBrowserRouter, isRouteErrorResponse, useRouteError } from 'react-router';
+import { ButtonLink } from '../ui/Button.tsx';
+import { Shell } from './Shell.tsx';
+
+const room = (load: () => Promise<Record<string, ComponentType>>, name: string) => async () => {
+  const rooms = await load();
+  return { Component: rooms[name]! };
+};
+
+const combos = () => import('../rooms/combos/CombosRoom.tsx');
+const sessions = () => import('../rooms/sessions/SessionsRoom.tsx');
+const fighters = () => import('../rooms/fighters/FightersRoom.tsx');
+const floor = () => import('../rooms/floor/FloorRoom.tsx');
+
+function Lost() {
+  const error = useRouteError();
+  const missing = isRouteErrorResponse(error) && error.status === 404;
+  return (
+    <div className="p-10">
+      <h1 className="mb-3 text-3xl">{missing ? 'There is no such page' : 'This page stopped'}</h1>
+      <p className="mb-5">
+        {missing ? 'The address may be mistyped.' : error instanceof Error ? error.message : 'Load it again.'}
+      </p>
+      <ButtonLink to="/" reloadDocument>
+        Back to Today
+      </ButtonLink>
+    </div>
+  );
+}
+
+export const router = createBrowserRouter([
+  {
+    Component: Shell,
+    ErrorBoundary: Lost,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, lazy: room(() => import('../rooms/today/TodayRoom.tsx'), 'TodayRoom') },
+      { path: 'combos/:id?', lazy: room(combos, 'CombosRoom') },
+      { path: 'sessions/:id?', lazy: room(sessions, 'SessionsRoom') },
+      { path: 'floor', lazy: room(floor, 'ChooseRoom') },
+      { path: 'fighters', lazy: room(fighters, 'FightersRoom') },
+      { path: 'fighters/:id', lazy: room(fighters, 'FighterRoom') },
+    ],
+  },
+  { path: 'floor/:runId', ErrorBoundary: Lost, HydrateFallback: () => null, lazy: room(floor, 'RunRoom') },
+]);

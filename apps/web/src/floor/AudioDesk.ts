@@ -1,0 +1,65 @@
+import type { SoundEvent } from '@eurhythm/core/rounds';
+import { SYNTH_SOUNDS, synthSound } from '@eurhythm/core/sound';
+import type { Seconds } from '@eurhythm/core/units';
+
+/** The sound output of a page: one audio clock, a volume for each kind of sound, and everything that can be played. */
+export class AudioDesk {
+  readonly context = new AudioContext({ latencyHint: 'playback' });
+  private readonly buses: Readonly<Record<SoundEvent['bus'], GainNode>>;
+  private readonly buffers = new Map<string, AudioBuffer>();
+
+  constructor() {
+    const bus = (): GainNode => new GainNode(this.context);
+    this.buses = { call: bus(), tick: bus(), bell: bus() };
+    for (const gain of Object.values(this.buses)) gain.connect(this.context.destination);
+    for (const kind of SYNTH_SOUNDS) {
+      const { samples, sampleRate } = synthSound(kind, this.context.sampleRate);
+      const buffer = new AudioBuffer({ length: samples.length, sampleRate });
+      buffer.copyToChannel(samples as Float32Array<ArrayBuffer>, 0);
+      this.buffers.set(kind, buffer);
+    }
+  }
+
+  /** Whether sound comes out. A browser keeps a page silent until somebody touches it. */
+  get audible(): boolean {
+    return this.context.state === 'running';
+  }
+
+  /** Fetches and decodes clips that are not here yet; tells the share that is done. @throws when one cannot be had. */
+  async load(ids: readonly string[], onShare: (share: number) => void): Promise<void> {
+    const missing = [...new Set(ids)].filter((id) => !this.buffers.has(id));
+    let done = 0;
+    await Promise.all(
+      missing.map(async (id) => {
+        const response = await fetch(`/api/voice/clips/${id}.wav`);
+        if (!response.ok) throw new Error('A spoken call could not be loaded. Load the page again.');
+        this.buffers.set(id, await this.context.decodeAudioData(await response.arrayBuffer()));
+        done += 1;
+        onShare(done / missing.length);
+      }),
+    );
+    onShare(1);
+  }
+
+  /** Puts a sound on the audio clock; gives back what takes it off again. */
+  play(event: SoundEvent, when: Seconds): () => void {
+    const buffer = this.buffers.get(event.source.kind === 'clip' ? event.source.id : event.source.sound);
+    if (!buffer) throw new Error(`nothing loaded for ${JSON.stringify(event.source)}`);
+    const source = new AudioBufferSourceNode(this.context, { buffer });
+    const gain = new GainNode(this.context, { gain: event.gain });
+    source.connect(gain).connect(this.buses[event.bus]);
+    source.start(when);
+    return () => {
+      source.stop();
+      gain.disconnect();
+    };
+  }
+
+  setVolume(bus: SoundEvent['bus'], volume: number): void {
+    this.buses[bus].gain.value = volume;
+  }
+
+  close(): void {
+    void this.context.close();
+  }
+}

@@ -1,0 +1,72 @@
+import type { GradeView, SaveComboDto } from '@eurhythm/contract';
+import type { FieldErrors } from '../../app/useFieldErrors.ts';
+import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
+
+interface ComboCardProps {
+  readonly combo: SaveComboDto;
+  readonly grades: readonly GradeView[];
+  readonly errors: FieldErrors;
+  onChange(changes: Partial<SaveComboDto>): void;
+}
+
+/** What stands on the combo's card beside its line. */
+export function ComboCard({ combo, grades, errors, onChange }: ComboCardProps) {
+  const number = (text: string): number => (text.trim() === '' ? NaN : Number(text));
+  const shown = (value: number): string => (Number.isNaN(value) || value === null ? '' : String(value));
+  return (
+    <div className="grid grid-cols-6 gap-3 pt-3">
+      <TextField
+        label="Title"
+        className="col-span-4"
+        value={combo.title}
+        error={errors.of('title')}
+        onChange={(e) => onChange({ title: e.target.value })}
+      />
+      <ChoiceField
+        label="Grade"
+        className="col-span-2"
+        value={combo.gradeId}
+        error={errors.of('gradeId')}
+        choices={grades.map((grade) => ({ value: grade.id, label: grade.name }))}
+        onChange={(e) => onChange({ gradeId: e.target.value })}
+      />
+      <TextField
+        label="Number"
+        className="col-span-2"
+        inputMode="numeric"
+        value={shown(combo.number)}
+        error={errors.of('number')}
+        onChange={(e) => onChange({ number: number(e.target.value) })}
+      />
+      <TextField
+        label="Beats a minute"
+        className="col-span-2"
+        inputMode="numeric"
+        value={shown(combo.bpm)}
+        error={errors.of('bpm')}
+        onChange={(e) => onChange({ bpm: number(e.target.value) })}
+      />
+      <TextField
+        label="Beats in a bar"
+        className="col-span-2"
+        inputMode="numeric"
+        value={shown(combo.beatsPerBar)}
+        error={errors.of('beatsPerBar')}
+        onChange={(e) => onChange({ beatsPerBar: number(e.target.value) })}
+      />
+      <LongTextField
+        label="Notes"
+        className="col-span-6"
+        value={combo.notes}
+        error={errors.of('notes')}
+        onChange={(e) => onChange({ notes: e.target.value })}
+      />
+      <TickField
+        label="Trained from both leads"
+        className="col-span-6"
+        checked={combo.bothLeads}
+        onChange={(e) => onChange({ bothLeads: e.target.checked })}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,94 @@
+import { useQuery } from '@tanstack/react-query';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { Navigate, useParams } from 'react-router';
+import type { MoveBook } from '@eurhythm/core/moves';
+import type { ComboView, GradeView, SaveComboDto } from '@eurhythm/contract';
+import { newId } from '../../app/api.ts';
+import { queries } from '../../app/queries.ts';
+import { useDraft } from '../../app/useDraft.ts';
+import { ButtonLink } from '../../ui/Button.tsx';
+import { Plain } from '../../ui/Panel.tsx';
+import { ComboList } from './ComboList.tsx';
+import { Workbench } from './Workbench.tsx';
+
+/** The gym's combos on the left, the workbench for one of them on the right. */
+export function CombosRoom() {
+  const { id } = useParams();
+  const { data: combos, error } = useQuery(queries.combos());
+  const { data: book } = useQuery(queries.book());
+  const { data: gym } = useQuery(queries.gym());
+  if (error)
+    return (
+      <div className="px-8">
+        <Plain>{error.message}</Plain>
+      </div>
+    );
+  if (!combos || !book || !gym) return null;
+  if (id === undefined && combos[0]) return <Navigate to={`/combos/${combos[0].id}`} replace />;
+  const open = id === 'new' ? undefined : combos.find((combo) => combo.id === id);
+  return (
+    <div className="flex flex-1 flex-col lg:flex-row">
+      <aside className="border-rule lg:w-[19rem] lg:shrink-0 lg:border-r">
+        <div className="px-5 pt-4">
+          <ButtonLink to="/combos/new" className="w-full">
+            <Plus size={18} aria-hidden /> Write a combo
+          </ButtonLink>
+        </div>
+        <ComboList combos={combos} book={book} />
+      </aside>
+      {id !== undefined && id !== 'new' && !open ? (
+        <div className="px-8">
+          <Plain>This combo is not in the book. Choose one on the left.</Plain>
+        </div>
+      ) : (
+        <OpenCombo key={open?.id ?? 'new'} combo={open} all={combos} grades={gym.grades} book={book} />
+      )}
+    </div>
+  );
+}
+
+interface OpenComboProps {
+  readonly combo: ComboView | undefined;
+  readonly all: readonly ComboView[];
+  readonly grades: readonly GradeView[];
+  readonly book: MoveBook;
+}
+
+function OpenCombo({ combo, all, grades, book }: OpenComboProps) {
+  const [ownId] = useState(() => combo?.id ?? newId());
+  const saved = combo ? saveable(combo) : emptyCombo(all, grades);
+  const draft = useDraft(`combo.${combo?.id ?? 'new'}`, saved);
+  return (
+    <Workbench
+      id={ownId}
+      isNew={!combo}
+      combo={draft.value ?? saved}
+      draft={draft}
+      grades={grades}
+      book={book}
+    />
+  );
+}
+
+function saveable({
+  gradeId,
+  number,
+  title,
+  line,
+  bpm,
+  beatsPerBar,
+  notes,
+  bothLeads,
+}: ComboView): SaveComboDto {
+  return { gradeId, number, title, line, bpm, beatsPerBar, notes, bothLeads };
+}
+
+/** A new combo takes the first free number of the first adult grade. */
+function emptyCombo(all: readonly ComboView[], grades: readonly GradeView[]): SaveComboDto {
+  const gradeId = (grades.find((grade) => grade.band === 'adults') ?? grades[0])?.id ?? '';
+  const taken = new Set(all.filter((combo) => combo.gradeId === gradeId).map((combo) => combo.number));
+  let number = 1;
+  while (taken.has(number)) number += 1;
+  return { gradeId, number, title: '', line: '', bpm: 80, beatsPerBar: 4, notes: '', bothLeads: true };
+}

@@ -1,0 +1,130 @@
+import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
+import { setDiagnostics, type Diagnostic } from '@codemirror/lint';
+import { EditorState, RangeSetBuilder, StateEffect, StateField } from '@codemirror/state';
+import { Decoration, EditorView, keymap, placeholder, type DecorationSet } from '@codemirror/view';
+import { useEffect, useRef } from 'react';
+import type { ComboAnalysis } from '@eurhythm/core/body';
+import { pinColour } from '../../strip/PinHead.tsx';
+
+interface LineEditorProps {
+  readonly value: string;
+  readonly analysis: ComboAnalysis | null;
+  onChange(line: string): void;
+  onHear(): void;
+  /** A stretch of the text to show as chosen. */
+  readonly chosen: { readonly from: number; readonly to: number } | null;
+}
+
+const setColours = StateEffect.define<DecorationSet>();
+const colours = StateField.define<DecorationSet>({
+  create: () => Decoration.none,
+  update: (now, transaction) =>
+    transaction.effects.reduce(
+      (set, effect) => (effect.is(setColours) ? effect.value : set),
+      now.map(transaction.changes),
+    ),
+  provide: (field) => EditorView.decorations.from(field),
+});
+
+const look = EditorView.theme({
+  '&': { fontSize: '1.5rem', backgroundColor: 'transparent', color: 'var(--color-ink)' },
+  '&.cm-focused': { outline: 'none' },
+  '.cm-content': { fontFamily: 'var(--font-line)', padding: '0.55rem 0', caretColor: 'var(--color-ink)' },
+  '.cm-line': { padding: '0 0.9rem' },
+  '.cm-cursor': { borderLeftWidth: '2px' },
+  '.cm-tooltip': { backgroundColor: 'var(--color-paper)', border: '1px solid var(--color-ink)' },
+  '.cm-diagnostic': { fontFamily: 'var(--font-text)', fontSize: '1rem' },
+});
+
+/** The beat line as text: coloured by side, faults underlined where they are. Enter lets it be heard. */
+export function LineEditor({ value, analysis, onChange, onHear, chosen }: LineEditorProps) {
+  const host = useRef<HTMLDivElement>(null);
+  const view = useRef<EditorView | null>(null);
+  const latest = useRef({ onChange, onHear });
+  latest.current = { onChange, onHear };
+
+  useEffect(() => {
+    const editor = new EditorView({
+      parent: host.current!,
+      state: EditorState.create({
+        doc: value,
+        extensions: [
+          keymap.of([
+            { key: 'Enter', run: () => (latest.current.onHear(), true) },
+            ...historyKeymap,
+            ...defaultKeymap,
+          ]),
+          history(),
+          EditorView.lineWrapping,
+          placeholder('1 2 for two beats, 1-2 for half a beat'),
+          EditorView.contentAttributes.of({
+            'aria-label': 'Beat line',
+            spellcheck: 'false',
+            autocapitalize: 'off',
+          }),
+          EditorView.updateListener.of((update) => {
+            if (update.docChanged) latest.current.onChange(update.state.doc.toString());
+          }),
+          colours,
+          look,
+        ],
+      }),
+    });
+    view.current = editor;
+    return () => editor.destroy();
+    // The editor is made once; later values are brought in below.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+
+  useEffect(() => {
+    const editor = view.current!;
+    const now = editor.state.doc.toString();
+    if (now !== value) editor.dispatch({ changes: { from: 0, to: now.length, insert: value } });
+  }, [value]);
+
+  useEffect(() => {
+    const editor = view.current!;
+    const length = editor.state.doc.length;
+    editor.dispatch({ effects: setColours.of(colourStrokes(analysis, length)) });
+    editor.dispatch(setDiagnostics(editor.state, diagnosticsOf(analysis, length)));
+  }, [analysis]);
+
+  useEffect(() => {
+    const editor = view.current!;
+    if (chosen && chosen.to <= editor.state.doc.length)
+      editor.dispatch({ selection: { anchor: chosen.from, head: chosen.to } });
+  }, [chosen]);
+
+  return (
+    <div
+      ref={host}
+      className="rounded-md border-2 border-ink bg-paper focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-front"
+    />
+  );
+}
+
+function colourStrokes(analysis: ComboAnalysis | null, length: number): DecorationSet {
+  const builder = new RangeSetBuilder<Decoration>();
+  if (analysis?.ok) {
+    // The strokes of a repeated group come once for each copy; the text is coloured once.
+    const spans = new Map(analysis.walk.strokes.map((walked) => [walked.stroke.from, walked]));
+    for (const { stroke, side } of [...spans.values()].sort((a, b) => a.stroke.from - b.stroke.from)) {
+      if (stroke.to > length) continue;
+      const colour = pinColour({ by: stroke.by, side, shape: 'round' });
+      builder.add(stroke.from, stroke.to, Decoration.mark({ attributes: { style: `color: ${colour}` } }));
+    }
+  }
+  return builder.finish();
+}
+
+function diagnosticsOf(analysis: ComboAnalysis | null, length: number): Diagnostic[] {
+  if (!analysis || analysis.ok) return [];
+  return analysis.errors
+    .filter((error) => error.from <= length)
+    .map(({ from, to, message }) => ({
+      from,
+      to: Math.min(length, Math.max(to, from)),
+      message,
+      severity: 'error' as const,
+    }));
+}

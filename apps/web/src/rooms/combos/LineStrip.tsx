@@ -1,0 +1,36 @@
+import type { Lead } from '@eurhythm/core/moves';
+import { Strip } from '../../strip/Strip.tsx';
+import type { Pin } from '../../strip/stripLayout.ts';
+import { useWidth } from '../../strip/useWidth.ts';
+import type { DrawnLine } from './Workbench.tsx';
+
+interface LineStripProps {
+  readonly drawn: DrawnLine | null;
+  /** The text has a fault, so this is the strip of the last good line. */
+  readonly isStale: boolean;
+  readonly lead: Lead;
+  readonly beat: number | null;
+  readonly chosen: number | null;
+  onChoose(pin: Pin): void;
+}
+
+/** The strip under the line; long lines scroll sideways. */
+export function LineStrip({ drawn, isStale, lead, beat, chosen, onChoose }: LineStripProps) {
+  const [ref, width] = useWidth<HTMLDivElement>(900);
+  return (
+    <div ref={ref} className={`mt-3 mb-2 min-h-[305px] overflow-x-auto pt-1 ${isStale ? 'opacity-40' : ''}`}>
+      {drawn && (
+        <Strip
+          walk={drawn.walk}
+          beats={drawn.beats}
+          lead={lead}
+          size="bench"
+          room={width - 4}
+          chosen={chosen}
+          onChoose={onChoose}
+          now={beat}
+        />
+      )}
+    </div>
+  );
+}

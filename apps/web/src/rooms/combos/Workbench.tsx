@@ -1,0 +1,181 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Play, Square } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { analyseCombo, type ComboAnalysis, type Walk } from '@eurhythm/core/body';
+import { otherLead, type Lead, type MoveBook } from '@eurhythm/core/moves';
+import { planCycle } from '@eurhythm/core/rounds';
+import { SaveComboDto, checkFields, type ComboView, type GradeView } from '@eurhythm/contract';
+import { put, send } from '../../app/api.ts';
+import type { Draft } from '../../app/useDraft.ts';
+import { useFieldErrors } from '../../app/useFieldErrors.ts';
+import { useShortcut } from '../../app/useShortcut.ts';
+import { useHearing } from '../../floor/useHearing.ts';
+import { Button, Key } from '../../ui/Button.tsx';
+import { Part } from '../../ui/Panel.tsx';
+import { BodySays } from './BodySays.tsx';
+import { ComboCard } from './ComboCard.tsx';
+import { LineEditor } from './LineEditor.tsx';
+import { LineStrip } from './LineStrip.tsx';
+
+interface WorkbenchProps {
+  readonly id: string;
+  readonly isNew: boolean;
+  readonly combo: SaveComboDto;
+  readonly draft: Draft<SaveComboDto>;
+  readonly grades: readonly GradeView[];
+  readonly book: MoveBook;
+}
+
+/** One combo: its line, its strip, what the body says to it, and its card. */
+export function Workbench({ id, isNew, combo, draft, grades, book }: WorkbenchProps) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const errors = useFieldErrors();
+  const hearing = useHearing();
+  const [lead, setLead] = useState<Lead>('left');
+  const [chosen, setChosen] = useState<{ index: number; from: number; to: number } | null>(null);
+  const analysis = useMemo(() => analyseCombo(combo.line, book, lead), [combo.line, book, lead]);
+  const drawn = useLastGood(analysis, combo, lead, book);
+  const grade = grades.find((each) => each.id === combo.gradeId);
+
+  const change = (changes: Partial<SaveComboDto>): void => draft.change({ ...combo, ...changes });
+  const save = useMutation({
+    mutationFn: () => put<ComboView>(`combos/${id}`, combo),
+    onSuccess: async (saved) => {
+      await client.invalidateQueries({ queryKey: ['combos'] });
+      draft.clear();
+      errors.show([]);
+      toast(`${saved.grade} ${saved.number} is saved.`);
+      if (isNew) void navigate(`/combos/${id}`, { replace: true });
+    },
+    onError: errors.showFailure,
+  });
+  const remove = useMutation({
+    mutationFn: () => send('DELETE', `combos/${id}`),
+    onSuccess: async () => {
+      draft.clear();
+      await client.invalidateQueries({ queryKey: ['combos'] });
+      toast(`“${combo.title}” is out of the book.`, {
+        duration: 10_000,
+        action: {
+          label: 'Undo',
+          onClick: () =>
+            void put(`combos/${id}`, combo).then(() => client.invalidateQueries({ queryKey: ['combos'] })),
+        },
+      });
+      void navigate('/combos');
+    },
+    onError: (error) => toast.error(error.message),
+  });
+
+  const trySave = (): void => {
+    const wrong = checkFields(SaveComboDto, combo);
+    errors.show(wrong);
+    if (wrong.length === 0 && analysis.ok) save.mutate();
+    else if (wrong.length === 0)
+      toast.error('The line has a fault. Mend it, then save; nothing is lost meanwhile.');
+  };
+  useShortcut('mod+s', trySave);
+  const hear = (): void => {
+    if (hearing.state !== 'silent') hearing.stop();
+    else if (analysis.ok && errors.of('bpm') === undefined) hearing.hear(combo.line, lead, combo.bpm);
+  };
+
+  return (
+    <div className="min-w-0 flex-1 px-8 py-5">
+      <header className="mb-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
+        <div className="flex items-end gap-5">
+          <span className="font-heading text-5xl leading-none font-bold">{combo.number || '–'}</span>
+          <div>
+            <p className="text-sm text-quiet">{grade?.name} grade</p>
+            <h1 className="text-3xl">{combo.title || 'A new combo'}</h1>
+          </div>
+        </div>
+        <div className="flex items-center gap-3">
+          <p className="mr-2">
+            <strong className="font-heading text-2xl">{combo.bpm || '–'}</strong>{' '}
+            <span className="text-sm text-quiet">beats a minute</span>
+          </p>
+          <Button onClick={() => setLead(otherLead(lead))}>Other lead</Button>
+          <Button weight="main" onClick={hear} disabled={!analysis.ok || hearing.state === 'loading'}>
+            {hearing.state === 'playing' ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}
+            {hearing.state === 'loading'
+              ? 'Getting the voice'
+              : hearing.state === 'playing'
+                ? 'Stop'
+                : 'Hear it'}{' '}
+            <Key>Enter</Key>
+          </Button>
+        </div>
+      </header>
+      <LineEditor
+        value={combo.line}
+        analysis={analysis}
+        chosen={chosen}
+        onChange={(line) => change({ line })}
+        onHear={hear}
+      />
+      <LineStrip
+        drawn={drawn}
+        isStale={!analysis.ok}
+        lead={lead}
+        beat={hearing.beat}
+        chosen={chosen?.index ?? null}
+        onChoose={({ index, from, to }) => setChosen({ index, from, to })}
+      />
+      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        <Part
+          title="What the body says"
+          aside={drawn ? `${drawn.walk.strokes.length} strokes · ${drawn.beats} beats a cycle` : ''}
+        >
+          <BodySays analysis={analysis} lead={lead} onPlace={(place) => setChosen({ index: -1, ...place })} />
+        </Part>
+        <Part title="On the card" aside={draft.isChanged ? 'not saved yet' : isNew ? '' : 'saved'}>
+          <ComboCard combo={combo} grades={grades} errors={errors} onChange={change} />
+          <div className="mt-4 flex flex-wrap gap-3">
+            <Button weight="main" onClick={trySave} disabled={save.isPending || (!draft.isChanged && !isNew)}>
+              Save
+            </Button>
+            {draft.isChanged && !isNew && <Button onClick={draft.clear}>Put back</Button>}
+            {!isNew && (
+              <Button weight="bare" onClick={() => remove.mutate()}>
+                Take out of the book
+              </Button>
+            )}
+          </div>
+        </Part>
+      </div>
+    </div>
+  );
+}
+
+export interface DrawnLine {
+  readonly walk: Walk;
+  readonly beats: number;
+}
+
+/** The strip of the line, or of the last line that could be read, so that it does not flicker away while typing. */
+function useLastGood(
+  analysis: ComboAnalysis,
+  combo: SaveComboDto,
+  lead: Lead,
+  book: MoveBook,
+): DrawnLine | null {
+  const [last, setLast] = useState<DrawnLine | null>(null);
+  const bpm = combo.bpm >= 20 && combo.bpm <= 300 ? combo.bpm : 90;
+  const beatsPerBar = Number.isInteger(combo.beatsPerBar) && combo.beatsPerBar > 0 ? combo.beatsPerBar : 4;
+  const now = useMemo((): DrawnLine | null => {
+    if (!analysis.ok) return null;
+    const cycle = planCycle(
+      { id: '', grade: '', number: 1, title: '', line: combo.line, beatsPerBar },
+      book,
+      lead,
+      bpm,
+    );
+    return cycle && { walk: analysis.walk, beats: cycle.beats };
+  }, [analysis, combo.line, beatsPerBar, book, lead, bpm]);
+  if (now && now !== last) setLast(now);
+  return now ?? last;
+}

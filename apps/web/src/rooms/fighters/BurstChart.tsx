@@ -1,0 +1,76 @@
+import { format } from 'date-fns';
+import { ScatterChart } from 'echarts/charts';
+import { GridComponent, TooltipComponent } from 'echarts/components';
+import { init, use } from 'echarts/core';
+import { SVGRenderer } from 'echarts/renderers';
+import { useEffect, useRef } from 'react';
+import type { AttemptView } from '@eurhythm/contract';
+
+use([ScatterChart, GridComponent, TooltipComponent, SVGRenderer]);
+
+/** A colour token of the surface that the element stands on. */
+function token(element: Element, name: string): string {
+  return getComputedStyle(element).getPropertyValue(`--color-${name}`).trim();
+}
+
+/** Repetitions in ten seconds over time, one dot for each trial. */
+export function BurstChart({ attempts, title }: { attempts: readonly AttemptView[]; title: string }) {
+  const host = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const element = host.current!;
+    const chart = init(element, null, { renderer: 'svg' });
+    const [ink, quiet, rule] = ['ink', 'quiet', 'rule'].map((name) => token(element, name));
+    const dots = (lead: 'left' | 'right') =>
+      attempts
+        .filter((attempt) => attempt.lead === lead)
+        .map((attempt) => [Date.parse(attempt.at), attempt.count]);
+    chart.setOption({
+      animation: false,
+      textStyle: { fontFamily: getComputedStyle(element).fontFamily, color: quiet },
+      grid: { left: 44, right: 16, top: 18, bottom: 30 },
+      tooltip: {
+        formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) =>
+          `${value[1]} in ten seconds, ${seriesName}<br>${format(value[0], 'd MMM HH:mm')}`,
+      },
+      xAxis: {
+        type: 'time',
+        boundaryGap: ['3%', '3%'],
+        axisLine: { lineStyle: { color: ink } },
+        axisLabel: { formatter: (at: number) => format(at, 'd MMM'), hideOverlap: true, color: quiet },
+        splitLine: { show: false },
+      },
+      yAxis: {
+        type: 'value',
+        scale: true,
+        minInterval: 1,
+        axisLabel: { color: quiet },
+        splitLine: { lineStyle: { color: rule } },
+      },
+      series: [
+        { type: 'scatter', name: 'left lead', symbolSize: 11, data: dots('left'), itemStyle: { color: ink } },
+        {
+          type: 'scatter',
+          name: 'right lead',
+          symbolSize: 11,
+          data: dots('right'),
+          itemStyle: { color: token(element, 'canvas'), borderColor: ink, borderWidth: 2 },
+        },
+      ],
+    });
+    const observer = new ResizeObserver(() => chart.resize());
+    observer.observe(element);
+    return () => {
+      observer.disconnect();
+      chart.dispose();
+    };
+  }, [attempts]);
+  const counts = attempts.map((attempt) => attempt.count);
+  return (
+    <div
+      ref={host}
+      className="h-72"
+      role="img"
+      aria-label={`${title}: ${attempts.length} trials, from ${Math.min(...counts)} to ${Math.max(...counts)} in ten seconds.`}
+    />
+  );
+}

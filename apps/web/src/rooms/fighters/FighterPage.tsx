@@ -1,0 +1,183 @@
+import { useQuery } from '@tanstack/react-query';
+import { differenceInCalendarWeeks, format } from 'date-fns';
+import { Suspense, lazy, useState } from 'react';
+import { useParams } from 'react-router';
+import type { FighterLog } from '@eurhythm/contract';
+import { queries } from '../../app/queries.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Part, Plain } from '../../ui/Panel.tsx';
+import { FighterForm } from './FighterForm.tsx';
+
+const BurstChart = lazy(() => import('./BurstChart.tsx').then((module) => ({ default: module.BurstChart })));
+
+/** One fighter: bursts over time, rounds done, and the entry itself. */
+export function FighterPage() {
+  const { id = '' } = useParams();
+  return id === 'new' ? <NewFighter /> : <KnownFighter key={id} id={id} />;
+}
+
+function NewFighter() {
+  return (
+    <div className="mx-auto w-full max-w-2xl px-6 pt-8">
+      <h1 className="mb-4 text-3xl">A new fighter</h1>
+      <FighterForm fighter={null} />
+    </div>
+  );
+}
+
+function KnownFighter({ id }: { id: string }) {
+  const { data: log, error } = useQuery(queries.fighterLog(id));
+  const [isEditing, setEditing] = useState(false);
+  if (error)
+    return (
+      <div className="px-8">
+        <Plain>{error.message}</Plain>
+      </div>
+    );
+  if (!log) return null;
+  const { fighter } = log;
+  return (
+    <div className="mx-auto w-full max-w-6xl px-6 pt-6">
+      <div className="mb-6 flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <p className="text-sm text-quiet">
+            {fighter.grade} · {fighter.lead} lead · {sessionsText(log)}
+          </p>
+          <h1 className="text-3xl">{fighter.name}</h1>
+          {fighter.note !== '' && <p className="mt-1 text-caution">{fighter.note}</p>}
+          {!fighter.fit && (
+            <p className="mt-1 font-semibold text-caution">
+              Not fit to train: cannot join a run until the mark is lifted.
+            </p>
+          )}
+        </div>
+        <Button onClick={() => setEditing(!isEditing)}>
+          {isEditing ? 'Back to the log' : 'Change entry'}
+        </Button>
+      </div>
+      {isEditing ? (
+        <div className="max-w-2xl">
+          <FighterForm fighter={fighter} onSaved={() => setEditing(false)} />
+        </div>
+      ) : (
+        <Log log={log} />
+      )}
+    </div>
+  );
+}
+
+function sessionsText({ rounds }: FighterLog): string {
+  if (rounds.length === 0) return 'no session yet';
+  const runs = new Set(rounds.map((round) => round.runId)).size;
+  const weeks = differenceInCalendarWeeks(new Date(), new Date(rounds.at(-1)!.at)) + 1;
+  return `${runs} ${runs === 1 ? 'session' : 'sessions'} in ${weeks} ${weeks === 1 ? 'week' : 'weeks'}`;
+}
+
+function Log({ log }: { log: FighterLog }) {
+  const titles = [...new Set(log.bursts.toSorted((a, b) => b.trials - a.trials).map((burst) => burst.title))];
+  const [title, setTitle] = useState(titles[0] ?? '');
+  const shown = titles.includes(title) ? title : (titles[0] ?? '');
+  return (
+    <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[3fr_2fr]">
+      <div className="space-y-8">
+        <Part
+          title="Bursts of ten seconds"
+          aside="each dot is one trial; filled is left lead, open is right lead"
+        >
+          {titles.length === 0 ? (
+            <Plain>No burst yet. On the Floor, press T and tap along for ten seconds.</Plain>
+          ) : (
+            <>
+              <div className="flex flex-wrap gap-2 pt-3" role="group" aria-label="Which burst">
+                {titles.map((each) => (
+                  <button
+                    key={each}
+                    type="button"
+                    aria-pressed={each === shown}
+                    onClick={() => setTitle(each)}
+                    className={`min-h-11 rounded px-4 ${each === shown ? 'bg-tape font-semibold' : 'hover:bg-hint'}`}
+                  >
+                    {each}
+                  </button>
+                ))}
+              </div>
+              <Suspense fallback={<div className="h-72" />}>
+                <BurstChart
+                  attempts={log.attempts.filter((attempt) => attempt.title === shown)}
+                  title={shown}
+                />
+              </Suspense>
+            </>
+          )}
+        </Part>
+        <Rounds rounds={log.rounds} />
+      </div>
+      <Part title="Best and usual" aside="per ten seconds">
+        <ul>
+          {log.bursts.map((burst) => (
+            <li
+              key={`${burst.title}${burst.lead}`}
+              className="flex items-baseline justify-between border-b border-rule py-2.5"
+            >
+              <span>
+                {burst.title}, {burst.lead} lead
+              </span>
+              <span className="tabular text-right">
+                <strong className="font-heading text-2xl">{burst.best}</strong>
+                <span className="ml-2 text-sm text-quiet">
+                  median {burst.median}, {burst.trials} {burst.trials === 1 ? 'trial' : 'trials'}
+                </span>
+              </span>
+            </li>
+          ))}
+        </ul>
+        {log.bursts.length === 0 && <Plain>Nothing measured yet.</Plain>}
+      </Part>
+    </div>
+  );
+}
+
+const SHOWN = 14;
+
+function Rounds({ rounds }: Pick<FighterLog, 'rounds'>) {
+  const [isAll, setAll] = useState(false);
+  const finished = rounds.filter((round) => round.done === 'finished').length;
+  return (
+    <Part title="Rounds" aside={`${finished} of ${rounds.length} finished`}>
+      {rounds.length === 0 && <Plain>No round yet. Marks on the Floor appear here at once.</Plain>}
+      <table className="w-full text-left">
+        <thead className="sr-only">
+          <tr>
+            <th>Day</th>
+            <th>Round</th>
+            <th>Combos</th>
+            <th>How</th>
+          </tr>
+        </thead>
+        <tbody>
+          {(isAll ? rounds : rounds.slice(0, SHOWN)).map((round) => (
+            <tr key={`${round.runId}/${round.round}`} className="border-b border-rule">
+              <td className="py-1.5 pr-3 whitespace-nowrap text-quiet">
+                {format(new Date(round.at), 'd MMM')}
+              </td>
+              <td className="pr-3">{round.title}</td>
+              <td className="pr-3 text-sm text-quiet">
+                {round.combos.join(', ')}
+                {round.bpm ? ` · ${round.bpm} a minute` : ''}
+              </td>
+              <td className="text-right whitespace-nowrap">
+                {round.done === 'sat-out' ? 'sat out' : round.done}
+                {round.quality ? `, ${round.quality}` : ''}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {rounds.length > SHOWN && (
+        <Button weight="bare" onClick={() => setAll(!isAll)}>
+          {isAll ? 'Show fewer' : `Show all ${rounds.length}`}
+        </Button>
+      )}
+    </Part>
+  );
+}

@@ -1,0 +1,211 @@
+import { useMemo } from 'react';
+import { analyseCombo, type Walk } from '@eurhythm/core/body';
+import type { Lead, MoveBook } from '@eurhythm/core/moves';
+import { momentOfRound, type BlockCombo, type Cycle } from '@eurhythm/core/rounds';
+import type { CompiledRoundView, RunView } from '@eurhythm/contract';
+import type { DeckState, RunDeck } from '../../floor/RunDeck.ts';
+import { useFrame } from '../../floor/useFrame.ts';
+import { Strip } from '../../strip/Strip.tsx';
+import { useWidth } from '../../strip/useWidth.ts';
+import { clockText } from '../../ui/times.ts';
+import { TapeClock } from './TapeClock.tsx';
+
+interface BoardProps {
+  readonly run: RunView;
+  readonly deck: RunDeck;
+  readonly state: DeckState;
+  readonly book: MoveBook;
+}
+
+/** What everybody looks at: the time, the call, the strip with its moving notch, and what comes next. */
+export function Board({ run, deck, state, book }: BoardProps) {
+  const position = useFrame(() => deck.position, state.phase === 'running');
+  const at = state.phase === 'running' ? position : deck.position;
+  const compiled = deck.rounds[state.round]!;
+  const round = run.rounds[state.round]!;
+  const { block, left } = blockAt(round.blocks, at);
+  const isRest = block?.kind === 'rest';
+  const moment = momentOfRound(compiled, at);
+  const shown =
+    moment.cycle ?? nextCycle(compiled, at) ?? (isRest ? deck.rounds[state.round + 1]?.cycles[0] : undefined);
+  const combos = useMemo(
+    () => new Map(deck.rounds.flatMap((each) => each.combos).map((combo) => [combo.id, combo])),
+    [deck],
+  );
+  const combo = shown && combos.get(shown.combo);
+  const bpm = shown && Math.round(60 / shown.beatSeconds);
+  return (
+    <>
+      <TapeClock left={left} of={block?.seconds ?? 0} isRest={isRest} />
+      <div className="flex items-baseline justify-between px-10 pt-3 text-[1.4rem]">
+        <p>
+          <strong>{round.title}</strong>{' '}
+          <span className="text-quiet">
+            · round {state.round + 1} of {run.rounds.length}
+          </span>
+        </p>
+        <p className="text-quiet">
+          {combo && (
+            <>
+              <strong className="text-ink">
+                {combo.grade} {combo.number}
+              </strong>{' '}
+              · {bpm} a minute · {moment.cycle?.lead ?? shown.lead} lead
+            </>
+          )}
+        </p>
+      </div>
+      <CallArea
+        state={state}
+        deck={deck}
+        moment={moment}
+        isRest={isRest}
+        restText={nextText(run, state.round)}
+      />
+      <StripArea
+        cycle={shown}
+        combo={combo}
+        book={book}
+        now={moment.cycle ? moment.beat : null}
+        done={moment.cycle ? moment.stroke : null}
+      />
+      <p className="px-10 pb-2 text-xl text-quiet">
+        {nextLine(compiled, combos, at, shown) ??
+          (isRest ? '' : `after this round: ${nextText(run, state.round)}`)}
+      </p>
+    </>
+  );
+}
+
+function CallArea({
+  state,
+  deck,
+  moment,
+  isRest,
+  restText,
+}: {
+  state: DeckState;
+  deck: RunDeck;
+  moment: ReturnType<typeof momentOfRound>;
+  isRest: boolean;
+  restText: string;
+}) {
+  const call =
+    state.phase === 'running'
+      ? (moment.call?.text ?? (isRest ? 'rest' : ''))
+      : state.phase === 'held'
+        ? 'held'
+        : 'ready when you are';
+  const size = Math.min(12, Math.max(4.2, 78 / Math.max(5, call.length)));
+  return (
+    <div className="relative flex min-h-0 flex-1 items-center justify-center px-10">
+      {state.phase === 'running' && moment.before && !isRest && (
+        <SideWord at="left-10" over="just called" word={moment.before.text} tone="text-quiet" />
+      )}
+      <p
+        className="board text-center leading-[0.95] uppercase"
+        style={{ fontSize: `${size}rem` }}
+        data-testid="call"
+      >
+        {call}
+      </p>
+      {state.phase === 'running' && moment.offer && !isRest && (
+        <SideWord
+          at="right-10 text-right"
+          over="holder shows next"
+          word={moment.offer.text}
+          tone="text-holder"
+        />
+      )}
+      {isRest && <SideWord at="right-10 text-right" over="then" word={restText} tone="text-ink" />}
+      {state.cameBackAt !== null && (
+        <p
+          role="status"
+          className="absolute top-2 left-1/2 -translate-x-1/2 rounded bg-tape px-4 py-1 text-lg font-semibold text-[#0f211d]"
+        >
+          Came back at {clockText(state.cameBackAt)} of round {state.round + 1}.{' '}
+          {deck.audible ? '' : 'Press any key for sound.'}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function SideWord({ at, over, word, tone }: { at: string; over: string; word: string; tone: string }) {
+  return (
+    <div className={`absolute bottom-2 ${at}`}>
+      <p className="text-xl text-quiet">{over}</p>
+      <p className={`board max-w-80 text-5xl leading-none ${tone}`}>{word}</p>
+    </div>
+  );
+}
+
+interface StripAreaProps {
+  readonly cycle: Cycle | undefined;
+  readonly combo: BlockCombo | undefined;
+  readonly book: MoveBook;
+  readonly now: number | null;
+  readonly done: number | null;
+}
+
+function StripArea({ cycle, combo, book, now, done }: StripAreaProps) {
+  const [ref, width] = useWidth<HTMLDivElement>(1200);
+  const walk = useWalk(combo, cycle?.lead ?? 'left', book);
+  return (
+    <div ref={ref} className="h-[264px] shrink-0 overflow-hidden px-6">
+      {walk && cycle && (
+        <div style={{ opacity: now === null ? 0.55 : 1 }}>
+          <Strip
+            walk={walk}
+            beats={cycle.beats}
+            lead={cycle.lead}
+            size="mat"
+            room={width - 50}
+            now={now}
+            done={done}
+          />
+        </div>
+      )}
+    </div>
+  );
+}
+
+function useWalk(combo: BlockCombo | undefined, lead: Lead, book: MoveBook): Walk | null {
+  const line = combo?.line;
+  return useMemo(() => {
+    const analysis = line === undefined ? null : analyseCombo(line, book, lead);
+    return analysis?.ok ? analysis.walk : null;
+  }, [line, lead, book]);
+}
+
+/** The block that runs at an instant, and the seconds that are left of it. */
+function blockAt(blocks: RunView['rounds'][number]['blocks'], at: number) {
+  let end = 0;
+  for (const block of blocks) {
+    end += block.seconds;
+    if (at < end) return { block, left: end - at };
+  }
+  return { block: blocks.at(-1), left: 0 };
+}
+
+function nextCycle(round: CompiledRoundView, at: number): Cycle | undefined {
+  return round.cycles.find((cycle) => cycle.at >= at);
+}
+
+/** The combo that is called after the one that is shown, when it is another one. */
+function nextLine(
+  round: CompiledRoundView,
+  combos: ReadonlyMap<string, BlockCombo>,
+  at: number,
+  shown: Cycle | undefined,
+): string | null {
+  const later = round.cycles.find(
+    (cycle) => cycle.at > at && (cycle.combo !== shown?.combo || cycle.lead !== shown.lead),
+  );
+  const combo = later && combos.get(later.combo);
+  return combo ? `next: ${combo.grade} ${combo.number}, ${later.lead} lead · ${combo.line}` : null;
+}
+
+function nextText(run: RunView, round: number): string {
+  return run.rounds[round + 1]?.title ?? 'the end';
+}

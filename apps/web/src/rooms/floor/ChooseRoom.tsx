@@ -1,0 +1,137 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import type { FighterView, RunView } from '@eurhythm/contract';
+import { newId, put } from '../../app/api.ts';
+import { queries } from '../../app/queries.ts';
+import { useFieldErrors } from '../../app/useFieldErrors.ts';
+import { Button, ButtonLink } from '../../ui/Button.tsx';
+import { ChoiceField } from '../../ui/Field.tsx';
+import { Part, Plain } from '../../ui/Panel.tsx';
+import { clockText } from '../../ui/times.ts';
+
+/** Which session goes to the Floor, and who is there. */
+export function ChooseRoom() {
+  const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const errors = useFieldErrors();
+  const { data: sessions } = useQuery(queries.sessions());
+  const { data: fighters } = useQuery(queries.fighters());
+  const { data: today } = useQuery(queries.today());
+  const [absent, setAbsent] = useState<ReadonlySet<string>>(new Set());
+  const [runId] = useState(newId);
+
+  const sessionId = search.get('session') ?? today?.next?.id ?? sessions?.[0]?.id ?? '';
+  const session = sessions?.find((each) => each.id === sessionId);
+  const present = (fighters ?? []).filter((fighter) => fighter.fit && !absent.has(fighter.id));
+  const start = useMutation({
+    mutationFn: () =>
+      put<RunView>(`runs/${runId}`, {
+        sessionId,
+        fighterIds: present.map((fighter) => fighter.id),
+        startedAt: new Date().toISOString(),
+      }),
+    onSuccess: (run) => {
+      client.setQueryData(['runs', run.id], run);
+      void client.invalidateQueries({ queryKey: ['today'] });
+      void navigate(`/floor/${run.id}`);
+    },
+    onError: errors.showFailure,
+  });
+  if (!sessions || !fighters || !today) return null;
+  if (sessions.length === 0) {
+    return (
+      <div className="mx-auto w-full max-w-5xl px-6 pt-8">
+        <Plain>There is no session yet. The Floor plays what you build.</Plain>
+        <ButtonLink weight="main" to="/sessions/new">
+          Build a session
+        </ButtonLink>
+      </div>
+    );
+  }
+  const toggle = (id: string): void =>
+    setAbsent(
+      absent.has(id) ? new Set([...absent].filter((other) => other !== id)) : new Set([...absent, id]),
+    );
+  return (
+    <div className="mx-auto w-full max-w-5xl px-6 pt-8">
+      {today.running && (
+        <div className="mb-6 flex flex-wrap items-center justify-between gap-4 border-l-[10px] border-tape bg-paper px-5 py-3">
+          <p>
+            <strong>{today.running.title}</strong> has not ended yet.
+          </p>
+          <ButtonLink to={`/floor/${today.running.id}`}>Back to it</ButtonLink>
+        </div>
+      )}
+      <div className="mb-8 flex flex-wrap items-end gap-4">
+        <ChoiceField
+          label="Session"
+          className="min-w-72 flex-1"
+          value={sessionId}
+          choices={sessions.map((each) => ({
+            value: each.id,
+            label: `${each.title} · ${each.rounds} rounds, ${clockText(each.seconds)}`,
+          }))}
+          onChange={(e) => setSearch({ session: e.target.value }, { replace: true })}
+        />
+        <Button
+          weight="main"
+          className="min-h-12 px-6 text-lg"
+          onClick={() => start.mutate()}
+          disabled={start.isPending || !session}
+        >
+          Take to the Floor
+        </Button>
+      </div>
+      {errors.of('fighterIds') !== undefined && (
+        <p role="alert" className="mb-4 font-semibold text-caution">
+          {errors.of('fighterIds')}
+        </p>
+      )}
+      <Part
+        title="Who is here"
+        aside={`${present.length} of ${fighters.length}; press a name to take it out or in`}
+      >
+        <ul className="grid grid-cols-2 gap-2 pt-4 md:grid-cols-4">
+          {fighters.map((fighter) => (
+            <li key={fighter.id}>
+              <Presence
+                fighter={fighter}
+                isHere={present.includes(fighter)}
+                onPress={() => toggle(fighter.id)}
+              />
+            </li>
+          ))}
+        </ul>
+      </Part>
+    </div>
+  );
+}
+
+function Presence({
+  fighter,
+  isHere,
+  onPress,
+}: {
+  fighter: FighterView;
+  isHere: boolean;
+  onPress: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      aria-pressed={isHere}
+      disabled={!fighter.fit}
+      onClick={onPress}
+      className={`min-h-16 w-full rounded-md border-2 px-3 py-1.5 text-left leading-tight disabled:cursor-not-allowed ${isHere ? 'border-ink bg-tape' : 'border-dashed border-quiet text-quiet'}`}
+    >
+      <span className="block font-semibold">{fighter.name}</span>
+      <span className="text-sm">
+        {fighter.fit
+          ? `${fighter.grade} · ${fighter.lead} lead${isHere ? '' : ' · not here'}`
+          : 'not fit to train: lift the mark first'}
+      </span>
+    </button>
+  );
+}

@@ -1,0 +1,2 @@
+export { ChooseRoom } from './ChooseRoom.tsx';
+export { RunRoom } from './RunRoom.tsx';

@@ -1,0 +1,71 @@
+import { useEffect, useState } from 'react';
+import type { MarkResultDto, ResultView, RunView } from '@eurhythm/contract';
+import { newId } from '../../app/api.ts';
+import type { Outbox } from '../../floor/outbox.ts';
+
+/** A mark can be taken back this long. */
+const UNDO_MS = 10_000;
+
+export type Stamp = Pick<MarkResultDto, 'done' | 'quality'>;
+
+export interface Marks {
+  of(round: number, fighterId: string): ResultView | undefined;
+  mark(round: number, fighterId: string, stamp: Stamp): void;
+  undo(): void;
+  readonly canUndo: boolean;
+}
+
+/** The marks of a run: shown at once, sent through the outbox, taken back within ten seconds. */
+export function useMarks(run: RunView, _round: number, outbox: Outbox): Marks {
+  const [results, setResults] = useState<ReadonlyMap<string, ResultView>>(
+    () => new Map(run.results.map((result) => [keyOf(result.round, result.fighterId), result])),
+  );
+  const [last, setLast] = useState<{ key: string; before: ResultView | undefined; now: ResultView } | null>(
+    null,
+  );
+  useEffect(() => {
+    if (!last) return;
+    const timer = setTimeout(() => setLast(null), UNDO_MS);
+    return () => clearTimeout(timer);
+  }, [last]);
+
+  const send = ({ id, runId: _, ...mark }: ResultView): void =>
+    outbox.put('PUT', `runs/${run.id}/results/${id}`, mark);
+  return {
+    of: (round, fighterId) => results.get(keyOf(round, fighterId)),
+    canUndo: last !== null,
+    mark: (round, fighterId, stamp) => {
+      const key = keyOf(round, fighterId);
+      const before = results.get(key);
+      const now: ResultView = {
+        id: before?.id ?? newId(),
+        runId: run.id,
+        round,
+        fighterId,
+        done: stamp.done,
+        quality: stamp.done === 'sat-out' ? null : (stamp.quality ?? null),
+        at: new Date().toISOString(),
+      };
+      setResults(new Map(results).set(key, now));
+      setLast({ key, before, now });
+      send(now);
+    },
+    undo: () => {
+      if (!last) return;
+      const next = new Map(results);
+      if (last.before) {
+        next.set(last.key, last.before);
+        send(last.before);
+      } else {
+        next.delete(last.key);
+        outbox.put('DELETE', `runs/${run.id}/results/${last.now.id}`);
+      }
+      setResults(next);
+      setLast(null);
+    },
+  };
+}
+
+function keyOf(round: number, fighterId: string): string {
+  return `${round}/${fighterId}`;
+}

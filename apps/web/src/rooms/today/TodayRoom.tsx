@@ -1,0 +1,155 @@
+import { useQuery } from '@tanstack/react-query';
+import { format, formatDistanceToNowStrict, isToday, isTomorrow } from 'date-fns';
+import { Link } from 'react-router';
+import type { TodayView } from '@eurhythm/contract';
+import { queries } from '../../app/queries.ts';
+import { ButtonLink } from '../../ui/Button.tsx';
+import { Part, Plain } from '../../ui/Panel.tsx';
+import { clockText } from '../../ui/times.ts';
+
+/** What is next, who is expected, and what changed since last time. */
+export function TodayRoom() {
+  const { data, error } = useQuery(queries.today());
+  if (error) return <Page title="Today">{<Plain>{error.message}</Plain>}</Page>;
+  if (!data) return null;
+  return (
+    <Page title={format(new Date(), 'EEEE d MMMM')}>
+      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[3fr_2fr]">
+        <div className="space-y-8">
+          <NextSession next={data.next} running={data.running} />
+          <LastRun lastRun={data.lastRun} />
+          <Bursts bests={data.bestBursts} />
+        </div>
+        <Expected fighters={data.expected} />
+      </div>
+    </Page>
+  );
+}
+
+function Page({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <div className="mx-auto w-full max-w-6xl px-6 pt-8">
+      <h1 className="mb-6 text-3xl">{title}</h1>
+      {children}
+    </div>
+  );
+}
+
+function dayText(date: string): string {
+  const at = new Date(date);
+  const day = isToday(at) ? 'today' : isTomorrow(at) ? 'tomorrow' : format(at, 'EEEE');
+  return `${day}, ${format(at, 'HH:mm')}`;
+}
+
+function NextSession({ next, running }: Pick<TodayView, 'next' | 'running'>) {
+  if (running) {
+    return (
+      <Part title="On the Floor now">
+        <div className="flex flex-wrap items-center justify-between gap-4 py-5">
+          <p className="font-heading text-2xl font-bold">{running.title}</p>
+          <ButtonLink weight="main" to={`/floor/${running.id}`}>
+            Back to the Floor
+          </ButtonLink>
+        </div>
+      </Part>
+    );
+  }
+  if (!next) {
+    return (
+      <Part title="Next">
+        <Plain>No session is planned. Build one from your combos: two rounds are enough to begin.</Plain>
+        <ButtonLink weight="main" to="/sessions/new">
+          Build a session
+        </ButtonLink>
+      </Part>
+    );
+  }
+  return (
+    <Part title="Next" aside={next.plannedFor ? dayText(next.plannedFor) : 'no date'}>
+      <div className="flex flex-wrap items-center justify-between gap-4 border-l-[10px] border-tape bg-paper py-5 pr-4 pl-5">
+        <div>
+          <p className="font-heading text-3xl font-bold">{next.title}</p>
+          <p className="mt-1 text-quiet">
+            {next.rounds} rounds · <span className="tabular">{clockText(next.seconds)}</span> in all
+          </p>
+        </div>
+        <div className="flex gap-3">
+          <ButtonLink to={`/sessions/${next.id}`}>Look it over</ButtonLink>
+          <ButtonLink weight="main" to={`/floor?session=${next.id}`}>
+            Take to the Floor
+          </ButtonLink>
+        </div>
+      </div>
+    </Part>
+  );
+}
+
+function LastRun({ lastRun }: Pick<TodayView, 'lastRun'>) {
+  if (!lastRun) return null;
+  const all = lastRun.finished + lastRun.part + lastRun.satOut;
+  return (
+    <Part title="Last time" aside={`${formatDistanceToNowStrict(new Date(lastRun.at))} ago`}>
+      <p className="py-3">
+        <strong>{lastRun.title}</strong>: {lastRun.finished} of {all} rounds finished, {lastRun.part} in part,{' '}
+        {lastRun.satOut} sat out.
+      </p>
+    </Part>
+  );
+}
+
+function Bursts({ bests }: { bests: TodayView['bestBursts'] }) {
+  return (
+    <Part title="Best bursts lately" aside="ten seconds; one trial may be luck">
+      {bests.length === 0 && <Plain>Nobody passed an own best in the last ten days.</Plain>}
+      <ul>
+        {bests.map((best) => (
+          <li
+            key={`${best.fighterId}${best.title}${best.lead}`}
+            className="flex items-baseline gap-3 border-b border-rule py-2"
+          >
+            <Link
+              to={`/fighters/${best.fighterId}`}
+              className="w-44 font-semibold underline decoration-rule underline-offset-4"
+            >
+              {best.name}
+            </Link>
+            <span className="flex-1">
+              {best.title}, {best.lead} lead
+            </span>
+            <span className="tabular">
+              <strong>{best.count}</strong>{' '}
+              <span className="text-quiet">
+                before: {best.before}, {best.trials} trials
+              </span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Part>
+  );
+}
+
+function Expected({ fighters }: { fighters: TodayView['expected'] }) {
+  return (
+    <Part title="Expected" aside={`${fighters.length} fighters`}>
+      <ul>
+        {fighters.map((fighter) => (
+          <li key={fighter.id} className="border-b border-rule py-1.5">
+            <div className="flex items-baseline justify-between">
+              <Link
+                to={`/fighters/${fighter.id}`}
+                className="font-semibold underline decoration-rule underline-offset-4"
+              >
+                {fighter.name}
+              </Link>
+              <span className="text-sm text-quiet">
+                {fighter.grade} · {fighter.lead} lead
+              </span>
+            </div>
+            {fighter.note !== '' && <p className="text-sm text-caution">{fighter.note}</p>}
+          </li>
+        ))}
+      </ul>
+    </Part>
+  );
+}

@@ -1,0 +1,192 @@
+import { memo, useMemo, type KeyboardEvent } from 'react';
+import type { Walk } from '@eurhythm/core/body';
+import type { Lead } from '@eurhythm/core/moves';
+import { PinHead, pinColour } from './PinHead.tsx';
+import { STRIP_SCALES, layOutStrip, type Pin, type StripScale } from './stripLayout.ts';
+import { Tape } from './Tape.tsx';
+import { tellStrip } from './tellStrip.ts';
+
+interface StripProps {
+  readonly walk: Walk;
+  /** Length of the tape in beats. */
+  readonly beats: number;
+  readonly lead: Lead;
+  readonly size: keyof typeof STRIP_SCALES;
+  /** Pixels to fill. */
+  readonly room: number;
+  /** The stroke that is chosen, and what happens when another is. */
+  readonly chosen?: number | null;
+  readonly onChoose?: (pin: Pin) => void;
+  /** Where the moving notch stands; strokes up to `done` are behind it. */
+  readonly now?: number | null;
+  readonly done?: number | null;
+}
+
+/** The picture of a combo: a length of tape with the beats cut into it, and a pin for every stroke. */
+export const Strip = memo(function Strip({
+  walk,
+  beats,
+  lead,
+  size,
+  room,
+  chosen = null,
+  onChoose,
+  now = null,
+  done = null,
+}: StripProps) {
+  const scale = STRIP_SCALES[size];
+  const picture = useMemo(
+    () => layOutStrip(walk, beats, lead, room, scale),
+    [walk, beats, lead, room, scale],
+  );
+  const small = size === 'row';
+  const told = useMemo(() => tellStrip(walk, lead), [walk, lead]);
+  const chosenPin = picture.pins.find((pin) => pin.index === chosen);
+  return (
+    <svg
+      width={picture.width}
+      height={picture.height}
+      viewBox={`0 0 ${picture.width} ${picture.height}`}
+      role={onChoose ? 'group' : 'img'}
+      aria-label={told}
+      className="block shrink-0 overflow-visible"
+    >
+      <polyline
+        points={picture.levels.map(({ x, y }) => `${x},${y}`).join(' ')}
+        fill="none"
+        stroke="var(--color-quiet)"
+        strokeOpacity={0.55}
+        strokeWidth={small ? 0.6 : 1.6}
+        strokeDasharray={small ? '1 1.5' : '3 4'}
+      />
+      {picture.pins.map((pin) => (
+        <Stem
+          key={pin.index}
+          pin={pin}
+          tapeY={picture.tapeY}
+          scale={scale}
+          faded={done !== null && now !== null && pin.index < done}
+        />
+      ))}
+      <Tape picture={picture} scale={scale} small={small} />
+      {picture.pins.map((pin, i) => (
+        <PinMark
+          key={pin.index}
+          pin={pin}
+          before={picture.pins[i - 1]}
+          scale={scale}
+          small={small}
+          faded={done !== null && now !== null && pin.index < done}
+          chosen={pin.index === chosen}
+          onChoose={onChoose}
+        />
+      ))}
+      {chosenPin && !small && (
+        <rect
+          x={chosenPin.x - 3}
+          y={picture.tapeY + scale.tape - 4}
+          width={6}
+          height={4}
+          className="fill-ink"
+        />
+      )}
+      {now !== null && <MovingNotch x={picture.xOfBeat(now)} tapeY={picture.tapeY} scale={scale} />}
+    </svg>
+  );
+});
+
+function Stem({ pin, tapeY, scale, faded }: { pin: Pin; tapeY: number; scale: StripScale; faded: boolean }) {
+  if (pin.shape === 'foot' && pin.by === 'fighter') return null;
+  const width = (pin.power === 'touch' ? 0.09 : pin.power === 'full' ? 0.42 : 0.22) * scale.head;
+  const end = pin.by === 'holder' ? tapeY + scale.tape : tapeY;
+  return (
+    <line
+      x1={pin.x}
+      x2={pin.x}
+      y1={pin.y}
+      y2={end}
+      stroke={pinColour(pin)}
+      strokeWidth={Math.max(0.8, width)}
+      strokeDasharray={pin.feint ? '4 3' : undefined}
+      opacity={faded ? 0.4 : 1}
+    />
+  );
+}
+
+interface PinMarkProps {
+  readonly pin: Pin;
+  readonly before: Pin | undefined;
+  readonly scale: StripScale;
+  readonly small: boolean;
+  readonly faded: boolean;
+  readonly chosen: boolean;
+  readonly onChoose: ((pin: Pin) => void) | undefined;
+}
+
+function PinMark({ pin, before, scale, small, faded, chosen, onChoose }: PinMarkProps) {
+  const keys = (event: KeyboardEvent<SVGGElement>): void => {
+    if (event.key === 'Enter' || event.key === ' ') {
+      event.preventDefault();
+      onChoose?.(pin);
+    }
+    const to =
+      event.key === 'ArrowRight'
+        ? 'nextElementSibling'
+        : event.key === 'ArrowLeft'
+          ? 'previousElementSibling'
+          : null;
+    const other = to && event.currentTarget[to];
+    if (other instanceof SVGGElement && other.getAttribute('role') === 'button') other.focus();
+  };
+  const pressable = onChoose
+    ? {
+        role: 'button',
+        tabIndex: 0,
+        onClick: () => onChoose(pin),
+        onKeyDown: keys,
+        'aria-label': pin.label,
+        'aria-pressed': chosen,
+        cursor: 'pointer',
+      }
+    : {};
+  const labelY =
+    pin.by === 'holder' ? pin.y + scale.head + scale.label : pin.y - scale.head * (pin.shout ? 2.3 : 1.4) - 4;
+  return (
+    <g opacity={faded ? 0.45 : 1} {...pressable}>
+      {onChoose && <rect x={pin.x - 14} y={pin.y - 34} width={28} height={58} fill="transparent" />}
+      {pin.keptUp && before && (
+        <path
+          d={`M${before.x} ${before.y - scale.head * 1.5}v-7H${pin.x}v7`}
+          fill="none"
+          stroke="var(--color-ink)"
+          strokeWidth={small ? 0.6 : 2}
+        />
+      )}
+      <g transform={`translate(${pin.x} ${pin.y})`}>
+        <PinHead pin={pin} r={scale.head * (pin.power === 'touch' ? 0.8 : pin.power === 'full' ? 1.12 : 1)} />
+        {chosen && <circle r={scale.head * 1.5} fill="none" stroke="var(--color-ink)" strokeWidth={2} />}
+      </g>
+      {!small && (
+        <text
+          x={pin.x}
+          y={pin.shape === 'foot' && pin.by === 'fighter' ? pin.y - scale.tape / 2 - 8 : labelY}
+          textAnchor="middle"
+          fontSize={scale.label}
+          fontWeight={700}
+          className="fill-ink"
+        >
+          {pin.label}
+        </text>
+      )}
+    </g>
+  );
+}
+
+function MovingNotch({ x, tapeY, scale }: { x: number; tapeY: number; scale: StripScale }) {
+  return (
+    <g transform={`translate(${x} 0)`} aria-hidden="true">
+      <line y1={4} y2={tapeY + scale.tape} stroke="var(--color-ink)" strokeWidth={2.5} opacity={0.75} />
+      <path d={`M-11 ${tapeY + scale.tape + 6}h22l-11 -14Z`} className="fill-ink" />
+    </g>
+  );
+}

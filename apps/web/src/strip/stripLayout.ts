@@ -1,0 +1,217 @@
+import type { Walk, WalkedStroke } from '@eurhythm/core/body';
+import type { Lead, Level, Side } from '@eurhythm/core/moves';
+import { toNumber } from '@eurhythm/core/units';
+
+/** Measures of a strip in pixels. */
+export interface StripScale {
+  readonly leastBeat: number;
+  readonly mostBeat: number;
+  /** Room before the first beat, for the footprints. */
+  readonly left: number;
+  readonly right: number;
+  /** Height of a pin's head above the tape. */
+  readonly heights: Readonly<Record<Level, number>>;
+  readonly head: number;
+  readonly tape: number;
+  /** Room above the highest head, for its label and a shout. */
+  readonly top: number;
+  /** Room below the tape, for lead changes and the holder. */
+  readonly below: number;
+  readonly label: number;
+}
+
+export const STRIP_SCALES: Readonly<Record<'row' | 'bench' | 'mat', StripScale>> = {
+  row: {
+    leastBeat: 9,
+    mostBeat: 34,
+    left: 5,
+    right: 5,
+    heights: { head: 20, body: 13, low: 7 },
+    head: 3,
+    tape: 4,
+    top: 5,
+    below: 1,
+    label: 0,
+  },
+  bench: {
+    leastBeat: 56,
+    mostBeat: 128,
+    left: 76,
+    right: 26,
+    heights: { head: 148, body: 96, low: 50 },
+    head: 13,
+    tape: 36,
+    top: 44,
+    below: 62,
+    label: 15,
+  },
+  mat: {
+    leastBeat: 72,
+    mostBeat: 190,
+    left: 110,
+    right: 30,
+    heights: { head: 122, body: 80, low: 44 },
+    head: 16,
+    tape: 38,
+    top: 42,
+    below: 44,
+    label: 25,
+  },
+};
+
+export type HeadShape = 'round' | 'wedge' | 'spike' | 'bar' | 'foot';
+
+export interface Pin {
+  readonly index: number;
+  readonly x: number;
+  /** Centre of the head. */
+  readonly y: number;
+  readonly shape: HeadShape;
+  readonly side: Side | null;
+  readonly by: 'fighter' | 'holder';
+  readonly feint: boolean;
+  readonly power: 'touch' | 'normal' | 'full';
+  readonly shout: boolean;
+  /** Kept up from the pin before it. */
+  readonly keptUp: boolean;
+  readonly label: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+export interface TapePiece {
+  readonly from: number;
+  readonly to: number;
+  readonly lead: Lead;
+}
+
+export interface StripPicture {
+  readonly width: number;
+  readonly height: number;
+  readonly tapeY: number;
+  readonly beatWidth: number;
+  readonly xOfBeat: (beat: number) => number;
+  readonly pins: readonly Pin[];
+  readonly pieces: readonly TapePiece[];
+  readonly notches: readonly { readonly x: number; readonly beat: number | null }[];
+  /** Heads of the fighter's strikes in order, for the line of levels. */
+  readonly levels: readonly { readonly x: number; readonly y: number }[];
+}
+
+/** Pins that land at one instant stand this share of a head apart. */
+const TOGETHER = 1.5;
+/** Width of a letter of a label as a share of its height; labels that would touch are cut down to the written word. */
+const LETTER = 0.58;
+
+/** Lays a walked line out as pins on a tape that is `beats` long and about `room` pixels wide. */
+export function layOutStrip(
+  walk: Walk,
+  beats: number,
+  lead: Lead,
+  room: number,
+  scale: StripScale,
+): StripPicture {
+  const beatWidth = Math.min(
+    scale.mostBeat,
+    Math.max(scale.leastBeat, (room - scale.left - scale.right) / beats),
+  );
+  const tapeY = scale.top + scale.heights.head + scale.head;
+  const xOfBeat = (beat: number): number => scale.left + beat * beatWidth;
+  const xs = pinPlaces(walk.strokes, xOfBeat, scale);
+  const pins = walk.strokes.map((stroke, i): Pin => {
+    const gap = Math.min(xs[i]! - (xs[i - 1] ?? -Infinity), (xs[i + 1] ?? Infinity) - xs[i]!);
+    const shape = headShape(stroke);
+    return {
+      index: stroke.index,
+      x: xs[i]!,
+      y: headHeight(stroke, shape, tapeY, scale),
+      shape,
+      side: stroke.side,
+      by: stroke.stroke.by,
+      feint: stroke.stroke.feint,
+      power: stroke.stroke.power,
+      shout: stroke.stroke.shout,
+      keptUp: stroke.stroke.keptUp,
+      label:
+        gap < stroke.move.say.short.length * scale.label * LETTER + 4
+          ? stroke.stroke.word
+          : stroke.move.say.short,
+      from: stroke.stroke.from,
+      to: stroke.stroke.to,
+    };
+  });
+  const whole = Math.floor(beats + 1e-9);
+  return {
+    width: xOfBeat(beats) + scale.right,
+    height: tapeY + scale.tape + scale.below,
+    tapeY,
+    beatWidth,
+    xOfBeat,
+    pins,
+    pieces: tapePieces(walk, lead, xs, xOfBeat(beats)),
+    notches: Array.from({ length: whole * 2 }, (_, i) => ({
+      x: xOfBeat(i / 2),
+      beat: i % 2 === 0 ? i / 2 + 1 : null,
+    })),
+    levels: pins.filter((pin) => pin.by === 'fighter' && ['round', 'wedge', 'spike'].includes(pin.shape)),
+  };
+}
+
+function pinPlaces(
+  strokes: readonly WalkedStroke[],
+  xOfBeat: (beat: number) => number,
+  scale: StripScale,
+): number[] {
+  const xs: number[] = [];
+  for (const stroke of strokes) {
+    const x = xOfBeat(toNumber(stroke.beat));
+    xs.push(stroke.together && xs.length > 0 ? xs.at(-1)! + scale.head * TOGETHER : x);
+  }
+  return xs;
+}
+
+function headShape({ move }: WalkedStroke): HeadShape {
+  switch (move.family) {
+    case 'punch':
+    case 'open-hand':
+      return 'round';
+    case 'kick':
+      return 'wedge';
+    case 'knee':
+    case 'elbow':
+      return 'spike';
+    case 'block':
+    case 'evasion':
+    case 'clinch':
+      return 'bar';
+    case 'step':
+    case 'stance':
+      return 'foot';
+    default:
+      return move.family satisfies never;
+  }
+}
+
+function headHeight(stroke: WalkedStroke, shape: HeadShape, tapeY: number, scale: StripScale): number {
+  const middle = tapeY + scale.tape / 2;
+  if (stroke.stroke.by === 'holder') return tapeY + scale.tape + scale.below * 0.4;
+  if (shape === 'foot') return middle;
+  return tapeY - scale.heights[stroke.level ?? 'body'];
+}
+
+/** The tape's shade changes half way between the stroke that changed the lead and the next one. */
+function tapePieces(walk: Walk, lead: Lead, xs: readonly number[], end: number): TapePiece[] {
+  const pieces: TapePiece[] = [];
+  let from = 0;
+  let now = lead;
+  for (const change of walk.leadChanges) {
+    const x = xs[change.stroke]!;
+    const next = xs.slice(change.stroke + 1).find((other) => other > x) ?? end;
+    const at = (x + next) / 2;
+    pieces.push({ from, to: at, lead: now });
+    from = at;
+    now = change.to;
+  }
+  pieces.push({ from, to: end, lead: now });
+  return pieces;
+}

@@ -1,0 +1,95 @@
+/** What the scripts share: the Node check, installing, running a step, and whether a build is still fresh. */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
+const STAMPS = join(ROOT, '.build');
+
+/** Says one sentence and ends. */
+export function stop(sentence) {
+  console.error(sentence);
+  process.exit(1);
+}
+
+export function checkNode() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 19)) {
+    stop(`Eurhythm needs Node 20.19 or newer; this is Node ${process.versions.node}.`);
+  }
+}
+
+/** Runs a command in the project; ends with a sentence when it fails. */
+export function run(command, args, { quiet = false, env = {} } = {}) {
+  const result = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: quiet ? ['ignore', 'pipe', 'pipe'] : 'inherit',
+    env: { ...process.env, ...env },
+    encoding: 'utf8',
+  });
+  if (result.error) stop(`${command} cannot be run: ${result.error.message}.`);
+  if (result.status !== 0) {
+    if (quiet) process.stderr.write(`${result.stdout}${result.stderr}`);
+    stop(`This step failed: ${command} ${args.join(' ')}`);
+  }
+}
+
+function* filesUnder(path) {
+  if (!existsSync(path)) return;
+  if (statSync(path).isFile()) yield path;
+  else {
+    for (const name of readdirSync(path).sort()) {
+      if (name !== 'node_modules' && name !== 'dist' && !name.endsWith('.tsbuildinfo'))
+        yield* filesUnder(join(path, name));
+    }
+  }
+}
+
+function printOf(paths) {
+  const hash = createHash('sha256');
+  for (const path of paths)
+    for (const file of filesUnder(join(ROOT, path)))
+      hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+/** Does `work` unless it was done for exactly these files before and its products are there. */
+export function unlessFresh(name, sources, products, work) {
+  const stamp = join(STAMPS, name);
+  const print = printOf(sources);
+  const isFresh =
+    existsSync(stamp) &&
+    readFileSync(stamp, 'utf8') === print &&
+    products.every((product) => existsSync(join(ROOT, product)));
+  if (isFresh) return;
+  work();
+  mkdirSync(STAMPS, { recursive: true });
+  writeFileSync(stamp, print);
+}
+
+export function install() {
+  unlessFresh('installed', ['package-lock.json'], ['node_modules/.package-lock.json'], () => {
+    console.log('Installing packages (once) …');
+    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true });
+  });
+}
+
+export function build() {
+  const base = ['package-lock.json', 'tsconfig.base.json', 'packages'];
+  unlessFresh(
+    'server',
+    [...base, 'apps/server'],
+    ['apps/server/dist/main.js', 'apps/server/dist/empty-database.tgz'],
+    () => {
+      console.log('Building the server …');
+      run('npx', ['tsc', '-b']);
+      run('node', ['apps/server/dist/buildEmptyDatabase.js']);
+    },
+  );
+  unlessFresh('web', [...base, 'apps/web'], ['apps/web/dist/index.html'], () => {
+    console.log('Building the pages …');
+    run('npm', ['run', '-s', 'build', '-w', '@eurhythm/web'], { quiet: true });
+  });
+}

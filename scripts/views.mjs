@@ -1,0 +1,94 @@
+/** How to come to each main view in a browser page; the names are the names of the pictures. */
+
+/** Puts the first-start notice away, as somebody in the gym has done long ago. */
+async function acceptNotice(page, base) {
+  await page.request.put(`${base}/api/gym/notice`, { data: { accepted: true } });
+}
+
+async function startRun(page, base, id, session) {
+  const { items } = await (await page.request.get(`${base}/api/fighters`)).json();
+  const fighterIds = items.slice(3).map((fighter) => fighter.id);
+  await page.request.put(`${base}/api/runs/${id}`, {
+    data: { sessionId: session, fighterIds, startedAt: new Date().toISOString() },
+  });
+  return fighterIds;
+}
+
+async function setClock(page, base, id, round, position) {
+  await page.request.put(`${base}/api/runs/${id}/clock`, {
+    data: { round, position, running: true, at: new Date().toISOString() },
+  });
+}
+
+export const VIEWS = {
+  async notice(page, base) {
+    await page.goto(base);
+    await page.getByRole('dialog').waitFor();
+  },
+  async today(page, base) {
+    await acceptNotice(page, base);
+    await page.goto(base);
+    await page.getByRole('link', { name: 'Take to the Floor' }).waitFor();
+  },
+  async combos(page, base) {
+    await page.goto(`${base}/combos/flood-4`);
+    await page.getByLabel('Beat line').waitFor();
+  },
+  async 'combos-fault'(page, base) {
+    await page.goto(`${base}/combos/slack-3`);
+    await page.getByLabel('Beat line').click();
+    await page.keyboard.press('Control+End');
+    await page.keyboard.type(' rund 42');
+  },
+  async sessions(page, base) {
+    await page.goto(`${base}/sessions/knees-behind-the-cross`);
+    await page.getByText(/times through/).waitFor();
+  },
+  async 'floor-choose'(page, base) {
+    await page.goto(`${base}/floor`);
+    await page.getByText('Who is here').waitFor();
+  },
+  async floor(page, base) {
+    const fighters = await startRun(page, base, 'shot', 'knees-behind-the-cross');
+    await page.goto(`${base}/floor/shot`);
+    await page.getByText('ready when you are').waitFor({ timeout: 60_000 });
+    for (const [i, fighterId] of fighters.slice(0, 5).entries()) {
+      const done = i === 3 ? 'part' : i === 4 ? 'sat-out' : 'finished';
+      const quality = ['clean', 'loose', 'clean', 'loose', null][i];
+      await page.request.put(`${base}/api/runs/shot/results/m${i}`, {
+        data: { round: 3, fighterId, done, quality, at: new Date().toISOString() },
+      });
+    }
+    await setClock(page, base, 'shot', 3, 46.4);
+    await page.reload();
+    await page.getByText('holder shows next').waitFor({ timeout: 60_000 });
+    await page.keyboard.press('Shift');
+    await page.waitForTimeout(1500);
+  },
+  async 'floor-rest'(page, base) {
+    await setClock(page, base, 'shot', 2, 194);
+    await page.reload();
+    await page.getByText('then').waitFor({ timeout: 60_000 });
+    await page.keyboard.press('Shift');
+  },
+  async burst(page, base) {
+    await page.goto(`${base}/floor/shot`);
+    await page.keyboard.press('Shift');
+    await page.getByText(/ten-second burst/i).waitFor({ timeout: 60_000 });
+    await page.keyboard.press('t');
+    await page.getByRole('button', { name: 'Start' }).click();
+    await page.waitForTimeout(6800);
+    for (let i = 0; i < 11; i++) {
+      await page.keyboard.press(' ');
+      await page.waitForTimeout(210);
+    }
+  },
+  async fighters(page, base) {
+    await page.goto(`${base}/fighters`);
+    await page.getByText('Minnows').waitFor();
+  },
+  async fighter(page, base) {
+    await page.goto(`${base}/fighters/leilani`);
+    await page.getByRole('img', { name: /trials/ }).waitFor();
+  },
+};
