@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import type { Server } from 'node:http';
 import { resolve } from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -9,6 +10,7 @@ import { takeDataFolder } from './house/dataFolder.ts';
 import { serveOpenApi } from './house/openApi.ts';
 import { BODY_LIMIT, RefusalFilter, contractPipe } from './house/refusals.ts';
 import { serveWebPages } from './house/webPages.ts';
+import { SessionsService } from './sessions/sessions.service.ts';
 import { openStore, type Store } from './store/openStore.ts';
 
 async function start(): Promise<void> {
@@ -30,23 +32,45 @@ async function start(): Promise<void> {
   serveOpenApi(app);
   serveWebPages(app);
 
+  let isStopping = false;
   const stop = async (): Promise<void> => {
+    isStopping = true;
     await app.close();
     await store.close();
     process.exit(0);
   };
   process.once('SIGINT', () => void stop());
   process.once('SIGTERM', () => void stop());
-  await app.listen(port, host).catch((error: NodeJS.ErrnoException) => {
-    if (error.code === 'EADDRINUSE')
-      throw new CannotStart(`Port ${port} is in use. Choose another with PORT.`);
-    if (error.code === 'EACCES')
-      throw new CannotStart(`Port ${port} may not be used here. Choose another with PORT.`);
-    if (error.code === 'EADDRNOTAVAIL' || error.code === 'ENOTFOUND')
-      throw new CannotStart(`This machine has no address ${host}. Choose another with HOST.`);
-    throw error;
-  });
+  await app.init();
+  await listen(app.getHttpServer() as Server, port, host);
   process.stdout.write(`Eurhythm is at http://${host}:${port}\n`);
+  app
+    .get(SessionsService, { strict: false })
+    .warmVoice()
+    .catch((error: unknown) => {
+      if (!isStopping) console.error('The voice could not be prepared ahead:', error);
+    });
+}
+
+function listen(server: Server, port: number, host: string): Promise<void> {
+  return new Promise((done, fail) => {
+    server.once('error', (error: NodeJS.ErrnoException) => fail(listenRefusal(error, port, host)));
+    server.listen(port, host, done);
+  });
+}
+
+function listenRefusal(error: NodeJS.ErrnoException, port: number, host: string): Error {
+  switch (error.code) {
+    case 'EADDRINUSE':
+      return new CannotStart(`Port ${port} is in use. Choose another with PORT.`);
+    case 'EACCES':
+      return new CannotStart(`Port ${port} may not be used here. Choose another with PORT.`);
+    case 'EADDRNOTAVAIL':
+    case 'ENOTFOUND':
+      return new CannotStart(`This machine has no address ${host}. Choose another with HOST.`);
+    default:
+      return error;
+  }
 }
 
 function portFrom(text: string | undefined): number {

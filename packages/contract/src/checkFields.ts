@@ -11,7 +11,8 @@ export interface FieldError {
 export function fieldErrors(errors: readonly ValidationError[], under = ''): FieldError[] {
   return errors.flatMap((error) => {
     const field = under === '' ? error.property : `${under}.${error.property}`;
-    const own = Object.entries(error.constraints ?? {})[0];
+    // Rules are noted from the last to the first, so the last one is the plainest: what kind of thing is wanted at all.
+    const own = Object.entries(error.constraints ?? {}).at(-1);
     const message =
       own?.[0] === 'whitelistValidation' ? `\`${error.property}\` is not known here.` : own?.[1];
     return [

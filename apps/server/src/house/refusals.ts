@@ -38,12 +38,12 @@ export class RefusalFilter implements ExceptionFilter {
 }
 
 function refusalOf(error: unknown): { status: number; body: object } {
-  if (error instanceof HttpException) {
+  if (error instanceof HttpException && error.getStatus() !== 413) {
     const body = error.getResponse();
     return { status: error.getStatus(), body: typeof body === 'string' ? { message: body } : body };
   }
   const type = (error as { type?: string } | null)?.type;
-  if (type === 'entity.too.large') {
+  if (error instanceof HttpException || type === 'entity.too.large') {
     return { status: 413, body: { message: `This request is too large: ${BODY_LIMIT} is the most.` } };
   }
   if (type === 'entity.parse.failed')

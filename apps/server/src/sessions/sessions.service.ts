@@ -1,5 +1,6 @@
 import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
-import type { RoundDto, SaveSessionDto, SessionSummary, SessionView } from '@eurhythm/contract';
+import { linkRounds } from '@eurhythm/core/rounds';
+import type { AnyBlockDto, RoundDto, SaveSessionDto, SessionSummary, SessionView } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../store/openStore.ts';
 import { runs, sessions } from '../store/schema.ts';
@@ -46,6 +47,19 @@ export class SessionsService {
       .values({ id, ...row })
       .onConflictDoUpdate({ target: sessions.id, set: row });
     return this.one(id);
+  }
+
+  /** Makes the voice of every saved session ahead of time, one session after the other. */
+  async warmVoice(): Promise<void> {
+    for (const { rounds } of await this.database.select({ rounds: sessions.rounds }).from(sessions)) {
+      const blocks = linkRounds<AnyBlockDto, RoundDto>(rounds, (id, seconds, next) => ({
+        kind: 'rest',
+        id,
+        seconds,
+        next,
+      }));
+      for (const round of blocks) await this.rounds.warmVoice(round.blocks);
+    }
   }
 
   async remove(id: string): Promise<void> {

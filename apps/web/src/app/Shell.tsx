@@ -54,7 +54,7 @@ export function Shell() {
             type="button"
             className="min-h-11"
             onClick={() => setOpen('commands')}
-            aria-label="Open the command box"
+            aria-label="Ctrl K, open the command box"
           >
             <Key>Ctrl K</Key>
           </button>
@@ -62,7 +62,7 @@ export function Shell() {
             type="button"
             className="min-h-11"
             onClick={() => setOpen('keys')}
-            aria-label="Show the keys"
+            aria-label="?, show the keys"
           >
             <Key>?</Key>
           </button>

@@ -43,8 +43,6 @@ export function IconButton({
 
 export function Key({ children }: { children: ReactNode }) {
   return (
-    <kbd className="rounded border border-current/50 px-1.5 font-line text-[0.8em] leading-5 opacity-85">
-      {children}
-    </kbd>
+    <kbd className="rounded border border-current/50 px-1.5 font-line text-[0.8em] leading-5">{children}</kbd>
   );
 }

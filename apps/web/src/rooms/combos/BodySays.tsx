@@ -21,8 +21,8 @@ export function BodySays({ analysis, lead, onPlace }: BodySaysProps) {
               className="min-h-11 w-full py-2 text-left hover:bg-hint"
               onClick={() => onPlace({ from: error.from, to: error.to })}
             >
-              <span className="font-semibold text-caution">{error.message}</span> Here stands {error.expected}
-              .
+              <Marked className="font-semibold text-caution" text={error.message} />{' '}
+              <Marked text={`Here can stand ${error.expected}.`} />
             </button>
           </li>
         ))}

@@ -2,7 +2,7 @@ import type { Lead } from '@eurhythm/core/moves';
 import { Strip } from '../../strip/Strip.tsx';
 import type { Pin } from '../../strip/stripLayout.ts';
 import { useWidth } from '../../strip/useWidth.ts';
-import type { DrawnLine } from './Workbench.tsx';
+import type { DrawnLine } from './useDrawnLine.ts';
 
 interface LineStripProps {
   readonly drawn: DrawnLine | null;

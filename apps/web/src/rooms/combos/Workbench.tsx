@@ -3,9 +3,8 @@ import { Play, Square } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { analyseCombo, type ComboAnalysis, type Walk } from '@eurhythm/core/body';
+import { analyseCombo } from '@eurhythm/core/body';
 import { otherLead, type Lead, type MoveBook } from '@eurhythm/core/moves';
-import { planCycle } from '@eurhythm/core/rounds';
 import { SaveComboDto, checkFields, type ComboView, type GradeView } from '@eurhythm/contract';
 import { put, send } from '../../app/api.ts';
 import type { Draft } from '../../app/useDraft.ts';
@@ -18,6 +17,7 @@ import { BodySays } from './BodySays.tsx';
 import { ComboCard } from './ComboCard.tsx';
 import { LineEditor } from './LineEditor.tsx';
 import { LineStrip } from './LineStrip.tsx';
+import { useDrawnLine } from './useDrawnLine.ts';
 
 interface WorkbenchProps {
   readonly id: string;
@@ -37,7 +37,7 @@ export function Workbench({ id, isNew, combo, draft, grades, book }: WorkbenchPr
   const [lead, setLead] = useState<Lead>('left');
   const [chosen, setChosen] = useState<{ index: number; from: number; to: number } | null>(null);
   const analysis = useMemo(() => analyseCombo(combo.line, book, lead), [combo.line, book, lead]);
-  const drawn = useLastGood(analysis, combo, lead, book);
+  const drawn = useDrawnLine(analysis, combo, lead, book);
   const grade = grades.find((each) => each.id === combo.gradeId);
 
   const change = (changes: Partial<SaveComboDto>): void => draft.change({ ...combo, ...changes });
@@ -149,33 +149,4 @@ export function Workbench({ id, isNew, combo, draft, grades, book }: WorkbenchPr
       </div>
     </div>
   );
-}
-
-export interface DrawnLine {
-  readonly walk: Walk;
-  readonly beats: number;
-}
-
-/** The strip of the line, or of the last line that could be read, so that it does not flicker away while typing. */
-function useLastGood(
-  analysis: ComboAnalysis,
-  combo: SaveComboDto,
-  lead: Lead,
-  book: MoveBook,
-): DrawnLine | null {
-  const [last, setLast] = useState<DrawnLine | null>(null);
-  const bpm = combo.bpm >= 20 && combo.bpm <= 300 ? combo.bpm : 90;
-  const beatsPerBar = Number.isInteger(combo.beatsPerBar) && combo.beatsPerBar > 0 ? combo.beatsPerBar : 4;
-  const now = useMemo((): DrawnLine | null => {
-    if (!analysis.ok) return null;
-    const cycle = planCycle(
-      { id: '', grade: '', number: 1, title: '', line: combo.line, beatsPerBar },
-      book,
-      lead,
-      bpm,
-    );
-    return cycle && { walk: analysis.walk, beats: cycle.beats };
-  }, [analysis, combo.line, beatsPerBar, book, lead, bpm]);
-  if (now && now !== last) setLast(now);
-  return now ?? last;
 }

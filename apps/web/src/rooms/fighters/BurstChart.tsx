@@ -1,12 +1,12 @@
 import { format } from 'date-fns';
 import { ScatterChart } from 'echarts/charts';
 import { GridComponent, TooltipComponent } from 'echarts/components';
-import { init, use } from 'echarts/core';
+import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import type { AttemptView } from '@eurhythm/contract';
 
-use([ScatterChart, GridComponent, TooltipComponent, SVGRenderer]);
+register([ScatterChart, GridComponent, TooltipComponent, SVGRenderer]);
 
 /** A colour token of the surface that the element stands on. */
 function token(element: Element, name: string): string {

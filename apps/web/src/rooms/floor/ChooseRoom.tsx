@@ -56,6 +56,7 @@ export function ChooseRoom() {
     );
   return (
     <div className="mx-auto w-full max-w-5xl px-6 pt-8">
+      <h1 className="mb-5 text-3xl">To the Floor</h1>
       {today.running && (
         <div className="mb-6 flex flex-wrap items-center justify-between gap-4 border-l-[10px] border-tape bg-paper px-5 py-3">
           <p>

@@ -39,45 +39,45 @@ export function RoundRow({
     <li
       className={`border-b border-rule border-l-[6px] ${isChosen ? 'border-l-tape bg-paper' : 'border-l-transparent'}`}
     >
-      <div className="flex items-center">
-        <button
-          type="button"
-          onClick={onChoose}
-          aria-pressed={isChosen}
-          className="grid min-w-0 flex-1 grid-cols-[1fr_auto_4.5rem] items-center gap-3 py-2.5 pl-3 text-left hover:bg-hint"
-        >
-          <span className="min-w-0">
-            <span className="block truncate font-semibold">{round.title || 'No title yet'}</span>
-            <span className="block truncate text-sm text-quiet">
-              {round.kind === 'shadow' ? 'shadow' : names.join(', ') || 'no combo yet'}
-              {work?.kind === 'combo' ? ` · ${work.bpm} a minute` : ''}
-            </span>
-            {hasFault && <span className="text-sm font-semibold text-caution">Something is wrong here</span>}
+      <button
+        type="button"
+        onClick={onChoose}
+        aria-pressed={isChosen}
+        className="grid w-full grid-cols-[1fr_auto_3.5rem] items-center gap-3 py-2.5 pr-2 pl-3 text-left hover:bg-hint"
+      >
+        <span className="min-w-0">
+          <span className="block truncate font-semibold">{round.title || 'No title yet'}</span>
+          <span className="block truncate text-sm text-quiet">
+            {round.kind === 'shadow' ? 'shadow' : names.join(', ') || 'no combo yet'}
+            {work?.kind === 'combo' ? ` · ${work.bpm} a minute` : ''}
           </span>
-          {first && book ? (
-            <SmallStrip line={first.line} beatsPerBar={first.beatsPerBar} book={book} room={96} />
-          ) : (
-            <span />
-          )}
-          <span className="tabular text-right font-heading text-lg font-bold">
-            {clockText(roundSeconds(round))}
-          </span>
-        </button>
-        <span className="flex">
-          <IconButton label="Earlier" disabled={!onUp} onClick={onUp ?? undefined} className="!size-9">
-            <ArrowUp size={17} />
+          {hasFault && <span className="text-sm font-semibold text-caution">Something is wrong here</span>}
+        </span>
+        {first && book ? (
+          <SmallStrip line={first.line} beatsPerBar={first.beatsPerBar} book={book} room={96} />
+        ) : (
+          <span />
+        )}
+        <span className="tabular text-right font-heading text-lg font-bold">
+          {clockText(roundSeconds(round))}
+        </span>
+      </button>
+      {isChosen && (
+        <span className="flex pb-1 pl-1">
+          <IconButton label="Earlier" disabled={!onUp} onClick={onUp ?? undefined}>
+            <ArrowUp size={18} />
           </IconButton>
-          <IconButton label="Later" disabled={!onDown} onClick={onDown ?? undefined} className="!size-9">
-            <ArrowDown size={17} />
+          <IconButton label="Later" disabled={!onDown} onClick={onDown ?? undefined}>
+            <ArrowDown size={18} />
           </IconButton>
-          <IconButton label="Copy" onClick={onCopy} className="!size-9">
-            <Copy size={17} />
+          <IconButton label="Copy" onClick={onCopy}>
+            <Copy size={18} />
           </IconButton>
-          <IconButton label="Take out" onClick={onRemove} className="!size-9">
-            <Trash2 size={17} />
+          <IconButton label="Take out" onClick={onRemove}>
+            <Trash2 size={18} />
           </IconButton>
         </span>
-      </div>
+      )}
     </li>
   );
 }

@@ -24,7 +24,6 @@ export function SessionTape({ rounds, chosen, onChoose }: SessionTapeProps) {
           <button
             key={round.id}
             type="button"
-            aria-label={`Round ${i + 1}, ${round.title}, ${clockText(roundSeconds(round))}`}
             aria-pressed={i === chosen}
             onClick={() => onChoose(i)}
             className="flex min-w-0 overflow-hidden text-left"
@@ -44,6 +43,7 @@ export function SessionTape({ rounds, chosen, onChoose }: SessionTapeProps) {
               >
                 {block.kind !== 'rest' && (
                   <>
+                    <span className="sr-only">Round {i + 1}:</span>
                     <span className="block truncate text-sm leading-tight font-semibold">{round.title}</span>
                     <span className="tabular text-sm">{clockText(block.seconds)}</span>
                   </>

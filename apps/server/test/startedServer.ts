@@ -1,0 +1,87 @@
+/** Starts the built server on a data folder of its own, for the contract tests. */
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const MAIN = fileURLToPath(new URL('../dist/main.js', import.meta.url));
+
+export interface Answer<T = any> {
+  readonly status: number;
+  readonly headers: Headers;
+  readonly body: T;
+}
+
+export interface StartedServer {
+  readonly base: string;
+  readonly data: string;
+  call<T = any>(method: string, path: string, body?: unknown): Promise<Answer<T>>;
+  stop(): Promise<void>;
+}
+
+export function freePort(): Promise<number> {
+  return new Promise((done, fail) => {
+    const probe = createServer().once('error', fail);
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() =>
+        address && typeof address === 'object' ? done(address.port) : fail(new Error('no port')),
+      );
+    });
+  });
+}
+
+/** Runs the server until it ends by itself; gives what it said. */
+export function runToEnd(env: Record<string, string>): Promise<{ code: number | null; said: string }> {
+  return new Promise((done) => {
+    const child = spawn(process.execPath, [MAIN], { env: { ...process.env, ...env } });
+    let said = '';
+    child.stderr.on('data', (data) => (said += data));
+    child.on('exit', (code) => done({ code, said }));
+  });
+}
+
+export async function startServer(folder?: string): Promise<StartedServer> {
+  const data = folder ?? mkdtempSync(join(tmpdir(), 'eurhythm-test-'));
+  const port = await freePort();
+  const base = `http://127.0.0.1:${port}`;
+  const child: ChildProcess = spawn(process.execPath, [MAIN], {
+    env: { ...process.env, EURHYTHM_DATA: data, PORT: String(port) },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  const ended = new Promise<void>((done) => child.once('exit', () => done()));
+  for (let tries = 0; ; tries++) {
+    const isUp = await fetch(`${base}/api/health`).then(
+      (answer) => answer.ok,
+      () => false,
+    );
+    if (isUp) break;
+    if (tries > 300 || child.exitCode !== null) throw new Error('the server did not start');
+    await new Promise((done) => setTimeout(done, 100));
+  }
+  return {
+    base,
+    data,
+    call: async (method, path, body) => {
+      const response = await fetch(`${base}/api/${path}`, {
+        method,
+        ...(body === undefined
+          ? {}
+          : {
+              headers: { 'content-type': 'application/json' },
+              body: typeof body === 'string' ? body : JSON.stringify(body),
+            }),
+      });
+      const text = await response.text();
+      const isJson = response.headers.get('content-type')?.includes('json') ?? false;
+      return { status: response.status, headers: response.headers, body: isJson ? JSON.parse(text) : text };
+    },
+    stop: async () => {
+      child.kill('SIGTERM');
+      await ended;
+      if (folder === undefined) rmSync(data, { recursive: true, force: true });
+    },
+  };
+}

@@ -1,0 +1,76 @@
+import { jest } from '@jest/globals';
+import { chmodSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { spawnSync } from 'node:child_process';
+import { freePort, runToEnd, startServer } from './startedServer.ts';
+
+jest.setTimeout(90_000);
+
+const folder = (): string => mkdtempSync(join(tmpdir(), 'eurhythm-start-'));
+
+describe('starting', () => {
+  it('keeps everything over a restart, and gives the folder free when it stops', async () => {
+    const data = folder();
+    const first = await startServer(data);
+    await first.call('PUT', 'fighters/new-one', {
+      name: 'Pavo Nkemelu',
+      gradeId: 'ebb',
+      lead: 'left',
+      note: '',
+      fit: true,
+    });
+    await first.stop();
+    const second = await startServer(data);
+    expect((await second.call('GET', 'fighters/new-one')).body.name).toBe('Pavo Nkemelu');
+    expect((await second.call('GET', 'fighters')).body.items).toHaveLength(15);
+    await second.stop();
+    rmSync(data, { recursive: true });
+  });
+
+  it('does not open a folder that another process uses, and says which', async () => {
+    const data = folder();
+    const first = await startServer(data);
+    const { code, said } = await runToEnd({ EURHYTHM_DATA: data, PORT: String(await freePort()) });
+    await first.stop();
+    expect(code).toBe(1);
+    expect(said.trim()).toMatch(
+      /^The data folder .* is in use by process \d+\. Stop that one first, or choose another folder with EURHYTHM_DATA\.$/,
+    );
+    rmSync(data, { recursive: true });
+  });
+
+  it('takes over the lock of a process that is gone', async () => {
+    const data = folder();
+    const gone = spawnSync(process.execPath, ['-e', '']).pid;
+    writeFileSync(join(data, 'eurhythm.lock'), String(gone));
+    const server = await startServer(data);
+    await server.stop();
+    rmSync(data, { recursive: true });
+  });
+
+  it('says in one sentence that the port is in use', async () => {
+    const other = createServer();
+    const port = await freePort();
+    await new Promise<void>((done) => other.listen(port, '127.0.0.1', done));
+    const data = folder();
+    const { code, said } = await runToEnd({ EURHYTHM_DATA: data, PORT: String(port) });
+    other.close();
+    expect([code, said.trim()]).toEqual([1, `Port ${port} is in use. Choose another with PORT.`]);
+    rmSync(data, { recursive: true });
+  });
+
+  it.each([
+    ['a port that is none', { PORT: 'many' }, 'PORT is a number from 1 to 65535, not “many”.'],
+    ['a data folder that is a file', {}, 'cannot be made or written to. Choose another with EURHYTHM_DATA.'],
+  ])('says in one sentence what is wrong with %s', async (_, env, sentence) => {
+    const data = join(folder(), 'data');
+    writeFileSync(data, 'a file');
+    chmodSync(data, 0o400);
+    const { code, said } = await runToEnd({ EURHYTHM_DATA: data, PORT: String(await freePort()), ...env });
+    expect(code).toBe(1);
+    expect(said.trim()).toContain(sentence);
+    expect(said.trim().split('\n')).toHaveLength(1);
+  });
+});

@@ -1,0 +1,49 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from '@playwright/test';
+
+/** The stories run against the built application, on a fresh demo gym, in Debian's Chromium. */
+const PORT = 4377;
+const chromium = execFileSync('which', ['chromium'], { encoding: 'utf8' }).trim();
+// The configuration is read by every worker; the folder is chosen once and handed on.
+const data = (process.env['EURHYTHM_E2E_DATA'] ??= mkdtempSync(join(tmpdir(), 'eurhythm-e2e-')));
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  timeout: 120_000,
+  workers: 1,
+  fullyParallel: false,
+  reporter: 'list',
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: chromium,
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--autoplay-policy=user-gesture-required',
+      ],
+    },
+    trace: 'off',
+  },
+  // The story begins on a fresh gym, so it goes first.
+  projects: [
+    { name: 'story', testMatch: 'story.spec.ts' },
+    { name: 'views', testIgnore: 'story.spec.ts', dependencies: ['story'] },
+  ],
+  webServer: {
+    command: 'node apps/server/dist/main.js',
+    cwd: fileURLToPath(new URL('..', import.meta.url)),
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    env: { PORT: String(PORT), EURHYTHM_DATA: data },
+    timeout: 60_000,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
+  },
+});
