@@ -41,6 +41,7 @@ export default defineConfig({
   webServer: {
     command: 'node apps/server/dist/main.js',
     cwd: fileURLToPath(new URL('..', import.meta.url)),
+    stdout: 'pipe',
     url: `http://127.0.0.1:${PORT}/api/health`,
     env: { PORT: String(PORT), EURHYTHM_DATA: data },
     timeout: 60_000,

