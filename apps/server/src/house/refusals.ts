@@ -1,10 +1,20 @@
 import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, ValidationPipe } from '@nestjs/common';
 import { BadRequestException } from '@nestjs/common';
 import { fieldErrors, type Refusal } from '@eurhythm/contract';
-import type { Response } from 'express';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import express, { type NextFunction, type Request, type Response } from 'express';
 
 /** Largest request body that is read. */
-export const BODY_LIMIT = '256kb';
+const BODY_LIMIT = '256kb';
+
+/** Reads JSON bodies; what cannot be read is refused here, before any route sees it. */
+export function readBodies(app: NestExpressApplication): void {
+  app.use(express.json({ limit: BODY_LIMIT }));
+  app.use((error: unknown, _request: Request, response: Response, _next: NextFunction) => {
+    const { status, body } = refusalOf(error);
+    response.status(status).json(body);
+  });
+}
 
 /** Checks every body against its contract class; what is wrong comes back as one sentence for each field. */
 export function contractPipe(): ValidationPipe {
@@ -38,12 +48,12 @@ export class RefusalFilter implements ExceptionFilter {
 }
 
 function refusalOf(error: unknown): { status: number; body: object } {
-  if (error instanceof HttpException && error.getStatus() !== 413) {
+  if (error instanceof HttpException) {
     const body = error.getResponse();
     return { status: error.getStatus(), body: typeof body === 'string' ? { message: body } : body };
   }
   const type = (error as { type?: string } | null)?.type;
-  if (error instanceof HttpException || type === 'entity.too.large') {
+  if (type === 'entity.too.large') {
     return { status: 413, body: { message: `This request is too large: ${BODY_LIMIT} is the most.` } };
   }
   if (type === 'entity.parse.failed')

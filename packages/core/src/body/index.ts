@@ -3,3 +3,4 @@ export * from './resolveStroke.ts';
 export * from './walkStance.ts';
 export * from './analyseCombo.ts';
 export * from './limbClock.ts';
+export * from './findings/index.ts';

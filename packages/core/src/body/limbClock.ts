@@ -96,7 +96,7 @@ function limitOf(from: WalkedStroke, to: WalkedStroke, seconds: Seconds, reason:
   return { fromStroke: from.index, toStroke: to.index, seconds: Math.round(seconds * 1000) / 1000, reason };
 }
 
-function sharesLimb(a: WalkedStroke, b: WalkedStroke): boolean {
+export function sharesLimb(a: WalkedStroke, b: WalkedStroke): boolean {
   if (a.limb === 'both-hands') return b.limb.endsWith('-hand') || b.limb === 'both-hands';
   if (b.limb === 'both-hands') return a.limb.endsWith('-hand');
   return a.limb === b.limb && a.limb !== 'holder';

@@ -1,0 +1,172 @@
+import { isLegStrike, isStrike } from '../../moves/index.ts';
+import { sharesLimb, strokeTimes, turnOf } from '../limbClock.ts';
+import type { WalkedStroke } from '../walkStance.ts';
+import { about, beatsBetween, nameOf, secondsBetween, type Finding, type FindingRule } from './finding.ts';
+
+/** Both hands may be out of guard together this long. */
+const HANDS_AWAY = 0.15;
+/** A hand counts as away while it is more than half way out, on both ways. */
+const HALF_WAY = 0.5;
+/** A leg counts as in the air for this share of its way back. */
+const IN_THE_AIR = 0.5;
+
+/** The tempo of the combo is more than the body can do cleanly. */
+export const tooFast: FindingRule = ({ walk, clock: { fastestBpm, limit }, bpm }) => {
+  if (!limit) return [];
+  const pair = [walk.strokes[limit.fromStroke]!, walk.strokes[limit.toStroke]!];
+  const [a, b] = pair.map((stroke) => nameOf(stroke!));
+  if (fastestBpm === null)
+    return [about('too-fast', 'cannot', pair, `No tempo helps here: ${limit.reason}.`)];
+  if (bpm === null || bpm <= fastestBpm) return [];
+  return [
+    about(
+      'too-fast',
+      'caution',
+      pair,
+      `${bpm} a minute is too fast from the ${a} to the ${b}: ${limit.reason}. ${fastestBpm} is the fastest clean tempo.`,
+    ),
+  ];
+};
+
+/** A kick from, or a step with, a leg that has not come down. */
+export const legInAir: FindingRule = ({ own, settings, bpm }) => {
+  const found: Finding[] = [];
+  for (const [j, later] of own.entries()) {
+    const wantsLeg = isLegStrike(later.move) || later.move.family === 'step' || later.stroke.step !== null;
+    if (!wantsLeg) continue;
+    if (later.stroke.keptUp) {
+      const raised = later.before.raised;
+      if (raised !== null && !later.limb.startsWith(raised)) {
+        found.push(
+          about(
+            'leg-in-air',
+            'cannot',
+            [own[j - 1]!, later],
+            `The ${raised} leg is up, but the ${nameOf(later)} is written for the other one.`,
+          ),
+        );
+      }
+      continue;
+    }
+    const kick = own.slice(0, j).findLast((stroke) => isLegStrike(stroke.move));
+    if (!kick) continue;
+    const seconds = secondsBetween(kick, later, bpm);
+    const needed = IN_THE_AIR * strokeTimes(kick, settings).back * settings.factor;
+    if (seconds !== null && seconds < needed) {
+      found.push(
+        about(
+          'leg-in-air',
+          'cannot',
+          [kick, later],
+          `The leg of the ${nameOf(kick)} is still in the air when the ${nameOf(later)} needs the floor.`,
+        ),
+      );
+    }
+  }
+  return found;
+};
+
+/** One limb twice at one instant. */
+export const limbClash: FindingRule = ({ own }) =>
+  own.flatMap((later, j) =>
+    own
+      .slice(0, j)
+      .filter(
+        (earlier) =>
+          beatsBetween(earlier, later) === 0 &&
+          sharesLimb(earlier, later) &&
+          later.limb !== 'feet' &&
+          later.limb !== 'body',
+      )
+      .map((earlier) =>
+        about(
+          'limb-clash',
+          'cannot',
+          [earlier, later],
+          `The ${nameOf(earlier)} and the ${nameOf(later)} need the same ${later.limb.replace('-', ' ')} at once.`,
+        ),
+      ),
+  );
+
+/** Both hands out of guard at the same time. */
+export const bothHandsAway: FindingRule = ({ own, settings, bpm }) => {
+  const found = own
+    .filter((stroke) => stroke.limb === 'both-hands' && isStrike(stroke.move))
+    .map((stroke) =>
+      about(
+        'both-hands-away',
+        'note',
+        [stroke],
+        `The ${nameOf(stroke)} takes both hands out of guard by its nature.`,
+      ),
+    );
+  const hands = own.filter((stroke) => /^(left|right)-hand$/.test(stroke.limb) && isStrike(stroke.move));
+  for (const [i, earlier] of hands.entries()) {
+    const later = hands[i + 1];
+    if (!later || later.limb === earlier.limb) continue;
+    const seconds = secondsBetween(earlier, later, bpm);
+    if (seconds === null) continue;
+    const [a, b] = [strokeTimes(earlier, settings), strokeTimes(later, settings)];
+    const away = HALF_WAY * (a.back + b.out) * settings.factor - seconds;
+    if (away > HANDS_AWAY) {
+      found.push(
+        about(
+          'both-hands-away',
+          'caution',
+          [earlier, later],
+          `Both hands are out of guard for ${away.toFixed(2)} s between the ${nameOf(earlier)} and the ${nameOf(later)}.`,
+        ),
+      );
+    }
+  }
+  return found;
+};
+
+/** Two strikes of different sides that turn the hips the same way, with nothing in between that brings them back. */
+export const sameTurnTwice: FindingRule = ({ own }) => {
+  const found: Finding[] = [];
+  for (const [i, earlier] of own.entries()) {
+    const later = own[i + 1];
+    if (!later || !isStrike(earlier.move) || !isStrike(later.move) || beatsBetween(earlier, later) > 1)
+      continue;
+    const turns = turnOf(earlier) !== 0 && turnOf(earlier) === turnOf(later);
+    // The same side coming back, or a hand that carries the knee of its side, is a turn of its own.
+    const sameSide = earlier.limb.split('-')[0] === later.limb.split('-')[0];
+    if (turns && !sameSide) {
+      found.push(
+        about(
+          'same-turn-twice',
+          'note',
+          [earlier, later],
+          `The ${nameOf(earlier)} and the ${nameOf(later)} turn the hips the same way, so the second one is arm only.`,
+        ),
+      );
+    }
+  }
+  return found;
+};
+
+/** A spin out of feet that are not ready to pivot. */
+export const noPivot: FindingRule = ({ own }) =>
+  own.flatMap((spin, j) => {
+    const before = own[j - 1];
+    if (spin.move.spin === 0 || !before || beatsBetween(before, spin) > 0.5) return [];
+    const why = unreadyFeet(before);
+    return why === null
+      ? []
+      : [
+          about(
+            'no-pivot',
+            'caution',
+            [before, spin],
+            `The ${nameOf(spin)} comes straight after ${why}: give the standing foot half a beat more to pivot.`,
+          ),
+        ];
+  });
+
+function unreadyFeet(before: WalkedStroke): string | null {
+  if (isLegStrike(before.move)) return `a ${nameOf(before)}`;
+  if (before.stroke.step !== null) return 'a step through';
+  if (before.move.support === 'airborne') return `a ${nameOf(before)} off the floor`;
+  return before.after.stance === 'square' || before.after.stance === 'kneeling' ? 'a neutral stance' : null;
+}

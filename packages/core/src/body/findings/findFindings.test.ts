@@ -1,0 +1,121 @@
+import { parseLine } from '../../line/index.ts';
+import { seededLineText } from '../../line/testLines.ts';
+import { starterBook } from '../../moves/index.ts';
+import { seededRandom } from '../../units/index.ts';
+import { walkStance } from '../walkStance.ts';
+import {
+  RULES,
+  STARTER_SCHOOL,
+  findFindings,
+  type Finding,
+  type FindingSettings,
+  type Rule,
+} from './index.ts';
+
+const book = starterBook();
+const minnows = {
+  band: 'Minnows',
+  headContact: false,
+  knees: false,
+  elbows: false,
+  spins: false,
+  jumps: false,
+};
+const forMinnows = { audience: { grade: null, youth: minnows } };
+const forEbb = { audience: { grade: { name: 'Ebb', rank: 0 }, youth: null } };
+
+function findings(text: string, settings: Partial<FindingSettings> = {}): readonly Finding[] {
+  const parsed = parseLine(text, book);
+  if (!parsed.ok) throw new Error(`${text}: ${parsed.errors[0]!.message}`);
+  return findFindings(walkStance(parsed.line, book, 'left'), book, { factor: 1.25, bpm: 90, ...settings })
+    .findings;
+}
+const rules = (text: string, settings: Partial<FindingSettings> = {}): Rule[] =>
+  findings(text, settings).map((finding) => finding.rule);
+
+/** For each rule: lines that must be found, and lines very like them that must not. */
+const CASES: [Rule, string, string, Partial<FindingSettings>?][] = [
+  ['too-fast', 'r:round-2', 'r:round 2', { bpm: 100 }],
+  ['too-fast', 'f:round+r:round', 'f:round r:round', { bpm: 30 }],
+  ['leg-in-air', 'f:round-^r:hookkick', 'f:round-^f:hookkick'],
+  ['leg-in-air', 'r:round=sw', 'r:round sw', { bpm: 100 }],
+  ['leg-in-air', 'r:round+in 1', 'r:round in-1', { bpm: null }],
+  ['limb-clash', '1+1@b', '1+2'],
+  ['limb-clash', 'dpalm+2', 'in+2'],
+  ['both-hands-away', '1+2', '1-2'],
+  ['both-hands-away', 'dpalm', 'palm'],
+  ['bare-entry', '1 in 2', '1 in-2'],
+  ['bare-entry', 'skip . r:round', 'skip+cover . r:round'],
+  ['same-turn-twice', '2 f:backfist', '2 3'],
+  ['same-turn-twice', '2-f:backfist', '2 weave f:backfist'],
+  ['under-arm-open', 'f:high 2', 'r:high 2', { school: { ...STARTER_SCHOOL, frontHighBlock: 'avoided' } }],
+  ['no-pivot', '8-spinhook', '8 spinhook'],
+  ['no-pivot', '1 2>-back', '1 2-back'],
+  ['stays-in-range', '1 grab-r:knee', '1 grab-r:knee shove'],
+  ['stays-in-range', 'pin 2', 'pin 2<'],
+  ['ends-other-lead', '1 2>', '1 2> sw'],
+  ['side-untrained', '1 3 1', '1 3 2'],
+  ['above-grade', '1 r:knee', '1 r:round', forEbb],
+  ['youth-contact', '1@b r:knee', '1@b r:round@b', forMinnows],
+  ['youth-contact', '1', '1@b', forMinnows],
+  ['youth-contact', 'back', 'side', forMinnows],
+  ['youth-contact', 'elbow@b', 'palm@b', forMinnows],
+  ['needs-room', 'in-1 in-1 in-1', 'in-1 in-1 out', { school: { ...STARTER_SCHOOL, floorSteps: 2 } }],
+];
+
+const ROWS = CASES.map(([rule, has, hasNot, settings]) => [rule, has, hasNot, settings ?? {}] as const);
+
+describe('findings', () => {
+  it.each(ROWS)('%s: finds it in %j and not in %j', (rule, has, hasNot, settings) => {
+    expect(rules(has, settings)).toContain(rule);
+    expect(rules(hasNot, settings)).not.toContain(rule);
+  });
+
+  it('has a case for every rule', () => {
+    expect(new Set(CASES.map(([rule]) => rule))).toEqual(new Set(RULES));
+  });
+
+  it.each(ROWS)('%s can be muted: %j', (rule, has, _, settings) => {
+    const school = { ...(settings.school ?? STARTER_SCHOOL), muted: [rule] };
+    expect(rules(has, { ...settings, school })).not.toContain(rule);
+  });
+
+  it('points at the place in the text and says one sentence or two', () => {
+    const [finding] = findings('1 2 r:round-2 3', { bpm: 110 });
+    expect(finding).toMatchObject({
+      rule: 'too-fast',
+      severity: 'caution',
+      from: 4,
+      to: 13,
+      strokes: [2, 3],
+    });
+    expect(finding!.message).toMatch(
+      /^110 a minute is too fast from the round kick to the cross: the kicking foot .* \d+ is the fastest clean tempo\.$/,
+    );
+  });
+
+  it('tells the heaviest first, and a repeated group once', () => {
+    const found = findings('{2 f:backfist}x4 f:round+r:round');
+    expect(found[0]!.severity).toBe('cannot');
+    // from the first to the second, and from the second to the first of the next copy
+    expect(found.filter((finding) => finding.rule === 'same-turn-twice')).toHaveLength(2);
+  });
+
+  it('finds nothing wrong with plain combos of the demo gym', () => {
+    for (const line of ['1 2', '1 2 3', '1 2 3 2', '7 . 2', '1 weave 3-2', '3 2-r:knee'])
+      expect(rules(line, { bpm: 80 })).toEqual([]);
+  });
+
+  it('stays inside the text for any line', () => {
+    for (let seed = 0; seed < 1500; seed++) {
+      const text = seededLineText(seededRandom(seed));
+      for (const { from, to, strokes, message } of findings(text, {
+        ...forMinnows,
+        bpm: 40 + (seed % 160),
+      })) {
+        if (!(from >= 0 && from < to && to <= text.length && strokes.length > 0 && message.endsWith('.')))
+          throw new Error(`${message} in ${text}`);
+      }
+    }
+  });
+});

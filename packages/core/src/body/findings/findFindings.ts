@@ -1,0 +1,87 @@
+import type { MoveBook } from '../../moves/index.ts';
+import type { Bpm } from '../../units/index.ts';
+import { limbClock, type ClockResult } from '../limbClock.ts';
+import type { Walk } from '../walkStance.ts';
+import { bothHandsAway, legInAir, limbClash, noPivot, sameTurnTwice, tooFast } from './bodyRules.ts';
+import {
+  RULES,
+  STARTER_SCHOOL,
+  type Audience,
+  type Finding,
+  type FindingContext,
+  type FindingRule,
+  type Rule,
+  type School,
+} from './finding.ts';
+import {
+  aboveGrade,
+  bareEntry,
+  endsOtherLead,
+  needsRoom,
+  sideUntrained,
+  staysInRange,
+  underArmOpen,
+  youthContact,
+} from './tacticRules.ts';
+
+const RULE_OF: Readonly<Record<Rule, FindingRule>> = {
+  'too-fast': tooFast,
+  'leg-in-air': legInAir,
+  'limb-clash': limbClash,
+  'both-hands-away': bothHandsAway,
+  'bare-entry': bareEntry,
+  'same-turn-twice': sameTurnTwice,
+  'under-arm-open': underArmOpen,
+  'no-pivot': noPivot,
+  'stays-in-range': staysInRange,
+  'ends-other-lead': endsOtherLead,
+  'side-untrained': sideUntrained,
+  'above-grade': aboveGrade,
+  'youth-contact': youthContact,
+  'needs-room': needsRoom,
+};
+
+const WEIGHT = { cannot: 0, caution: 1, note: 2 } as const;
+
+/** How a line is looked at: how quick the body is, at which tempo, for whom, and by whose ways. */
+export interface FindingSettings {
+  /** Pace factor, 1 for sharp. */
+  readonly factor: number;
+  readonly bpm: Bpm | null;
+  readonly audience?: Audience;
+  readonly school?: School;
+}
+
+export interface BodyReport extends ClockResult {
+  /** The heaviest first, then in the order of the text. */
+  readonly findings: readonly Finding[];
+}
+
+/** The limb clock and every finding about a walked line. Strokes of repeated groups are told once. */
+export function findFindings(walk: Walk, book: MoveBook, settings: FindingSettings): BodyReport {
+  const school = settings.school ?? STARTER_SCHOOL;
+  const clockSettings = { factor: settings.factor, drivesThrough: school.strikes === 'through' };
+  const clock = limbClock(walk, clockSettings);
+  const context: FindingContext = {
+    walk,
+    own: walk.strokes.filter((stroke) => stroke.stroke.by === 'fighter'),
+    book,
+    clock,
+    settings: clockSettings,
+    bpm: settings.bpm,
+    audience: settings.audience ?? { grade: null, youth: null },
+    school,
+  };
+  const found = RULES.filter((rule) => !school.muted.includes(rule)).flatMap((rule) =>
+    RULE_OF[rule](context),
+  );
+  const told = new Map(
+    found
+      .toReversed()
+      .map((finding) => [`${finding.rule} ${finding.from} ${finding.to} ${finding.message}`, finding]),
+  );
+  const findings = [...told.values()].sort(
+    (a, b) => WEIGHT[a.severity] - WEIGHT[b.severity] || a.from - b.from,
+  );
+  return { ...clock, findings };
+}

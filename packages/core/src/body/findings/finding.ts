@@ -1,0 +1,118 @@
+import type { Span } from '../../line/index.ts';
+import type { MoveBook } from '../../moves/index.ts';
+import { beatSeconds, subtract, toNumber, type Bpm, type Seconds } from '../../units/index.ts';
+import type { ClockResult, ClockSettings } from '../limbClock.ts';
+import type { Walk, WalkedStroke } from '../walkStance.ts';
+
+export const RULES = [
+  'too-fast',
+  'leg-in-air',
+  'limb-clash',
+  'both-hands-away',
+  'bare-entry',
+  'same-turn-twice',
+  'under-arm-open',
+  'no-pivot',
+  'stays-in-range',
+  'ends-other-lead',
+  'side-untrained',
+  'above-grade',
+  'youth-contact',
+  'needs-room',
+] as const;
+export type Rule = (typeof RULES)[number];
+
+export type Severity = 'note' | 'caution' | 'cannot';
+
+/** Something that a body cannot or should not do, or that a coach may want to know. */
+export interface Finding extends Span {
+  readonly rule: Rule;
+  readonly severity: Severity;
+  /** Indexes of the strokes it is about, in order. */
+  readonly strokes: readonly number[];
+  readonly message: string;
+}
+
+/** What children of a band may do to a partner; what is false is told as a caution. */
+export interface YouthLimits {
+  readonly band: string;
+  readonly headContact: boolean;
+  readonly knees: boolean;
+  readonly elbows: boolean;
+  readonly spins: boolean;
+  readonly jumps: boolean;
+}
+
+/** Whom the line is for. */
+export interface Audience {
+  /** Name and place of the grade in the order of adult grades; null when the line is for nobody in particular. */
+  readonly grade: { readonly name: string; readonly rank: number } | null;
+  readonly youth: YouthLimits | null;
+}
+
+/** The gym's ways, as far as they bear on findings. */
+export interface School {
+  /** Whether a strike stops on the target and snaps back, or drives through it. */
+  readonly strikes: 'snap' | 'through';
+  readonly frontHighBlock: 'allowed' | 'avoided';
+  /** Steps of floor there are in each direction; null when there is plenty. */
+  readonly floorSteps: number | null;
+  /** Rules that the gym does not want to hear about. */
+  readonly muted: readonly Rule[];
+}
+
+export const STARTER_SCHOOL: School = {
+  strikes: 'snap',
+  frontHighBlock: 'allowed',
+  floorSteps: null,
+  muted: [],
+};
+
+/** Everything a rule may look at. */
+export interface FindingContext {
+  readonly walk: Walk;
+  /** The fighter's own strokes. */
+  readonly own: readonly WalkedStroke[];
+  readonly book: MoveBook;
+  readonly clock: ClockResult;
+  readonly settings: ClockSettings;
+  /** The combo's tempo; null when it has none, and then nothing is judged by time. */
+  readonly bpm: Bpm | null;
+  readonly audience: Audience;
+  readonly school: School;
+}
+
+export type FindingRule = (context: FindingContext) => Finding[];
+
+/** A finding about some strokes, its span reaching from the first to the last of them in the text. */
+export function about(
+  rule: Rule,
+  severity: Severity,
+  strokes: readonly WalkedStroke[],
+  message: string,
+): Finding {
+  const spans = strokes.map(({ stroke }) => stroke);
+  return {
+    rule,
+    severity,
+    from: Math.min(...spans.map((span) => span.from)),
+    to: Math.max(...spans.map((span) => span.to)),
+    strokes: strokes.map((stroke) => stroke.index),
+    message,
+  };
+}
+
+/** Seconds from one stroke to a later one; null without a tempo, unless they land together. */
+export function secondsBetween(a: WalkedStroke, b: WalkedStroke, bpm: Bpm | null): Seconds | null {
+  const beats = toNumber(subtract(b.beat, a.beat));
+  if (beats === 0) return 0;
+  return bpm === null ? null : beats * beatSeconds(bpm);
+}
+
+export function beatsBetween(a: WalkedStroke, b: WalkedStroke): number {
+  return toNumber(subtract(b.beat, a.beat));
+}
+
+export function nameOf({ move }: WalkedStroke): string {
+  return move.name.toLowerCase();
+}
