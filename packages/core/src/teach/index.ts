@@ -1,0 +1,2 @@
+export * from './variants.ts';
+export { writtenStrokes } from './rewriteLine.ts';

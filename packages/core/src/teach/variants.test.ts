@@ -1,0 +1,117 @@
+import { parseLine, type BeatLine } from '../line/index.ts';
+import { seededLineText } from '../line/testLines.ts';
+import { starterBook } from '../moves/index.ts';
+import { seededRandom } from '../units/index.ts';
+import {
+  easier,
+  even,
+  grow,
+  ladder,
+  leadAdvice,
+  light,
+  orders,
+  parts,
+  power,
+  sharedOpening,
+  suits,
+} from './index.ts';
+
+const book = starterBook();
+function line(text: string): BeatLine {
+  const parsed = parseLine(text, book);
+  if (!parsed.ok) throw new Error(`${text}: ${parsed.errors[0]!.message}`);
+  return parsed.line;
+}
+const ebb = { grade: { name: 'Ebb', rank: 0 }, youth: null };
+const minnows = {
+  grade: null,
+  youth: { band: 'Minnows', headContact: false, knees: false, elbows: false, spins: false, jumps: false },
+};
+
+describe('teaching variants', () => {
+  it('parts: counts every part with its cue', () => {
+    expect(parts(line('1 2'), book, 'left').map(({ move, part }) => `${move} ${part}`)).toEqual([
+      'Jab Reach',
+      'Jab Home',
+      'Cross Turn',
+      'Cross Reach',
+      'Cross Home',
+    ]);
+  });
+  it.each([
+    ['1-1 2> 3', ['1', '1-1', '1-1 2>', '1-1 2> 3']],
+    ['1 . 2 3', ['1', '1 . 2', '1 . 2 3']],
+    ['1 {2 3}x2', ['1', '1 2', '1 {2 3}x2']],
+    ['{1 2}x3', ['1', '{1 2}x3']],
+  ])('grow: %j', (text, grown) => expect(grow(line(text))).toEqual(grown));
+  it.each([
+    ['1-1=2 . 3 , 2', '1 1 2 3 2'],
+    ['parry+in-1', 'parry+in 1'],
+    ['{1-2}x3 [hold2] 3', '{1 2}x3 [hold2] 3'],
+    ['1 [say "up"] 2', '1 [say "up"] 2'],
+  ])('even: %j is %j', (text, slow) => expect(even(line(text))).toBe(slow));
+  it('light: touches with every strike, and with nothing else', () => {
+    expect(light(line('1 weave 2* sw'), book)).toBe("1' weave 2' sw");
+  });
+  it('power: accents the last strike, or the chosen one, alone', () => {
+    expect(power(line('1* 2 3 sw'), book)).toBe('1 2 3* sw');
+    expect(power(line('1 2* 3'), book, 0)).toBe('1* 2 3');
+  });
+  it('ladder: slow, working, fastest clean', () => {
+    expect(ladder(92, 118)).toEqual([60, 92, 112]);
+    expect(ladder(100, 80)).toEqual([65, 76]);
+    expect(ladder(92, null)).toEqual([60, 92]);
+  });
+  it('easier: replaces what is above the grade and says what changed', () => {
+    expect(easier(line('1 2-r:knee'), book, ebb)).toEqual({
+      line: '1 2',
+      changes: ['The knee is left out.'],
+    });
+    expect(easier(line('7 wheel'), book, ebb)).toEqual({
+      line: '7 push',
+      changes: [
+        'Straight-leg spin becomes spinning hook kick.',
+        'Spinning hook kick becomes hook kick.',
+        'Hook kick becomes side kick.',
+        'Side kick becomes push kick.',
+      ],
+    });
+    expect(easier(line('1 2'), book, ebb).changes).toEqual([]);
+    expect(easier(line('1 r:knee+2 3'), book, ebb).line).toBe('1 2 3');
+  });
+  it('easier: takes the head and the knee away from children', () => {
+    expect(easier(line('1 2 r:knee 3'), book, minnows).line).toBe('1@b 2@b 3@b');
+  });
+  it('easier: always ends in a line that suits, or in none', () => {
+    for (let seed = 0; seed < 600; seed++) {
+      const text = seededLineText(seededRandom(seed));
+      for (const audience of [ebb, minnows]) {
+        const made = easier(line(text), book, audience).line;
+        if (made !== '' && !suits(line(made), book, audience)) throw new Error(`${text} became ${made}`);
+      }
+    }
+  });
+  it('orders: every order once, the one that flows best first', () => {
+    const ranked = orders(['1', '2', '3'], book, 'left', 1.25);
+    expect(ranked).toHaveLength(6);
+    ranked
+      .slice(1)
+      .forEach((order, i) => expect(order.fastestBpm!).toBeLessThanOrEqual(ranked[i]!.fastestBpm!));
+    expect(orders(['1', '1'], book, 'left', 1.25)).toHaveLength(1);
+    expect(orders(['1'], book, 'left', 1)).toEqual([]);
+    expect(orders(['1', '2', '3', '4', '5', '6'], book, 'left', 1)).toEqual([]);
+  });
+  it('lead advice: brings the accent to the stronger side', () => {
+    expect(leadAdvice(line('1 2*'), book, 'right')).toMatchObject({
+      lead: 'left',
+      message: expect.stringContaining('from the rear, the long way'),
+    });
+    expect(leadAdvice(line('2 3*'), book, 'right')).toMatchObject({ lead: 'right' });
+    expect(leadAdvice(line('weave'), book, 'right')).toBeNull();
+  });
+  it('opens with: counts the strokes that two lines share from the start', () => {
+    expect(sharedOpening(line('1 2 3'), line('1 2 r:knee'), book)).toBe(2);
+    expect(sharedOpening(line('1-2'), line('1 2'), book)).toBe(1);
+    expect(sharedOpening(line('2'), line('1 2'), book)).toBe(0);
+  });
+});

@@ -1,0 +1,243 @@
+import { findFindings, limbClock, walkStance, type Audience } from '../body/index.ts';
+import { formatLine, parseLine, type BeatLine, type Stroke } from '../line/index.ts';
+import {
+  findMove,
+  isLegStrike,
+  isStrike,
+  otherLead,
+  type Lead,
+  type Move,
+  type MoveBook,
+} from '../moves/index.ts';
+import type { Bpm } from '../units/index.ts';
+import { evenGaps, firstStrokes, mapStrokes, writtenStrokes } from './rewriteLine.ts';
+
+/** Slow practice: this share of the working tempo. */
+const SLOW_SHARE = 0.65;
+/** The top of the ladder stays this far under the fastest clean tempo. */
+const TOP_SHARE = 0.95;
+
+/** One counted part of a stroke. */
+export interface CountedPart {
+  readonly stroke: number;
+  readonly move: string;
+  readonly part: string;
+  readonly cue: string;
+}
+
+/** The same text from the other lead is the mirrored combo. */
+export function mirror(lead: Lead): Lead {
+  return otherLead(lead);
+}
+
+/** Every stroke of the fighter split into its counted parts, in order, repeats written out. */
+export function parts(line: BeatLine, book: MoveBook, lead: Lead): CountedPart[] {
+  return walkStance(line, book, lead)
+    .strokes.filter((stroke) => stroke.stroke.by === 'fighter')
+    .flatMap(({ index, move }) =>
+      move.parts.map(({ name, cue }) => ({ stroke: index, move: move.name, part: name, cue })),
+    );
+}
+
+/** The first stroke, the first two, the first three … up to the whole line. */
+export function grow(line: BeatLine): string[] {
+  const count = writtenStrokes(line).length;
+  const grown = Array.from({ length: count }, (_, i) =>
+    formatLine(i === count - 1 ? line : firstStrokes(line, i + 1)),
+  );
+  return [...new Set(grown)];
+}
+
+/** Every gap a whole beat. */
+export function even(line: BeatLine): string {
+  return formatLine(evenGaps(line));
+}
+
+/** All strikes as touches. */
+export function light(line: BeatLine, book: MoveBook): string {
+  return formatLine(
+    mapStrokes(line, (stroke) => (isStrike(moveOf(stroke, book)) ? { ...stroke, power: 'touch' } : stroke)),
+  );
+}
+
+/** Only one strike with full power, the last of the fighter's or the one at this place among the written strokes. */
+export function power(line: BeatLine, book: MoveBook, place?: number): string {
+  const strokes = writtenStrokes(line);
+  const accent =
+    place ?? strokes.findLastIndex((stroke) => stroke.by === 'fighter' && isStrike(moveOf(stroke, book)));
+  return formatLine(
+    mapStrokes(line, (stroke, at) => ({
+      ...stroke,
+      power: at === accent ? 'full' : stroke.power === 'full' ? 'normal' : stroke.power,
+    })),
+  );
+}
+
+/** Slow, working and fastest clean tempo, each once, rising; the working tempo is never above the clean one. */
+export function ladder(working: Bpm, fastest: Bpm | null): Bpm[] {
+  const top = fastest === null ? working : Math.floor(fastest * TOP_SHARE);
+  const rungs = [Math.round(working * SLOW_SHARE), Math.min(working, top), top];
+  return [...new Set(rungs.filter((bpm) => bpm >= 20))].sort((a, b) => a - b);
+}
+
+export interface EasierLine {
+  readonly line: string;
+  /** What was changed, one sentence each; empty when nothing had to be. */
+  readonly changes: readonly string[];
+}
+
+/**
+ * The line with each move replaced by its easier move until nothing is above the grade or against the limits of the
+ * band. A strike to the head goes to the body where the band has no head contact. What has no easier form is left out.
+ */
+export function easier(line: BeatLine, book: MoveBook, audience: Audience): EasierLine {
+  const changes: string[] = [];
+  const changed = mapStrokes(line, (stroke) => {
+    if (stroke.by === 'holder') return stroke;
+    let now = lowered(stroke, book, audience, changes);
+    for (let guard = 0; guard < book.moves.size; guard++) {
+      const move = moveOf(now, book);
+      if (isAllowed(move, audience)) return lowered(now, book, audience, changes);
+      if (move.easier === null || !book.moves.has(move.easier)) {
+        changes.push(`The ${move.name.toLowerCase()} is left out.`);
+        return null;
+      }
+      const next = book.moves.get(move.easier)!;
+      changes.push(`${move.name} becomes ${next.name.toLowerCase()}.`);
+      now = { ...now, word: next.code, keptUp: now.keptUp && isLegStrike(next) };
+    }
+    return null;
+  });
+  return { line: formatLine(dropLooseMarks(changed, book)), changes: [...new Set(changes)] };
+}
+
+function isAllowed(move: Move, { grade, youth }: Audience): boolean {
+  if (grade && move.minGrade > grade.rank) return false;
+  if (!youth) return true;
+  const forbidden =
+    (!youth.knees && move.family === 'knee') ||
+    (!youth.elbows && move.family === 'elbow') ||
+    (!youth.spins && move.spin > 0) ||
+    (!youth.jumps && move.support === 'airborne' && isStrike(move));
+  return !forbidden;
+}
+
+function lowered(stroke: Stroke, book: MoveBook, { youth }: Audience, changes: string[]): Stroke {
+  const move = moveOf(stroke, book);
+  if (!youth || youth.headContact || !isStrike(move) || (stroke.level ?? move.level) !== 'head')
+    return stroke;
+  changes.push(`${move.name} goes to the body.`);
+  return { ...stroke, level: 'body' };
+}
+
+/** Marks that lean on a stroke before them fall away when that stroke is gone. */
+function dropLooseMarks(line: BeatLine, book: MoveBook): BeatLine {
+  let before: Stroke | null = null;
+  return mapStrokes(line, (stroke) => {
+    const kept: Stroke = {
+      ...stroke,
+      conditional: stroke.conditional && before !== null,
+      keptUp: stroke.keptUp && before !== null && isLegStrike(moveOf(before, book)),
+    };
+    before = kept;
+    return kept;
+  });
+}
+
+export interface RankedOrder {
+  readonly line: string;
+  readonly fastestBpm: Bpm | null;
+  readonly changesOfTurn: number;
+  readonly changesOfLevel: number;
+}
+
+/**
+ * All orders of two to five written strokes on whole beats, the one that flows best first: the fastest clean tempo,
+ * then how often the turn of the hips and the level change.
+ */
+export function orders(words: readonly string[], book: MoveBook, lead: Lead, factor: number): RankedOrder[] {
+  if (words.length < 2 || words.length > 5) return [];
+  const seen = new Map<string, RankedOrder>();
+  for (const order of permutations(words)) {
+    const parsed = parseLine(order.join(' '), book);
+    if (!parsed.ok) continue;
+    const walk = walkStance(parsed.line, book, lead);
+    const levels = walk.strokes.map((stroke) => stroke.level);
+    const text = formatLine(parsed.line);
+    seen.set(text, {
+      line: text,
+      fastestBpm: limbClock(walk, { factor }).fastestBpm,
+      changesOfTurn: walk.strokes.filter(
+        (stroke, i) => i > 0 && stroke.limb.split('-')[0] !== walk.strokes[i - 1]!.limb.split('-')[0],
+      ).length,
+      changesOfLevel: levels.filter((level, i) => i > 0 && level !== levels[i - 1]).length,
+    });
+  }
+  return [...seen.values()].sort(
+    (a, b) =>
+      (b.fastestBpm ?? 0) - (a.fastestBpm ?? 0) ||
+      b.changesOfTurn - a.changesOfTurn ||
+      b.changesOfLevel - a.changesOfLevel ||
+      a.line.localeCompare(b.line),
+  );
+}
+
+function permutations<T>(items: readonly T[]): T[][] {
+  if (items.length <= 1) return [[...items]];
+  return items.flatMap((item, i) => permutations(items.toSpliced(i, 1)).map((rest) => [item, ...rest]));
+}
+
+export interface LeadAdvice {
+  /** Lead from which the accented stroke comes from the stronger side. */
+  readonly lead: Lead;
+  readonly message: string;
+}
+
+/** From which lead the accented strike (full power, else the last) comes from the fighter's stronger side. Null without a sided strike. */
+export function leadAdvice(line: BeatLine, book: MoveBook, strongSide: 'left' | 'right'): LeadAdvice | null {
+  const leads: readonly Lead[] = ['left', 'right'];
+  for (const lead of leads) {
+    const strikes = walkStance(line, book, lead).strokes.filter(
+      (stroke) => stroke.stroke.by === 'fighter' && isStrike(stroke.move),
+    );
+    const accent = strikes.findLast((stroke) => stroke.stroke.power === 'full') ?? strikes.at(-1);
+    if (!accent?.limb.startsWith(strongSide)) continue;
+    const way = accent.side === 'rear' ? 'from the rear, the long way' : 'from the front, the short way';
+    return {
+      lead,
+      message: `From the ${lead} lead the ${accent.move.name.toLowerCase()} comes from the ${strongSide} side, ${way}.`,
+    };
+  }
+  return null;
+}
+
+/** How many strokes, from the first, two lines have in common: same limb side, move, level and beat. */
+export function sharedOpening(a: BeatLine, b: BeatLine, book: MoveBook): number {
+  const [first, second] = [a, b].map((line) => walkStance(line, book, 'left').strokes);
+  const same = (i: number): boolean => {
+    const [x, y] = [first![i], second![i]];
+    return (
+      x !== undefined &&
+      y !== undefined &&
+      x.move.code === y.move.code &&
+      x.limb === y.limb &&
+      x.level === y.level &&
+      x.beat.n * y.beat.d === y.beat.n * x.beat.d
+    );
+  };
+  let count = 0;
+  while (same(count)) count += 1;
+  return count;
+}
+
+/** Whether nothing of the line is above the grade or against the band any more. */
+export function suits(line: BeatLine, book: MoveBook, audience: Audience): boolean {
+  const { findings } = findFindings(walkStance(line, book, 'left'), book, { factor: 1, bpm: null, audience });
+  return !findings.some(({ rule }) => rule === 'above-grade' || rule === 'youth-contact');
+}
+
+function moveOf(stroke: Stroke, book: MoveBook): Move {
+  const found = findMove(book, stroke.word);
+  if (!found) throw new Error(`the move book has no ${stroke.word}`);
+  return found.move;
+}
