@@ -11,6 +11,10 @@ interface Fault {
 
 for (const path of [
   '/',
+  '/moves/round',
+  '/moves/new',
+  '/moves/numbers',
+  '/gym',
   '/combos/flood-4',
   '/combos/new',
   '/sessions/knees-behind-the-cross',

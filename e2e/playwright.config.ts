@@ -14,7 +14,8 @@ const data = (process.env['EURHYTHM_E2E_DATA'] ??= mkdtempSync(join(tmpdir(), 'e
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  timeout: 120_000,
+  // Without a sound card the browser's audio clock goes slower than real time while the machine is busy.
+  timeout: 240_000,
   workers: 1,
   fullyParallel: false,
   reporter: 'list',

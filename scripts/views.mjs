@@ -30,6 +30,14 @@ export const VIEWS = {
     await page.goto(base);
     await page.getByRole('link', { name: 'Take to the Floor' }).waitFor();
   },
+  async moves(page, base) {
+    await page.goto(`${base}/moves/round`);
+    await page.getByRole('heading', { name: 'Round kick' }).waitFor();
+  },
+  async gym(page, base) {
+    await page.goto(`${base}/gym`);
+    await page.getByText('Where schools differ').waitFor();
+  },
   async combos(page, base) {
     await page.goto(`${base}/combos/flood-4`);
     await page.getByLabel('Beat line').waitFor();
@@ -59,7 +67,7 @@ export const VIEWS = {
         data: { round: 3, fighterId, done, quality, at: new Date().toISOString() },
       });
     }
-    await setClock(page, base, 'shot', 3, 46.4);
+    await setClock(page, base, 'shot', 3, 42.2);
     await page.reload();
     await page.getByText('holder shows next').waitFor({ timeout: 60_000 });
     await page.keyboard.press('Shift');

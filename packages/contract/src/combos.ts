@@ -22,6 +22,11 @@ export class AnalyseComboDto {
   @IsOptional()
   @IsTempo()
   bpm?: number;
+
+  /** For whom the line is; without it nobody's limits are asked. */
+  @IsOptional()
+  @IsOwnId('the grade')
+  gradeId?: string;
 }
 
 export class SaveComboDto {

@@ -1,4 +1,8 @@
-import { Equals } from 'class-validator';
+import { RULES, STARTER_SCHOOL, type School } from '@eurhythm/core/body';
+import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsIn, IsOptional, ValidateNested } from 'class-validator';
+import { Type } from 'class-transformer';
+import { PACES } from './combos.ts';
+import { IsOneOf, IsOwnId, IsWithin } from './fields.ts';
 import type { FighterView } from './fighters.ts';
 import type { SessionSummary } from './sessions.ts';
 
@@ -6,6 +10,67 @@ export class AcceptNoticeDto {
   @Equals(true, { message: 'The notice is accepted or left open.' })
   accepted!: boolean;
 }
+
+/** What the children of a band may do to a partner. */
+export class YouthLimitsDto {
+  @IsOwnId('the grade')
+  gradeId!: string;
+
+  @IsBoolean({ message: 'Head contact is yes or no.' })
+  headContact!: boolean;
+
+  @IsBoolean({ message: 'Knees is yes or no.' })
+  knees!: boolean;
+
+  @IsBoolean({ message: 'Elbows is yes or no.' })
+  elbows!: boolean;
+
+  @IsBoolean({ message: 'Spins is yes or no.' })
+  spins!: boolean;
+
+  @IsBoolean({ message: 'Jumps is yes or no.' })
+  jumps!: boolean;
+}
+
+/** The gym's own ways, where schools differ. */
+export class SchoolDto {
+  @IsOneOf('the end of a strike', ['snap', 'through'])
+  strikes!: School['strikes'];
+
+  @IsOneOf('the high block with the front arm', ['allowed', 'avoided'])
+  frontHighBlock!: School['frontHighBlock'];
+
+  @IsOneOf('the pace', PACES)
+  pace!: (typeof PACES)[number];
+
+  @IsOneOf('what is called', ['numbers', 'names'])
+  words!: 'numbers' | 'names';
+
+  @IsOptional()
+  @IsWithin('the floor', 0.5, 50, 'steps')
+  floorSteps!: number | null;
+
+  @IsArray({ message: 'The muted rules are a list.' })
+  @IsIn(RULES, { each: true, message: 'One of the muted rules is not known.' })
+  muted!: School['muted'][number][];
+
+  @IsArray({ message: 'The limits of the bands are a list.' })
+  @ArrayMaxSize(20, { message: 'There are limits for at most 20 bands.' })
+  @ValidateNested({ each: true })
+  @Type(() => YouthLimitsDto)
+  youth!: YouthLimitsDto[];
+}
+
+/** The ways of a gym that has not said anything else. */
+export const STARTER_SCHOOL_SETTINGS: SchoolDto = {
+  strikes: STARTER_SCHOOL.strikes,
+  frontHighBlock: STARTER_SCHOOL.frontHighBlock,
+  floorSteps: STARTER_SCHOOL.floorSteps,
+  muted: [],
+  pace: 'club',
+  words: 'numbers',
+  youth: [],
+};
 
 export interface GradeView {
   readonly id: string;
@@ -17,6 +82,7 @@ export interface GymView {
   readonly name: string;
   readonly noticeAcceptedAt: string | null;
   readonly grades: readonly GradeView[];
+  readonly school: SchoolDto;
 }
 
 export interface TodayView {

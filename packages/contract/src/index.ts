@@ -2,9 +2,11 @@ import 'reflect-metadata';
 
 export * from './fields.ts';
 export * from './combos.ts';
+export * from './moves.ts';
 export * from './blocks.ts';
 export * from './sessions.ts';
 export * from './runs.ts';
 export * from './fighters.ts';
 export * from './gym.ts';
+export * from './audience.ts';
 export * from './checkFields.ts';

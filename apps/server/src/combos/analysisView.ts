@@ -1,9 +1,15 @@
-import { PACE_FACTORS, limbClock, type ComboAnalysis, type Pace } from '@eurhythm/core/body';
+import { findFindings, type ComboAnalysis, type FindingSettings } from '@eurhythm/core/body';
+import type { MoveBook } from '@eurhythm/core/moves';
 import { fractionToText } from '@eurhythm/core/units';
 import type { AnalysisView } from '@eurhythm/contract';
 
-/** Tells an analysis in the words of the contract, with the limb clock at this pace. */
-export function analysisView(analysis: ComboAnalysis, line: string, pace: Pace): AnalysisView {
+/** Tells an analysis in the words of the contract, with the limb clock and the findings at these settings. */
+export function analysisView(
+  analysis: ComboAnalysis,
+  line: string,
+  book: MoveBook,
+  settings: FindingSettings,
+): AnalysisView {
   if (!analysis.ok) return analysis;
   const { walk } = analysis;
   return {
@@ -29,7 +35,6 @@ export function analysisView(analysis: ComboAnalysis, line: string, pace: Pace):
     })),
     endLead: walk.end.lead,
     leadChanges: walk.leadChanges.map(({ beat, to, how }) => ({ beat: fractionToText(beat), to, how })),
-    ...limbClock(walk, { factor: PACE_FACTORS[pace] }),
-    findings: [],
+    ...findFindings(walk, book, settings),
   };
 }

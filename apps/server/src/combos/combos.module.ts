@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put } from '@nestjs/common';
 import { AnalyseComboDto, SaveComboDto, type AnalysisView, type ComboView } from '@eurhythm/contract';
+import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { OwnId } from '../house/ownId.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { CombosService } from './combos.service.ts';
@@ -37,7 +38,7 @@ class CombosController {
 }
 
 @Module({
-  imports: [MovesModule],
+  imports: [MovesModule, GymSettingsModule],
   controllers: [CombosController],
   providers: [CombosService],
   exports: [CombosService],

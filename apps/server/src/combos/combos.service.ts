@@ -4,10 +4,17 @@ import {
   NotFoundException,
   UnprocessableEntityException,
 } from '@nestjs/common';
-import { analyseCombo } from '@eurhythm/core/body';
+import { PACE_FACTORS, analyseCombo } from '@eurhythm/core/body';
 import { parseLine, type LineError } from '@eurhythm/core/line';
-import type { AnalyseComboDto, AnalysisView, ComboView, SaveComboDto } from '@eurhythm/contract';
+import {
+  audienceOf,
+  type AnalyseComboDto,
+  type AnalysisView,
+  type ComboView,
+  type SaveComboDto,
+} from '@eurhythm/contract';
 import { and, asc, eq, inArray, ne } from 'drizzle-orm';
+import { GymService } from '../gym/gym.service.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import type { Database } from '../store/openStore.ts';
 import { combos, grades } from '../store/schema.ts';
@@ -19,6 +26,7 @@ export class CombosService {
   constructor(
     @InjectDatabase() private readonly database: Database,
     private readonly moves: MovesService,
+    private readonly gym: GymService,
   ) {}
 
   async list(): Promise<ComboView[]> {
@@ -46,8 +54,15 @@ export class CombosService {
       .orderBy(asc(grades.position), asc(combos.number));
   }
 
-  async analyse({ line, lead, pace }: AnalyseComboDto): Promise<AnalysisView> {
-    return analysisView(analyseCombo(line, await this.moves.book(), lead), line, pace ?? 'club');
+  async analyse({ line, lead, pace, bpm, gradeId }: AnalyseComboDto): Promise<AnalysisView> {
+    const [book, { school, grades: order }] = await Promise.all([this.moves.book(), this.gym.gym()]);
+    const settings = {
+      factor: PACE_FACTORS[pace ?? school.pace],
+      bpm: bpm ?? null,
+      audience: audienceOf(gradeId, order, school),
+      school,
+    };
+    return analysisView(analyseCombo(line, book, lead), line, book, settings);
   }
 
   /** Refuses a line that cannot be read, with the grammar's own faults. */

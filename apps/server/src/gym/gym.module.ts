@@ -1,8 +1,9 @@
 import { Body, Controller, Get, Module, Put } from '@nestjs/common';
-import { AcceptNoticeDto, type GymView, type TodayView } from '@eurhythm/contract';
+import { AcceptNoticeDto, SchoolDto, type GymView, type TodayView } from '@eurhythm/contract';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { RunsModule } from '../runs/runs.module.ts';
 import { GymService } from './gym.service.ts';
+import { GymSettingsModule } from './gymSettings.module.ts';
 import { TodayService } from './today.service.ts';
 
 @Controller('api')
@@ -27,6 +28,11 @@ class GymController {
     return this.gym.acceptNotice();
   }
 
+  @Put('gym/school')
+  school(@Body() body: SchoolDto): Promise<GymView> {
+    return this.gym.saveSchool(body);
+  }
+
   @Get('today')
   now(): Promise<TodayView> {
     return this.today.today();
@@ -34,8 +40,8 @@ class GymController {
 }
 
 @Module({
-  imports: [FightersModule, RunsModule],
+  imports: [FightersModule, RunsModule, GymSettingsModule],
   controllers: [GymController],
-  providers: [GymService, TodayService],
+  providers: [TodayService],
 })
 export class GymModule {}

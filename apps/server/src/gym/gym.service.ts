@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { GymView } from '@eurhythm/contract';
+import { STARTER_SCHOOL_SETTINGS, type GymView, type SchoolDto } from '@eurhythm/contract';
 import { asc } from 'drizzle-orm';
 import type { Database } from '../store/openStore.ts';
 import { grades, gyms } from '../store/schema.ts';
@@ -16,7 +16,13 @@ export class GymService {
       name: row?.name ?? 'Your gym',
       noticeAcceptedAt: row?.noticeAcceptedAt?.toISOString() ?? null,
       grades: order.map(({ id, name, band }) => ({ id, name, band })),
+      school: row?.school ?? STARTER_SCHOOL_SETTINGS,
     };
+  }
+
+  async saveSchool(school: SchoolDto): Promise<GymView> {
+    await this.database.update(gyms).set({ school });
+    return this.gym();
   }
 
   /** Notes that somebody read the first-start notice; the first time counts. */

@@ -1,5 +1,5 @@
 import type { Move, NumberedMove } from '@eurhythm/core/moves';
-import type { RoundDto, RunClockDto } from '@eurhythm/contract';
+import type { RoundDto, RunClockDto, SchoolDto } from '@eurhythm/contract';
 import {
   boolean,
   doublePrecision,
@@ -21,6 +21,8 @@ export const gyms = pgTable('gyms', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
   noticeAcceptedAt: at('notice_accepted_at'),
+  /** Null until somebody changes the starter settings. */
+  school: jsonb('school').$type<SchoolDto>(),
 });
 
 export const grades = pgTable('grades', {
@@ -34,6 +36,8 @@ export const moves = pgTable('moves', {
   code: text('code').primaryKey(),
   position: integer('position').notNull(),
   move: jsonb('move').$type<Move>().notNull(),
+  /** A move that is still used somewhere is retired instead of taken out. */
+  retired: boolean('retired').notNull().default(false),
 });
 
 export const numbers = pgTable('numbers', {

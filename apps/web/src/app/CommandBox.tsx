@@ -13,7 +13,7 @@ export function CommandBox({ open, onClose }: { open: boolean; onClose: () => vo
   const { data: sessions = [] } = useQuery({ ...queries.sessions(), enabled: open });
   const { data: fighters = [] } = useQuery({ ...queries.fighters(), enabled: open });
   const places = [
-    ...['Today', 'Combos', 'Sessions', 'Floor', 'Fighters'].map((name) => ({
+    ...['Today', 'Moves', 'Combos', 'Sessions', 'Floor', 'Fighters', 'Gym'].map((name) => ({
       name,
       to: name === 'Today' ? '/' : `/${name.toLowerCase()}`,
     })),

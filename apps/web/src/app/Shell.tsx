@@ -11,10 +11,12 @@ import { useShortcut } from './useShortcut.ts';
 
 const ROOMS = [
   ['/', 'Today'],
+  ['/moves', 'Moves'],
   ['/combos', 'Combos'],
   ['/sessions', 'Sessions'],
   ['/floor', 'Floor'],
   ['/fighters', 'Fighters'],
+  ['/gym', 'Gym'],
 ] as const;
 
 type Open = 'commands' | 'keys' | 'cautions' | null;

@@ -1,6 +1,7 @@
 import { QueryClient, queryOptions } from '@tanstack/react-query';
-import { moveBook, type Move, type MoveBook, type NumberedMove } from '@eurhythm/core/moves';
+import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import type {
+  BookView,
   ComboView,
   FighterLog,
   FighterView,
@@ -24,16 +25,18 @@ export const queryClient = new QueryClient({
 
 const items = async <T>(path: string): Promise<readonly T[]> => (await get<{ items: T[] }>(path)).items;
 
+const bookOf = ({ items: moves, numbers }: BookView): MoveBook => moveBook(moves, numbers);
+
 export const queries = {
+  moves: () =>
+    queryOptions({ queryKey: ['moves'], queryFn: () => get<BookView>('moves'), staleTime: 60_000 }),
   gym: () => queryOptions({ queryKey: ['gym'], queryFn: () => get<GymView>('gym'), staleTime: 60_000 }),
   today: () => queryOptions({ queryKey: ['today'], queryFn: () => get<TodayView>('today') }),
   book: () =>
     queryOptions({
       queryKey: ['moves'],
-      queryFn: async (): Promise<MoveBook> => {
-        const { items: moves, numbers } = await get<{ items: Move[]; numbers: NumberedMove[] }>('moves');
-        return moveBook(moves, numbers);
-      },
+      queryFn: () => get<BookView>('moves'),
+      select: bookOf,
       staleTime: 60_000,
     }),
   combos: () => queryOptions({ queryKey: ['combos'], queryFn: () => items<ComboView>('combos') }),

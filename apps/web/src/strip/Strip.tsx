@@ -1,8 +1,8 @@
 import { memo, useMemo, type KeyboardEvent } from 'react';
-import type { Walk } from '@eurhythm/core/body';
+import type { ClockLimit, Finding, Walk } from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
 import { PinHead, pinColour } from './PinHead.tsx';
-import { STRIP_SCALES, layOutStrip, type Pin, type StripScale } from './stripLayout.ts';
+import { STRIP_SCALES, layOutStrip, type Pin, type StripPicture, type StripScale } from './stripLayout.ts';
 import { Tape } from './Tape.tsx';
 import { tellStrip } from './tellStrip.ts';
 
@@ -20,6 +20,9 @@ interface StripProps {
   /** Where the moving notch stands; strokes up to `done` are behind it. */
   readonly now?: number | null;
   readonly done?: number | null;
+  /** The pair that holds the tempo back. */
+  readonly limit?: ClockLimit | null;
+  readonly findings?: readonly Finding[];
 }
 
 /** The picture of a combo: a length of tape with the beats cut into it, and a pin for every stroke. */
@@ -33,6 +36,8 @@ export const Strip = memo(function Strip({
   onChoose,
   now = null,
   done = null,
+  limit = null,
+  findings = [],
 }: StripProps) {
   const scale = STRIP_SCALES[size];
   const picture = useMemo(
@@ -90,6 +95,8 @@ export const Strip = memo(function Strip({
           className="fill-ink"
         />
       )}
+      {!small && <FindingMarks picture={picture} scale={scale} findings={findings} />}
+      {!small && limit && <LimitBracket picture={picture} scale={scale} limit={limit} />}
       {now !== null && <MovingNotch x={picture.xOfBeat(now)} tapeY={picture.tapeY} scale={scale} />}
     </svg>
   );
@@ -178,6 +185,62 @@ function PinMark({ pin, before, scale, small, faded, chosen, onChoose }: PinMark
           {pin.label}
         </text>
       )}
+    </g>
+  );
+}
+
+/** The limiting pair, bracketed under the tape with the time it needs. */
+function LimitBracket({
+  picture,
+  scale,
+  limit,
+}: {
+  picture: StripPicture;
+  scale: StripScale;
+  limit: ClockLimit;
+}) {
+  const [from, to] = [picture.pins[limit.fromStroke], picture.pins[limit.toStroke]];
+  if (!from || !to) return null;
+  const y = picture.tapeY + scale.tape + 8;
+  return (
+    <g className="stroke-caution" strokeWidth={2} fill="none">
+      <path d={`M${from.x} ${y}v8H${Math.max(to.x, from.x + 10)}v-8`} />
+      <text
+        x={(from.x + to.x) / 2}
+        y={y + 8 + scale.label * 1.1}
+        textAnchor="middle"
+        fontSize={scale.label * 0.9}
+        fontWeight={700}
+        stroke="none"
+        className="fill-caution"
+      >
+        {limit.seconds.toFixed(2)} s
+      </text>
+    </g>
+  );
+}
+
+/** A wave on the tape's lower edge under every stroke that a caution is about. */
+function FindingMarks({
+  picture,
+  scale,
+  findings,
+}: {
+  picture: StripPicture;
+  scale: StripScale;
+  findings: readonly Finding[];
+}) {
+  const marked = new Set(
+    findings.filter((finding) => finding.severity !== 'note').flatMap((finding) => finding.strokes),
+  );
+  const y = picture.tapeY + scale.tape - 3;
+  return (
+    <g fill="none" className="stroke-caution" strokeWidth={2.5}>
+      {picture.pins
+        .filter((pin) => marked.has(pin.index))
+        .map((pin) => (
+          <path key={pin.index} d={`M${pin.x - 12} ${y}q3 -6 6 0t6 0t6 0t6 0`} />
+        ))}
     </g>
   );
 }

@@ -1,4 +1,4 @@
-import { findMove, isLegStrike, nearestWord, type Level, type MoveBook, type Side } from '../moves/index.ts';
+import { findMove, isLegStrike, wordFor, type Level, type MoveBook, type Side } from '../moves/index.ts';
 import type { Stroke } from './beatLine.ts';
 import type { LineReader } from './lineReader.ts';
 
@@ -107,7 +107,7 @@ function faultUnknown(reader: LineReader, book: MoveBook, word: string, at: numb
     reader.fault(at, reader.at, message, MOVE_EXPECTED);
     return;
   }
-  const hint = nearestWord(word, book.moves.keys());
+  const hint = wordFor(book, word);
   reader.fault(
     at,
     reader.at,

@@ -34,6 +34,7 @@ export function describeMove(family: Family, short: string, given: Given, parts:
     faults: [],
     easier: null,
     cautions: [],
+    aliases: [],
     minGrade: 0,
     ...given,
     say: { long: given.name.toLowerCase(), short },

@@ -1,4 +1,6 @@
 export * from './move.ts';
 export * from './moveBook.ts';
 export * from './nearestWord.ts';
+export * from './easierChain.ts';
+export * from './wordFor.ts';
 export * from './starterBook.ts';

@@ -78,6 +78,8 @@ export interface Move {
   /** Code of an easier move that stands in for it; null when there is none. */
   readonly easier: string | null;
   readonly cautions: readonly CautionTag[];
+  /** Other words for it, in any language: found when typing or searching, never written into a line. */
+  readonly aliases: readonly string[];
   /** Place of the lowest grade that trains it, counted from 0 in the gym's order of adult grades. */
   readonly minGrade: number;
 }

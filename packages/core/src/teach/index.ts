@@ -1,2 +1,3 @@
 export * from './variants.ts';
+export * from './renumberLine.ts';
 export { writtenStrokes } from './rewriteLine.ts';

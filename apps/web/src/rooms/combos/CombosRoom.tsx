@@ -3,7 +3,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import type { MoveBook } from '@eurhythm/core/moves';
-import type { ComboView, GradeView, SaveComboDto } from '@eurhythm/contract';
+import type { ComboView, GradeView, GymView, SaveComboDto } from '@eurhythm/contract';
 import { newId } from '../../app/api.ts';
 import { queries } from '../../app/queries.ts';
 import { useDraft } from '../../app/useDraft.ts';
@@ -42,7 +42,7 @@ export function CombosRoom() {
           <Plain>This combo is not in the book. Choose one on the left.</Plain>
         </div>
       ) : (
-        <OpenCombo key={open?.id ?? 'new'} combo={open} all={combos} grades={gym.grades} book={book} />
+        <OpenCombo key={open?.id ?? 'new'} combo={open} all={combos} gym={gym} book={book} />
       )}
     </div>
   );
@@ -51,23 +51,16 @@ export function CombosRoom() {
 interface OpenComboProps {
   readonly combo: ComboView | undefined;
   readonly all: readonly ComboView[];
-  readonly grades: readonly GradeView[];
+  readonly gym: GymView;
   readonly book: MoveBook;
 }
 
-function OpenCombo({ combo, all, grades, book }: OpenComboProps) {
+function OpenCombo({ combo, all, gym, book }: OpenComboProps) {
   const [ownId] = useState(() => combo?.id ?? newId());
-  const saved = combo ? saveable(combo) : emptyCombo(all, grades);
+  const saved = combo ? saveable(combo) : emptyCombo(all, gym.grades);
   const draft = useDraft(`combo.${combo?.id ?? 'new'}`, saved);
   return (
-    <Workbench
-      id={ownId}
-      isNew={!combo}
-      combo={draft.value ?? saved}
-      draft={draft}
-      grades={grades}
-      book={book}
-    />
+    <Workbench id={ownId} isNew={!combo} combo={draft.value ?? saved} draft={draft} gym={gym} book={book} />
   );
 }
 

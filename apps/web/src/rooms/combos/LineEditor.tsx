@@ -3,12 +3,13 @@ import { setDiagnostics, type Diagnostic } from '@codemirror/lint';
 import { EditorState, RangeSetBuilder, StateEffect, StateField } from '@codemirror/state';
 import { Decoration, EditorView, keymap, placeholder, type DecorationSet } from '@codemirror/view';
 import { useEffect, useRef } from 'react';
-import type { ComboAnalysis } from '@eurhythm/core/body';
+import type { ComboAnalysis, Finding } from '@eurhythm/core/body';
 import { pinColour } from '../../strip/PinHead.tsx';
 
 interface LineEditorProps {
   readonly value: string;
   readonly analysis: ComboAnalysis | null;
+  readonly findings: readonly Finding[];
   onChange(line: string): void;
   onHear(): void;
   /** A stretch of the text to show as chosen. */
@@ -37,7 +38,7 @@ const look = EditorView.theme({
 });
 
 /** The beat line as text: coloured by side, faults underlined where they are. Enter lets it be heard. */
-export function LineEditor({ value, analysis, onChange, onHear, chosen }: LineEditorProps) {
+export function LineEditor({ value, analysis, findings, onChange, onHear, chosen }: LineEditorProps) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
   const latest = useRef({ onChange, onHear });
@@ -86,8 +87,8 @@ export function LineEditor({ value, analysis, onChange, onHear, chosen }: LineEd
     const editor = view.current!;
     const length = editor.state.doc.length;
     editor.dispatch({ effects: setColours.of(colourStrokes(analysis, length)) });
-    editor.dispatch(setDiagnostics(editor.state, diagnosticsOf(analysis, length)));
-  }, [analysis]);
+    editor.dispatch(setDiagnostics(editor.state, diagnosticsOf(analysis, findings, length)));
+  }, [analysis, findings]);
 
   useEffect(() => {
     const editor = view.current!;
@@ -117,14 +118,26 @@ function colourStrokes(analysis: ComboAnalysis | null, length: number): Decorati
   return builder.finish();
 }
 
-function diagnosticsOf(analysis: ComboAnalysis | null, length: number): Diagnostic[] {
-  if (!analysis || analysis.ok) return [];
-  return analysis.errors
-    .filter((error) => error.from <= length)
-    .map(({ from, to, message }) => ({
-      from,
-      to: Math.min(length, Math.max(to, from)),
-      message,
-      severity: 'error' as const,
+function diagnosticsOf(
+  analysis: ComboAnalysis | null,
+  findings: readonly Finding[],
+  length: number,
+): Diagnostic[] {
+  const clipped = ({ from, to }: { from: number; to: number }) => ({
+    from,
+    to: Math.min(length, Math.max(to, from)),
+  });
+  if (!analysis) return [];
+  if (!analysis.ok) {
+    return analysis.errors
+      .filter((error) => error.from <= length)
+      .map((error) => ({ ...clipped(error), message: error.message, severity: 'error' as const }));
+  }
+  return findings
+    .filter((finding) => finding.severity !== 'note' && finding.from <= length)
+    .map((finding) => ({
+      ...clipped(finding),
+      message: finding.message,
+      severity: finding.severity === 'cannot' ? ('error' as const) : ('warning' as const),
     }));
 }

@@ -1,3 +1,4 @@
+import type { BodyReport } from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
 import { Strip } from '../../strip/Strip.tsx';
 import type { Pin } from '../../strip/stripLayout.ts';
@@ -8,6 +9,7 @@ interface LineStripProps {
   readonly drawn: DrawnLine | null;
   /** The text has a fault, so this is the strip of the last good line. */
   readonly isStale: boolean;
+  readonly report: BodyReport | null;
   readonly lead: Lead;
   readonly beat: number | null;
   readonly chosen: number | null;
@@ -15,7 +17,7 @@ interface LineStripProps {
 }
 
 /** The strip under the line; long lines scroll sideways. */
-export function LineStrip({ drawn, isStale, lead, beat, chosen, onChoose }: LineStripProps) {
+export function LineStrip({ drawn, isStale, report, lead, beat, chosen, onChoose }: LineStripProps) {
   const [ref, width] = useWidth<HTMLDivElement>(900);
   return (
     <div ref={ref} className={`mt-3 mb-2 min-h-[305px] overflow-x-auto pt-1 ${isStale ? 'opacity-40' : ''}`}>
@@ -29,6 +31,8 @@ export function LineStrip({ drawn, isStale, lead, beat, chosen, onChoose }: Line
           chosen={chosen}
           onChoose={onChoose}
           now={beat}
+          limit={isStale ? null : (report?.limit ?? null)}
+          findings={isStale ? [] : (report?.findings ?? [])}
         />
       )}
     </div>

@@ -3,9 +3,9 @@ import { Play, Square } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { analyseCombo } from '@eurhythm/core/body';
+import { PACE_FACTORS, analyseCombo, findFindings, type Rule } from '@eurhythm/core/body';
 import { otherLead, type Lead, type MoveBook } from '@eurhythm/core/moves';
-import { SaveComboDto, checkFields, type ComboView, type GradeView } from '@eurhythm/contract';
+import { SaveComboDto, audienceOf, checkFields, type ComboView, type GymView } from '@eurhythm/contract';
 import { put, send } from '../../app/api.ts';
 import type { Draft } from '../../app/useDraft.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
@@ -17,6 +17,7 @@ import { BodySays } from './BodySays.tsx';
 import { ComboCard } from './ComboCard.tsx';
 import { LineEditor } from './LineEditor.tsx';
 import { LineStrip } from './LineStrip.tsx';
+import { TeachIt } from './TeachIt.tsx';
 import { useDrawnLine } from './useDrawnLine.ts';
 
 interface WorkbenchProps {
@@ -24,12 +25,13 @@ interface WorkbenchProps {
   readonly isNew: boolean;
   readonly combo: SaveComboDto;
   readonly draft: Draft<SaveComboDto>;
-  readonly grades: readonly GradeView[];
+  readonly gym: GymView;
   readonly book: MoveBook;
 }
 
 /** One combo: its line, its strip, what the body says to it, and its card. */
-export function Workbench({ id, isNew, combo, draft, grades, book }: WorkbenchProps) {
+export function Workbench({ id, isNew, combo, draft, gym, book }: WorkbenchProps) {
+  const { grades, school } = gym;
   const client = useQueryClient();
   const navigate = useNavigate();
   const errors = useFieldErrors();
@@ -37,6 +39,18 @@ export function Workbench({ id, isNew, combo, draft, grades, book }: WorkbenchPr
   const [lead, setLead] = useState<Lead>('left');
   const [chosen, setChosen] = useState<{ index: number; from: number; to: number } | null>(null);
   const analysis = useMemo(() => analyseCombo(combo.line, book, lead), [combo.line, book, lead]);
+  const report = useMemo(
+    () =>
+      analysis.ok
+        ? findFindings(analysis.walk, book, {
+            factor: PACE_FACTORS[school.pace],
+            bpm: combo.bpm > 0 ? combo.bpm : null,
+            audience: audienceOf(combo.gradeId, grades, school),
+            school,
+          })
+        : null,
+    [analysis, book, school, combo.bpm, combo.gradeId, grades],
+  );
   const drawn = useDrawnLine(analysis, combo, lead, book);
   const grade = grades.find((each) => each.id === combo.gradeId);
 
@@ -78,6 +92,28 @@ export function Workbench({ id, isNew, combo, draft, grades, book }: WorkbenchPr
       toast.error('The line has a fault. Mend it, then save; nothing is lost meanwhile.');
   };
   useShortcut('mod+s', trySave);
+  const mute = async (rule: Rule): Promise<void> => {
+    const set = async (muted: readonly Rule[]): Promise<void> => {
+      client.setQueryData(['gym'], await put<GymView>('gym/school', { ...school, muted }));
+    };
+    try {
+      await set([...school.muted, rule]);
+      toast('The gym does not hear of this any more. Gym turns it on again.', {
+        duration: 10_000,
+        action: { label: 'Undo', onClick: () => void set(school.muted) },
+      });
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const take = (line: string, what: string): void => {
+    const before = combo.line;
+    change({ line });
+    toast(`The line is now ${what}.`, {
+      duration: 10_000,
+      action: { label: 'Undo', onClick: () => change({ line: before }) },
+    });
+  };
   const hear = (): void => {
     if (hearing.state !== 'silent') hearing.stop();
     else if (analysis.ok && errors.of('bpm') === undefined) hearing.hear(combo.line, lead, combo.bpm);
@@ -99,6 +135,11 @@ export function Workbench({ id, isNew, combo, draft, grades, book }: WorkbenchPr
             <span className="text-sm text-quiet">beats a minute</span>
           </p>
           <Button onClick={() => setLead(otherLead(lead))}>Other lead</Button>
+          {(draft.isChanged || isNew) && (
+            <Button onClick={trySave} disabled={save.isPending}>
+              Save
+            </Button>
+          )}
           <Button weight="main" onClick={hear} disabled={!analysis.ok || hearing.state === 'loading'}>
             {hearing.state === 'playing' ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}
             {hearing.state === 'loading'
@@ -113,6 +154,7 @@ export function Workbench({ id, isNew, combo, draft, grades, book }: WorkbenchPr
       <LineEditor
         value={combo.line}
         analysis={analysis}
+        findings={report?.findings ?? []}
         chosen={chosen}
         onChange={(line) => change({ line })}
         onHear={hear}
@@ -120,6 +162,7 @@ export function Workbench({ id, isNew, combo, draft, grades, book }: WorkbenchPr
       <LineStrip
         drawn={drawn}
         isStale={!analysis.ok}
+        report={report}
         lead={lead}
         beat={hearing.beat}
         chosen={chosen?.index ?? null}
@@ -130,14 +173,34 @@ export function Workbench({ id, isNew, combo, draft, grades, book }: WorkbenchPr
           title="What the body says"
           aside={drawn ? `${drawn.walk.strokes.length} strokes · ${drawn.beats} beats a cycle` : ''}
         >
-          <BodySays analysis={analysis} lead={lead} onPlace={(place) => setChosen({ index: -1, ...place })} />
+          <BodySays
+            analysis={analysis}
+            report={report}
+            lead={lead}
+            pace={school.pace}
+            onPlace={({ from, to }) => setChosen({ index: -1, from, to })}
+            onMute={(rule) => void mute(rule)}
+          />
+        </Part>
+        <Part title="Teach it">
+          {analysis.ok && (
+            <TeachIt
+              combo={combo}
+              walk={analysis.walk}
+              lead={lead}
+              fastestBpm={report?.fastestBpm ?? null}
+              factor={PACE_FACTORS[school.pace]}
+              book={book}
+              grades={grades}
+              school={school}
+              onHear={(line, bpm) => hearing.hear(line, lead, bpm)}
+              onTake={take}
+            />
+          )}
         </Part>
         <Part title="On the card" aside={draft.isChanged ? 'not saved yet' : isNew ? '' : 'saved'}>
           <ComboCard combo={combo} grades={grades} errors={errors} onChange={change} />
           <div className="mt-4 flex flex-wrap gap-3">
-            <Button weight="main" onClick={trySave} disabled={save.isPending || (!draft.isChanged && !isNew)}>
-              Save
-            </Button>
             {draft.isChanged && !isNew && <Button onClick={draft.clear}>Put back</Button>}
             {!isNew && (
               <Button weight="bare" onClick={() => remove.mutate()}>

@@ -32,6 +32,7 @@ export function Builder({ id, isNew, session, draft }: BuilderProps) {
   const errors = useFieldErrors();
   const { data: combos = [] } = useQuery(queries.combos());
   const { data: book } = useQuery(queries.book());
+  const { data: gym } = useQuery(queries.gym());
   const [chosen, setChosen] = useState(0);
   const { rounds } = session;
   const open = rounds[Math.min(chosen, rounds.length - 1)];
@@ -160,7 +161,11 @@ export function Builder({ id, isNew, session, draft }: BuilderProps) {
             </p>
           )}
           <div className="mt-4 flex gap-3">
-            <Button onClick={() => add(newRound('pads', freeRoundId(rounds), combos[0]?.id ?? null))}>
+            <Button
+              onClick={() =>
+                add(newRound('pads', freeRoundId(rounds), combos[0]?.id ?? null, gym?.school.words))
+              }
+            >
               Add pads
             </Button>
             <Button onClick={() => add(newRound('shadow', freeRoundId(rounds), null))}>Add shadow</Button>

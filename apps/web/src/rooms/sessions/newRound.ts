@@ -3,14 +3,24 @@ import type { AnyBlockDto, RoundDto } from '@eurhythm/contract';
 export const STARTER_PROMPTS = ['Hands high', 'Move your head', 'Circle out', 'Change lead'];
 
 /** A round as a coach would begin it: two minutes of work and forty seconds of rest. */
-export function newRound(kind: RoundDto['kind'], id: string, comboId: string | null): RoundDto {
+export function newRound(
+  kind: RoundDto['kind'],
+  id: string,
+  comboId: string | null,
+  words: 'numbers' | 'names' = 'numbers',
+): RoundDto {
   const rest: AnyBlockDto = { kind: 'rest', id: `${id}-rest`, seconds: 40 };
   return kind === 'shadow'
     ? { id, kind, title: 'Shadow', blocks: [shadowWork(id, 120), rest] }
-    : { id, kind, title: 'Pads', blocks: [padsWork(id, 120, comboId), rest] };
+    : { id, kind, title: 'Pads', blocks: [padsWork(id, 120, comboId, words), rest] };
 }
 
-export function padsWork(id: string, seconds: number, comboId: string | null): AnyBlockDto {
+export function padsWork(
+  id: string,
+  seconds: number,
+  comboId: string | null,
+  words: 'numbers' | 'names',
+): AnyBlockDto {
   return {
     kind: 'combo',
     id: `${id}-work`,
@@ -18,7 +28,7 @@ export function padsWork(id: string, seconds: number, comboId: string | null): A
     combos: comboId === null ? [] : [{ comboId }],
     bpm: 80,
     calls: 'on-beat',
-    words: 'numbers',
+    words,
     leadPlan: 'halves',
     cyclesEach: 4,
   };

@@ -1,0 +1,125 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { SaveMoveDto, checkFields, type BookView, type GradeView, type MoveView } from '@eurhythm/contract';
+import { put, send } from '../../app/api.ts';
+import { useDraft } from '../../app/useDraft.ts';
+import { useFieldErrors } from '../../app/useFieldErrors.ts';
+import { useShortcut } from '../../app/useShortcut.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { Part } from '../../ui/Panel.tsx';
+import { MoveBodyFields, MoveWordFields } from './MoveFields.tsx';
+import { FAMILY_NAMES } from './MoveList.tsx';
+
+interface MoveEditorProps {
+  /** Null for a new move. */
+  readonly code: string | null;
+  readonly saved: SaveMoveDto;
+  readonly move: MoveView | null;
+  readonly book: BookView;
+  readonly grades: readonly GradeView[];
+}
+
+/** One move of the book, with everything that the walk, the clock, the voice and the findings read from it. */
+export function MoveEditor({ code, saved, move, book, grades }: MoveEditorProps) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const errors = useFieldErrors();
+  const draft = useDraft(`move.${code ?? 'new'}`, saved);
+  const [newCode, setNewCode] = useState('');
+  const form = draft.value ?? saved;
+  const change = (changes: Partial<SaveMoveDto>): void => draft.change({ ...form, ...changes });
+  const target = code ?? newCode;
+  const save = useMutation({
+    mutationFn: () => put<BookView>(`moves/${encodeURIComponent(target)}`, form),
+    onSuccess: (after) => {
+      client.setQueryData(['moves'], after);
+      draft.clear();
+      errors.show([]);
+      toast(`${form.name} is saved.`);
+      if (code === null) void navigate(`/moves/${target}`, { replace: true });
+    },
+    onError: errors.showFailure,
+  });
+  const remove = useMutation({
+    mutationFn: () => send<{ retired: boolean; usedBy: string[] }>('DELETE', `moves/${target}`),
+    onSuccess: async ({ retired, usedBy }) => {
+      await client.invalidateQueries({ queryKey: ['moves'] });
+      toast(
+        retired
+          ? `${form.name} is retired, not gone: used by ${usedBy.slice(0, 3).join(', ')}${usedBy.length > 3 ? ` and ${usedBy.length - 3} more` : ''}.`
+          : `${form.name} is out of the book.`,
+        {
+          duration: 10_000,
+          action: {
+            label: 'Undo',
+            onClick: () =>
+              void put(`moves/${target}`, form).then(() => client.invalidateQueries({ queryKey: ['moves'] })),
+          },
+        },
+      );
+      if (!retired) void navigate('/moves');
+    },
+    onError: (error) => toast.error(error.message),
+  });
+  const trySave = (): void => {
+    const wrong = checkFields(SaveMoveDto, form);
+    if (code === null && !/^[a-z]{1,24}$/.test(newCode))
+      wrong.unshift({ field: 'code', message: 'A code is 1 to 24 small letters, such as jab.' });
+    if (code === null && book.items.some((each) => each.code === newCode))
+      wrong.unshift({ field: 'code', message: `“${newCode}” is in the book already.` });
+    errors.show(wrong);
+    if (wrong.length === 0) save.mutate();
+  };
+  useShortcut('mod+s', trySave);
+  return (
+    <div className="min-w-0 flex-1 px-8 py-5">
+      <header className="mb-4 flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <p className="text-sm text-quiet">
+            {FAMILY_NAMES[form.family]}{' '}
+            {code !== null && <code className="ml-2 rounded bg-hint px-1.5 font-line">{code}</code>}
+          </p>
+          <h1 className="text-3xl">{form.name || 'A new move'}</h1>
+          {move?.retired && (
+            <p className="font-semibold text-caution">
+              Retired: lines that use it still read it, new ones are not offered it. Save brings it back.
+            </p>
+          )}
+        </div>
+        <div className="flex gap-3">
+          {(draft.isChanged || code === null || move?.retired) && (
+            <Button weight="main" onClick={trySave} disabled={save.isPending}>
+              Save
+            </Button>
+          )}
+          {draft.isChanged && <Button onClick={draft.clear}>Put back</Button>}
+          {code !== null && !move?.retired && (
+            <Button weight="bare" onClick={() => remove.mutate()}>
+              Take out of the book
+            </Button>
+          )}
+        </div>
+      </header>
+      {code === null && (
+        <TextField
+          label="Code, as lines write it"
+          className="mb-4 max-w-64"
+          value={newCode}
+          error={errors.of('code')}
+          onChange={(e) => setNewCode(e.target.value)}
+        />
+      )}
+      <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
+        <Part title="How it is taught">
+          <MoveWordFields form={form} book={book} errors={errors} onChange={change} />
+        </Part>
+        <Part title="What the body does">
+          <MoveBodyFields form={form} grades={grades} errors={errors} onChange={change} />
+        </Part>
+      </div>
+    </div>
+  );
+}

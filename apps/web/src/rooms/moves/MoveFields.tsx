@@ -1,0 +1,255 @@
+import { Plus, X } from 'lucide-react';
+import {
+  CAUTION_TAGS,
+  FAMILIES,
+  LEVELS,
+  LIMB_KINDS,
+  STANCES,
+  SUPPORTS,
+  type BookView,
+  type GradeView,
+  type SaveMoveDto,
+} from '@eurhythm/contract';
+import type { FieldErrors } from '../../app/useFieldErrors.ts';
+import { Button, IconButton } from '../../ui/Button.tsx';
+import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
+import { FAMILY_NAMES } from './MoveList.tsx';
+
+const plain = (values: readonly string[]) =>
+  values.map((value) => ({ value, label: value.replaceAll('-', ' ') }));
+const SIDES = [
+  { value: 'front', label: 'always the front' },
+  { value: 'rear', label: 'always the rear' },
+  { value: 'free-front', label: 'either, usually front' },
+  { value: 'free-rear', label: 'either, usually rear' },
+  { value: 'both', label: 'both at once' },
+  { value: 'none', label: 'no side' },
+] as const;
+const TURNS = [
+  { value: '1', label: 'its side comes forward' },
+  { value: '-1', label: 'its side goes back' },
+  { value: '0', label: 'no turn' },
+] as const;
+
+interface FieldsProps {
+  readonly form: SaveMoveDto;
+  readonly errors: FieldErrors;
+  onChange(changes: Partial<SaveMoveDto>): void;
+}
+
+const lines = (text: string): string[] => text.split('\n').filter((line) => line.trim() !== '');
+
+/** Names, spoken forms, counted parts, faults, the easier move. */
+export function MoveWordFields({ form, errors, book, onChange }: FieldsProps & { book: BookView }) {
+  const changePart = (place: number, changes: Partial<SaveMoveDto['parts'][number]>): void =>
+    onChange({ parts: form.parts.map((part, i) => (i === place ? { ...part, ...changes } : part)) });
+  return (
+    <div className="grid grid-cols-2 gap-3 pt-3">
+      <TextField
+        label="Name"
+        value={form.name}
+        error={errors.of('name')}
+        onChange={(e) => onChange({ name: e.target.value })}
+      />
+      <ChoiceField
+        label="Family"
+        value={form.family}
+        choices={FAMILIES.map((value) => ({ value, label: FAMILY_NAMES[value] }))}
+        onChange={(e) => onChange({ family: e.target.value as SaveMoveDto['family'] })}
+      />
+      <TextField
+        label="Spoken, long"
+        value={form.sayLong}
+        error={errors.of('sayLong')}
+        onChange={(e) => onChange({ sayLong: e.target.value })}
+      />
+      <TextField
+        label="Spoken, short"
+        value={form.sayShort}
+        error={errors.of('sayShort')}
+        onChange={(e) => onChange({ sayShort: e.target.value })}
+      />
+      <fieldset className="col-span-2">
+        <legend className="mb-1 text-sm font-semibold text-quiet">Counted parts, a cue for each</legend>
+        {form.parts.map((part, i) => (
+          <div key={i} className="mb-2 grid grid-cols-[2rem_9rem_1fr_auto] items-start gap-2">
+            <span className="pt-2 text-right font-heading text-lg font-bold">{i + 1}</span>
+            <TextField
+              label={`Part ${i + 1}`}
+              className="[&>label]:sr-only"
+              value={part.name}
+              error={errors.of(`parts.${i}.name`)}
+              onChange={(e) => changePart(i, { name: e.target.value })}
+            />
+            <TextField
+              label={`Cue of part ${i + 1}`}
+              className="[&>label]:sr-only"
+              value={part.cue}
+              error={errors.of(`parts.${i}.cue`)}
+              onChange={(e) => changePart(i, { cue: e.target.value })}
+            />
+            <IconButton
+              label={`Take part ${i + 1} out`}
+              onClick={() => onChange({ parts: form.parts.toSpliced(i, 1) })}
+            >
+              <X size={18} />
+            </IconButton>
+          </div>
+        ))}
+        {errors.of('parts') !== undefined && (
+          <p role="alert" className="text-sm font-semibold text-caution">
+            {errors.of('parts')}
+          </p>
+        )}
+        <Button onClick={() => onChange({ parts: [...form.parts, { name: '', cue: '' }] })}>
+          <Plus size={16} aria-hidden /> Add a part
+        </Button>
+      </fieldset>
+      <LongTextField
+        label="Usual faults, one on a line"
+        value={form.faults.join('\n')}
+        error={errors.of('faults')}
+        onChange={(e) =>
+          onChange({ faults: lines(e.target.value + ' ').map((line) => line.replace(/ $/, '')) })
+        }
+      />
+      <LongTextField
+        label="Other words for it, one on a line"
+        hint="any language; found when searching"
+        value={form.aliases.join('\n')}
+        error={errors.of('aliases')}
+        onChange={(e) =>
+          onChange({ aliases: lines(e.target.value + ' ').map((line) => line.replace(/ $/, '')) })
+        }
+      />
+      <ChoiceField
+        label="Easier move"
+        value={form.easier ?? ''}
+        error={errors.of('easier')}
+        choices={[
+          { value: '', label: 'none' },
+          ...book.items.map((move) => ({ value: move.code, label: move.name })),
+        ]}
+        onChange={(e) => onChange({ easier: e.target.value === '' ? null : e.target.value })}
+      />
+      <TextField
+        label="The partner holds"
+        value={form.target}
+        error={errors.of('target')}
+        onChange={(e) => onChange({ target: e.target.value })}
+      />
+    </div>
+  );
+}
+
+/** Limb, side, times, turn, support, steps: what the walk and the clock reckon with. */
+export function MoveBodyFields({
+  form,
+  errors,
+  grades,
+  onChange,
+}: FieldsProps & { grades: readonly GradeView[] }) {
+  const number = (text: string): number => (text.trim() === '' ? NaN : Number(text));
+  const shown = (value: number): string => (value === null || Number.isNaN(value) ? '' : String(value));
+  const numberField = (label: string, field: 'out' | 'back' | 'spin' | 'facing' | 'forward' | 'right') => (
+    <TextField
+      label={label}
+      inputMode="decimal"
+      value={shown(form[field])}
+      error={errors.of(field)}
+      onChange={(e) => onChange({ [field]: number(e.target.value) })}
+    />
+  );
+  const adults = grades.filter((grade) => grade.band === 'adults');
+  return (
+    <div className="grid grid-cols-3 gap-3 pt-3">
+      <ChoiceField
+        label="Limb"
+        value={form.limb}
+        choices={plain(LIMB_KINDS)}
+        onChange={(e) => onChange({ limb: e.target.value as SaveMoveDto['limb'] })}
+      />
+      <ChoiceField
+        label="Side"
+        value={form.side}
+        choices={SIDES}
+        onChange={(e) => onChange({ side: e.target.value as SaveMoveDto['side'] })}
+      />
+      <ChoiceField
+        label="Usual level"
+        value={form.level ?? ''}
+        choices={[{ value: '', label: 'none' }, ...plain(LEVELS)]}
+        onChange={(e) =>
+          onChange({ level: e.target.value === '' ? null : (e.target.value as SaveMoveDto['level']) })
+        }
+      />
+      <TextField
+        label="What lands"
+        className="col-span-2"
+        value={form.surface}
+        error={errors.of('surface')}
+        onChange={(e) => onChange({ surface: e.target.value })}
+      />
+      <ChoiceField
+        label="Lowest grade"
+        value={String(form.minGrade)}
+        choices={adults.map((grade, i) => ({ value: String(i), label: grade.name }))}
+        onChange={(e) => onChange({ minGrade: Number(e.target.value) })}
+      />
+      {numberField('Out, seconds', 'out')}
+      {numberField('Back, seconds', 'back')}
+      <ChoiceField
+        label="Turn of the hips"
+        value={String(form.turn)}
+        choices={TURNS}
+        onChange={(e) => onChange({ turn: Number(e.target.value) as SaveMoveDto['turn'] })}
+      />
+      {numberField('Spin, degrees', 'spin')}
+      <ChoiceField
+        label="Stands on"
+        value={form.support}
+        choices={plain(SUPPORTS)}
+        onChange={(e) => onChange({ support: e.target.value as SaveMoveDto['support'] })}
+      />
+      <ChoiceField
+        label="Lead afterwards"
+        value={form.lead}
+        choices={[
+          { value: 'keeps', label: 'the same' },
+          { value: 'flips', label: 'the other one' },
+        ]}
+        onChange={(e) => onChange({ lead: e.target.value as SaveMoveDto['lead'] })}
+      />
+      {numberField('Steps forward', 'forward')}
+      {numberField('Steps right', 'right')}
+      {numberField('Faces round, degrees', 'facing')}
+      <ChoiceField
+        label="Stance afterwards"
+        value={form.stance ?? ''}
+        choices={[{ value: '', label: 'as before' }, ...plain(STANCES)]}
+        onChange={(e) =>
+          onChange({ stance: e.target.value === '' ? null : (e.target.value as SaveMoveDto['stance']) })
+        }
+      />
+      <fieldset className="col-span-3">
+        <legend className="text-sm font-semibold text-quiet">Cautions</legend>
+        <div className="grid grid-cols-3">
+          {CAUTION_TAGS.map((tag) => (
+            <TickField
+              key={tag}
+              label={tag.replaceAll('-', ' ')}
+              checked={form.cautions.includes(tag)}
+              onChange={(e) =>
+                onChange({
+                  cautions: e.target.checked
+                    ? [...form.cautions, tag]
+                    : form.cautions.filter((other) => other !== tag),
+                })
+              }
+            />
+          ))}
+        </div>
+      </fieldset>
+    </div>
+  );
+}

@@ -1,0 +1,98 @@
+import { useQuery } from '@tanstack/react-query';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { Navigate, useParams } from 'react-router';
+import { formFromMove, type MoveView, type SaveMoveDto } from '@eurhythm/contract';
+import { queries } from '../../app/queries.ts';
+import { ButtonLink } from '../../ui/Button.tsx';
+import { Plain } from '../../ui/Panel.tsx';
+import { MoveEditor } from './MoveEditor.tsx';
+import { MoveList } from './MoveList.tsx';
+import { NumberMap } from './NumberMap.tsx';
+
+/** The gym's book of moves on the left; a move, or the number map, on the right. */
+export function MovesRoom() {
+  const { code } = useParams();
+  const { data: book, error } = useQuery(queries.moves());
+  const { data: gym } = useQuery(queries.gym());
+  const [search, setSearch] = useState('');
+  if (error)
+    return (
+      <div className="px-8">
+        <Plain>{error.message}</Plain>
+      </div>
+    );
+  if (!book || !gym) return null;
+  if (code === undefined && book.items[0]) return <Navigate to={`/moves/${book.items[0].code}`} replace />;
+  const open = book.items.find((move) => move.code === code);
+  return (
+    <div className="flex flex-1 flex-col lg:flex-row">
+      <aside className="border-rule lg:w-[22rem] lg:shrink-0 lg:border-r">
+        <div className="flex gap-2 px-5 pt-4">
+          <ButtonLink to="/moves/new" className="flex-1">
+            <Plus size={18} aria-hidden /> Add a move
+          </ButtonLink>
+          <ButtonLink to="/moves/numbers">Numbers</ButtonLink>
+        </div>
+        <MoveList
+          moves={book.items}
+          numbers={book.numbers}
+          grades={gym.grades}
+          search={search}
+          onSearch={setSearch}
+        />
+      </aside>
+      {code === 'numbers' ? (
+        <NumberMap key={JSON.stringify(book.numbers)} book={book} />
+      ) : code === 'new' ? (
+        <MoveEditor key="new" code={null} saved={NEW_MOVE} move={null} book={book} grades={gym.grades} />
+      ) : open ? (
+        <MoveEditor
+          key={open.code}
+          code={open.code}
+          saved={formFromMove(withoutRetired(open))}
+          move={open}
+          book={book}
+          grades={gym.grades}
+        />
+      ) : (
+        <div className="px-8">
+          <Plain>This move is not in the book. Choose one on the left.</Plain>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function withoutRetired({ retired: _, ...move }: MoveView) {
+  return move;
+}
+
+/** A plain rear-hand strike to begin with. */
+const NEW_MOVE: SaveMoveDto = {
+  name: '',
+  sayLong: '',
+  sayShort: '',
+  family: 'punch',
+  limb: 'hand',
+  side: 'rear',
+  level: 'head',
+  surface: '',
+  target: '',
+  out: 0.2,
+  back: 0.2,
+  turn: 1,
+  spin: 0,
+  support: 'both-feet',
+  lead: 'keeps',
+  facing: 0,
+  forward: 0,
+  right: 0,
+  stance: null,
+  parts: [{ name: '', cue: '' }],
+  faults: [],
+  easier: null,
+  cautions: [],
+  aliases: [],
+  minGrade: 0,
+};

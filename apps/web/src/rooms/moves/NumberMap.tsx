@@ -1,0 +1,163 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import {
+  SaveNumbersDto,
+  checkFields,
+  type BookView,
+  type NumberedMoveDto,
+  type NumbersAnswer,
+  type TouchedLine,
+} from '@eurhythm/contract';
+import { put, send } from '../../app/api.ts';
+import { useFieldErrors } from '../../app/useFieldErrors.ts';
+import { Button, IconButton } from '../../ui/Button.tsx';
+import { ChoiceField, TextField } from '../../ui/Field.tsx';
+import { Part } from '../../ui/Panel.tsx';
+
+/** The gym's numbers. A change that would give lines another meaning shows them, and asks whether to write them anew. */
+export function NumberMap({ book }: { book: BookView }) {
+  const client = useQueryClient();
+  const errors = useFieldErrors();
+  const [entries, setEntries] = useState<NumberedMoveDto[]>(() =>
+    book.numbers.map((entry) => ({ ...entry })),
+  );
+  const [touched, setTouched] = useState<readonly TouchedLine[] | null>(null);
+  const change = (place: number, changes: Partial<NumberedMoveDto>): void => {
+    setEntries(entries.map((entry, i) => (i === place ? { ...entry, ...changes } : entry)));
+    setTouched(null);
+  };
+  const save = useMutation({
+    mutationFn: (rewrite: boolean) => put<NumbersAnswer>('numbers', { numbers: entries, rewrite }),
+    onSuccess: async ({ items, numbers }) => {
+      client.setQueryData(['moves'], { items, numbers });
+      await client.invalidateQueries({ queryKey: ['combos'] });
+      toast('The number map is saved.');
+    },
+    onError: errors.showFailure,
+  });
+  const preview = useMutation({
+    mutationFn: () =>
+      send<{ touched: TouchedLine[] }>('POST', 'numbers/preview', { numbers: entries, rewrite: false }),
+    onSuccess: (answer) => {
+      errors.show([]);
+      if (answer.touched.length === 0) save.mutate(false);
+      else setTouched(answer.touched);
+    },
+    onError: errors.showFailure,
+  });
+  const trySave = (): void => {
+    const wrong = checkFields(SaveNumbersDto, { numbers: entries, rewrite: false });
+    errors.show(wrong);
+    if (wrong.length === 0) preview.mutate();
+  };
+  const isFree = (code: string): boolean =>
+    book.items.find((move) => move.code === code)?.side.kind === 'free';
+  const fault = (i: number): string | undefined =>
+    errors.of(`numbers.${i}.number`) ?? errors.of(`numbers.${i}.code`) ?? errors.of(`numbers.${i}.side`);
+  return (
+    <div className="min-w-0 flex-1 px-8 py-5">
+      <h1 className="mb-4 text-3xl">Numbers</h1>
+      <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
+        <Part title="What each number calls" aside="a gym may number as it likes, or not at all">
+          <ol className="pt-3">
+            {entries.map((entry, i) => (
+              <li key={i} className="mb-2 grid grid-cols-[5rem_1fr_8rem_auto] items-start gap-2">
+                <TextField
+                  label="Number"
+                  className="[&>label]:sr-only"
+                  inputMode="numeric"
+                  value={Number.isNaN(entry.number) ? '' : String(entry.number)}
+                  error={fault(i)}
+                  onChange={(e) =>
+                    change(i, { number: e.target.value === '' ? NaN : Number(e.target.value) })
+                  }
+                />
+                <ChoiceField
+                  label="Move"
+                  className="[&>label]:sr-only"
+                  value={entry.code}
+                  choices={book.items
+                    .filter((move) => !move.retired || move.code === entry.code)
+                    .map((move) => ({ value: move.code, label: move.name }))}
+                  onChange={(e) => change(i, { code: e.target.value, side: null })}
+                />
+                <ChoiceField
+                  label="Side"
+                  className="[&>label]:sr-only"
+                  value={entry.side ?? ''}
+                  disabled={!isFree(entry.code)}
+                  choices={[
+                    { value: '', label: 'as the move' },
+                    { value: 'front', label: 'front' },
+                    { value: 'rear', label: 'rear' },
+                  ]}
+                  onChange={(e) =>
+                    change(i, { side: e.target.value === '' ? null : (e.target.value as 'front' | 'rear') })
+                  }
+                />
+                <IconButton
+                  label={`Take number ${entry.number} out`}
+                  onClick={() => {
+                    setEntries(entries.toSpliced(i, 1));
+                    setTouched(null);
+                  }}
+                >
+                  <X size={18} />
+                </IconButton>
+              </li>
+            ))}
+          </ol>
+          <div className="flex gap-3">
+            <Button
+              onClick={() =>
+                setEntries([
+                  ...entries,
+                  { number: freeNumber(entries), code: book.items[0]?.code ?? '', side: null },
+                ])
+              }
+            >
+              <Plus size={16} aria-hidden /> Add a number
+            </Button>
+            <Button weight="main" onClick={trySave} disabled={preview.isPending || save.isPending}>
+              Save
+            </Button>
+          </div>
+        </Part>
+        {touched && (
+          <Part
+            title={`${touched.length} ${touched.length === 1 ? 'line uses' : 'lines use'} a changed number`}
+          >
+            <ul aria-label="Lines that change">
+              {touched.map((each) => (
+                <li key={each.comboId} className="border-b border-rule py-2">
+                  <strong>{each.name}</strong>
+                  <code className="block font-line text-quiet">{each.line}</code>
+                  <code className="block font-line">{each.rewritten}</code>
+                </li>
+              ))}
+            </ul>
+            <p className="py-3">
+              Write them anew, so that the body does the same as before? Or leave the text, so that the
+              numbers mean the new moves?
+            </p>
+            <div className="flex gap-3">
+              <Button weight="main" onClick={() => save.mutate(true)}>
+                Write them anew
+              </Button>
+              <Button onClick={() => save.mutate(false)}>Leave the text</Button>
+            </div>
+          </Part>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function freeNumber(entries: readonly NumberedMoveDto[]): number {
+  const taken = new Set(entries.map((entry) => entry.number));
+  let number = 1;
+  while (taken.has(number)) number += 1;
+  return number;
+}
