@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { needChromium } from './chromium.mjs';
 import { ROOT, build, install } from './house.mjs';
-import { VIEWS } from './views.mjs';
+import { VIEWS, acceptNotice } from './views.mjs';
 
 install();
 build();
@@ -40,6 +40,7 @@ try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   for (const [name, view] of Object.entries(VIEWS)) {
     if (only.length > 0 && !only.includes(name)) continue;
+    if (name !== 'notice') await acceptNotice(page, base);
     await view(page, base);
     await page.evaluate(() => document.fonts.ready);
     await page.waitForTimeout(400);

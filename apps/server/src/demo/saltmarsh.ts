@@ -137,7 +137,7 @@ export const COMBOS: readonly DemoCombo[] = [
     4,
     'Low gate, knee through',
     '1-1 2> 3@b r:round@l*:3/2 2 . r:knee!',
-    92,
+    84,
     'Low kick with the hip all the way over. Wait for the foot, then the cross. Shout on the knee.',
   ),
   combo(
@@ -239,7 +239,7 @@ export const SESSIONS: readonly DemoSession[] = [
         id: 'kbc-4',
         title: 'Flood four',
         kind: 'pads',
-        blocks: pads('kbc-4', ['flood-4'], 180, 88, 40, { calls: 'ahead' }),
+        blocks: pads('kbc-4', ['flood-4'], 180, 84, 40, { calls: 'ahead' }),
       },
       { id: 'kbc-5', title: 'Flood six', kind: 'pads', blocks: pads('kbc-5', ['flood-6'], 120, 84, 60) },
     ],

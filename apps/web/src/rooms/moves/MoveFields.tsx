@@ -72,7 +72,7 @@ export function MoveWordFields({ form, errors, book, onChange }: FieldsProps & {
       <fieldset className="col-span-2">
         <legend className="mb-1 text-sm font-semibold text-quiet">Counted parts, a cue for each</legend>
         {form.parts.map((part, i) => (
-          <div key={i} className="mb-2 grid grid-cols-[2rem_9rem_1fr_auto] items-start gap-2">
+          <div key={i} className="mb-2 grid grid-cols-[1.25rem_5.5rem_1fr_auto] items-start gap-2">
             <span className="pt-2 text-right font-heading text-lg font-bold">{i + 1}</span>
             <TextField
               label={`Part ${i + 1}`}
@@ -114,7 +114,7 @@ export function MoveWordFields({ form, errors, book, onChange }: FieldsProps & {
         }
       />
       <LongTextField
-        label="Other words for it, one on a line"
+        label="Other words, one on a line"
         hint="any language; found when searching"
         value={form.aliases.join('\n')}
         error={errors.of('aliases')}
@@ -171,6 +171,7 @@ export function MoveBodyFields({
       />
       <ChoiceField
         label="Side"
+        className="col-span-2"
         value={form.side}
         choices={SIDES}
         onChange={(e) => onChange({ side: e.target.value as SaveMoveDto['side'] })}
@@ -200,6 +201,7 @@ export function MoveBodyFields({
       {numberField('Back, seconds', 'back')}
       <ChoiceField
         label="Turn of the hips"
+        className="col-span-2"
         value={String(form.turn)}
         choices={TURNS}
         onChange={(e) => onChange({ turn: Number(e.target.value) as SaveMoveDto['turn'] })}
