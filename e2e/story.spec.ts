@@ -37,7 +37,7 @@ test('a combo with a half beat and a switch is written, mended and saved', async
     'aria-label',
     /beat 1\.5: jab head; beat 2\.5: cross head; beat 3\.5: switch to right lead; beat 4\.5: front hook head/,
   );
-  await expect(page.getByText('Ends in right lead.')).toBeVisible();
+  await expect(page.getByText('Ends in right lead.').first()).toBeVisible();
 
   await page.getByLabel('Title').fill('<b>Door</b>');
   await page.getByLabel('Beats a minute').fill('999');

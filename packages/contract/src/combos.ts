@@ -62,6 +62,12 @@ export interface ComboView extends SaveComboDto {
   readonly updatedAt: string;
 }
 
+/** A state in which a combo was saved. */
+export interface ComboVersion {
+  readonly at: string;
+  readonly combo: SaveComboDto;
+}
+
 /** One stroke as `POST /api/combos/analyse` tells it. Beats are exact fractions, "3/2". */
 export interface StrokeView {
   readonly index: number;

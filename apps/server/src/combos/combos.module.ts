@@ -1,5 +1,11 @@
 import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put } from '@nestjs/common';
-import { AnalyseComboDto, SaveComboDto, type AnalysisView, type ComboView } from '@eurhythm/contract';
+import {
+  AnalyseComboDto,
+  SaveComboDto,
+  type AnalysisView,
+  type ComboVersion,
+  type ComboView,
+} from '@eurhythm/contract';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { OwnId } from '../house/ownId.ts';
 import { MovesModule } from '../moves/moves.module.ts';
@@ -23,6 +29,11 @@ class CombosController {
   @Get(':id')
   one(@Param('id') id: string): Promise<ComboView> {
     return this.combos.one(id);
+  }
+
+  @Get(':id/versions')
+  async versions(@Param('id') id: string): Promise<{ items: ComboVersion[] }> {
+    return { items: await this.combos.versions(id) };
   }
 
   @Put(':id')

@@ -10,14 +10,16 @@ import {
   audienceOf,
   type AnalyseComboDto,
   type AnalysisView,
+  type ComboVersion,
   type ComboView,
   type SaveComboDto,
 } from '@eurhythm/contract';
-import { and, asc, eq, inArray, ne } from 'drizzle-orm';
+import { isDeepStrictEqual } from 'node:util';
+import { and, asc, desc, eq, inArray, ne } from 'drizzle-orm';
 import { GymService } from '../gym/gym.service.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import type { Database } from '../store/openStore.ts';
-import { combos, grades } from '../store/schema.ts';
+import { comboVersions, combos, grades } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { analysisView } from './analysisView.ts';
 
@@ -89,11 +91,32 @@ export class CombosService {
       throw new ConflictException({ message, errors: [{ field: 'number', message }] });
     }
     const row = { ...combo, updatedAt: new Date() };
-    await this.database
-      .insert(combos)
-      .values({ id, ...row })
-      .onConflictDoUpdate({ target: combos.id, set: row });
+    await this.database.transaction(async (tx) => {
+      await tx
+        .insert(combos)
+        .values({ id, ...row })
+        .onConflictDoUpdate({ target: combos.id, set: row });
+      const [newest] = await tx
+        .select()
+        .from(comboVersions)
+        .where(eq(comboVersions.comboId, id))
+        .orderBy(desc(comboVersions.at))
+        .limit(1);
+      if (!newest || !isDeepStrictEqual({ ...newest.combo }, { ...combo })) {
+        await tx.insert(comboVersions).values({ comboId: id, at: row.updatedAt, combo });
+      }
+    });
     return this.one(id);
+  }
+
+  /** The states in which a combo was saved, the newest first. */
+  async versions(id: string): Promise<ComboVersion[]> {
+    const rows = await this.database
+      .select()
+      .from(comboVersions)
+      .where(eq(comboVersions.comboId, id))
+      .orderBy(desc(comboVersions.at));
+    return rows.map((row) => ({ at: row.at.toISOString(), combo: row.combo }));
   }
 
   async remove(id: string): Promise<void> {

@@ -19,6 +19,9 @@ export async function seedDemoGym(database: Database, now: Date): Promise<boolea
       .values(STARTER_MOVES.map((move, position) => ({ code: move.code, position, move })));
     await tx.insert(schema.numbers).values([...STARTER_NUMBERS]);
     await tx.insert(schema.combos).values(COMBOS.map((combo) => ({ ...combo, updatedAt: now })));
+    await tx
+      .insert(schema.comboVersions)
+      .values(COMBOS.map(({ id, ...combo }) => ({ comboId: id, at: now, combo })));
     await tx.insert(schema.fighters).values(FIGHTERS.map(({ story: _, ...fighter }) => fighter));
     await tx.insert(schema.sessions).values(
       SESSIONS.map(({ inDays, ...session }) => ({

@@ -1,5 +1,5 @@
 import type { Move, NumberedMove } from '@eurhythm/core/moves';
-import type { RoundDto, RunClockDto, SchoolDto } from '@eurhythm/contract';
+import type { RoundDto, RunClockDto, SaveComboDto, SchoolDto } from '@eurhythm/contract';
 import {
   boolean,
   doublePrecision,
@@ -65,6 +65,17 @@ export const combos = pgTable(
     updatedAt: at('updated_at').notNull(),
   },
   (table) => [unique('combo_number_in_grade').on(table.gradeId, table.number)],
+);
+
+/** Every state in which a combo was saved, the newest being the present one. */
+export const comboVersions = pgTable(
+  'combo_versions',
+  {
+    comboId: text('combo_id').notNull(),
+    at: at('at').notNull(),
+    combo: jsonb('combo').$type<SaveComboDto>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.comboId, table.at] })],
 );
 
 export const fighters = pgTable('fighters', {

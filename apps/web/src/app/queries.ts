@@ -2,6 +2,7 @@ import { QueryClient, queryOptions } from '@tanstack/react-query';
 import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import type {
   BookView,
+  ComboVersion,
   ComboView,
   FighterLog,
   FighterView,
@@ -40,6 +41,11 @@ export const queries = {
       staleTime: 60_000,
     }),
   combos: () => queryOptions({ queryKey: ['combos'], queryFn: () => items<ComboView>('combos') }),
+  comboVersions: (id: string) =>
+    queryOptions({
+      queryKey: ['combos', id, 'versions'],
+      queryFn: () => items<ComboVersion>(`combos/${id}/versions`),
+    }),
   sessions: () => queryOptions({ queryKey: ['sessions'], queryFn: () => items<SessionSummary>('sessions') }),
   session: (id: string) =>
     queryOptions({ queryKey: ['sessions', id], queryFn: () => get<SessionView>(`sessions/${id}`) }),

@@ -23,6 +23,11 @@ export function useDraft<T>(key: string, saved: T | undefined): Draft<T> {
   return { value: draft ?? saved, isChanged, change, clear };
 }
 
+/** Puts a draft in its place before the page that edits it is opened. */
+export function putDraft<T>(key: string, value: T): void {
+  localStorage.setItem(`eurhythm.draft.${key}`, JSON.stringify(value));
+}
+
 export interface Draft<T> {
   readonly value: T | undefined;
   /** Whether it differs from what the server has. */

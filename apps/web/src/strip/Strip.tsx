@@ -2,7 +2,9 @@ import { memo, useMemo, type KeyboardEvent } from 'react';
 import type { ClockLimit, Finding, Walk } from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
 import { PinHead, pinColour } from './PinHead.tsx';
-import { STRIP_SCALES, layOutStrip, type Pin, type StripPicture, type StripScale } from './stripLayout.ts';
+import { STRIP_SCALES, layOutStrip, type Pin, type StripScale } from './stripLayout.ts';
+import { editOfKey, useDrag, type OnStripEdit } from './stripEdits.ts';
+import { FindingMarks, LimitBracket, MovingNotch } from './StripMarks.tsx';
 import { Tape } from './Tape.tsx';
 import { tellStrip } from './tellStrip.ts';
 
@@ -17,6 +19,8 @@ interface StripProps {
   /** The stroke that is chosen, and what happens when another is. */
   readonly chosen?: number | null;
   readonly onChoose?: (pin: Pin) => void;
+  /** Moves a stroke along the tape by quarter beats, or up and down by heights, or takes it out. */
+  readonly onEdit?: OnStripEdit;
   /** Where the moving notch stands; strokes up to `done` are behind it. */
   readonly now?: number | null;
   readonly done?: number | null;
@@ -34,6 +38,7 @@ export const Strip = memo(function Strip({
   room,
   chosen = null,
   onChoose,
+  onEdit,
   now = null,
   done = null,
   limit = null,
@@ -84,6 +89,8 @@ export const Strip = memo(function Strip({
           faded={done !== null && now !== null && pin.index < done}
           chosen={pin.index === chosen}
           onChoose={onChoose}
+          onEdit={onEdit}
+          quarter={picture.beatWidth / 4}
         />
       ))}
       {chosenPin && !small && (
@@ -128,10 +135,20 @@ interface PinMarkProps {
   readonly faded: boolean;
   readonly chosen: boolean;
   readonly onChoose: ((pin: Pin) => void) | undefined;
+  readonly onEdit: OnStripEdit | undefined;
+  /** Width of a quarter beat. */
+  readonly quarter: number;
 }
 
-function PinMark({ pin, before, scale, small, faded, chosen, onChoose }: PinMarkProps) {
+function PinMark({ pin, before, scale, small, faded, chosen, onChoose, onEdit, quarter }: PinMarkProps) {
+  const drag = useDrag(pin, quarter, scale, onEdit);
   const keys = (event: KeyboardEvent<SVGGElement>): void => {
+    const edit = editOfKey(event);
+    if (edit && onEdit) {
+      event.preventDefault();
+      onEdit(pin, edit);
+      return;
+    }
     if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault();
       onChoose?.(pin);
@@ -151,6 +168,7 @@ function PinMark({ pin, before, scale, small, faded, chosen, onChoose }: PinMark
         tabIndex: 0,
         onClick: () => onChoose(pin),
         onKeyDown: keys,
+        ...drag,
         'aria-label': pin.label,
         'aria-pressed': chosen,
         cursor: 'pointer',
@@ -185,71 +203,6 @@ function PinMark({ pin, before, scale, small, faded, chosen, onChoose }: PinMark
           {pin.label}
         </text>
       )}
-    </g>
-  );
-}
-
-/** The limiting pair, bracketed under the tape with the time it needs. */
-function LimitBracket({
-  picture,
-  scale,
-  limit,
-}: {
-  picture: StripPicture;
-  scale: StripScale;
-  limit: ClockLimit;
-}) {
-  const [from, to] = [picture.pins[limit.fromStroke], picture.pins[limit.toStroke]];
-  if (!from || !to) return null;
-  const y = picture.tapeY + scale.tape + 8;
-  return (
-    <g className="stroke-caution" strokeWidth={2} fill="none">
-      <path d={`M${from.x} ${y}v8H${Math.max(to.x, from.x + 10)}v-8`} />
-      <text
-        x={(from.x + to.x) / 2}
-        y={y + 8 + scale.label * 1.1}
-        textAnchor="middle"
-        fontSize={scale.label * 0.9}
-        fontWeight={700}
-        stroke="none"
-        className="fill-caution"
-      >
-        {limit.seconds.toFixed(2)} s
-      </text>
-    </g>
-  );
-}
-
-/** A wave on the tape's lower edge under every stroke that a caution is about. */
-function FindingMarks({
-  picture,
-  scale,
-  findings,
-}: {
-  picture: StripPicture;
-  scale: StripScale;
-  findings: readonly Finding[];
-}) {
-  const marked = new Set(
-    findings.filter((finding) => finding.severity !== 'note').flatMap((finding) => finding.strokes),
-  );
-  const y = picture.tapeY + scale.tape - 3;
-  return (
-    <g fill="none" className="stroke-caution" strokeWidth={2.5}>
-      {picture.pins
-        .filter((pin) => marked.has(pin.index))
-        .map((pin) => (
-          <path key={pin.index} d={`M${pin.x - 12} ${y}q3 -6 6 0t6 0t6 0t6 0`} />
-        ))}
-    </g>
-  );
-}
-
-function MovingNotch({ x, tapeY, scale }: { x: number; tapeY: number; scale: StripScale }) {
-  return (
-    <g transform={`translate(${x} 0)`} aria-hidden="true">
-      <line y1={4} y2={tapeY + scale.tape} stroke="var(--color-ink)" strokeWidth={2.5} opacity={0.75} />
-      <path d={`M-11 ${tapeY + scale.tape + 6}h22l-11 -14Z`} className="fill-ink" />
     </g>
   );
 }

@@ -1,17 +1,35 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { NavLink } from 'react-router';
 import { analyseCombo } from '@eurhythm/core/body';
 import { type MoveBook } from '@eurhythm/core/moves';
 import { planCycle } from '@eurhythm/core/rounds';
 import { groupBy } from '@eurhythm/core/units';
 import type { ComboView } from '@eurhythm/contract';
+import { TextField } from '../../ui/Field.tsx';
 import { Strip } from '../../strip/Strip.tsx';
 
 /** The gym's combos, grade by grade, each with its strip. */
 export function ComboList({ combos, book }: { combos: readonly ComboView[]; book: MoveBook }) {
-  const grades = groupBy(combos, (combo) => combo.grade);
+  const [search, setSearch] = useState('');
+  const wanted = search.trim().toLocaleLowerCase();
+  const shown = combos.filter((combo) =>
+    [combo.title, combo.line, combo.notes, `${combo.grade} ${combo.number}`].some((text) =>
+      text.toLocaleLowerCase().includes(wanted),
+    ),
+  );
+  const grades = groupBy(shown, (combo) => combo.grade);
   return (
     <nav aria-label="Combos" className="pb-6">
+      <TextField
+        label="Find"
+        className="px-5 pt-3"
+        placeholder="title, line, note or grade"
+        value={search}
+        onChange={(e) => setSearch(e.target.value)}
+      />
+      {shown.length === 0 && (
+        <p className="px-5 pt-4 text-quiet">No combo has that. Look for another word.</p>
+      )}
       {[...grades].map(([grade, own]) => (
         <section key={grade}>
           <h2 className="flex justify-between px-5 pt-4 pb-1 text-sm text-quiet">

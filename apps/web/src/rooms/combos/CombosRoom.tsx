@@ -60,7 +60,15 @@ function OpenCombo({ combo, all, gym, book }: OpenComboProps) {
   const saved = combo ? saveable(combo) : emptyCombo(all, gym.grades);
   const draft = useDraft(`combo.${combo?.id ?? 'new'}`, saved);
   return (
-    <Workbench id={ownId} isNew={!combo} combo={draft.value ?? saved} draft={draft} gym={gym} book={book} />
+    <Workbench
+      id={ownId}
+      isNew={!combo}
+      combo={draft.value ?? saved}
+      draft={draft}
+      gym={gym}
+      book={book}
+      freeNumber={freeNumber(all, (draft.value ?? saved).gradeId)}
+    />
   );
 }
 
@@ -80,8 +88,13 @@ function saveable({
 /** A new combo takes the first free number of the first adult grade. */
 function emptyCombo(all: readonly ComboView[], grades: readonly GradeView[]): SaveComboDto {
   const gradeId = (grades.find((grade) => grade.band === 'adults') ?? grades[0])?.id ?? '';
+  const number = freeNumber(all, gradeId);
+  return { gradeId, number, title: '', line: '', bpm: 80, beatsPerBar: 4, notes: '', bothLeads: true };
+}
+
+function freeNumber(all: readonly ComboView[], gradeId: string): number {
   const taken = new Set(all.filter((combo) => combo.gradeId === gradeId).map((combo) => combo.number));
   let number = 1;
   while (taken.has(number)) number += 1;
-  return { gradeId, number, title: '', line: '', bpm: 80, beatsPerBar: 4, notes: '', bothLeads: true };
+  return number;
 }

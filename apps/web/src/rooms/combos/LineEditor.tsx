@@ -1,15 +1,18 @@
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
+import { autocompletion, type CompletionContext, type CompletionResult } from '@codemirror/autocomplete';
 import { setDiagnostics, type Diagnostic } from '@codemirror/lint';
 import { EditorState, RangeSetBuilder, StateEffect, StateField } from '@codemirror/state';
 import { Decoration, EditorView, keymap, placeholder, type DecorationSet } from '@codemirror/view';
 import { useEffect, useRef } from 'react';
 import type { ComboAnalysis, Finding } from '@eurhythm/core/body';
+import type { MoveBook } from '@eurhythm/core/moves';
 import { pinColour } from '../../strip/PinHead.tsx';
 
 interface LineEditorProps {
   readonly value: string;
   readonly analysis: ComboAnalysis | null;
   readonly findings: readonly Finding[];
+  readonly book: MoveBook;
   onChange(line: string): void;
   onHear(): void;
   /** A stretch of the text to show as chosen. */
@@ -38,11 +41,11 @@ const look = EditorView.theme({
 });
 
 /** The beat line as text: coloured by side, faults underlined where they are. Enter lets it be heard. */
-export function LineEditor({ value, analysis, findings, onChange, onHear, chosen }: LineEditorProps) {
+export function LineEditor({ value, analysis, findings, book, onChange, onHear, chosen }: LineEditorProps) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
-  const latest = useRef({ onChange, onHear });
-  latest.current = { onChange, onHear };
+  const latest = useRef({ onChange, onHear, book });
+  latest.current = { onChange, onHear, book };
 
   useEffect(() => {
     const editor = new EditorView({
@@ -56,6 +59,13 @@ export function LineEditor({ value, analysis, findings, onChange, onHear, chosen
             ...defaultKeymap,
           ]),
           history(),
+          // Nothing is chosen until an arrow chooses it, so that Enter goes on to mean: hear it.
+          autocompletion({
+            override: [(context) => completions(context, latest.current.book)],
+            selectOnOpen: false,
+            interactionDelay: 0,
+            icons: false,
+          }),
           EditorView.lineWrapping,
           placeholder('1 2 for two beats, 1-2 for half a beat'),
           EditorView.contentAttributes.of({
@@ -102,6 +112,25 @@ export function LineEditor({ value, analysis, findings, onChange, onHear, chosen
       className="rounded-md border-2 border-ink bg-paper focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-front"
     />
   );
+}
+
+/** Codes by their code, name or another word for them; numbers with what they call. */
+function completions(context: CompletionContext, book: MoveBook): CompletionResult | null {
+  const word = context.matchBefore(/[\p{L}\d]+/u);
+  if (!word) return null;
+  const typed = word.text.toLocaleLowerCase();
+  const numbers = [...book.numbers.values()].map(({ number, code, side }) => ({
+    label: String(number),
+    detail: `${side ?? ''} ${book.moves.get(code)?.name.toLowerCase() ?? code}`.trim(),
+  }));
+  const codes = [...book.moves.values()]
+    .filter((move) =>
+      [move.code, move.name, ...move.aliases].some((name) => name.toLocaleLowerCase().includes(typed)),
+    )
+    .map((move) => ({ label: move.code, detail: move.name.toLowerCase() }));
+  const options = /^\d/.test(typed) ? numbers.filter((each) => each.label.startsWith(typed)) : codes;
+  const isSettled = options.length === 1 && options[0]!.label === typed;
+  return options.length === 0 || isSettled ? null : { from: word.from, options, filter: false };
 }
 
 function colourStrokes(analysis: ComboAnalysis | null, length: number): DecorationSet {

@@ -1,6 +1,7 @@
 import type { BodyReport } from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
 import { Strip } from '../../strip/Strip.tsx';
+import type { OnStripEdit } from '../../strip/stripEdits.ts';
 import type { Pin } from '../../strip/stripLayout.ts';
 import { useWidth } from '../../strip/useWidth.ts';
 import type { DrawnLine } from './useDrawnLine.ts';
@@ -14,10 +15,11 @@ interface LineStripProps {
   readonly beat: number | null;
   readonly chosen: number | null;
   onChoose(pin: Pin): void;
+  readonly onEdit: OnStripEdit;
 }
 
 /** The strip under the line; long lines scroll sideways. */
-export function LineStrip({ drawn, isStale, report, lead, beat, chosen, onChoose }: LineStripProps) {
+export function LineStrip({ drawn, isStale, report, lead, beat, chosen, onChoose, onEdit }: LineStripProps) {
   const [ref, width] = useWidth<HTMLDivElement>(900);
   return (
     <div ref={ref} className={`mt-3 mb-2 min-h-[305px] overflow-x-auto pt-1 ${isStale ? 'opacity-40' : ''}`}>
@@ -30,6 +32,7 @@ export function LineStrip({ drawn, isStale, report, lead, beat, chosen, onChoose
           room={width - 4}
           chosen={chosen}
           onChoose={onChoose}
+          onEdit={isStale ? undefined : onEdit}
           now={beat}
           limit={isStale ? null : (report?.limit ?? null)}
           findings={isStale ? [] : (report?.findings ?? [])}

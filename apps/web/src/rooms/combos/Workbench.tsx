@@ -3,11 +3,13 @@ import { Play, Square } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { PACE_FACTORS, analyseCombo, findFindings, type Rule } from '@eurhythm/core/body';
+import { PACE_FACTORS, analyseCombo, findFindings, type Finding, type Rule } from '@eurhythm/core/body';
 import { otherLead, type Lead, type MoveBook } from '@eurhythm/core/moves';
 import { SaveComboDto, audienceOf, checkFields, type ComboView, type GymView } from '@eurhythm/contract';
 import { put, send } from '../../app/api.ts';
-import type { Draft } from '../../app/useDraft.ts';
+import { putDraft, type Draft } from '../../app/useDraft.ts';
+import { ComboHistory } from './ComboHistory.tsx';
+import { editedLine } from './editedLine.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
 import { useShortcut } from '../../app/useShortcut.ts';
 import { useHearing } from '../../floor/useHearing.ts';
@@ -20,6 +22,8 @@ import { LineStrip } from './LineStrip.tsx';
 import { TeachIt } from './TeachIt.tsx';
 import { useDrawnLine } from './useDrawnLine.ts';
 
+const NO_FINDINGS: readonly Finding[] = [];
+
 interface WorkbenchProps {
   readonly id: string;
   readonly isNew: boolean;
@@ -27,10 +31,12 @@ interface WorkbenchProps {
   readonly draft: Draft<SaveComboDto>;
   readonly gym: GymView;
   readonly book: MoveBook;
+  /** The lowest number that the combo's grade has not given yet. */
+  readonly freeNumber: number;
 }
 
 /** One combo: its line, its strip, what the body says to it, and its card. */
-export function Workbench({ id, isNew, combo, draft, gym, book }: WorkbenchProps) {
+export function Workbench({ id, isNew, combo, draft, gym, book, freeNumber }: WorkbenchProps) {
   const { grades, school } = gym;
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -84,6 +90,10 @@ export function Workbench({ id, isNew, combo, draft, gym, book }: WorkbenchProps
     onError: (error) => toast.error(error.message),
   });
 
+  const copy = (): void => {
+    putDraft('combo.new', { ...combo, title: `${combo.title}, again`.slice(0, 60), number: freeNumber });
+    void navigate('/combos/new');
+  };
   const trySave = (): void => {
     const wrong = checkFields(SaveComboDto, combo);
     errors.show(wrong);
@@ -154,7 +164,8 @@ export function Workbench({ id, isNew, combo, draft, gym, book }: WorkbenchProps
       <LineEditor
         value={combo.line}
         analysis={analysis}
-        findings={report?.findings ?? []}
+        findings={report?.findings ?? NO_FINDINGS}
+        book={book}
         chosen={chosen}
         onChange={(line) => change({ line })}
         onHear={hear}
@@ -167,6 +178,10 @@ export function Workbench({ id, isNew, combo, draft, gym, book }: WorkbenchProps
         beat={hearing.beat}
         chosen={chosen?.index ?? null}
         onChoose={({ index, from, to }) => setChosen({ index, from, to })}
+        onEdit={(pin, edit) => {
+          const line = editedLine(combo.line, book, pin.from, edit);
+          if (line !== null) change({ line });
+        }}
       />
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <Part
@@ -201,6 +216,7 @@ export function Workbench({ id, isNew, combo, draft, gym, book }: WorkbenchProps
         <Part title="On the card" aside={draft.isChanged ? 'not saved yet' : isNew ? '' : 'saved'}>
           <ComboCard combo={combo} grades={grades} errors={errors} onChange={change} />
           <div className="mt-4 flex flex-wrap gap-3">
+            {!isNew && <Button onClick={copy}>Copy</Button>}
             {draft.isChanged && !isNew && <Button onClick={draft.clear}>Put back</Button>}
             {!isNew && (
               <Button weight="bare" onClick={() => remove.mutate()}>
@@ -209,6 +225,7 @@ export function Workbench({ id, isNew, combo, draft, gym, book }: WorkbenchProps
             )}
           </div>
         </Part>
+        {!isNew && <ComboHistory id={id} onRestore={(before) => draft.change(before)} />}
       </div>
     </div>
   );

@@ -80,7 +80,7 @@ export function MoveEditor({ code, saved, move, book, grades }: MoveEditorProps)
         <div>
           <p className="text-sm text-quiet">
             {FAMILY_NAMES[form.family]}{' '}
-            {code !== null && <code className="ml-2 rounded bg-hint px-1.5 font-line">{code}</code>}
+            {code !== null && <code className="ml-2 rounded bg-hint px-1.5 font-line text-ink">{code}</code>}
           </p>
           <h1 className="text-3xl">{form.name || 'A new move'}</h1>
           {move?.retired && (

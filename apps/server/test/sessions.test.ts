@@ -1,0 +1,118 @@
+import { jest } from '@jest/globals';
+import { decodeWav } from '../../../packages/core/src/sound/index.ts';
+import { startServer, type StartedServer } from './startedServer.ts';
+
+jest.setTimeout(60_000);
+
+let server: StartedServer;
+beforeAll(async () => {
+  server = await startServer();
+});
+afterAll(() => server.stop());
+
+const call = <T = any>(method: string, path: string, body?: unknown) => server.call<T>(method, path, body);
+const round = {
+  id: 'r1',
+  title: 'Pads',
+  kind: 'pads',
+  blocks: [
+    {
+      kind: 'combo',
+      id: 'w',
+      seconds: 40,
+      combos: [{ comboId: 'ebb-1' }],
+      bpm: 80,
+      calls: 'on-beat',
+      words: 'numbers',
+      leadPlan: 'halves',
+      cyclesEach: 4,
+    },
+    { kind: 'rest', id: 'p', seconds: 20 },
+  ],
+};
+const session = { title: 'Short', lead: 'left', plannedFor: null, rounds: [round] };
+
+describe('sessions and rounds', () => {
+  it('lists the demo sessions, whose rounds compile as they are', async () => {
+    const { items } = (await call('GET', 'sessions')).body;
+    expect(items).toHaveLength(3);
+    for (const { id } of items) {
+      const { rounds, lead } = (await call('GET', `sessions/${id}`)).body;
+      const { blocks } = rounds.at(-1);
+      const compiled = await call('POST', 'rounds/compile', { blocks, lead, seed: 5 });
+      expect(compiled.status).toBe(200);
+      const total = blocks.reduce((sum: number, block: { seconds: number }) => sum + block.seconds, 0);
+      expect(compiled.body.duration).toBe(total);
+    }
+  });
+  it('gives cues in order, with clips that lie on them and can be fetched', async () => {
+    const { body } = await call('POST', 'rounds/compile', { blocks: round.blocks, lead: 'left', seed: 1 });
+    const ats = body.cues.map((cue: { at: number }) => cue.at);
+    expect(ats).toEqual([...ats].sort((a: number, b: number) => a - b));
+    const spoken = body.cues.filter((cue: { clip?: object }) => cue.clip);
+    expect(spoken.length).toBeGreaterThan(10);
+    for (const { at: due, clip } of spoken) expect(clip.start + clip.centre).toBeCloseTo(due, 6);
+    const again = await call('POST', 'rounds/compile', { blocks: round.blocks, lead: 'left', seed: 1 });
+    expect(again.body).toEqual(body);
+    const [{ clip }] = spoken;
+    const file = await fetch(`${server.base}/api/voice/clips/${clip.id}.wav`);
+    expect(file.headers.get('cache-control')).toContain('immutable');
+    const sound = decodeWav(new Uint8Array(await file.arrayBuffer()))!;
+    expect(sound.sampleRate).toBe(16_000);
+    expect(sound.samples.length / 16_000).toBeCloseTo(clip.seconds, 3);
+    expect((await call('GET', `voice/clips/${'0'.repeat(32)}.wav`)).status).toBe(404);
+    expect((await call('GET', 'voice/clips/..%2Fx.wav')).status).toBe(404);
+  });
+  it('takes a line of its own instead of a combo', async () => {
+    const blocks = [{ ...round.blocks[0], combos: [{ line: '1 2 3' }] }];
+    expect((await call('POST', 'rounds/compile', { blocks, lead: 'left', seed: 1 })).status).toBe(200);
+    const bad = await call('POST', 'rounds/compile', {
+      blocks: [{ ...round.blocks[0], combos: [{ line: '1 rund' }] }],
+      lead: 'left',
+      seed: 1,
+    });
+    expect([bad.status, bad.body.errors[0].field]).toEqual([422, 'blocks.0.combos.0']);
+  });
+  it.each([
+    ['an empty session', { ...session, rounds: [] }, 'rounds', 'A session needs at least one round.'],
+    [
+      'a round of 0 seconds',
+      { ...session, rounds: [{ ...round, blocks: [{ ...round.blocks[0], seconds: 0 }] }] },
+      'rounds.0.blocks.0.seconds',
+      'The time goes from 5 to 3600 seconds.',
+    ],
+    [
+      'a tempo of 999',
+      { ...session, rounds: [{ ...round, blocks: [{ ...round.blocks[0], bpm: 999 }] }] },
+      'rounds.0.blocks.0.bpm',
+      'The tempo goes from 20 to 300 beats a minute.',
+    ],
+    [
+      'an unknown block',
+      { ...session, rounds: [{ ...round, blocks: [{ kind: 'dance', id: 'd', seconds: 30 }] }] },
+      'rounds.0.blocks.0.kind',
+      'A block is one of: combo, free, burst, rest.',
+    ],
+    [
+      'a name in HTML',
+      { ...session, title: '<i>x</i>' },
+      'title',
+      'The title is plain text of 1 to 60 characters, without < or >.',
+    ],
+  ])('refuses %s at its field', async (_, body, field, message) => {
+    const answer = await call('PUT', 'sessions/bad', body);
+    expect(answer.status).toBe(400);
+    expect(answer.body.errors).toContainEqual({ field, message });
+    expect((await call('GET', 'sessions/bad')).status).toBe(404);
+  });
+  it('refuses a combo that is not in the book, at its place', async () => {
+    const blocks = [{ ...round.blocks[0], combos: [{ comboId: 'ebb-1' }, { comboId: 'gone' }] }];
+    const answer = await call('PUT', 'sessions/bad', { ...session, rounds: [{ ...round, blocks }] });
+    expect([answer.status, answer.body.errors[0].field]).toEqual([422, 'rounds.0.blocks.0.combos.1']);
+  });
+  it('keeps a session that was held', async () => {
+    expect((await call('DELETE', 'sessions/first-steps')).status).toBe(409);
+    await call('PUT', 'sessions/never-held', session);
+    expect((await call('DELETE', 'sessions/never-held')).status).toBe(204);
+  });
+});

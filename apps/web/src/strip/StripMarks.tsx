@@ -1,0 +1,68 @@
+import type { ClockLimit, Finding } from '@eurhythm/core/body';
+import type { StripPicture, StripScale } from './stripLayout.ts';
+
+/** The limiting pair, bracketed under the tape with the time it needs. */
+export function LimitBracket({
+  picture,
+  scale,
+  limit,
+}: {
+  picture: StripPicture;
+  scale: StripScale;
+  limit: ClockLimit;
+}) {
+  const [from, to] = [picture.pins[limit.fromStroke], picture.pins[limit.toStroke]];
+  if (!from || !to) return null;
+  const y = picture.tapeY + scale.tape + 8;
+  return (
+    <g className="stroke-caution" strokeWidth={2} fill="none">
+      <path d={`M${from.x} ${y}v8H${Math.max(to.x, from.x + 10)}v-8`} />
+      <text
+        x={(from.x + to.x) / 2}
+        y={y + 8 + scale.label * 1.1}
+        textAnchor="middle"
+        fontSize={scale.label * 0.9}
+        fontWeight={700}
+        stroke="none"
+        className="fill-caution"
+      >
+        {limit.seconds.toFixed(2)} s
+      </text>
+    </g>
+  );
+}
+
+/** A wave on the tape's lower edge under every stroke that a caution is about. */
+export function FindingMarks({
+  picture,
+  scale,
+  findings,
+}: {
+  picture: StripPicture;
+  scale: StripScale;
+  findings: readonly Finding[];
+}) {
+  const marked = new Set(
+    findings.filter((finding) => finding.severity !== 'note').flatMap((finding) => finding.strokes),
+  );
+  const y = picture.tapeY + scale.tape - 3;
+  return (
+    <g fill="none" className="stroke-caution" strokeWidth={2.5}>
+      {picture.pins
+        .filter((pin) => marked.has(pin.index))
+        .map((pin) => (
+          <path key={pin.index} d={`M${pin.x - 12} ${y}q3 -6 6 0t6 0t6 0t6 0`} />
+        ))}
+    </g>
+  );
+}
+
+/** Where the round is now. */
+export function MovingNotch({ x, tapeY, scale }: { x: number; tapeY: number; scale: StripScale }) {
+  return (
+    <g transform={`translate(${x} 0)`} aria-hidden="true">
+      <line y1={4} y2={tapeY + scale.tape} stroke="var(--color-ink)" strokeWidth={2.5} opacity={0.75} />
+      <path d={`M-11 ${tapeY + scale.tape + 6}h22l-11 -14Z`} className="fill-ink" />
+    </g>
+  );
+}

@@ -1,0 +1,97 @@
+import type { BeatLine, Entry, Stroke } from '../line/index.ts';
+import { LINE_LIMITS } from '../line/index.ts';
+import { findMove, type Level, type MoveBook } from '../moves/index.ts';
+import { QUARTER, add, compare, times, ZERO, type Beats } from '../units/index.ts';
+import { mapStrokes } from './rewriteLine.ts';
+
+const LEVELS: readonly Level[] = ['low', 'body', 'head'];
+
+/**
+ * Moves a written stroke by quarter beats (negative: earlier) while everything around it stays where it is.
+ * `place` counts the written strokes from 0. Null where it cannot move: it would meet its neighbour, it has no gap of
+ * its own (the first one, or behind a rest), or the gap could not be written any more.
+ */
+export function nudgeStroke(line: BeatLine, place: number, quarters: number): BeatLine | null {
+  const by = times(QUARTER, quarters);
+  return editAround(line, place, (entries, at) => {
+    const before = stretched(entries[at]!, by);
+    const next = entries[at + 1];
+    const isLast = next === undefined;
+    const after = isLast ? null : stretched(next, times(by, -1));
+    if (!before || (!isLast && !after)) return null;
+    return entries.map((entry, i) => (i === at ? before : i === at + 1 && after ? after : entry));
+  });
+}
+
+/** The entry with its gap longer by so many beats; null when it has no gap in beats or the new one cannot be written. */
+function stretched(entry: Entry, by: Beats): Entry | null {
+  if (entry.gap?.kind !== 'beats') return null;
+  const beats = add(entry.gap.beats, by);
+  const { max } = LINE_LIMITS.gapPart;
+  if (compare(beats, ZERO) <= 0 || beats.n > max || beats.d > max) return null;
+  return { ...entry, gap: { kind: 'beats', beats } };
+}
+
+/** Raises or lowers the target of a written stroke by one height; null when it has none or is at the end of the scale. */
+export function shiftLevel(line: BeatLine, place: number, up: 1 | -1, book: MoveBook): BeatLine | null {
+  let done = false;
+  const changed = mapStrokes(line, (stroke, at) => {
+    const own = at === place ? findMove(book, stroke.word)?.move.level : null;
+    if (!own) return stroke;
+    const level = LEVELS[LEVELS.indexOf(stroke.level ?? own) + up];
+    if (level === undefined) return stroke;
+    done = true;
+    return { ...stroke, level: level === own ? null : level };
+  });
+  return done ? changed : null;
+}
+
+/** The line without a written stroke; null when it is the only one. */
+export function removeStroke(line: BeatLine, place: number): BeatLine | null {
+  let count = 0;
+  const rest = mapStrokes(line, (stroke, at) => {
+    count += 1;
+    return at === place ? null : stroke;
+  });
+  return count > 1 && rest.entries.length > 0 ? rest : null;
+}
+
+/** The place of the written stroke whose text begins at this offset, or −1. */
+export function placeOfOffset(line: BeatLine, from: number): number {
+  let found = -1;
+  mapStrokes(line, (stroke: Stroke, at) => {
+    if (stroke.from === from) found = at;
+    return stroke;
+  });
+  return found;
+}
+
+/** Puts the entries around a written stroke through `edit`, at whatever depth it stands. */
+function editAround(
+  line: BeatLine,
+  place: number,
+  edit: (entries: readonly Entry[], at: number) => readonly Entry[] | null,
+): BeatLine | null {
+  let count = 0;
+  let failed = false;
+  const walk = (entries: readonly Entry[]): readonly Entry[] => {
+    let result = entries;
+    for (const [at, { item }] of entries.entries()) {
+      if (item.kind === 'group') {
+        const inner = walk(item.entries);
+        if (inner !== item.entries)
+          result = result.with(at, { ...result[at]!, item: { ...item, entries: inner } });
+      }
+      if (item.kind !== 'stroke') continue;
+      if (count === place) {
+        const edited = edit(result, at);
+        failed = edited === null;
+        result = edited ?? result;
+      }
+      count += 1;
+    }
+    return result;
+  };
+  const entries = walk(line.entries);
+  return failed || place >= count ? null : { ...line, entries };
+}
