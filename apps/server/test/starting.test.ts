@@ -4,6 +4,7 @@ import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { spawnSync } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
 import { freePort, runToEnd, startServer } from './startedServer.ts';
 
 jest.setTimeout(90_000);
@@ -59,6 +60,15 @@ describe('starting', () => {
     other.close();
     expect([code, said.trim()]).toEqual([1, `Port ${port} is in use. Choose another with PORT.`]);
     rmSync(data, { recursive: true });
+  });
+
+  it('says in one sentence that Node is too old', () => {
+    const pretend = "data:text/javascript,Object.defineProperty(process.versions,'node',{value:'18.20.0'})";
+    const start = fileURLToPath(new URL('../../../scripts/start.mjs', import.meta.url));
+    const { status, stderr } = spawnSync(process.execPath, ['--import', pretend, start], {
+      encoding: 'utf8',
+    });
+    expect([status, stderr.trim()]).toEqual([1, 'Eurhythm needs Node 20.19 or newer; this is Node 18.20.0.']);
   });
 
   it.each([

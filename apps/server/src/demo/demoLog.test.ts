@@ -1,0 +1,78 @@
+import { analyseCombo, findFindings, PACE_FACTORS } from '@eurhythm/core/body';
+import { starterBook } from '@eurhythm/core/moves';
+import {
+  SaveComboDto,
+  SaveFighterDto,
+  SaveSessionDto,
+  checkFields,
+} from '../../../../packages/contract/src/index.ts';
+import { DEMO_WEEKS, demoLog } from './demoLog.ts';
+import { COMBOS, FIGHTERS, SESSIONS } from './saltmarsh.ts';
+
+const now = new Date('2026-03-05T12:00:00Z');
+const log = demoLog(now);
+const DAY = 86_400_000;
+const weekOf = (at: Date): number =>
+  Math.floor((at.getTime() - (now.getTime() - DEMO_WEEKS * 7 * DAY)) / (7 * DAY));
+
+describe('the demo gym', () => {
+  it('keeps to the rules of every form', () => {
+    for (const { id: _, story: __, ...fighter } of FIGHTERS)
+      expect(checkFields(SaveFighterDto, fighter)).toEqual([]);
+    for (const { id: _, ...combo } of COMBOS) expect(checkFields(SaveComboDto, combo)).toEqual([]);
+    for (const { id: _, inDays: __, ...session } of SESSIONS)
+      expect(checkFields(SaveSessionDto, session)).toEqual([]);
+  });
+  it('has combos that can be read, none of which a body cannot do', () => {
+    for (const { line, bpm } of COMBOS) {
+      const analysis = analyseCombo(line, starterBook(), 'left');
+      if (!analysis.ok) throw new Error(`${line}: ${analysis.errors[0]!.message}`);
+      const { findings } = findFindings(analysis.walk, starterBook(), { factor: PACE_FACTORS.club, bpm });
+      expect(findings.filter((finding) => finding.severity === 'cannot')).toEqual([]);
+    }
+  });
+});
+
+describe('the demo log', () => {
+  it('is the same for the same day', () => {
+    expect(demoLog(now)).toEqual(log);
+  });
+  it('covers eight weeks and never the future', () => {
+    const weeks = new Set(log.runs.map((run) => weekOf(run.startedAt)));
+    expect(weeks.size).toBeGreaterThanOrEqual(DEMO_WEEKS);
+    for (const run of log.runs) expect(run.startedAt.getTime()).toBeLessThan(now.getTime());
+  });
+  it('has each fighter at most once in a round, and nobody who was not there', () => {
+    const runs = new Map(log.runs.map((run) => [run.id, run]));
+    const seen = new Set<string>();
+    for (const { runId, round, fighterId } of log.results) {
+      const key = `${runId}/${round}/${fighterId}`;
+      expect(seen.has(key)).toBe(false);
+      seen.add(key);
+      expect(runs.get(runId)!.fighterIds).toContain(fighterId);
+    }
+  });
+  it('tells the stories: an absence, a slower lead, a rise', () => {
+    const straights = (id: string, lead: 'left' | 'right', from: number, to: number): number => {
+      const counts = log.attempts
+        .filter(
+          (each) =>
+            each.fighterId === id &&
+            each.title === 'Two straights' &&
+            each.lead === lead &&
+            weekOf(each.at) >= from &&
+            weekOf(each.at) < to,
+        )
+        .map((each) => each.instants.length);
+      return counts.reduce((sum, count) => sum + count, 0) / counts.length;
+    };
+    const present = new Set(
+      log.runs.filter((run) => run.fighterIds.includes('leilani')).map((run) => weekOf(run.startedAt)),
+    );
+    expect([2, 3].some((week) => present.has(week) && present.has(week + 1) && present.has(week - 1))).toBe(
+      false,
+    );
+    expect(straights('tomasz', 'right', 0, 9) / straights('tomasz', 'left', 0, 9)).toBeLessThan(0.85);
+    expect(straights('sanne', 'left', 5, 9)).toBeGreaterThan(straights('sanne', 'left', 0, 3));
+  });
+});
