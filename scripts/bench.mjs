@@ -9,8 +9,12 @@ import { ROOT, build, install } from './house.mjs';
 install();
 build();
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
-const [{ starterBook }, { analyseCombo }, { compileRound, wantedTexts }, { clipShelf, VOICE_RATES }] =
-  await Promise.all([core('moves'), core('body'), core('rounds'), core('calls')]);
+const [
+  { starterBook },
+  { analyseCombo, findFindings },
+  { compileRound, wantedTexts },
+  { clipShelf, VOICE_RATES },
+] = await Promise.all([core('moves'), core('body'), core('rounds'), core('calls')]);
 const rows = [];
 const row = (what, value, note = '') => rows.push({ what, value, note });
 
@@ -32,6 +36,16 @@ const line = '1-1 2> 3@b r:round@l*:3/2 2 . r:knee!';
 const long = `{${line} sw}x5`;
 row('parse and walk, 6 strokes', both(timed(() => analyseCombo(line, book, 'left'), 2000)));
 row('parse and walk, 35 strokes', both(timed(() => analyseCombo(long, book, 'left'), 1000)));
+const forty = `{${line} sw}x5`;
+row(
+  'analyse 40 strokes with clock and findings',
+  both(
+    timed(() => {
+      const analysis = analyseCombo(forty, book, 'left');
+      findFindings(analysis.walk, book, { factor: 1.25, bpm: 92 });
+    }, 1000),
+  ),
+);
 row('parse a faulty line', both(timed(() => analyseCombo('1 rund (3 kross-42', book, 'left'), 1000)));
 
 const combo = (id, text) => ({

@@ -1,5 +1,4 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import type { Walk } from '@eurhythm/core/body';
 import { parseLine, type BeatLine } from '@eurhythm/core/line';
 import type { Lead, MoveBook } from '@eurhythm/core/moves';
 import {
@@ -19,7 +18,6 @@ import { ChoiceField } from '../../ui/Field.tsx';
 
 interface TeachItProps {
   readonly combo: SaveComboDto;
-  readonly walk: Walk;
   readonly lead: Lead;
   readonly fastestBpm: number | null;
   readonly factor: number;

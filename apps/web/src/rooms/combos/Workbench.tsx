@@ -201,7 +201,6 @@ export function Workbench({ id, isNew, combo, draft, gym, book, freeNumber }: Wo
           {analysis.ok && (
             <TeachIt
               combo={combo}
-              walk={analysis.walk}
               lead={lead}
               fastestBpm={report?.fastestBpm ?? null}
               factor={PACE_FACTORS[school.pace]}

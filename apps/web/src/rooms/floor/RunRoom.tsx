@@ -73,7 +73,7 @@ interface RunOnDeckProps {
 
 function RunOnDeck({ run, fighters, book, deck, outbox, waiting }: RunOnDeckProps) {
   const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
-  const marks = useMarks(run, state.round, outbox);
+  const marks = useMarks(run, outbox);
   const [isBurst, setBurst] = useState(false);
   useEffect(() => {
     const touch = (): void => deck.touch();

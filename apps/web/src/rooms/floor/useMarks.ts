@@ -16,7 +16,7 @@ export interface Marks {
 }
 
 /** The marks of a run: shown at once, sent through the outbox, taken back within ten seconds. */
-export function useMarks(run: RunView, _round: number, outbox: Outbox): Marks {
+export function useMarks(run: RunView, outbox: Outbox): Marks {
   const [results, setResults] = useState<ReadonlyMap<string, ResultView>>(
     () => new Map(run.results.map((result) => [keyOf(result.round, result.fighterId), result])),
   );
