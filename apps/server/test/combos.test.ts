@@ -1,15 +1,6 @@
-import { jest } from '@jest/globals';
-import { startServer, type StartedServer } from './startedServer.ts';
+import { serverForThisFile } from './startedServer.ts';
 
-jest.setTimeout(60_000);
-
-let server: StartedServer;
-beforeAll(async () => {
-  server = await startServer();
-});
-afterAll(() => server.stop());
-
-const call = <T = any>(method: string, path: string, body?: unknown) => server.call<T>(method, path, body);
+const { call } = serverForThisFile();
 const combo = {
   gradeId: 'ebb',
   number: 44,

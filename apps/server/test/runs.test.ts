@@ -1,35 +1,7 @@
-import { jest } from '@jest/globals';
-import { startServer, type StartedServer } from './startedServer.ts';
+import { serverForThisFile } from './startedServer.ts';
+import { session } from './requests.ts';
 
-jest.setTimeout(60_000);
-
-let server: StartedServer;
-beforeAll(async () => {
-  server = await startServer();
-});
-afterAll(() => server.stop());
-
-const call = <T = any>(method: string, path: string, body?: unknown) => server.call<T>(method, path, body);
-const round = {
-  id: 'r1',
-  title: 'Pads',
-  kind: 'pads',
-  blocks: [
-    {
-      kind: 'combo',
-      id: 'w',
-      seconds: 40,
-      combos: [{ comboId: 'ebb-1' }],
-      bpm: 80,
-      calls: 'on-beat',
-      words: 'numbers',
-      leadPlan: 'halves',
-      cyclesEach: 4,
-    },
-    { kind: 'rest', id: 'p', seconds: 20 },
-  ],
-};
-const session = { title: 'Short', lead: 'left', plannedFor: null, rounds: [round] };
+const { call } = serverForThisFile();
 
 const at = '2026-03-05T18:30:00.000Z';
 describe('runs', () => {

@@ -1,36 +1,8 @@
-import { jest } from '@jest/globals';
 import { decodeWav } from '../../../packages/core/src/sound/index.ts';
-import { startServer, type StartedServer } from './startedServer.ts';
+import { serverForThisFile } from './startedServer.ts';
+import { round, session } from './requests.ts';
 
-jest.setTimeout(60_000);
-
-let server: StartedServer;
-beforeAll(async () => {
-  server = await startServer();
-});
-afterAll(() => server.stop());
-
-const call = <T = any>(method: string, path: string, body?: unknown) => server.call<T>(method, path, body);
-const round = {
-  id: 'r1',
-  title: 'Pads',
-  kind: 'pads',
-  blocks: [
-    {
-      kind: 'combo',
-      id: 'w',
-      seconds: 40,
-      combos: [{ comboId: 'ebb-1' }],
-      bpm: 80,
-      calls: 'on-beat',
-      words: 'numbers',
-      leadPlan: 'halves',
-      cyclesEach: 4,
-    },
-    { kind: 'rest', id: 'p', seconds: 20 },
-  ],
-};
-const session = { title: 'Short', lead: 'left', plannedFor: null, rounds: [round] };
+const { call, base } = serverForThisFile();
 
 describe('sessions and rounds', () => {
   it('lists the demo sessions, whose rounds compile as they are', async () => {
@@ -55,7 +27,7 @@ describe('sessions and rounds', () => {
     const again = await call('POST', 'rounds/compile', { blocks: round.blocks, lead: 'left', seed: 1 });
     expect(again.body).toEqual(body);
     const [{ clip }] = spoken;
-    const file = await fetch(`${server.base}/api/voice/clips/${clip.id}.wav`);
+    const file = await fetch(`${base()}/api/voice/clips/${clip.id}.wav`);
     expect(file.headers.get('cache-control')).toContain('immutable');
     const sound = decodeWav(new Uint8Array(await file.arrayBuffer()))!;
     expect(sound.sampleRate).toBe(16_000);

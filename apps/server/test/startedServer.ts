@@ -1,4 +1,5 @@
 /** Starts the built server on a data folder of its own, for the contract tests. */
+import { afterAll, beforeAll, jest } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -84,4 +85,15 @@ export async function startServer(folder?: string): Promise<StartedServer> {
       if (folder === undefined) rmSync(data, { recursive: true, force: true });
     },
   };
+}
+
+/** A started server for all tests of a file. */
+export function serverForThisFile(): Pick<StartedServer, 'call'> & { base(): string } {
+  jest.setTimeout(60_000);
+  let server: StartedServer;
+  beforeAll(async () => {
+    server = await startServer();
+  });
+  afterAll(() => server.stop());
+  return { base: () => server.base, call: (method, path, body) => server.call(method, path, body) };
 }

@@ -1,0 +1,120 @@
+import type { CompiledRound, Cue } from '@eurhythm/core/rounds';
+import type { AudioDesk } from './AudioDesk.ts';
+import { RoundPlayer } from './RoundPlayer.ts';
+
+/** A worker whose beats the test gives. */
+class HandWorker {
+  static last: HandWorker;
+  onmessage: (() => void) | null = null;
+  ended = false;
+  constructor() {
+    HandWorker.last = this;
+  }
+  terminate(): void {
+    this.ended = true;
+  }
+}
+
+/** A desk with a clock that the test turns, and a list of what stands on it. */
+class HandDesk {
+  readonly context = Object.assign(new EventTarget(), { currentTime: 0, resume: async () => {} });
+  audible = true;
+  placed: { at: number; when: number }[] = [];
+  play(event: { at: number }, when: number): () => void {
+    const sound = { at: event.at, when };
+    this.placed.push(sound);
+    return () => {
+      this.placed = this.placed.filter((other) => other !== sound);
+    };
+  }
+}
+
+const tick = (at: number): Cue => ({ at, kind: 'tick', text: '1', block: 'b', sound: 'tick-bar' });
+const round: CompiledRound = {
+  duration: 20,
+  cues: Array.from({ length: 20 }, (_, i) => tick(i)),
+  cycles: [],
+  findings: [],
+};
+
+let desk: HandDesk;
+let ended: number;
+let player: RoundPlayer;
+beforeEach(() => {
+  Object.assign(globalThis, { Worker: HandWorker });
+  desk = new HandDesk();
+  ended = 0;
+  player = new RoundPlayer(desk as unknown as AudioDesk, round, () => (ended += 1));
+});
+afterEach(() => player.dispose());
+
+function pass(seconds: number): void {
+  for (let i = 0; i < seconds * 5; i++) {
+    desk.context.currentTime += 0.2;
+    HandWorker.last.onmessage!();
+  }
+}
+
+describe('RoundPlayer', () => {
+  it('puts sounds on the clock well ahead, each at its place, none twice', () => {
+    player.start(0);
+    const zero = desk.placed[0]!.when;
+    expect(desk.placed.length).toBeGreaterThanOrEqual(4);
+    expect(zero).toBeGreaterThan(desk.context.currentTime);
+    pass(6);
+    expect(desk.placed.map((sound) => sound.at)).toEqual(
+      Array.from({ length: desk.placed.length }, (_, i) => i),
+    );
+    for (const { at, when } of desk.placed) expect(when - zero).toBeCloseTo(at, 9);
+    expect(desk.placed.at(-1)!.when - desk.context.currentTime).toBeGreaterThan(2.9);
+  });
+
+  it('survives a page that stalls for three seconds without a late sound', () => {
+    player.start(0);
+    pass(2);
+    const before = desk.placed.length;
+    desk.context.currentTime += 3;
+    expect(desk.placed[before - 1]!.when).toBeGreaterThan(desk.context.currentTime);
+    HandWorker.last.onmessage!();
+    for (const { when } of desk.placed.slice(before)) expect(when).toBeGreaterThan(desk.context.currentTime);
+  });
+
+  it('holds at once, and goes on from there without repeating', () => {
+    player.start(0);
+    pass(4);
+    const heldAt = player.hold();
+    expect(desk.placed.filter((sound) => sound.when > desk.context.currentTime)).toEqual([]);
+    expect(player.running).toBe(false);
+    desk.context.currentTime += 100;
+    expect(player.position).toBe(heldAt);
+    player.start(heldAt);
+    expect(desk.placed.every((sound) => sound.at >= heldAt)).toBe(true);
+    expect(player.position).toBeCloseTo(heldAt, 9);
+  });
+
+  it('runs on the wall clock while the page is silent, and moves to the audio clock at the same second', async () => {
+    desk.audible = false;
+    player.start(5);
+    await new Promise((done) => setTimeout(done, 60));
+    expect(player.position).toBeGreaterThan(5.04);
+    expect(desk.placed).toEqual([]);
+    desk.audible = true;
+    const before = player.position;
+    desk.context.dispatchEvent(new Event('statechange'));
+    expect(desk.placed[0]!.at).toBe(6);
+    expect(player.position).toBeCloseTo(before, 1);
+  });
+
+  it('ends once, at its length', () => {
+    player.start(15);
+    pass(4);
+    expect([ended, player.running]).toEqual([0, true]);
+    pass(4);
+    expect([ended, player.running, player.position]).toEqual([1, false, 20]);
+  });
+
+  it('lets its heartbeat go', () => {
+    player.dispose();
+    expect(HandWorker.last.ended).toBe(true);
+  });
+});
