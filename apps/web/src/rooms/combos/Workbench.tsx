@@ -14,7 +14,7 @@ import { useFieldErrors } from '../../app/useFieldErrors.ts';
 import { useShortcut } from '../../app/useShortcut.ts';
 import { useHearing } from '../../floor/useHearing.ts';
 import { Button, Key } from '../../ui/Button.tsx';
-import { Part } from '../../ui/Panel.tsx';
+import { Part, Plain } from '../../ui/Panel.tsx';
 import { BodySays } from './BodySays.tsx';
 import { ComboCard } from './ComboCard.tsx';
 import { LineEditor } from './LineEditor.tsx';
@@ -198,6 +198,7 @@ export function Workbench({ id, isNew, combo, draft, gym, book, freeNumber }: Wo
           />
         </Part>
         <Part title="Teach it">
+          {!analysis.ok && <Plain>Once the line can be read, its ways of teaching stand here.</Plain>}
           {analysis.ok && (
             <TeachIt
               combo={combo}
