@@ -1,6 +1,7 @@
 import { DynamicModule, Module } from '@nestjs/common';
 import { CombosModule } from './combos/combos.module.ts';
 import { FightersModule } from './fighters/fighters.module.ts';
+import { GradesModule } from './grades/grades.module.ts';
 import { GymModule } from './gym/gym.module.ts';
 import { MovesModule } from './moves/moves.module.ts';
 import { RunsModule } from './runs/runs.module.ts';
@@ -10,7 +11,9 @@ import { StoreModule } from './store/store.module.ts';
 import { VoiceModule } from './voice/voice.module.ts';
 
 /** One module for each room of the product, over one store and one data folder. */
-@Module({ imports: [MovesModule, CombosModule, SessionsModule, RunsModule, FightersModule, GymModule] })
+@Module({
+  imports: [MovesModule, CombosModule, SessionsModule, RunsModule, FightersModule, GymModule, GradesModule],
+})
 export class AppModule {
   static over(store: Store, dataFolder: string): DynamicModule {
     return { module: AppModule, imports: [StoreModule.over(store), VoiceModule.in(dataFolder)] };

@@ -1,4 +1,4 @@
-import { ROUND_LIMITS } from '@eurhythm/core/rounds';
+import { CALL_STYLES, ROUND_LIMITS, type CallStyle } from '@eurhythm/core/rounds';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -13,7 +13,6 @@ import {
 } from 'class-validator';
 import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsTempo, IsWholeWithin, IsWithin } from './fields.ts';
 
-export const CALL_STYLES = ['on-beat', 'ahead', 'lead-in', 'silent'] as const;
 export const CALL_WORDS = ['numbers', 'names'] as const;
 export const LEAD_PLANS = ['as-set', 'other', 'halves'] as const;
 export const BLOCK_KINDS = ['combo', 'free', 'burst', 'rest'] as const;
@@ -61,7 +60,7 @@ export class ComboBlockDto extends BlockDto {
   bpm!: number;
 
   @IsOneOf('the call style', CALL_STYLES)
-  calls!: (typeof CALL_STYLES)[number];
+  calls!: CallStyle;
 
   @IsOneOf('what is called', CALL_WORDS)
   words!: (typeof CALL_WORDS)[number];

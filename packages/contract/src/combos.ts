@@ -1,6 +1,26 @@
 import type { LineError } from '@eurhythm/core/line';
-import { IsBoolean, IsOptional, IsString, MaxLength } from 'class-validator';
-import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsTempo, IsWholeWithin, LEADS } from './fields.ts';
+import { RECIPE_KINDS, type RecipeKind, type VariantRecipe } from '@eurhythm/core/teach';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsOptional,
+  IsString,
+  MaxLength,
+  ValidateNested,
+} from 'class-validator';
+import {
+  IsOneOf,
+  IsOwnId,
+  IsPlainName,
+  IsPlainText,
+  IsTempo,
+  IsWholeWithin,
+  IsWithin,
+  LEADS,
+} from './fields.ts';
 
 export const PACES = ['novice', 'club', 'sharp'] as const;
 
@@ -29,6 +49,19 @@ export class AnalyseComboDto {
   gradeId?: string;
 }
 
+/** A combo that is a form of another one: it follows that one's line until its own is edited. */
+export class VariantDto implements VariantRecipe {
+  @IsOwnId('the parent')
+  parentId!: string;
+
+  @IsOneOf('the kind of variant', RECIPE_KINDS)
+  kind!: RecipeKind;
+
+  @IsOptional()
+  @IsWholeWithin('the step', 0, 200, '')
+  step: number | null = null;
+}
+
 export class SaveComboDto {
   @IsOwnId('the grade')
   gradeId!: string;
@@ -54,6 +87,43 @@ export class SaveComboDto {
 
   @IsBoolean({ message: 'Both leads is yes or no.' })
   bothLeads!: boolean;
+
+  /** What to look at, a word or two each. */
+  @IsOptional()
+  @IsArray({ message: 'The focus words are a list.' })
+  @ArrayMaxSize(8, { message: 'A combo has at most eight focus words.' })
+  @IsPlainName('a focus word', 24, { each: true })
+  focus: string[] = [];
+
+  /** Length of one time through; without it the last impact and its recovery, rounded up to the bar. */
+  @IsOptional()
+  @IsWithin('the cycle', 1, 64, 'beats')
+  cycleBeats: number | null = null;
+
+  /** Contact with a partner, round by round, in percent of full power; empty when nothing is planned. */
+  @IsOptional()
+  @IsArray({ message: 'The contact plan is a list.' })
+  @ArrayMaxSize(8, { message: 'A contact plan has at most eight steps.' })
+  @IsWholeWithin('a step of contact', 0, 100, 'percent', { each: true })
+  contact: number[] = [];
+
+  /** The combo that this one is a form of, and how it is made from it. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => VariantDto)
+  variant: VariantDto | null = null;
+}
+
+/** The order of a grade's combos; they take its numbers in this order. */
+export class OrderCombosDto {
+  @IsOwnId('the grade')
+  gradeId!: string;
+
+  @IsArray({ message: 'The order is a list of combos.' })
+  @ArrayUnique({ message: 'A combo stands twice in this order.' })
+  @ArrayMaxSize(99, { message: 'A grade has at most 99 combos.' })
+  @IsString({ each: true, message: 'The order is a list of combos.' })
+  ids!: string[];
 }
 
 export interface ComboView extends SaveComboDto {

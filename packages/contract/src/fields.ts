@@ -8,16 +8,24 @@ function all(...rules: PropertyDecorator[]): PropertyDecorator {
   };
 }
 
+/** Whether a rule holds for the field or for each item of a list. */
+interface OfEach {
+  readonly each?: boolean | undefined;
+}
+
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A name or title: plain text on one line, without the signs of markup. */
-export function IsPlainName(what: string, most = 60): PropertyDecorator {
-  const message = `${capital(what)} is plain text of 1 to ${most} characters, without < or >.`;
+export function IsPlainName(what: string, most = 60, { each }: OfEach = {}): PropertyDecorator {
+  const told = {
+    each,
+    message: `${capital(what)} is plain text of 1 to ${most} characters, without < or >.`,
+  };
   return all(
-    IsString({ message }),
-    MinLength(1, { message }),
-    MaxLength(most, { message }),
-    Matches(/^[^<>\p{Cc}]*\S[^<>\p{Cc}]*$/u, { message }),
+    IsString(told),
+    MinLength(1, told),
+    MaxLength(most, told),
+    Matches(/^[^<>\p{Cc}]*\S[^<>\p{Cc}]*$/u, told),
   );
 }
 
@@ -46,9 +54,15 @@ export function IsWithin(what: string, min: number, max: number, unit: string): 
   );
 }
 
-export function IsWholeWithin(what: string, min: number, max: number, unit: string): PropertyDecorator {
+export function IsWholeWithin(
+  what: string,
+  min: number,
+  max: number,
+  unit: string,
+  { each }: OfEach = {},
+): PropertyDecorator {
   const message = `${capital(what)} is a whole number from ${min} to ${max}${unit === '' ? '' : ` ${unit}`}.`;
-  return all(IsInt({ message }), Min(min, { message }), Max(max, { message }));
+  return all(IsInt({ each, message }), Min(min, { each, message }), Max(max, { each, message }));
 }
 
 export function IsTempo(): PropertyDecorator {

@@ -1,8 +1,20 @@
 import { RULES, STARTER_SCHOOL, type School } from '@eurhythm/core/body';
-import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsIn, IsOptional, ValidateNested } from 'class-validator';
+import { COUNT_LANGUAGES, type CountLanguage } from '@eurhythm/core/calls';
+import type { SpeedAim } from '@eurhythm/core/teach';
+import {
+  ArrayMaxSize,
+  Equals,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsOptional,
+  IsString,
+  Matches,
+  ValidateNested,
+} from 'class-validator';
 import { Type } from 'class-transformer';
 import { PACES } from './combos.ts';
-import { IsOneOf, IsOwnId, IsWithin } from './fields.ts';
+import { IsOneOf, IsOwnId, IsWholeWithin, IsWithin } from './fields.ts';
 import type { FighterView } from './fighters.ts';
 import type { SessionSummary } from './sessions.ts';
 
@@ -30,12 +42,21 @@ export class YouthLimitsDto {
 
   @IsBoolean({ message: 'Jumps is yes or no.' })
   jumps!: boolean;
+
+  /** Hardest contact with a partner, in percent of full power. */
+  @IsOptional()
+  @IsWholeWithin('the contact', 0, 100, 'percent')
+  contact?: number;
 }
 
 /** The gym's own ways, where schools differ. */
 export class SchoolDto {
   @IsOneOf('the end of a strike', ['snap', 'through'])
   strikes!: School['strikes'];
+
+  @IsOptional()
+  @IsOneOf('the turn of the hips', ['full', 'square'])
+  hips: School['hips'] = 'full';
 
   @IsOneOf('the high block with the front arm', ['allowed', 'avoided'])
   frontHighBlock!: School['frontHighBlock'];
@@ -45,6 +66,40 @@ export class SchoolDto {
 
   @IsOneOf('what is called', ['numbers', 'names'])
   words!: 'numbers' | 'names';
+
+  /** How a new move is counted first: each part, or one count for the whole. */
+  @IsOptional()
+  @IsOneOf('the counting', ['parts', 'whole'])
+  counting: 'parts' | 'whole' = 'parts';
+
+  @IsOptional()
+  @IsOneOf('the language of the count', COUNT_LANGUAGES)
+  countLanguage: CountLanguage = 'english';
+
+  /** The gym's own count words, from one on; used with the language `own`. */
+  @IsOptional()
+  @IsArray({ message: 'The count words are a list.' })
+  @ArrayMaxSize(20, { message: 'There are at most 20 count words.' })
+  @IsString({ each: true, message: 'A count word is a text.' })
+  @Matches(/^[^<>\p{Cc}]{1,24}$/u, {
+    each: true,
+    message: 'A count word has 1 to 24 letters, without < or >.',
+  })
+  countWords: string[] = [];
+
+  /** The gap that a new stroke gets: a whole beat, or half a beat. */
+  @IsOptional()
+  @IsOneOf('the rhythm', ['even', 'broken'])
+  rhythm: 'even' | 'broken' = 'even';
+
+  /** What new technique work goes by. */
+  @IsOptional()
+  @IsOneOf('the measure of work', ['clock', 'count'])
+  workBy: 'clock' | 'count' = 'count';
+
+  @IsOptional()
+  @IsOneOf('the speed aimed at', ['clean', 'fastest'])
+  speed: SpeedAim = 'clean';
 
   @IsOptional()
   @IsWithin('the floor', 0.5, 50, 'steps')
@@ -64,6 +119,13 @@ export class SchoolDto {
 /** The ways of a gym that has not said anything else. */
 export const STARTER_SCHOOL_SETTINGS: SchoolDto = {
   strikes: STARTER_SCHOOL.strikes,
+  hips: STARTER_SCHOOL.hips,
+  counting: 'parts',
+  countLanguage: 'english',
+  countWords: [],
+  rhythm: 'even',
+  workBy: 'count',
+  speed: 'clean',
   frontHighBlock: STARTER_SCHOOL.frontHighBlock,
   floorSteps: STARTER_SCHOOL.floorSteps,
   muted: [],

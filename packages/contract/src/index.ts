@@ -10,3 +10,4 @@ export * from './fighters.ts';
 export * from './gym.ts';
 export * from './audience.ts';
 export * from './checkFields.ts';
+export * from './grades.ts';

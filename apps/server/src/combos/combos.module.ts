@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put } from '@nestjs/common';
 import {
   AnalyseComboDto,
+  OrderCombosDto,
   SaveComboDto,
   type AnalysisView,
   type ComboVersion,
@@ -24,6 +25,12 @@ class CombosController {
   @HttpCode(200)
   analyse(@Body() body: AnalyseComboDto): Promise<AnalysisView> {
     return this.combos.analyse(body);
+  }
+
+  @Put('order')
+  async order(@Body() body: OrderCombosDto): Promise<{ items: ComboView[] }> {
+    await this.combos.order(body);
+    return this.list();
   }
 
   @Get(':id')

@@ -6,12 +6,14 @@ import {
 } from '@nestjs/common';
 import { PACE_FACTORS, analyseCombo } from '@eurhythm/core/body';
 import { parseLine, type LineError } from '@eurhythm/core/line';
+import { followsParent, makeVariant } from '@eurhythm/core/teach';
 import {
   audienceOf,
   type AnalyseComboDto,
   type AnalysisView,
   type ComboVersion,
   type ComboView,
+  type OrderCombosDto,
   type SaveComboDto,
 } from '@eurhythm/contract';
 import { isDeepStrictEqual } from 'node:util';
@@ -90,23 +92,55 @@ export class CombosService {
       const message = `${grade.name} ${combo.number} is already “${clash.title}”. Choose another number.`;
       throw new ConflictException({ message, errors: [{ field: 'number', message }] });
     }
-    const row = { ...combo, updatedAt: new Date() };
+    if (combo.variant?.parentId === id) throw ownParent();
+    const followers = await this.followersOf(id);
     await this.database.transaction(async (tx) => {
-      await tx
-        .insert(combos)
-        .values({ id, ...row })
-        .onConflictDoUpdate({ target: combos.id, set: row });
-      const [newest] = await tx
-        .select()
-        .from(comboVersions)
-        .where(eq(comboVersions.comboId, id))
-        .orderBy(desc(comboVersions.at))
-        .limit(1);
-      if (!newest || !isDeepStrictEqual({ ...newest.combo }, { ...combo })) {
-        await tx.insert(comboVersions).values({ comboId: id, at: row.updatedAt, combo });
+      await writeCombo(tx, id, combo);
+      for (const { id: followerId, combo: follower, madeOf } of followers) {
+        const line = madeOf(combo.line);
+        if (line !== null) await writeCombo(tx, followerId, { ...follower, line });
       }
     });
     return this.one(id);
+  }
+
+  /** The variants whose line is what their recipe makes of this combo's line as it is now. */
+  private async followersOf(parentId: string): Promise<Follower[]> {
+    const all = await this.rows();
+    const parent = all.find((row) => row.combos.id === parentId);
+    if (!parent) return [];
+    const [book, { school, grades: order }] = await Promise.all([this.moves.book(), this.gym.gym()]);
+    return all.flatMap(({ combos: row }): Follower[] => {
+      const { variant } = row;
+      if (variant?.parentId !== parentId) return [];
+      const audience = audienceOf(row.gradeId, order, school);
+      if (!followsParent(row.line, parent.combos.line, variant, book, audience)) return [];
+      return [
+        { id: row.id, combo: saveable(row), madeOf: (line) => makeVariant(line, variant, book, audience) },
+      ];
+    });
+  }
+
+  /** Gives a grade's combos its numbers in another order. The same request again changes nothing. */
+  async order({ gradeId, ids }: OrderCombosDto): Promise<void> {
+    await this.database.transaction(async (tx) => {
+      const own = await tx
+        .select()
+        .from(combos)
+        .where(eq(combos.gradeId, gradeId))
+        .orderBy(asc(combos.number));
+      const isWhole = own.length === ids.length && own.every((row) => ids.includes(row.id));
+      if (!isWhole)
+        throw new ConflictException('The combos of this grade have changed meanwhile. Load the page again.');
+      const numbers = own.map((row) => row.number);
+      const moved = ids
+        .map((id, i) => ({ row: own.find((row) => row.id === id)!, number: numbers[i]! }))
+        .filter(({ row, number }) => row.number !== number);
+      // Out of the way first, since a number may stand only once in a grade at any time.
+      for (const { row } of moved)
+        await tx.update(combos).set({ number: -row.number }).where(eq(combos.id, row.id));
+      for (const { row, number } of moved) await writeCombo(tx, row.id, { ...saveable(row), number });
+    });
   }
 
   /** The states in which a combo was saved, the newest first. */
@@ -119,9 +153,48 @@ export class CombosService {
     return rows.map((row) => ({ at: row.at.toISOString(), combo: row.combo }));
   }
 
+  /** Takes a combo out of the book. Forms of it stay, as combos of their own. */
   async remove(id: string): Promise<void> {
     await this.database.delete(combos).where(eq(combos.id, id));
   }
+}
+
+interface Follower {
+  readonly id: string;
+  readonly combo: SaveComboDto;
+  /** Its line when the parent has this one. */
+  madeOf(line: string): string | null;
+}
+
+type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+
+/** Writes a combo, and a version of it when it differs from the newest one. */
+async function writeCombo(tx: Transaction, id: string, combo: SaveComboDto): Promise<void> {
+  const row = { ...combo, updatedAt: new Date() };
+  await tx
+    .insert(combos)
+    .values({ id, ...row })
+    .onConflictDoUpdate({ target: combos.id, set: row });
+  const [newest] = await tx
+    .select()
+    .from(comboVersions)
+    .where(eq(comboVersions.comboId, id))
+    .orderBy(desc(comboVersions.at))
+    .limit(1);
+  const [before, after] = [newest?.combo, combo].map((each): unknown =>
+    JSON.parse(JSON.stringify(each ?? null)),
+  );
+  if (!isDeepStrictEqual(before, after))
+    await tx.insert(comboVersions).values({ comboId: id, at: row.updatedAt, combo });
+}
+
+function saveable({ id: _id, updatedAt: _at, ...combo }: typeof combos.$inferSelect): SaveComboDto {
+  return combo;
+}
+
+function ownParent(): UnprocessableEntityException {
+  const message = 'A combo cannot be a form of itself.';
+  return new UnprocessableEntityException({ message, errors: [{ field: 'variant', message }] });
 }
 
 function badLine(errors: readonly LineError[]): UnprocessableEntityException {

@@ -1,5 +1,11 @@
 /** The made-up demo gym: its grades, people, combos and sessions. Its log is generated (demoLog.ts). */
-import type { AnyBlockDto, SaveComboDto, SaveFighterDto, SaveSessionDto } from '@eurhythm/contract';
+import type {
+  AnyBlockDto,
+  SaveComboDto,
+  SaveFighterDto,
+  SaveSessionDto,
+  TechniqueDto,
+} from '@eurhythm/contract';
 import type { FighterProfile } from '@eurhythm/core/strikes';
 
 export const GYM_NAME = 'Saltmarsh Striking Hall';
@@ -103,6 +109,7 @@ const combo = (
   line: string,
   bpm: number,
   notes = '',
+  more: Partial<SaveComboDto> = {},
 ): DemoCombo => ({
   id,
   gradeId,
@@ -113,6 +120,11 @@ const combo = (
   beatsPerBar: 4,
   notes,
   bothLeads: true,
+  focus: [],
+  cycleBeats: null,
+  contact: [],
+  variant: null,
+  ...more,
 });
 
 export const COMBOS: readonly DemoCombo[] = [
@@ -124,6 +136,7 @@ export const COMBOS: readonly DemoCombo[] = [
     '1 2',
     80,
     'Eyes over the knuckles. The rear heel turns out on the second.',
+    { focus: ['rear heel', 'chin down'] },
   ),
   combo('ebb-2', 'ebb', 2, 'Round the post', '1 2 3', 80, 'The hook comes round the post, not through it.'),
   combo('ebb-3', 'ebb', 3, 'Push away', '7 . 2', 72, 'Let the foot come down before the hand goes.'),
@@ -139,6 +152,7 @@ export const COMBOS: readonly DemoCombo[] = [
     '1-1 2> 3@b r:round@l*:3/2 2 . r:knee!',
     84,
     'Low kick with the hip all the way over. Wait for the foot, then the cross. Shout on the knee.',
+    { focus: ['hip over', 'wait for the foot'], contact: [0, 10, 25, 40] },
   ),
   combo(
     'flood-5',
@@ -158,6 +172,16 @@ export const COMBOS: readonly DemoCombo[] = [
     88,
     'The switch is small: both feet, one sound.',
   ),
+  combo(
+    'flood-7',
+    'flood',
+    7,
+    'Low gate, even',
+    '1 1 2> 3@b r:round@l* 2 r:knee!',
+    72,
+    'The slow form: every stroke on a whole beat.',
+    { focus: ['hip over'], variant: { parentId: 'flood-4', kind: 'even', step: null } },
+  ),
   combo('spring-1', 'spring', 1, 'Turn of the tide', '7 . r:round@b . 1-2', 80),
   combo(
     'spring-2',
@@ -169,6 +193,49 @@ export const COMBOS: readonly DemoCombo[] = [
     'Two quick, a wait, then the hook to the body.',
   ),
 ];
+
+const technique = (
+  id: string,
+  what: { move: string } | { comboId: string },
+  reps: number,
+  sets: number,
+  sides: TechniqueDto['sides'] = 'both',
+): TechniqueDto => ({ move: null, comboId: null, ...what, id, reps, sides, sets, restSeconds: 20 });
+
+/** What each grade trains: "15 each leg, 3 times" and the like. */
+export const TECHNIQUES: Readonly<Record<string, readonly TechniqueDto[]>> = {
+  minnows: [
+    technique('min-1', { move: 'jab' }, 10, 2),
+    technique('min-2', { move: 'push' }, 10, 2),
+    technique('min-3', { move: 'duck' }, 10, 1, 'one'),
+  ],
+  herons: [
+    technique('her-1', { move: 'cross' }, 15, 2),
+    technique('her-2', { move: 'r:round' }, 12, 2),
+    technique('her-3', { move: 'parry' }, 15, 1),
+  ],
+  ebb: [
+    technique('ebb-t1', { move: 'r:round' }, 15, 3),
+    technique('ebb-t2', { move: 'push' }, 15, 2),
+    technique('ebb-t3', { comboId: 'ebb-1' }, 30, 1),
+    technique('ebb-t4', { comboId: 'ebb-2' }, 10, 2),
+  ],
+  slack: [
+    technique('sla-1', { move: 'r:knee' }, 20, 2),
+    technique('sla-2', { move: 'hook' }, 30, 1),
+    technique('sla-3', { comboId: 'slack-2' }, 10, 3),
+    technique('sla-4', { comboId: 'slack-3' }, 10, 2),
+  ],
+  flood: [
+    technique('flo-1', { move: 'r:round' }, 30, 2),
+    technique('flo-2', { move: 'hookkick' }, 10, 2),
+    technique('flo-3', { comboId: 'flood-4' }, 8, 3),
+  ],
+  spring: [
+    technique('spr-1', { move: 'spinhook' }, 10, 2),
+    technique('spr-2', { comboId: 'spring-2' }, 8, 3),
+  ],
+};
 
 const PROMPTS = [
   'Hands high',

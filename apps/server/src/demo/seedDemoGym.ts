@@ -2,7 +2,7 @@ import { STARTER_MOVES, STARTER_NUMBERS } from '@eurhythm/core/moves';
 import type { Database } from '../store/openStore.ts';
 import * as schema from '../store/schema.ts';
 import { demoLog } from './demoLog.ts';
-import { COMBOS, FIGHTERS, GRADES, GYM_NAME, SESSIONS } from './saltmarsh.ts';
+import { COMBOS, FIGHTERS, GRADES, GYM_NAME, SESSIONS, TECHNIQUES } from './saltmarsh.ts';
 
 const DAY = 86_400_000;
 
@@ -22,6 +22,9 @@ export async function seedDemoGym(database: Database, now: Date): Promise<boolea
     await tx
       .insert(schema.comboVersions)
       .values(COMBOS.map(({ id, ...combo }) => ({ comboId: id, at: now, combo })));
+    await tx
+      .insert(schema.techniqueLists)
+      .values(Object.entries(TECHNIQUES).map(([gradeId, list]) => ({ gradeId, techniques: [...list] })));
     await tx.insert(schema.fighters).values(FIGHTERS.map(({ story: _, ...fighter }) => fighter));
     await tx.insert(schema.sessions).values(
       SESSIONS.map(({ inDays, ...session }) => ({

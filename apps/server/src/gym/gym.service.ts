@@ -16,7 +16,7 @@ export class GymService {
       name: row?.name ?? 'Your gym',
       noticeAcceptedAt: row?.noticeAcceptedAt?.toISOString() ?? null,
       grades: order.map(({ id, name, band }) => ({ id, name, band })),
-      school: row?.school ?? STARTER_SCHOOL_SETTINGS,
+      school: { ...STARTER_SCHOOL_SETTINGS, ...row?.school },
     };
   }
 

@@ -91,8 +91,8 @@ function fillCombo(
   if (ref.comboId !== undefined) {
     const combo = known.get(ref.comboId);
     if (!combo) return 'This combo is not in the book any more. Choose another one.';
-    const { grade, number, title, line, beatsPerBar } = combo;
-    return { id: combo.id, grade, number, title, line, beatsPerBar };
+    const { grade, number, title, line, beatsPerBar, cycleBeats } = combo;
+    return { id: combo.id, grade, number, title, line, beatsPerBar, cycleBeats };
   }
   const line = ref.line ?? '';
   const parsed = parseLine(line, book);

@@ -1,5 +1,12 @@
 import type { Move, NumberedMove } from '@eurhythm/core/moves';
-import type { RoundDto, RunClockDto, SaveComboDto, SchoolDto } from '@eurhythm/contract';
+import type {
+  RoundDto,
+  RunClockDto,
+  SaveComboDto,
+  SchoolDto,
+  TechniqueDto,
+  VariantDto,
+} from '@eurhythm/contract';
 import {
   boolean,
   doublePrecision,
@@ -32,6 +39,14 @@ export const grades = pgTable('grades', {
   band: text('band').$type<'children' | 'adults'>().notNull(),
 });
 
+/** What a grade trains, in order. */
+export const techniqueLists = pgTable('technique_lists', {
+  gradeId: text('grade_id')
+    .primaryKey()
+    .references(() => grades.id, { onDelete: 'cascade' }),
+  techniques: jsonb('techniques').$type<TechniqueDto[]>().notNull(),
+});
+
 export const moves = pgTable('moves', {
   code: text('code').primaryKey(),
   position: integer('position').notNull(),
@@ -62,6 +77,10 @@ export const combos = pgTable(
     beatsPerBar: integer('beats_per_bar').notNull(),
     notes: text('notes').notNull(),
     bothLeads: boolean('both_leads').notNull(),
+    focus: jsonb('focus').$type<string[]>().notNull().default([]),
+    cycleBeats: doublePrecision('cycle_beats'),
+    contact: jsonb('contact').$type<number[]>().notNull().default([]),
+    variant: jsonb('variant').$type<VariantDto>(),
     updatedAt: at('updated_at').notNull(),
   },
   (table) => [unique('combo_number_in_grade').on(table.gradeId, table.number)],

@@ -10,6 +10,7 @@ import type {
   RunView,
   SessionSummary,
   SessionView,
+  TechniqueLists,
   TodayView,
 } from '@eurhythm/contract';
 import { Refused, get } from './api.ts';
@@ -31,6 +32,8 @@ const bookOf = ({ items: moves, numbers }: BookView): MoveBook => moveBook(moves
 export const queries = {
   moves: () =>
     queryOptions({ queryKey: ['moves'], queryFn: () => get<BookView>('moves'), staleTime: 60_000 }),
+  techniques: () =>
+    queryOptions({ queryKey: ['techniques'], queryFn: () => get<TechniqueLists>('techniques') }),
   gym: () => queryOptions({ queryKey: ['gym'], queryFn: () => get<GymView>('gym'), staleTime: 60_000 }),
   today: () => queryOptions({ queryKey: ['today'], queryFn: () => get<TodayView>('today') }),
   book: () =>

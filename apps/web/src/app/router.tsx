@@ -36,6 +36,10 @@ export const router = createBrowserRouter([
     HydrateFallback: () => null,
     children: [
       { index: true, lazy: room(() => import('../rooms/today/TodayRoom.tsx'), 'TodayRoom') },
+      {
+        path: 'moves/grades/:gradeId?',
+        lazy: room(() => import('../rooms/moves/MovesRoom.tsx'), 'MovesRoom'),
+      },
       { path: 'moves/:code?', lazy: room(() => import('../rooms/moves/MovesRoom.tsx'), 'MovesRoom') },
       { path: 'gym', lazy: room(() => import('../rooms/gym/GymRoom.tsx'), 'GymRoom') },
       { path: 'combos/:id?', lazy: room(combos, 'CombosRoom') },

@@ -1,26 +1,40 @@
 import { useCallback, useEffect, useState } from 'react';
+import { changed, redone, startHistory, undone, type DraftHistory } from './draftHistory.ts';
 
 /**
  * Something that is being written: kept in the browser at every change until it is saved or put back, so that a reload,
- * a closed tab or a refused save loses nothing. `saved` is what the server has; undefined while it is not known.
+ * a closed tab or a refused save loses nothing; every step can be undone. `saved` is what the server has; undefined
+ * while it is not known.
  */
 export function useDraft<T>(key: string, saved: T | undefined): Draft<T> {
   const place = `eurhythm.draft.${key}`;
-  const [draft, setDraft] = useState<T | undefined>(() => readDraft<T>(place));
-  useEffect(() => setDraft(readDraft<T>(place)), [place]);
-  const change = useCallback(
-    (next: T) => {
-      localStorage.setItem(place, JSON.stringify(next));
-      setDraft(next);
-    },
+  const [history, setHistory] = useState(() => startHistory(readDraft<T>(place)));
+  useEffect(() => setHistory(startHistory(readDraft<T>(place))), [place]);
+  const draft = history.now;
+  const step = useCallback(
+    (to: (history: DraftHistory<T | undefined>) => DraftHistory<T | undefined>) =>
+      setHistory((before) => {
+        const after = to(before);
+        if (after.now === undefined) localStorage.removeItem(place);
+        else localStorage.setItem(place, JSON.stringify(after.now));
+        return after;
+      }),
     [place],
   );
-  const clear = useCallback(() => {
-    localStorage.removeItem(place);
-    setDraft(undefined);
-  }, [place]);
-  const isChanged = draft !== undefined && JSON.stringify(draft) !== JSON.stringify(saved);
-  return { value: draft ?? saved, isChanged, change, clear };
+  const change = useCallback((next: T) => step((before) => changed(before, next, performance.now())), [step]);
+  const clear = useCallback(() => step(() => startHistory<T | undefined>(undefined)), [step]);
+  const undo = useCallback(() => step(undone), [step]);
+  const redo = useCallback(() => step(redone), [step]);
+  return {
+    value: draft ?? saved,
+    isChanged: draft !== undefined && JSON.stringify(draft) !== JSON.stringify(saved),
+    change,
+    clear,
+    undo,
+    redo,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+  };
 }
 
 /** Puts a draft in its place before the page that edits it is opened. */
@@ -32,8 +46,12 @@ export interface Draft<T> {
   readonly value: T | undefined;
   /** Whether it differs from what the server has. */
   readonly isChanged: boolean;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
   change(next: T): void;
   clear(): void;
+  undo(): void;
+  redo(): void;
 }
 
 function readDraft<T>(place: string): T | undefined {

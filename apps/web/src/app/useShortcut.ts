@@ -10,9 +10,13 @@ function isWriting(target: EventTarget | null): boolean {
 
 /**
  * Calls `action` when the key is pressed: a `KeyboardEvent.key`, or "mod+" and a key for Ctrl or Cmd with it.
- * Plain keys are left alone while a text is being written.
+ * Plain keys are left alone while a text is being written, others too when they say so.
  */
-export function useShortcut(key: string, action: (event: KeyboardEvent) => void): void {
+export function useShortcut(
+  key: string,
+  action: (event: KeyboardEvent) => void,
+  where?: 'not-in-text',
+): void {
   const latest = useRef(action);
   latest.current = action;
   useEffect(() => {
@@ -21,11 +25,11 @@ export function useShortcut(key: string, action: (event: KeyboardEvent) => void)
     const onKey = (event: KeyboardEvent): void => {
       if (event.key.toLowerCase() !== wanted.toLowerCase() || withMod !== (event.ctrlKey || event.metaKey))
         return;
-      if (!withMod && isWriting(event.target)) return;
+      if ((!withMod || where === 'not-in-text') && isWriting(event.target)) return;
       event.preventDefault();
       latest.current(event);
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [key]);
+  }, [key, where]);
 }

@@ -1,18 +1,30 @@
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
+import type { CallWords } from '@eurhythm/core/calls';
+import type { CallStyle } from '@eurhythm/core/rounds';
 import type { CompiledRoundView, CompileRoundDto } from '@eurhythm/contract';
 import { send } from '../app/api.ts';
 import { AudioDesk } from './AudioDesk.ts';
 import { RoundPlayer } from './RoundPlayer.ts';
 
-/** Times through that are heard. */
-const CYCLES = 2;
+/** Times through that are heard once, and in a loop until it is stopped. */
+const CYCLES = { once: 2, loop: 50 } as const;
+
+/** What is to be heard, and how. */
+export interface HearingWish {
+  readonly line: string;
+  readonly lead: 'left' | 'right';
+  readonly bpm: number;
+  readonly calls?: CallStyle;
+  readonly words?: CallWords;
+  readonly times?: keyof typeof CYCLES;
+}
 
 export interface Hearing {
   readonly state: 'silent' | 'loading' | 'playing';
   /** Beat in the cycle that sounds now. */
   readonly beat: number | null;
-  hear(line: string, lead: 'left' | 'right', bpm: number): void;
+  hear(wish: HearingWish): void;
   stop(): void;
 }
 
@@ -47,12 +59,13 @@ export function useHearing(): Hearing {
     return () => cancelAnimationFrame(frame);
   }, [state]);
 
-  const hear = async (line: string, lead: 'left' | 'right', bpm: number): Promise<void> => {
+  const hear = async (wish: HearingWish): Promise<void> => {
     stop();
     setState('loading');
     desk.current ??= new AudioDesk();
     const round = excerpt(
-      await send<CompiledRoundView>('POST', 'rounds/compile', hearingRequest(line, lead, bpm)),
+      await send<CompiledRoundView>('POST', 'rounds/compile', hearingRequest(wish)),
+      CYCLES[wish.times ?? 'once'],
     );
     await desk.current.load(
       round.cues.flatMap((cue) => cue.clip?.id ?? []),
@@ -66,16 +79,16 @@ export function useHearing(): Hearing {
     state,
     beat,
     stop,
-    hear: (line, lead, bpm) =>
-      void hear(line, lead, bpm).catch((error: Error) => {
+    hear: (wish) =>
+      void hear(wish).catch((error: Error) => {
         stop();
         toast.error(error.message);
       }),
   };
 }
 
-function hearingRequest(line: string, lead: 'left' | 'right', bpm: number): CompileRoundDto {
-  const seconds = 600;
+function hearingRequest({ line, lead, bpm, calls, words, times }: HearingWish): CompileRoundDto {
+  const seconds = times === 'loop' ? 1200 : 600;
   return {
     lead,
     seed: 0,
@@ -86,19 +99,19 @@ function hearingRequest(line: string, lead: 'left' | 'right', bpm: number): Comp
         seconds,
         combos: [{ line }],
         bpm,
-        calls: 'on-beat',
-        words: 'numbers',
+        calls: calls ?? 'on-beat',
+        words: words ?? 'numbers',
         leadPlan: 'as-set',
-        cyclesEach: CYCLES,
+        cyclesEach: CYCLES[times ?? 'once'],
       },
     ],
   };
 }
 
 /** The count-in and the first cycles alone, moved to the start. */
-function excerpt(round: CompiledRoundView): CompiledRoundView {
+function excerpt(round: CompiledRoundView, cycles: number): CompiledRoundView {
   const [first] = round.cycles;
-  const last = round.cycles[CYCLES - 1] ?? first;
+  const last = round.cycles[cycles - 1] ?? round.cycles.at(-1);
   if (!first || !last) return { ...round, cues: [], cycles: [], duration: 0 };
   const countIn = round.cues.find((cue) => cue.kind === 'count')?.at ?? first.at;
   const end = last.at + last.beats * last.beatSeconds;
@@ -113,6 +126,6 @@ function excerpt(round: CompiledRoundView): CompiledRoundView {
       at: cue.at - countIn,
       ...(cue.clip ? { clip: { ...cue.clip, start: cue.clip.start - countIn } } : {}),
     })),
-    cycles: round.cycles.slice(0, CYCLES).map((cycle) => ({ ...cycle, at: cycle.at - countIn })),
+    cycles: round.cycles.slice(0, cycles).map((cycle) => ({ ...cycle, at: cycle.at - countIn })),
   };
 }

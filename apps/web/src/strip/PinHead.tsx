@@ -9,7 +9,13 @@ export function pinColour(pin: Pick<Pin, 'by' | 'side' | 'shape'>): string {
 }
 
 /** The head of a pin at (0, 0) with radius `r`. */
-export function PinHead({ pin, r }: { pin: Pin; r: number }) {
+export function PinHead({
+  pin,
+  r,
+}: {
+  pin: Pick<Pin, 'by' | 'side' | 'shape' | 'feint' | 'shout'>;
+  r: number;
+}) {
   const colour = pinColour(pin);
   const paint = pin.feint
     ? {

@@ -32,7 +32,7 @@ export function LimitBracket({
   );
 }
 
-/** A wave on the tape's lower edge under every stroke that a caution is about. */
+/** A wave on the tape's lower edge under every stroke that a finding is about, quieter for a note. */
 export function FindingMarks({
   picture,
   scale,
@@ -42,16 +42,24 @@ export function FindingMarks({
   scale: StripScale;
   findings: readonly Finding[];
 }) {
-  const marked = new Set(
-    findings.filter((finding) => finding.severity !== 'note').flatMap((finding) => finding.strokes),
-  );
+  const strokesOf = (isNote: boolean): Set<number> =>
+    new Set(
+      findings
+        .filter((finding) => (finding.severity === 'note') === isNote)
+        .flatMap((finding) => finding.strokes),
+    );
+  const [heavy, light] = [strokesOf(false), strokesOf(true)];
   const y = picture.tapeY + scale.tape - 3;
   return (
-    <g fill="none" className="stroke-caution" strokeWidth={2.5}>
+    <g fill="none" strokeWidth={2.5}>
       {picture.pins
-        .filter((pin) => marked.has(pin.index))
+        .filter((pin) => heavy.has(pin.index) || light.has(pin.index))
         .map((pin) => (
-          <path key={pin.index} d={`M${pin.x - 12} ${y}q3 -6 6 0t6 0t6 0t6 0`} />
+          <path
+            key={pin.index}
+            className={heavy.has(pin.index) ? 'stroke-caution' : 'stroke-quiet'}
+            d={`M${pin.x - 12} ${y}q3 -6 6 0t6 0t6 0t6 0`}
+          />
         ))}
     </g>
   );

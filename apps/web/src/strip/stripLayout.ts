@@ -1,5 +1,5 @@
 import type { Walk, WalkedStroke } from '@eurhythm/core/body';
-import type { Lead, Level, Side } from '@eurhythm/core/moves';
+import type { Family, Lead, Level, Side } from '@eurhythm/core/moves';
 import { toNumber } from '@eurhythm/core/units';
 
 /** Measures of a strip in pixels. */
@@ -120,7 +120,7 @@ export function layOutStrip(
   const xs = pinPlaces(walk.strokes, xOfBeat, scale);
   const pins = walk.strokes.map((stroke, i): Pin => {
     const gap = Math.min(xs[i]! - (xs[i - 1] ?? -Infinity), (xs[i + 1] ?? Infinity) - xs[i]!);
-    const shape = headShape(stroke);
+    const shape = shapeOfFamily(stroke.move.family);
     return {
       index: stroke.index,
       x: xs[i]!,
@@ -170,8 +170,9 @@ function pinPlaces(
   return xs;
 }
 
-function headShape({ move }: WalkedStroke): HeadShape {
-  switch (move.family) {
+/** What lands, as the head of a pin shows it. */
+export function shapeOfFamily(family: Family): HeadShape {
+  switch (family) {
     case 'punch':
     case 'open-hand':
       return 'round';
@@ -188,7 +189,7 @@ function headShape({ move }: WalkedStroke): HeadShape {
     case 'stance':
       return 'foot';
     default:
-      return move.family satisfies never;
+      return family satisfies never;
   }
 }
 
@@ -199,7 +200,7 @@ function headHeight(stroke: WalkedStroke, shape: HeadShape, tapeY: number, scale
   return tapeY - scale.heights[stroke.level ?? 'body'];
 }
 
-/** The tape's shade changes half way between the stroke that changed the lead and the next one. */
+/** The tape's shade changes a third of the way from the stroke that changed the lead to the next one. */
 function tapePieces(walk: Walk, lead: Lead, xs: readonly number[], end: number): TapePiece[] {
   const pieces: TapePiece[] = [];
   let from = 0;
@@ -207,7 +208,7 @@ function tapePieces(walk: Walk, lead: Lead, xs: readonly number[], end: number):
   for (const change of walk.leadChanges) {
     const x = xs[change.stroke]!;
     const next = xs.slice(change.stroke + 1).find((other) => other > x) ?? end;
-    const at = (x + next) / 2;
+    const at = x + (next - x) / 3;
     pieces.push({ from, to: at, lead: now });
     from = at;
     now = change.to;

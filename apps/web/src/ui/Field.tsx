@@ -1,5 +1,6 @@
 import {
   useId,
+  useState,
   type InputHTMLAttributes,
   type ReactNode,
   type SelectHTMLAttributes,
@@ -103,6 +104,31 @@ export function ChoiceField<T extends string>({
         ))}
       </select>
     </Frame>
+  );
+}
+
+/** A short list written with commas. What is typed stays as it is typed; the list is what stands between the commas. */
+export function WordsField({
+  words,
+  onChange,
+  ...rest
+}: Labelled & { words: readonly string[]; onChange: (words: string[]) => void }) {
+  const split = (text: string): string[] =>
+    text
+      .split(',')
+      .map((word) => word.trim())
+      .filter((word) => word !== '');
+  const [typed, setTyped] = useState(words.join(', '));
+  const shown = split(typed).join() === words.join() ? typed : words.join(', ');
+  return (
+    <TextField
+      {...rest}
+      value={shown}
+      onChange={(e) => {
+        setTyped(e.target.value);
+        onChange(split(e.target.value));
+      }}
+    />
   );
 }
 

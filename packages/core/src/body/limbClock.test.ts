@@ -3,7 +3,7 @@ import { parseLine } from '../line/index.ts';
 import { seededLineText } from '../line/testLines.ts';
 import { starterBook, type Lead } from '../moves/index.ts';
 import { seededRandom } from '../units/index.ts';
-import { PACE_FACTORS, limbClock, walkStance, type ClockResult } from './index.ts';
+import { PACE_FACTORS, limbClock, walkStance, type ClockResult, type OwnPace } from './index.ts';
 
 const book = starterBook();
 function clock(
@@ -47,6 +47,21 @@ describe('limbClock', () => {
   ])('%s: %j', (_, text, seconds) => {
     expect(gap(text)).toBeCloseTo(seconds, 3);
     expect(clock(text).fastestBpm).toBe(Math.floor(60 / seconds + 1e-9));
+  });
+
+  it('keeps the hips square before a punch where the gym does', () => {
+    const parsed = parseLine('r:round 1', book);
+    if (!parsed.ok) throw new Error('the line is fine');
+    const { limit } = limbClock(walkStance(parsed.line, book, 'left'), { factor: 1, squareHips: true });
+    expect(limit!.seconds).toBeCloseTo(0.5 * round!.back + 0.5 * jab!.out, 3);
+  });
+  it('asks a fighter’s own pace for the kind of pair', () => {
+    const parsed = parseLine('2 r:knee', book);
+    if (!parsed.ok) throw new Error('the line is fine');
+    const at = (factor: number | OwnPace): number =>
+      limbClock(walkStance(parsed.line, book, 'left'), { factor }).limit!.seconds;
+    expect(at({ base: 1, pairs: { 'hand-leg': 1.5 } })).toBeCloseTo(1.5 * at(1), 3);
+    expect(at({ base: 1.2, pairs: { 'same-hand': 3 } })).toBeCloseTo(1.2 * at(1), 3);
   });
 
   it('names the pair that holds the line back, and why', () => {

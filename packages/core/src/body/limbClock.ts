@@ -6,11 +6,39 @@ import type { Walk, WalkedStroke } from './walkStance.ts';
 export const PACE_FACTORS = { sharp: 1, club: 1.25, novice: 1.6 } as const;
 export type Pace = keyof typeof PACE_FACTORS;
 
+/** Rows of the table (engine §2): what kind of stroke follows what kind. */
+export const PAIR_CLASSES = [
+  'same-hand',
+  'same-leg',
+  'kept-up',
+  'hand-hand',
+  'hand-leg',
+  'leg-hand',
+  'leg-leg',
+  'from-other',
+  'to-other',
+] as const;
+export type PairClass = (typeof PAIR_CLASSES)[number];
+
+/** A fighter's own pace: a factor for everything, and others for the kinds of pairs that were measured. */
+export interface OwnPace {
+  readonly base: number;
+  readonly pairs: Readonly<Partial<Record<PairClass, number>>>;
+}
+
 export interface ClockSettings {
   /** Pace factor: one of `PACE_FACTORS`, or a fighter's own. */
-  readonly factor: number;
+  readonly factor: number | OwnPace;
   /** Drive through the target instead of snapping back. */
   readonly drivesThrough?: boolean;
+  /** Keep the hips square on a kick when a punch follows it, as with a touch. */
+  readonly squareHips?: boolean;
+}
+
+/** The factor for a pair of this class, or for a stroke by itself. */
+export function factorOf({ factor }: ClockSettings, pair?: PairClass): number {
+  if (typeof factor === 'number') return factor;
+  return (pair === undefined ? undefined : factor.pairs[pair]) ?? factor.base;
 }
 
 /** The two strokes that need the most time between them, with the least gap and the reason. */
@@ -43,6 +71,7 @@ interface Times {
 }
 
 interface Gap {
+  readonly pair: PairClass;
   readonly seconds: Seconds;
   readonly reason: string;
 }
@@ -64,8 +93,9 @@ export function strokeTimes({ move, stroke }: WalkedStroke, settings: ClockSetti
  */
 export function limbClock(walk: Walk, settings: ClockSettings): ClockResult {
   const own = walk.strokes.filter((stroke) => stroke.stroke.by === 'fighter');
+  const slowest = Math.max(...PAIR_CLASSES.map((pair) => factorOf(settings, pair)));
   const longest =
-    settings.factor *
+    slowest *
     own.reduce((most, stroke) => {
       const { out, back } = strokeTimes(stroke, settings);
       return Math.max(most, out, back);
@@ -78,11 +108,14 @@ export function limbClock(walk: Walk, settings: ClockSettings): ClockResult {
       const earlier = own[i]!;
       const beats = toNumber(subtract(later.beat, earlier.beat));
       if ((60 * beats) / longest >= fastest) break; // further back there is only more time
-      const gap = beats === 0 ? togetherGap(earlier, later) : leastGap(earlier, later, settings);
-      if (!gap) continue;
-      const seconds = gap.seconds * settings.factor;
+      if (beats === 0) {
+        const clash = togetherGap(earlier, later);
+        if (!clash) continue;
+        return { fastestBpm: null, limit: limitOf(earlier, later, clash.seconds, clash.reason) };
+      }
+      const gap = leastGap(earlier, later, settings);
+      const seconds = gap.seconds * factorOf(settings, gap.pair);
       const bpm = (60 * beats) / seconds;
-      if (beats === 0) return { fastestBpm: null, limit: limitOf(earlier, later, seconds, gap.reason) };
       if (bpm < fastest) {
         fastest = bpm;
         limit = limitOf(earlier, later, seconds, gap.reason);
@@ -106,6 +139,7 @@ function sameLimbGap(earlier: WalkedStroke, later: WalkedStroke, settings: Clock
   const [a, b] = [strokeTimes(earlier, settings), strokeTimes(later, settings)];
   if (later.stroke.keptUp && isLegStrike(earlier.move)) {
     return {
+      pair: 'kept-up',
       seconds: 0.5 * a.back + 0.5 * b.out,
       reason: 'the leg stays up: half the way back, half the way out',
     };
@@ -113,6 +147,7 @@ function sameLimbGap(earlier: WalkedStroke, later: WalkedStroke, settings: Clock
   const isHand = earlier.limb.endsWith('hand') || earlier.limb === 'both-hands';
   const share = isHand ? 0.7 : 1;
   return {
+    pair: isHand ? 'same-hand' : 'same-leg',
     seconds: share * a.back + b.out,
     reason: `the same ${isHand ? 'hand' : 'leg'} has to come back before it goes again`,
   };
@@ -132,25 +167,33 @@ function leastGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSet
   const [from, to] = [kindOf(earlier), kindOf(later)];
   if (to === 'other') {
     return {
+      pair: 'to-other',
       seconds: 0.4 * a.back + b.out,
       reason: `the ${nameOf(later)} needs its time after the ${nameOf(earlier)}`,
     };
   }
   if (from === 'other') {
     return {
+      pair: 'from-other',
       seconds: 0.6 * a.back + 0.7 * b.out,
       reason: `the ${nameOf(earlier)} has to settle before the ${nameOf(later)}`,
     };
   }
   if (from === 'hand') return to === 'hand' ? handToHand(earlier, later, b) : handToLeg(earlier, later, b);
   if (to === 'leg')
-    return { seconds: a.back + 0.9 * b.out, reason: 'one leg has to stand before the other one goes' };
-  return earlier.stroke.power === 'touch'
+    return {
+      pair: 'leg-leg',
+      seconds: a.back + 0.9 * b.out,
+      reason: 'one leg has to stand before the other one goes',
+    };
+  return earlier.stroke.power === 'touch' || settings.squareHips === true
     ? {
+        pair: 'leg-hand',
         seconds: 0.5 * a.back + 0.5 * b.out,
-        reason: `after a touch with square hips the ${nameOf(later)} goes while the foot comes down`,
+        reason: `with the hips kept square the ${nameOf(later)} goes while the foot comes down`,
       }
     : {
+        pair: 'leg-hand',
         seconds: 0.8 * a.back + 0.55 * b.out,
         reason: `the kicking foot has to come down before the ${nameOf(later)} can go`,
       };
@@ -158,8 +201,13 @@ function leastGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSet
 
 function handToHand(earlier: WalkedStroke, later: WalkedStroke, { out }: Times): Gap {
   return alternates(earlier, later)
-    ? { seconds: Math.max(0.55 * out, 0.16), reason: 'the hips turn from one hand to the other' }
+    ? {
+        pair: 'hand-hand',
+        seconds: Math.max(0.55 * out, 0.16),
+        reason: 'the hips turn from one hand to the other',
+      }
     : {
+        pair: 'hand-hand',
         seconds: Math.max(0.55 * out, 0.26),
         reason: 'the hips do not turn from one hand to the other, so the arm goes alone',
       };
@@ -169,14 +217,19 @@ function handToLeg(earlier: WalkedStroke, later: WalkedStroke, { out }: Times): 
   const sameSide = earlier.limb.split('-')[0] === later.limb.split('-')[0];
   return sameSide
     ? {
+        pair: 'hand-leg',
         seconds: 0.6 * out,
         reason: `one turn of the hips carries the hand and the ${nameOf(later)} of the same side`,
       }
-    : { seconds: 0.85 * out, reason: `the ${nameOf(later)} of the other side needs a turn of its own` };
+    : {
+        pair: 'hand-leg',
+        seconds: 0.85 * out,
+        reason: `the ${nameOf(later)} of the other side needs a turn of its own`,
+      };
 }
 
 /** Two strokes at one instant: different limbs, and a foot on the floor. */
-function togetherGap(earlier: WalkedStroke, later: WalkedStroke): Gap | null {
+function togetherGap(earlier: WalkedStroke, later: WalkedStroke): Omit<Gap, 'pair'> | null {
   if (sharesLimb(earlier, later) && kindOf(earlier) !== 'other') {
     return { seconds: 0, reason: `the same ${earlier.limb.replace('-', ' ')} cannot land twice at once` };
   }

@@ -1,5 +1,13 @@
 import { starterBook } from '../moves/index.ts';
-import { comboForms, numberWord, strokeForms } from './index.ts';
+import {
+  COUNT_LANGUAGES,
+  comboForms,
+  countWord,
+  holderForms,
+  numberWord,
+  phonesOf,
+  strokeForms,
+} from './index.ts';
 
 const book = starterBook();
 const stroke = (code: string, side: 'front' | 'rear' | null, extra: object = {}) => {
@@ -20,6 +28,31 @@ describe('strokeForms', () => {
     ]);
     expect(strokeForms(stroke('jab', 'front', { feint: true }), book, 'numbers')).toEqual(['fake one']);
   });
+});
+
+describe('holderForms', () => {
+  it('says what comes and where, and nothing for what is not held', () => {
+    expect(holderForms(stroke('round', 'rear'))).toEqual(['kick body', 'body']);
+    expect(holderForms(stroke('jab', 'front'))).toEqual(['hand head', 'head']);
+    expect(holderForms(stroke('weave', null))).toEqual([]);
+    expect(holderForms(stroke('jab', 'front', { feint: true }))).toEqual([]);
+  });
+});
+
+describe('countWord', () => {
+  it('counts in the gym’s language, and in English beyond its words', () => {
+    expect([1, 2, 10, 11].map((n) => countWord(n, 'japanese'))).toEqual(['ichi', 'ni', 'ju', 'eleven']);
+    expect([1, 2, 3].map((n) => countWord(n, 'own', ['hop', 'hep']))).toEqual(['hop', 'hep', 'three']);
+    expect(countWord(7, 'english')).toBe('seven');
+  });
+  it.each(COUNT_LANGUAGES.filter((each) => each !== 'english' && each !== 'own'))(
+    '%s has ten different words, each with phones',
+    (language) => {
+      const words = Array.from({ length: 10 }, (_, i) => countWord(i + 1, language));
+      expect(new Set(words).size).toBe(10);
+      for (const word of words) expect(phonesOf(word)).toMatch(/^[a-z]{1,2}( [a-z]{1,2})+$/);
+    },
+  );
 });
 
 describe('comboForms', () => {

@@ -1,4 +1,4 @@
-import { numberOf, type Level, type Move, type MoveBook, type Side } from '../moves/index.ts';
+import { isStrike, numberOf, type Level, type Move, type MoveBook, type Side } from '../moves/index.ts';
 import { numberWord } from './numberWords.ts';
 
 /** What a gym's voice says for a stroke. */
@@ -30,6 +30,13 @@ export function strokeForms(stroke: CalledStroke, book: MoveBook, words: CallWor
   ];
   const forms = words === 'numbers' && number !== undefined ? numbered : [...named, ...numbered];
   return [...new Set(forms)];
+}
+
+/** What can be said to a holder who offers the target of a stroke: the limb that comes and the height, or the height alone. */
+export function holderForms({ move, level, feint }: CalledStroke): string[] {
+  if (level === null || feint || !isStrike(move)) return [];
+  const what = move.family === 'kick' || move.family === 'knee' ? move.family : 'hand';
+  return [`${what} ${level}`, level];
 }
 
 /** What can be said to announce a combo, longest first: "flood four, low gate", "flood four", "four". */

@@ -2,3 +2,4 @@ export * from './voiceClip.ts';
 export * from './fitCalls.ts';
 export * from './numberWords.ts';
 export * from './callForms.ts';
+export * from './countWords.ts';

@@ -3,10 +3,11 @@ import type { Lead } from '../moves/index.ts';
 import type { Bpm, Seconds } from '../units/index.ts';
 
 /**
- * When the voice calls the strokes of a combo: each on its beat, each one slot ahead, only the combo before its
- * count-in, or not at all (the holder shows).
+ * What the voice calls of a combo: each stroke on its beat, or one slot ahead; only the combo before its count-in; one
+ * count for each time through; for the holder, what to offer, one slot ahead; or nothing (the holder shows).
  */
-export type CallStyle = 'on-beat' | 'ahead' | 'lead-in' | 'silent';
+export const CALL_STYLES = ['on-beat', 'ahead', 'lead-in', 'one-count', 'holder', 'silent'] as const;
+export type CallStyle = (typeof CALL_STYLES)[number];
 
 /** From which lead: the round's own, the other one, or half the time each. */
 export type LeadPlan = 'as-set' | 'other' | 'halves';
@@ -19,6 +20,8 @@ export interface BlockCombo {
   readonly title: string;
   readonly line: string;
   readonly beatsPerBar: number;
+  /** Length of one time through as the coach set it, in beats; without it, it follows from the line. */
+  readonly cycleBeats?: number | null;
 }
 
 interface BlockBase {

@@ -1,4 +1,4 @@
-import { comboForms, strokeForms, type ClipShelf } from '../calls/index.ts';
+import { comboForms, holderForms, numberWord, strokeForms, type ClipShelf } from '../calls/index.ts';
 import { walkStance, type Walk, type WalkedStroke } from '../body/index.ts';
 import { parseLine } from '../line/index.ts';
 import { isStrike, otherLead, type Lead, type MoveBook } from '../moves/index.ts';
@@ -16,6 +16,8 @@ const BEFORE_END: Seconds = 0.2;
 const LAST_COUNT: Seconds = 5.4;
 /** Recovery after the last stroke is reckoned at club pace (engine: pace factors). */
 const CLUB_PACE = 1.25;
+/** A cycle set by the coach may not be over before its last impact, and leaves this many beats after it. */
+const SHORTEST_PAUSE = 0.5;
 /** Length assumed for a combo call that the voice cannot say. */
 const UNSPOKEN_CALL: Seconds = 1.2;
 
@@ -79,8 +81,10 @@ export function planCycle(combo: BlockCombo, book: MoveBook, lead: Lead, bpm: nu
   const changeBack = walk.end.lead === lead ? 0 : 1;
   const busy = Math.max(lastImpact + recovery / beatSeconds(bpm), toNumber(walk.beats)) + changeBack;
   const bar = fraction(combo.beatsPerBar);
-  const beats = roundUpTo(fraction(Math.max(1, Math.ceil(busy * 720 - 1e-6)), 720), bar);
-  return { combo, walk, beats: toNumber(beats), lastImpact };
+  const beats = combo.cycleBeats
+    ? Math.max(combo.cycleBeats, lastImpact + SHORTEST_PAUSE, toNumber(walk.beats))
+    : toNumber(roundUpTo(fraction(Math.max(1, Math.ceil(busy * 720 - 1e-6)), 720), bar));
+  return { combo, walk, beats, lastImpact };
 }
 
 /** Lays out a combo block: each combo is called, counted in, and cycled; then the next; then from the other lead. */
@@ -188,6 +192,14 @@ function layOutCycle(
   const { beat, stretch, layout } = context;
   const ids = { block: block.id, combo: plan.combo.id, cycle };
   layout.cycles.push({ at: start, ...ids, lead: stretch.lead, beats: plan.beats, beatSeconds: beat });
+  if (block.calls === 'one-count' && start <= context.time.workEnds - LAST_COUNT) {
+    layout.calls.push({
+      forms: [numberWord((cycle % block.cyclesEach) + 1)],
+      priority: 'count',
+      place: { kind: 'centre', at: start },
+      cue: { kind: 'call', ...ids },
+    });
+  }
   for (let i = 0; i < plan.beats && start + i * beat < stretch.to - 1e-9; i++) {
     layout.cues.push({
       at: start + i * beat,
@@ -243,18 +255,18 @@ function callStroke(
   ids: Pick<Cue, 'block' | 'combo' | 'cycle'>,
   { book, time, layout }: CycleContext,
 ): void {
-  if (
-    block.calls === 'silent' ||
-    block.calls === 'lead-in' ||
-    stroke.stroke.by === 'holder' ||
-    stroke.together
-  )
-    return;
-  const target = block.calls === 'ahead' ? slotAhead : at;
+  const isCalled = block.calls === 'on-beat' || block.calls === 'ahead' || block.calls === 'holder';
+  if (!isCalled || stroke.stroke.by === 'holder' || stroke.together) return;
+  const target = block.calls === 'on-beat' ? at : slotAhead;
   if (target > time.workEnds - LAST_COUNT) return;
   const switches = stroke.move.lead === 'flips';
+  const forms =
+    block.calls === 'holder'
+      ? holderForms({ ...stroke, feint: stroke.stroke.feint })
+      : strokeForms({ ...stroke, feint: stroke.stroke.feint }, book, block.words);
+  if (forms.length === 0) return;
   layout.calls.push({
-    forms: strokeForms({ ...stroke, feint: stroke.stroke.feint }, book, block.words),
+    forms,
     priority: switches ? 'stance' : 'stroke',
     place: { kind: 'centre', at: target },
     cue: { kind: switches ? 'stance' : 'call', stroke: stroke.index, lead: stroke.after.lead, ...ids },

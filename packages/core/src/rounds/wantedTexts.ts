@@ -1,5 +1,5 @@
 import { walkStance } from '../body/index.ts';
-import { comboForms, numberWord, strokeForms } from '../calls/index.ts';
+import { comboForms, holderForms, numberWord, strokeForms } from '../calls/index.ts';
 import { parseLine } from '../line/index.ts';
 import type { MoveBook } from '../moves/index.ts';
 import type { Block } from './block.ts';
@@ -25,9 +25,14 @@ export function wantedTexts(blocks: readonly Block[], book: MoveBook): string[] 
       for (const form of comboForms(combo)) texts.add(form);
       const parsed = parseLine(combo.line, book);
       if (!parsed.ok || block.calls === 'lead-in') continue;
-      for (const stroke of walkStance(parsed.line, book, 'left').strokes) {
-        for (const form of strokeForms({ ...stroke, feint: stroke.stroke.feint }, book, block.words))
-          texts.add(form);
+      if (block.calls === 'one-count') {
+        for (let n = 1; n <= block.cyclesEach; n++) texts.add(numberWord(n));
+        continue;
+      }
+      for (const walked of walkStance(parsed.line, book, 'left').strokes) {
+        const stroke = { ...walked, feint: walked.stroke.feint };
+        const forms = block.calls === 'holder' ? holderForms(stroke) : strokeForms(stroke, book, block.words);
+        for (const form of forms) texts.add(form);
       }
     }
   }

@@ -1,7 +1,7 @@
-import { formatLine, parseLine, placeOnBeats, type BeatLine } from '../line/index.ts';
+import { formatLine, parseLine, placeOnBeats, type BeatLine, type Stroke } from '../line/index.ts';
 import { starterBook } from '../moves/index.ts';
-import { toNumber } from '../units/index.ts';
-import { nudgeStroke, placeOfOffset, removeStroke, shiftLevel } from './index.ts';
+import { HALF, toNumber } from '../units/index.ts';
+import { insertStroke, nudgeStroke, placeOfOffset, removeStroke, shiftLevel } from './index.ts';
 
 const book = starterBook();
 function line(text: string): BeatLine {
@@ -42,6 +42,18 @@ describe('editing a line on its strip', () => {
     expect(text(removeStroke(line('1 2+in 3'), 1))).toBe('1 in 3');
     expect(text(removeStroke(line('1 {2}x2'), 1))).toBe('1');
     expect(removeStroke(line('1'), 0)).toBeNull();
+  });
+  it.each([
+    ['1 2', 0, '1-3 2'],
+    ['1 2', null, '1 2-3'],
+    ['1 2+in 3', 1, '1 2+in-3 3'],
+    ['1 {2}x2', 1, '1 {2-3}x2'],
+    ['1 .', null, '1 . 3'],
+    ['', null, '3'],
+  ])('puts a stroke into %j behind %j: %j', (before, place, after) => {
+    const three = line('3').entries[0]!.item as Stroke;
+    const start = before === '' ? { entries: [], tail: [] } : line(before);
+    expect(text(insertStroke(start, place, three, HALF))).toBe(after);
   });
   it('finds a written stroke by its place in the text', () => {
     expect([placeOfOffset(line('1 {2 3}x2'), 5), placeOfOffset(line('1 2'), 1)]).toEqual([2, -1]);

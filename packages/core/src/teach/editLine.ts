@@ -1,5 +1,5 @@
 import type { BeatLine, Entry, Stroke } from '../line/index.ts';
-import { LINE_LIMITS } from '../line/index.ts';
+import { LINE_LIMITS, hasOwnLength } from '../line/index.ts';
 import { findMove, type Level, type MoveBook } from '../moves/index.ts';
 import { QUARTER, add, compare, times, ZERO, type Beats } from '../units/index.ts';
 import { mapStrokes } from './rewriteLine.ts';
@@ -44,6 +44,24 @@ export function shiftLevel(line: BeatLine, place: number, up: 1 | -1, book: Move
     return { ...stroke, level: level === own ? null : level };
   });
   return done ? changed : null;
+}
+
+/**
+ * The line with a stroke more, `gap` beats behind the written stroke at `place` (all later ones move on by as much), or
+ * at the end of the line when `place` is null.
+ */
+export function insertStroke(line: BeatLine, place: number | null, stroke: Stroke, gap: Beats): BeatLine {
+  const added: Entry = { gap: { kind: 'beats', beats: gap }, comments: [], item: stroke };
+  const behind = (entries: readonly Entry[], at: number): readonly Entry[] => {
+    const before = entries[at];
+    const entry = before === undefined || hasOwnLength(before.item) ? { ...added, gap: null } : added;
+    const next = entries[at + 1];
+    // What landed together with the stroke before goes on doing so, and the new one stands behind both.
+    if (next?.gap?.kind === 'together') return behind(entries, at + 1);
+    return entries.toSpliced(at + 1, 0, entry);
+  };
+  const edited = place === null ? null : editAround(line, place, behind);
+  return edited ?? { ...line, entries: behind(line.entries, line.entries.length - 1) };
 }
 
 /** The line without a written stroke; null when it is the only one. */

@@ -61,6 +61,7 @@ describe('teaching variants', () => {
     expect(ladder(92, 118)).toEqual([60, 92, 112]);
     expect(ladder(100, 80)).toEqual([65, 76]);
     expect(ladder(92, null)).toEqual([60, 92]);
+    expect(ladder(92, 118, 'fastest')).toEqual([60, 92, 118]);
   });
   it('easier: replaces what is above the grade and says what changed', () => {
     expect(easier(line('1 2-r:knee'), book, ebb)).toEqual({

@@ -73,9 +73,16 @@ export function power(line: BeatLine, book: MoveBook, place?: number): string {
   );
 }
 
-/** Slow, working and fastest clean tempo, each once, rising; the working tempo is never above the clean one. */
-export function ladder(working: Bpm, fastest: Bpm | null): Bpm[] {
-  const top = fastest === null ? working : Math.floor(fastest * TOP_SHARE);
+/** How fast a gym goes: only as fast as the form stays clean, or as fast as a body can. */
+export type SpeedAim = 'clean' | 'fastest';
+
+/**
+ * Slow, working and top tempo, each once, rising. The top stays a little under the fastest clean tempo, or is that
+ * tempo where the gym goes for speed; the working tempo is never above it.
+ */
+export function ladder(working: Bpm, fastest: Bpm | null, aim: SpeedAim = 'clean'): Bpm[] {
+  const share = aim === 'clean' ? TOP_SHARE : 1;
+  const top = fastest === null ? working : Math.floor(fastest * share);
   const rungs = [Math.round(working * SLOW_SHARE), Math.min(working, top), top];
   return [...new Set(rungs.filter((bpm) => bpm >= 20))].sort((a, b) => a - b);
 }

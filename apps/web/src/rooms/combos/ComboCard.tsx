@@ -1,6 +1,6 @@
 import type { GradeView, SaveComboDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../app/useFieldErrors.ts';
-import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
+import { ChoiceField, LongTextField, TextField, TickField, WordsField } from '../../ui/Field.tsx';
 
 interface ComboCardProps {
   readonly combo: SaveComboDto;
@@ -60,6 +60,33 @@ export function ComboCard({ combo, grades, errors, onChange }: ComboCardProps) {
         value={combo.notes}
         error={errors.of('notes')}
         onChange={(e) => onChange({ notes: e.target.value })}
+      />
+      <WordsField
+        label="Focus words"
+        hint="a word or two each, with commas between"
+        className="col-span-6"
+        words={combo.focus}
+        error={errors.of('focus')}
+        onChange={(focus) => onChange({ focus })}
+      />
+      <TextField
+        label="Beats in a cycle"
+        hint="empty: as the line needs"
+        className="col-span-3"
+        inputMode="decimal"
+        value={combo.cycleBeats === null ? '' : shown(combo.cycleBeats)}
+        error={errors.of('cycleBeats')}
+        onChange={(e) =>
+          onChange({ cycleBeats: e.target.value.trim() === '' ? null : number(e.target.value) })
+        }
+      />
+      <WordsField
+        label="Contact plan, percent"
+        hint="round by round, such as 0, 10, 25, 40"
+        className="col-span-3"
+        words={combo.contact.map(shown)}
+        error={errors.of('contact')}
+        onChange={(steps) => onChange({ contact: steps.map(number) })}
       />
       <TickField
         label="Trained from both leads"

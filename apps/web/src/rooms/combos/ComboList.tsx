@@ -1,90 +1,172 @@
-import { useMemo, useState } from 'react';
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  arrayMove,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { GripVertical } from 'lucide-react';
+import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { NavLink } from 'react-router';
-import { analyseCombo } from '@eurhythm/core/body';
+import { toast } from 'sonner';
 import { type MoveBook } from '@eurhythm/core/moves';
-import { planCycle } from '@eurhythm/core/rounds';
-import { groupBy } from '@eurhythm/core/units';
-import type { ComboView } from '@eurhythm/contract';
-import { TextField } from '../../ui/Field.tsx';
-import { Strip } from '../../strip/Strip.tsx';
+import type { ComboView, GradeView } from '@eurhythm/contract';
+import { put } from '../../app/api.ts';
+import { comboFilter, NO_FILTER } from './comboFilter.ts';
+import { ComboFilters } from './ComboFilters.tsx';
+import { SmallStrip } from './SmallStrip.tsx';
 
-/** The gym's combos, grade by grade, each with its strip. */
-export function ComboList({ combos, book }: { combos: readonly ComboView[]; book: MoveBook }) {
-  const [search, setSearch] = useState('');
-  const wanted = search.trim().toLocaleLowerCase();
-  const shown = combos.filter((combo) =>
-    [combo.title, combo.line, combo.notes, `${combo.grade} ${combo.number}`].some((text) =>
-      text.toLocaleLowerCase().includes(wanted),
-    ),
+type Row =
+  | { readonly kind: 'grade'; readonly grade: string; readonly count: number }
+  | { readonly kind: 'combo'; readonly combo: ComboView };
+
+/** The gym's combos, grade by grade, each with its strip; dragged, they take the numbers of their grade in a new order. */
+export function ComboList({
+  combos,
+  grades,
+  book,
+}: {
+  combos: readonly ComboView[];
+  grades: readonly GradeView[];
+  book: MoveBook;
+}) {
+  const [filter, setFilter] = useState(NO_FILTER);
+  const shown = useMemo(() => combos.filter(comboFilter(filter, book)), [combos, filter, book]);
+  const rows = useMemo(() => rowsOf(shown), [shown]);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const grades = groupBy(shown, (combo) => combo.grade);
+  const reorder = useReorder(combos);
+  const list = useRef<HTMLDivElement>(null);
+  const [top, setTop] = useState(0);
+  useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), []);
+  const virtual = useWindowVirtualizer({
+    count: rows.length,
+    estimateSize: (i) => (rows[i]!.kind === 'grade' ? 42 : 48),
+    getItemKey: (i) => keyOf(rows[i]!),
+    overscan: 8,
+    scrollMargin: top,
+  });
   return (
     <nav aria-label="Combos" className="pb-6">
-      <TextField
-        label="Find"
-        className="px-5 pt-3"
-        placeholder="title, line, note or grade"
-        value={search}
-        onChange={(e) => setSearch(e.target.value)}
-      />
+      <ComboFilters filter={filter} grades={grades} onChange={setFilter} />
       {shown.length === 0 && (
-        <p className="px-5 pt-4 text-quiet">No combo has that. Look for another word.</p>
+        <p className="px-5 pt-4 text-quiet">
+          No combo has that. Look for another word, or take a filter away.
+        </p>
       )}
-      {[...grades].map(([grade, own]) => (
-        <section key={grade}>
-          <h2 className="flex justify-between px-5 pt-4 pb-1 text-sm text-quiet">
-            <span>{grade}</span>
-            <span className="font-text font-normal">{own.length}</span>
-          </h2>
-          <ul>
-            {own.map((combo) => (
-              <li key={combo.id}>
-                <ComboRow combo={combo} book={book} />
-              </li>
+      <DndContext sensors={sensors} onDragEnd={reorder}>
+        <SortableContext items={shown.map((combo) => combo.id)} strategy={verticalListSortingStrategy}>
+          <div ref={list} role="list" className="relative" style={{ height: virtual.getTotalSize() }}>
+            {virtual.getVirtualItems().map(({ index, key, start }) => (
+              <div
+                key={key}
+                ref={virtual.measureElement}
+                data-index={index}
+                role="listitem"
+                className="absolute inset-x-0 top-0"
+                style={{ transform: `translateY(${start - top}px)` }}
+              >
+                <ListRow row={rows[index]!} book={book} />
+              </div>
             ))}
-          </ul>
-        </section>
-      ))}
+          </div>
+        </SortableContext>
+      </DndContext>
     </nav>
   );
 }
 
-function ComboRow({ combo, book }: { combo: ComboView; book: MoveBook }) {
-  return (
-    <NavLink
-      to={`/combos/${combo.id}`}
-      className={({ isActive }) =>
-        `grid min-h-12 grid-cols-[2.25rem_1fr_auto] items-center gap-1 border-l-[6px] py-1 pr-4 pl-3.5 ${isActive ? 'border-tape bg-paper' : 'border-transparent hover:bg-hint'}`
-      }
-    >
-      <span className="font-heading text-2xl font-bold">{combo.number}</span>
-      <span className="leading-tight">{combo.title}</span>
-      <SmallStrip line={combo.line} beatsPerBar={combo.beatsPerBar} book={book} room={112} />
-    </NavLink>
-  );
+function rowsOf(combos: readonly ComboView[]): Row[] {
+  const counts = new Map<string, number>();
+  for (const { grade } of combos) counts.set(grade, (counts.get(grade) ?? 0) + 1);
+  return combos.flatMap((combo, i): Row[] => {
+    const row: Row = { kind: 'combo', combo };
+    return combos[i - 1]?.grade === combo.grade
+      ? [row]
+      : [{ kind: 'grade', grade: combo.grade, count: counts.get(combo.grade)! }, row];
+  });
 }
 
-/** A combo's strip at the height of a row; nothing when its line cannot be read. */
-export function SmallStrip({
-  line,
-  beatsPerBar,
-  book,
-  room,
-}: {
-  line: string;
-  beatsPerBar: number;
-  book: MoveBook;
-  room: number;
-}) {
-  const drawn = useMemo(() => {
-    const analysis = analyseCombo(line, book, 'left');
-    const cycle = planCycle({ id: '', grade: '', number: 1, title: '', line, beatsPerBar }, book, 'left', 90);
-    return analysis.ok && cycle ? { walk: analysis.walk, beats: cycle.beats } : null;
-  }, [line, beatsPerBar, book]);
-  if (!drawn) return null;
+function keyOf(row: Row): string {
+  return row.kind === 'grade' ? `grade ${row.grade}` : row.combo.id;
+}
+
+/** Lets a dragged combo take its new place among the combos of its grade. */
+function useReorder(combos: readonly ComboView[]) {
+  const client = useQueryClient();
+  const save = useMutation({
+    mutationFn: (order: { gradeId: string; ids: string[] }) =>
+      put<{ items: ComboView[] }>('combos/order', order),
+    onSuccess: ({ items }) => client.setQueryData(['combos'], items),
+    onError: (error) => toast.error(error.message),
+  });
+  return ({ active, over }: DragEndEvent): void => {
+    const moved = combos.find((combo) => combo.id === active.id);
+    const target = combos.find((combo) => combo.id === over?.id);
+    if (!moved || !target || moved === target) return;
+    if (moved.gradeId !== target.gradeId) {
+      toast('A combo keeps its grade when it is dragged. The card changes the grade.');
+      return;
+    }
+    const ids = combos.filter((combo) => combo.gradeId === moved.gradeId).map((combo) => combo.id);
+    save.mutate({
+      gradeId: moved.gradeId,
+      ids: arrayMove(ids, ids.indexOf(moved.id), ids.indexOf(target.id)),
+    });
+  };
+}
+
+const ListRow = memo(function ListRow({ row, book }: { row: Row; book: MoveBook }) {
+  if (row.kind === 'combo') return <ComboRow combo={row.combo} book={book} />;
   return (
-    <span className="block overflow-hidden" style={{ maxWidth: room }}>
-      <Strip walk={drawn.walk} beats={drawn.beats} lead="left" size="row" room={room} />
-    </span>
+    <h2 className="flex justify-between px-5 pt-4 pb-1 text-sm text-quiet">
+      <span>{row.grade}</span>
+      <span className="font-text font-normal">{row.count}</span>
+    </h2>
+  );
+});
+
+function ComboRow({ combo, book }: { combo: ComboView; book: MoveBook }) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
+    id: combo.id,
+  });
+  return (
+    <div
+      ref={setNodeRef}
+      className={`group relative ${isDragging ? 'z-10 bg-paper' : ''}`}
+      style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition }}
+    >
+      <NavLink
+        to={`/combos/${combo.id}`}
+        className={({ isActive }) =>
+          `grid min-h-12 grid-cols-[2.25rem_1fr_auto] items-center gap-1 border-l-[6px] py-1 pr-7 pl-3.5 ${isActive ? 'border-tape bg-paper' : 'border-transparent hover:bg-hint'}`
+        }
+      >
+        <span className="font-heading text-2xl font-bold">{combo.number}</span>
+        <span className="leading-tight">{combo.title}</span>
+        <SmallStrip line={combo.line} beatsPerBar={combo.beatsPerBar} book={book} room={104} />
+      </NavLink>
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${combo.grade} ${combo.number} to another number`}
+        className="absolute inset-y-0 right-0 flex w-7 cursor-grab items-center justify-center text-quiet opacity-0 group-hover:opacity-100 focus-visible:opacity-100"
+      >
+        <GripVertical size={16} aria-hidden />
+      </button>
+    </div>
   );
 }

@@ -35,7 +35,7 @@ export function CombosRoom() {
             <Plus size={18} aria-hidden /> Write a combo
           </ButtonLink>
         </div>
-        <ComboList combos={combos} book={book} />
+        <ComboList combos={combos} grades={gym.grades} book={book} />
       </aside>
       {id !== undefined && id !== 'new' && !open ? (
         <div className="px-8">
@@ -59,37 +59,44 @@ function OpenCombo({ combo, all, gym, book }: OpenComboProps) {
   const [ownId] = useState(() => combo?.id ?? newId());
   const saved = combo ? saveable(combo) : emptyCombo(all, gym.grades);
   const draft = useDraft(`combo.${combo?.id ?? 'new'}`, saved);
+  // A draft of an earlier release may lack what is new.
+  const value = { ...saved, ...draft.value };
   return (
     <Workbench
       id={ownId}
       isNew={!combo}
-      combo={draft.value ?? saved}
+      combo={value}
       draft={draft}
       gym={gym}
       book={book}
-      freeNumber={freeNumber(all, (draft.value ?? saved).gradeId)}
+      all={all}
+      freeNumber={freeNumber(all, value.gradeId)}
     />
   );
 }
 
-function saveable({
-  gradeId,
-  number,
-  title,
-  line,
-  bpm,
-  beatsPerBar,
-  notes,
-  bothLeads,
-}: ComboView): SaveComboDto {
-  return { gradeId, number, title, line, bpm, beatsPerBar, notes, bothLeads };
+function saveable({ id: _id, grade: _grade, updatedAt: _at, ...combo }: ComboView): SaveComboDto {
+  return combo;
 }
 
 /** A new combo takes the first free number of the first adult grade. */
 function emptyCombo(all: readonly ComboView[], grades: readonly GradeView[]): SaveComboDto {
   const gradeId = (grades.find((grade) => grade.band === 'adults') ?? grades[0])?.id ?? '';
   const number = freeNumber(all, gradeId);
-  return { gradeId, number, title: '', line: '', bpm: 80, beatsPerBar: 4, notes: '', bothLeads: true };
+  return {
+    gradeId,
+    number,
+    title: '',
+    line: '',
+    bpm: 80,
+    beatsPerBar: 4,
+    notes: '',
+    bothLeads: true,
+    focus: [],
+    cycleBeats: null,
+    contact: [],
+    variant: null,
+  };
 }
 
 function freeNumber(all: readonly ComboView[], gradeId: string): number {

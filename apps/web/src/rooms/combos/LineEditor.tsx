@@ -19,6 +19,9 @@ interface LineEditorProps {
   readonly chosen: { readonly from: number; readonly to: number } | null;
 }
 
+/** How an underline looks for the weight of a finding. */
+const SEVERITIES = { cannot: 'error', caution: 'warning', note: 'info' } as const;
+
 const setColours = StateEffect.define<DecorationSet>();
 const colours = StateField.define<DecorationSet>({
   create: () => Decoration.none,
@@ -163,10 +166,10 @@ function diagnosticsOf(
       .map((error) => ({ ...clipped(error), message: error.message, severity: 'error' as const }));
   }
   return findings
-    .filter((finding) => finding.severity !== 'note' && finding.from <= length)
+    .filter((finding) => finding.from <= length)
     .map((finding) => ({
       ...clipped(finding),
       message: finding.message,
-      severity: finding.severity === 'cannot' ? ('error' as const) : ('warning' as const),
+      severity: SEVERITIES[finding.severity],
     }));
 }

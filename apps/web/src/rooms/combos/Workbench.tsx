@@ -1,26 +1,30 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { Play, Square } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { PACE_FACTORS, analyseCombo, findFindings, type Finding, type Rule } from '@eurhythm/core/body';
+import { PACE_FACTORS, analyseCombo, findFindings, type Finding } from '@eurhythm/core/body';
 import { otherLead, type Lead, type MoveBook } from '@eurhythm/core/moves';
-import { SaveComboDto, audienceOf, checkFields, type ComboView, type GymView } from '@eurhythm/contract';
-import { put, send } from '../../app/api.ts';
-import { putDraft, type Draft } from '../../app/useDraft.ts';
-import { ComboHistory } from './ComboHistory.tsx';
-import { editedLine } from './editedLine.ts';
+import { ladder } from '@eurhythm/core/teach';
+import { BPM_LIMITS, HALF, ONE } from '@eurhythm/core/units';
+import { audienceOf, type ComboView, type GymView, type SaveComboDto } from '@eurhythm/contract';
+import { UndoButtons } from '../../app/UndoButtons.tsx';
+import type { Draft } from '../../app/useDraft.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
 import { useShortcut } from '../../app/useShortcut.ts';
-import { useHearing } from '../../floor/useHearing.ts';
-import { Button, Key } from '../../ui/Button.tsx';
+import { useHearing, type HearingWish } from '../../floor/useHearing.ts';
+import { Button } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
 import { BodySays } from './BodySays.tsx';
 import { ComboCard } from './ComboCard.tsx';
+import { ComboHistory } from './ComboHistory.tsx';
+import { editedLine, lineWithMove } from './editedLine.ts';
+import { FormOf } from './FormOf.tsx';
+import { HearButton, HearWays } from './Hear.tsx';
 import { LineEditor } from './LineEditor.tsx';
 import { LineStrip } from './LineStrip.tsx';
-import { TeachIt } from './TeachIt.tsx';
+import { MovePalette } from './MovePalette.tsx';
+import { TeachIt } from './teach/TeachIt.tsx';
 import { useDrawnLine } from './useDrawnLine.ts';
+import { useMutedRule } from './useMutedRule.ts';
+import { useSavedCombo } from './useSavedCombo.ts';
 
 const NO_FINDINGS: readonly Finding[] = [];
 
@@ -31,18 +35,20 @@ interface WorkbenchProps {
   readonly draft: Draft<SaveComboDto>;
   readonly gym: GymView;
   readonly book: MoveBook;
+  /** All combos of the gym. */
+  readonly all: readonly ComboView[];
   /** The lowest number that the combo's grade has not given yet. */
   readonly freeNumber: number;
 }
 
 /** One combo: its line, its strip, what the body says to it, and its card. */
-export function Workbench({ id, isNew, combo, draft, gym, book, freeNumber }: WorkbenchProps) {
+export function Workbench({ id, isNew, combo, draft, gym, book, all, freeNumber }: WorkbenchProps) {
   const { grades, school } = gym;
-  const client = useQueryClient();
-  const navigate = useNavigate();
   const errors = useFieldErrors();
   const hearing = useHearing();
   const [lead, setLead] = useState<Lead>('left');
+  const [loops, setLoops] = useState(false);
+  const [palette, setPalette] = useState(isNew);
   const [chosen, setChosen] = useState<{ index: number; from: number; to: number } | null>(null);
   const analysis = useMemo(() => analyseCombo(combo.line, book, lead), [combo.line, book, lead]);
   const report = useMemo(
@@ -61,60 +67,14 @@ export function Workbench({ id, isNew, combo, draft, gym, book, freeNumber }: Wo
   const grade = grades.find((each) => each.id === combo.gradeId);
 
   const change = (changes: Partial<SaveComboDto>): void => draft.change({ ...combo, ...changes });
-  const save = useMutation({
-    mutationFn: () => put<ComboView>(`combos/${id}`, combo),
-    onSuccess: async (saved) => {
-      await client.invalidateQueries({ queryKey: ['combos'] });
-      draft.clear();
-      errors.show([]);
-      toast(`${saved.grade} ${saved.number} is saved.`);
-      if (isNew) void navigate(`/combos/${id}`, { replace: true });
-    },
-    onError: errors.showFailure,
-  });
-  const remove = useMutation({
-    mutationFn: () => send('DELETE', `combos/${id}`),
-    onSuccess: async () => {
-      draft.clear();
-      await client.invalidateQueries({ queryKey: ['combos'] });
-      toast(`“${combo.title}” is out of the book.`, {
-        duration: 10_000,
-        action: {
-          label: 'Undo',
-          onClick: () =>
-            void put(`combos/${id}`, combo).then(() => client.invalidateQueries({ queryKey: ['combos'] })),
-        },
-      });
-      void navigate('/combos');
-    },
-    onError: (error) => toast.error(error.message),
-  });
-
-  const copy = (): void => {
-    putDraft('combo.new', { ...combo, title: `${combo.title}, again`.slice(0, 60), number: freeNumber });
-    void navigate('/combos/new');
-  };
-  const trySave = (): void => {
-    const wrong = checkFields(SaveComboDto, combo);
-    errors.show(wrong);
-    if (wrong.length === 0 && analysis.ok) save.mutate();
-    else if (wrong.length === 0)
-      toast.error('The line has a fault. Mend it, then save; nothing is lost meanwhile.');
-  };
-  useShortcut('mod+s', trySave);
-  const mute = async (rule: Rule): Promise<void> => {
-    const set = async (muted: readonly Rule[]): Promise<void> => {
-      client.setQueryData(['gym'], await put<GymView>('gym/school', { ...school, muted }));
-    };
-    try {
-      await set([...school.muted, rule]);
-      toast('The gym does not hear of this any more. Gym turns it on again.', {
-        duration: 10_000,
-        action: { label: 'Undo', onClick: () => void set(school.muted) },
-      });
-    } catch (error) {
-      toast.error(error instanceof Error ? error.message : String(error));
-    }
+  const saved = useSavedCombo({ id, isNew, combo, isReadable: analysis.ok, freeNumber, draft, errors });
+  useShortcut('mod+s', saved.trySave);
+  const mute = useMutedRule(gym);
+  const put = (word: string): void => {
+    const from = chosen && chosen.index >= 0 ? chosen.from : null;
+    const line = lineWithMove(combo.line, book, from, word, school.rhythm === 'broken' ? HALF : ONE);
+    if (line === null) toast.error('The line has a fault or is full. Mend it first; nothing is lost.');
+    else change({ line });
   };
   const take = (line: string, what: string): void => {
     const before = combo.line;
@@ -124,10 +84,22 @@ export function Workbench({ id, isNew, combo, draft, gym, book, freeNumber }: Wo
       action: { label: 'Undo', onClick: () => change({ line: before }) },
     });
   };
-  const hear = (): void => {
+  const hear = (wish: Partial<HearingWish> = {}): void =>
+    hearing.hear({
+      line: combo.line,
+      lead,
+      bpm: combo.bpm,
+      words: school.words,
+      times: loops ? 'loop' : 'once',
+      ...wish,
+    });
+  const isTempo = combo.bpm >= BPM_LIMITS.min && combo.bpm <= BPM_LIMITS.max;
+  const hearOrStop = (): void => {
     if (hearing.state !== 'silent') hearing.stop();
-    else if (analysis.ok && errors.of('bpm') === undefined) hearing.hear(combo.line, lead, combo.bpm);
+    else if (analysis.ok && isTempo) hear();
   };
+  const rungs = ladder(combo.bpm, report?.fastestBpm ?? null, school.speed);
+  const parent = combo.variant && all.find((other) => other.id === combo.variant!.parentId);
 
   return (
     <div className="min-w-0 flex-1 px-8 py-5">
@@ -135,30 +107,26 @@ export function Workbench({ id, isNew, combo, draft, gym, book, freeNumber }: Wo
         <div className="flex items-end gap-5">
           <span className="font-heading text-5xl leading-none font-bold">{combo.number || '–'}</span>
           <div>
-            <p className="text-sm text-quiet">{grade?.name} grade</p>
+            <p className="text-sm text-quiet">
+              {grade?.name} grade
+              {combo.focus.length > 0 && <strong className="ml-3">{combo.focus.join(' · ')}</strong>}
+            </p>
             <h1 className="text-3xl">{combo.title || 'A new combo'}</h1>
+            {parent && <FormOf combo={combo} parent={parent} gym={gym} book={book} />}
           </div>
         </div>
-        <div className="flex items-center gap-3">
+        <div className="flex flex-wrap items-center gap-3">
           <p className="mr-2">
             <strong className="font-heading text-2xl">{combo.bpm || '–'}</strong>{' '}
-            <span className="text-sm text-quiet">beats a minute</span>
+            <span className="text-sm text-quiet">a minute</span>
           </p>
           <Button onClick={() => setLead(otherLead(lead))}>Other lead</Button>
           {(draft.isChanged || isNew) && (
-            <Button onClick={trySave} disabled={save.isPending}>
+            <Button onClick={saved.trySave} disabled={saved.isSaving}>
               Save
             </Button>
           )}
-          <Button weight="main" onClick={hear} disabled={!analysis.ok || hearing.state === 'loading'}>
-            {hearing.state === 'playing' ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}
-            {hearing.state === 'loading'
-              ? 'Getting the voice'
-              : hearing.state === 'playing'
-                ? 'Stop'
-                : 'Hear it'}{' '}
-            <Key>Enter</Key>
-          </Button>
+          <HearButton hearing={hearing} disabled={!analysis.ok} onPress={hearOrStop} />
         </div>
       </header>
       <LineEditor
@@ -168,7 +136,7 @@ export function Workbench({ id, isNew, combo, draft, gym, book, freeNumber }: Wo
         book={book}
         chosen={chosen}
         onChange={(line) => change({ line })}
-        onHear={hear}
+        onHear={hearOrStop}
       />
       <LineStrip
         drawn={drawn}
@@ -183,49 +151,73 @@ export function Workbench({ id, isNew, combo, draft, gym, book, freeNumber }: Wo
           if (line !== null) change({ line });
         }}
       />
-      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
-        <Part
-          title="What the body says"
-          aside={drawn ? `${drawn.walk.strokes.length} strokes · ${drawn.beats} beats a cycle` : ''}
-        >
-          <BodySays
-            analysis={analysis}
-            report={report}
-            lead={lead}
-            pace={school.pace}
-            onPlace={({ from, to }) => setChosen({ index: -1, from, to })}
-            onMute={(rule) => void mute(rule)}
+      <div className="mb-4">
+        <div className="flex flex-wrap items-center gap-x-2">
+          <HearWays
+            disabled={!analysis.ok || hearing.state === 'loading'}
+            loops={loops}
+            slow={rungs[0] ?? combo.bpm}
+            fast={rungs.at(-1) ?? combo.bpm}
+            onLoop={setLoops}
+            onHear={(bpm) => hear({ bpm })}
           />
-        </Part>
-        <Part title="Teach it">
-          {!analysis.ok && <Plain>Once the line can be read, its ways of teaching stand here.</Plain>}
-          {analysis.ok && (
-            <TeachIt
-              combo={combo}
+          <UndoButtons draft={draft as Draft<unknown>} />
+          <Button weight="bare" aria-expanded={palette} onClick={() => setPalette(!palette)}>
+            {palette ? 'Put the moves away' : 'Moves to put on the strip'}
+          </Button>
+        </div>
+        {palette && <MovePalette book={book} onPut={put} />}
+      </div>
+      <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-2">
+        <div className="grid gap-y-6">
+          <Part
+            title="What the body says"
+            aside={drawn ? `${drawn.walk.strokes.length} strokes · ${drawn.beats} beats a cycle` : ''}
+          >
+            <BodySays
+              analysis={analysis}
+              report={report}
               lead={lead}
-              fastestBpm={report?.fastestBpm ?? null}
-              factor={PACE_FACTORS[school.pace]}
-              book={book}
-              grades={grades}
-              school={school}
-              onHear={(line, bpm) => hearing.hear(line, lead, bpm)}
-              onTake={take}
+              pace={school.pace}
+              onPlace={({ from, to }) => setChosen({ index: -1, from, to })}
+              onMute={mute}
             />
-          )}
-        </Part>
-        <Part title="On the card" aside={draft.isChanged ? 'not saved yet' : isNew ? '' : 'saved'}>
-          <ComboCard combo={combo} grades={grades} errors={errors} onChange={change} />
-          <div className="mt-4 flex flex-wrap gap-3">
-            {!isNew && <Button onClick={copy}>Copy</Button>}
-            {draft.isChanged && !isNew && <Button onClick={draft.clear}>Put back</Button>}
-            {!isNew && (
-              <Button weight="bare" onClick={() => remove.mutate()}>
-                Take out of the book
-              </Button>
+          </Part>
+          <Part title="On the card" aside={draft.isChanged ? 'not saved yet' : isNew ? '' : 'saved'}>
+            <ComboCard combo={combo} grades={grades} errors={errors} onChange={change} />
+            <div className="mt-4 flex flex-wrap gap-3">
+              {!isNew && <Button onClick={saved.copy}>Copy</Button>}
+              {draft.isChanged && !isNew && <Button onClick={draft.clear}>Put back</Button>}
+              {!isNew && (
+                <Button weight="bare" onClick={saved.remove}>
+                  Take out of the book
+                </Button>
+              )}
+            </div>
+          </Part>
+        </div>
+        <div className="grid gap-y-6">
+          <Part title="Teach it">
+            {!analysis.ok && <Plain>Once the line can be read, its ways of teaching stand here.</Plain>}
+            {analysis.ok && (
+              <TeachIt
+                combo={combo}
+                lead={lead}
+                fastestBpm={report?.fastestBpm ?? null}
+                factor={PACE_FACTORS[school.pace]}
+                book={book}
+                grades={grades}
+                school={school}
+                others={all.filter((other) => other.id !== id)}
+                onHear={hear}
+                onLead={setLead}
+                onTake={take}
+                onKeep={isNew ? undefined : saved.keepForm}
+              />
             )}
-          </div>
-        </Part>
-        {!isNew && <ComboHistory id={id} onRestore={(before) => draft.change(before)} />}
+          </Part>
+          {!isNew && <ComboHistory id={id} onRestore={(before) => draft.change(before)} />}
+        </div>
       </div>
     </div>
   );

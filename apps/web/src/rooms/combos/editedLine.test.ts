@@ -1,5 +1,6 @@
 import { starterBook } from '@eurhythm/core/moves';
-import { editedLine } from './editedLine.ts';
+import { ONE } from '@eurhythm/core/units';
+import { editedLine, lineWithMove } from './editedLine.ts';
 
 const book = starterBook();
 
@@ -13,6 +14,16 @@ describe('editedLine', () => {
     expect(editedLine('1 (2', book, 0, { kind: 'remove' })).toBeNull();
     expect(editedLine('1 2', book, 1, { kind: 'remove' })).toBeNull();
     expect(editedLine('1 2', book, 0, { kind: 'nudge', quarters: 1 })).toBeNull();
+  });
+  it.each([
+    ['1 2 3', 2, 'r:knee', '1 2 r:knee 3'],
+    ['1 2', null, '4', '1 2 4'],
+    ['', null, 'f:round', 'f:round'],
+    ['1 (', null, '4', null],
+    ['{1 2}x50 {1 2}x50', null, '3', null],
+    ['1', null, 'nosuch', null],
+  ])('puts a move into %j behind place %j', (text, from, word, made) => {
+    expect(lineWithMove(text, book, from, word, ONE)).toBe(made);
   });
   it('keeps the notes of the coach', () => {
     expect(editedLine('1 # eyes\n2 3', book, 9, { kind: 'height', up: -1 })).toBe('1 # eyes\n2@b 3');

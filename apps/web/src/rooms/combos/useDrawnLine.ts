@@ -19,16 +19,18 @@ export function useDrawnLine(
   const [last, setLast] = useState<DrawnLine | null>(null);
   const bpm = combo.bpm >= 20 && combo.bpm <= 300 ? combo.bpm : 90;
   const beatsPerBar = Number.isInteger(combo.beatsPerBar) && combo.beatsPerBar > 0 ? combo.beatsPerBar : 4;
+  const cycleBeats =
+    combo.cycleBeats !== null && combo.cycleBeats >= 1 ? Math.min(64, combo.cycleBeats) : null;
   const now = useMemo((): DrawnLine | null => {
     if (!analysis.ok) return null;
     const cycle = planCycle(
-      { id: '', grade: '', number: 1, title: '', line: combo.line, beatsPerBar },
+      { id: '', grade: '', number: 1, title: '', line: combo.line, beatsPerBar, cycleBeats },
       book,
       lead,
       bpm,
     );
     return cycle && { walk: analysis.walk, beats: cycle.beats };
-  }, [analysis, combo.line, beatsPerBar, book, lead, bpm]);
+  }, [analysis, combo.line, beatsPerBar, cycleBeats, book, lead, bpm]);
   if (now && now !== last) setLast(now);
   return now ?? last;
 }

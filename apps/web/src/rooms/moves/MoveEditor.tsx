@@ -11,7 +11,7 @@ import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
 import { MoveBodyFields, MoveWordFields } from './MoveFields.tsx';
-import { FAMILY_NAMES } from './MoveList.tsx';
+import { FAMILY_NAMES } from './familyNames.ts';
 
 interface MoveEditorProps {
   /** Null for a new move. */

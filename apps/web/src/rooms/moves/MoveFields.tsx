@@ -13,7 +13,7 @@ import {
 import type { FieldErrors } from '../../app/useFieldErrors.ts';
 import { Button, IconButton } from '../../ui/Button.tsx';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
-import { FAMILY_NAMES } from './MoveList.tsx';
+import { FAMILY_NAMES } from './familyNames.ts';
 
 const plain = (values: readonly string[]) =>
   values.map((value) => ({ value, label: value.replaceAll('-', ' ') }));

@@ -1,22 +1,10 @@
 import { useState } from 'react';
 import { NavLink } from 'react-router';
-import type { Family, Move, NumberedMove } from '@eurhythm/core/moves';
+import type { Move, NumberedMove } from '@eurhythm/core/moves';
 import { groupBy } from '@eurhythm/core/units';
 import { LIMB_KINDS, type GradeView, type MoveView } from '@eurhythm/contract';
 import { ChoiceField, TextField } from '../../ui/Field.tsx';
-
-export const FAMILY_NAMES: Readonly<Record<Family, string>> = {
-  punch: 'Punches',
-  'open-hand': 'Other hand strikes',
-  elbow: 'Elbows',
-  kick: 'Kicks',
-  knee: 'Knees',
-  block: 'Blocks',
-  evasion: 'Evasions',
-  clinch: 'Close range',
-  step: 'Steps',
-  stance: 'Stances',
-};
+import { FAMILY_NAMES } from './familyNames.ts';
 
 interface MoveListProps {
   readonly moves: readonly MoveView[];

@@ -1,18 +1,20 @@
 import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { Navigate, useParams } from 'react-router';
+import { Navigate, useMatch, useParams } from 'react-router';
 import { formFromMove, type MoveView, type SaveMoveDto } from '@eurhythm/contract';
 import { queries } from '../../app/queries.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
+import { GradeLists } from './GradeLists.tsx';
 import { MoveEditor } from './MoveEditor.tsx';
 import { MoveList } from './MoveList.tsx';
 import { NumberMap } from './NumberMap.tsx';
 
 /** The gym's book of moves on the left; a move, or the number map, on the right. */
 export function MovesRoom() {
-  const { code } = useParams();
+  const { code, gradeId } = useParams();
+  const showsGrades = useMatch('/moves/grades/*') !== null;
   const { data: book, error } = useQuery(queries.moves());
   const { data: gym } = useQuery(queries.gym());
   const [search, setSearch] = useState('');
@@ -23,16 +25,20 @@ export function MovesRoom() {
       </div>
     );
   if (!book || !gym) return null;
-  if (code === undefined && book.items[0]) return <Navigate to={`/moves/${book.items[0].code}`} replace />;
+  if (showsGrades && gradeId === undefined && gym.grades[0])
+    return <Navigate to={`/moves/grades/${gym.grades[0].id}`} replace />;
+  if (!showsGrades && code === undefined && book.items[0])
+    return <Navigate to={`/moves/${book.items[0].code}`} replace />;
   const open = book.items.find((move) => move.code === code);
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
       <aside className="border-rule lg:w-[22rem] lg:shrink-0 lg:border-r">
         <div className="flex gap-2 px-5 pt-4">
           <ButtonLink to="/moves/new" className="flex-1">
-            <Plus size={18} aria-hidden /> Add a move
+            <Plus size={18} aria-hidden /> Add
           </ButtonLink>
           <ButtonLink to="/moves/numbers">Numbers</ButtonLink>
+          <ButtonLink to="/moves/grades">Grades</ButtonLink>
         </div>
         <MoveList
           moves={book.items}
@@ -42,7 +48,9 @@ export function MovesRoom() {
           onSearch={setSearch}
         />
       </aside>
-      {code === 'numbers' ? (
+      {showsGrades ? (
+        <GradeLists gradeId={gradeId ?? ''} book={book} gym={gym} />
+      ) : code === 'numbers' ? (
         <NumberMap key={JSON.stringify(book.numbers)} book={book} />
       ) : code === 'new' ? (
         <MoveEditor key="new" code={null} saved={NEW_MOVE} move={null} book={book} grades={gym.grades} />

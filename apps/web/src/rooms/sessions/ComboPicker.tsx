@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import type { ComboView } from '@eurhythm/contract';
-import { SmallStrip } from '../combos/ComboList.tsx';
+import { SmallStrip } from '../combos/SmallStrip.tsx';
 import { IconButton } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 

@@ -3,7 +3,7 @@ import type { MoveBook } from '@eurhythm/core/moves';
 import type { ComboView, RoundDto } from '@eurhythm/contract';
 import { IconButton } from '../../ui/Button.tsx';
 import { clockText } from '../../ui/times.ts';
-import { SmallStrip } from '../combos/ComboList.tsx';
+import { SmallStrip } from '../combos/SmallStrip.tsx';
 import { roundSeconds } from './newRound.ts';
 
 interface RoundRowProps {

@@ -1,5 +1,5 @@
 import { isLegStrike, isStrike } from '../../moves/index.ts';
-import { sharesLimb, strokeTimes, turnOf } from '../limbClock.ts';
+import { factorOf, sharesLimb, strokeTimes, turnOf } from '../limbClock.ts';
 import type { WalkedStroke } from '../walkStance.ts';
 import { about, beatsBetween, nameOf, secondsBetween, type Finding, type FindingRule } from './finding.ts';
 
@@ -51,7 +51,7 @@ export const legInAir: FindingRule = ({ own, settings, bpm }) => {
     const kick = own.slice(0, j).findLast((stroke) => isLegStrike(stroke.move));
     if (!kick) continue;
     const seconds = secondsBetween(kick, later, bpm);
-    const needed = IN_THE_AIR * strokeTimes(kick, settings).back * settings.factor;
+    const needed = IN_THE_AIR * strokeTimes(kick, settings).back * factorOf(settings);
     if (seconds !== null && seconds < needed) {
       found.push(
         about(
@@ -107,7 +107,7 @@ export const bothHandsAway: FindingRule = ({ own, settings, bpm }) => {
     const seconds = secondsBetween(earlier, later, bpm);
     if (seconds === null) continue;
     const [a, b] = [strokeTimes(earlier, settings), strokeTimes(later, settings)];
-    const away = HALF_WAY * (a.back + b.out) * settings.factor - seconds;
+    const away = HALF_WAY * (a.back + b.out) * factorOf(settings) - seconds;
     if (away > HANDS_AWAY) {
       found.push(
         about(

@@ -1,6 +1,6 @@
 import type { MoveBook } from '../../moves/index.ts';
 import type { Bpm } from '../../units/index.ts';
-import { limbClock, type ClockResult } from '../limbClock.ts';
+import { limbClock, type ClockResult, type ClockSettings } from '../limbClock.ts';
 import type { Walk } from '../walkStance.ts';
 import { bothHandsAway, legInAir, limbClash, noPivot, sameTurnTwice, tooFast } from './bodyRules.ts';
 import {
@@ -45,8 +45,8 @@ const WEIGHT = { cannot: 0, caution: 1, note: 2 } as const;
 
 /** How a line is looked at: how quick the body is, at which tempo, for whom, and by whose ways. */
 export interface FindingSettings {
-  /** Pace factor, 1 for sharp. */
-  readonly factor: number;
+  /** Pace factor, 1 for sharp, or a fighter's own pace. */
+  readonly factor: ClockSettings['factor'];
   readonly bpm: Bpm | null;
   readonly audience?: Audience;
   readonly school?: School;
@@ -60,7 +60,11 @@ export interface BodyReport extends ClockResult {
 /** The limb clock and every finding about a walked line. Strokes of repeated groups are told once. */
 export function findFindings(walk: Walk, book: MoveBook, settings: FindingSettings): BodyReport {
   const school = settings.school ?? STARTER_SCHOOL;
-  const clockSettings = { factor: settings.factor, drivesThrough: school.strikes === 'through' };
+  const clockSettings = {
+    factor: settings.factor,
+    drivesThrough: school.strikes === 'through',
+    squareHips: school.hips === 'square',
+  };
   const clock = limbClock(walk, clockSettings);
   const context: FindingContext = {
     walk,

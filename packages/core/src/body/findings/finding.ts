@@ -54,6 +54,8 @@ export interface Audience {
 export interface School {
   /** Whether a strike stops on the target and snaps back, or drives through it. */
   readonly strikes: 'snap' | 'through';
+  /** Whether a kick always turns the hips fully, or keeps them square when a punch follows at once. */
+  readonly hips: 'full' | 'square';
   readonly frontHighBlock: 'allowed' | 'avoided';
   /** Steps of floor there are in each direction; null when there is plenty. */
   readonly floorSteps: number | null;
@@ -63,6 +65,7 @@ export interface School {
 
 export const STARTER_SCHOOL: School = {
   strikes: 'snap',
+  hips: 'full',
   frontHighBlock: 'allowed',
   floorSteps: null,
   muted: [],

@@ -1,0 +1,25 @@
+import { changed, redone, startHistory, undone } from './draftHistory.ts';
+
+describe('history of a draft', () => {
+  const typed = ['a', 'ab', 'abc'].reduce((h, text, i) => changed(h, text, i * 100), startHistory(''));
+
+  it('takes what was typed in one go as one step', () => {
+    expect(undone(typed).now).toBe('');
+    expect(redone(undone(typed)).now).toBe('abc');
+  });
+  it('begins a new step after a pause', () => {
+    const later = changed(typed, 'abc d', 5000);
+    expect(undone(later).now).toBe('abc');
+    expect(undone(undone(later)).now).toBe('');
+  });
+  it('forgets what was undone once something else is changed', () => {
+    const other = changed(undone(typed), 'x', 9000);
+    expect(redone(other)).toBe(other);
+    expect(undone(other).now).toBe('');
+  });
+  it('stays where it is when there is nothing to go to', () => {
+    const start = startHistory(1);
+    expect(undone(start)).toBe(start);
+    expect(redone(start)).toBe(start);
+  });
+});

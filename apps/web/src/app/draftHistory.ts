@@ -1,0 +1,40 @@
+/** States of a draft that can be gone back to and forward again. */
+export interface DraftHistory<T> {
+  readonly past: readonly T[];
+  readonly now: T;
+  readonly future: readonly T[];
+  /** When `now` was first changed into, in milliseconds; changes that follow soon belong to the same step. */
+  readonly at: number;
+}
+
+/** Changes within this time of each other are one step: a word that is typed is undone as a word. */
+const ONE_STEP = 800;
+const MOST_STEPS = 200;
+
+export function startHistory<T>(now: T): DraftHistory<T> {
+  return { past: [], now, future: [], at: -Infinity };
+}
+
+export function changed<T>(history: DraftHistory<T>, next: T, at: number): DraftHistory<T> {
+  if (at - history.at < ONE_STEP && history.past.length > 0) return { ...history, now: next, future: [], at };
+  return { past: [...history.past, history.now].slice(-MOST_STEPS), now: next, future: [], at };
+}
+
+/** One step back; the same history when there is none. */
+export function undone<T>(history: DraftHistory<T>): DraftHistory<T> {
+  const before = history.past.at(-1);
+  if (before === undefined) return history;
+  return {
+    past: history.past.slice(0, -1),
+    now: before,
+    future: [history.now, ...history.future],
+    at: -Infinity,
+  };
+}
+
+/** One step forward again; the same history when nothing was undone. */
+export function redone<T>(history: DraftHistory<T>): DraftHistory<T> {
+  const [next, ...future] = history.future;
+  if (next === undefined) return history;
+  return { past: [...history.past, history.now], now: next, future, at: -Infinity };
+}

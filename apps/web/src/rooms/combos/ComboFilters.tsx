@@ -1,0 +1,65 @@
+import type { GradeView } from '@eurhythm/contract';
+import { ChoiceField, TextField } from '../../ui/Field.tsx';
+import { FAMILY_NAMES } from '../moves/familyNames.ts';
+import type { ComboFilter } from './comboFilter.ts';
+
+const KINDS = [
+  { value: '', label: 'any kind' },
+  { value: 'both-leads', label: 'from both leads' },
+  { value: 'changes-lead', label: 'changes the lead' },
+  { value: 'form', label: 'a form of another' },
+] as const;
+
+interface ComboFiltersProps {
+  readonly filter: ComboFilter;
+  readonly grades: readonly GradeView[];
+  onChange(filter: ComboFilter): void;
+}
+
+/** Narrows the list by a word, a grade, a family of moves or a kind. */
+export function ComboFilters({ filter, grades, onChange }: ComboFiltersProps) {
+  return (
+    <div className="grid grid-cols-2 gap-2 px-5 pt-3">
+      <TextField
+        label="Find"
+        className="col-span-2"
+        placeholder="title, line, note, focus or grade"
+        value={filter.search}
+        onChange={(e) => onChange({ ...filter, search: e.target.value })}
+      />
+      <details className="col-span-2" open={filter.gradeId + filter.family + filter.kind !== ''}>
+        <summary className="min-h-8 cursor-pointer text-sm text-quiet">More filters</summary>
+        <div className="grid grid-cols-2 gap-2">
+          <ChoiceField
+            label="Grade"
+            value={filter.gradeId}
+            choices={[
+              { value: '', label: 'any grade' },
+              ...grades.map((grade) => ({ value: grade.id, label: grade.name })),
+            ]}
+            onChange={(e) => onChange({ ...filter, gradeId: e.target.value })}
+          />
+          <ChoiceField
+            label="Uses"
+            value={filter.family}
+            choices={[
+              { value: '', label: 'any moves' },
+              ...Object.entries(FAMILY_NAMES).map(([value, label]) => ({
+                value,
+                label: label.toLowerCase(),
+              })),
+            ]}
+            onChange={(e) => onChange({ ...filter, family: e.target.value as ComboFilter['family'] })}
+          />
+          <ChoiceField
+            label="Kind"
+            className="col-span-2"
+            value={filter.kind}
+            choices={KINDS}
+            onChange={(e) => onChange({ ...filter, kind: e.target.value as ComboFilter['kind'] })}
+          />
+        </div>
+      </details>
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+import { Link } from 'react-router';
+import type { MoveBook } from '@eurhythm/core/moves';
+import { followsParent } from '@eurhythm/core/teach';
+import { audienceOf, type ComboView, type GymView, type SaveComboDto } from '@eurhythm/contract';
+
+interface FormOfProps {
+  readonly combo: SaveComboDto;
+  readonly parent: ComboView;
+  readonly gym: GymView;
+  readonly book: MoveBook;
+}
+
+/** Of which combo this one is a form, and whether it still follows it. */
+export function FormOf({ combo, parent, gym, book }: FormOfProps) {
+  const { variant, gradeId, line } = combo;
+  if (!variant) return null;
+  const audience = audienceOf(gradeId, gym.grades, gym.school);
+  const follows = followsParent(line, parent.line, variant, book, audience);
+  return (
+    <p className="text-sm text-quiet">
+      {variant.kind} form of{' '}
+      <Link to={`/combos/${parent.id}`} className="underline underline-offset-4">
+        {parent.grade} {parent.number}
+      </Link>
+      {follows ? ', follows its line' : ', edited: it goes its own way'}
+    </p>
+  );
+}

@@ -1,0 +1,214 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { parseLine, type BeatLine } from '@eurhythm/core/line';
+import { otherLead, type Lead, type MoveBook } from '@eurhythm/core/moves';
+import {
+  easier,
+  even,
+  grow,
+  ladder,
+  leadAdvice,
+  light,
+  openingFamily,
+  orders,
+  parts,
+  power,
+  wordsOf,
+  type RecipeKind,
+} from '@eurhythm/core/teach';
+import {
+  audienceOf,
+  type ComboView,
+  type GradeView,
+  type SaveComboDto,
+  type SchoolDto,
+} from '@eurhythm/contract';
+import type { HearingWish } from '../../../floor/useHearing.ts';
+import { ChoiceField } from '../../../ui/Field.tsx';
+import { Lines, Press, Way } from './Way.tsx';
+
+interface TeachItProps {
+  readonly combo: SaveComboDto;
+  readonly lead: Lead;
+  readonly fastestBpm: number | null;
+  readonly factor: number;
+  readonly book: MoveBook;
+  readonly grades: readonly GradeView[];
+  readonly school: SchoolDto;
+  /** The other combos of the gym. */
+  readonly others: readonly ComboView[];
+  onHear(wish: Partial<HearingWish>): void;
+  onLead(lead: Lead): void;
+  /** Puts the line of a variant in place of the combo's own; undo brings it back. */
+  onTake(line: string, what: string): void;
+  /** Begins a combo of its own that follows this one. Without it the combo is not in the book yet. */
+  onKeep?: ((kind: RecipeKind, step: number | null, line: string) => void) | undefined;
+}
+
+/** The combo turned into the ways in which it is taught. */
+export function TeachIt(props: TeachItProps) {
+  const { combo, book } = props;
+  const line = useMemo(() => {
+    const parsed = parseLine(combo.line, book);
+    return parsed.ok ? parsed.line : null;
+  }, [combo.line, book]);
+  return line && <Ways {...props} line={line} />;
+}
+
+function Ways(props: TeachItProps & { line: BeatLine }) {
+  const { combo, line, lead, fastestBpm, factor, book, school, others, onHear, onLead, onTake, onKeep } =
+    props;
+  const [open, setOpen] = useState<string | null>(null);
+  const counted = useMemo(() => parts(line, book, lead), [line, book, lead]);
+  const grown = useMemo(() => grow(line), [line]);
+  const rungs = ladder(combo.bpm, fastestBpm, school.speed);
+  const slow = even(line);
+  const soft = light(line, book);
+  const hard = power(line, book);
+  const ranked = useMemo(
+    () => orders(wordsOf(line), book, lead, factor).slice(0, 6),
+    [line, book, lead, factor],
+  );
+  const family = useMemo(() => openingFamily(combo.line, others, book), [combo.line, others, book]);
+  const advice = leadAdvice(line, book, lead === 'left' ? 'right' : 'left');
+  const toggle = (what: string): ReactNode => (
+    <Press onPress={() => setOpen(open === what ? null : what)}>{open === what ? 'Close' : 'Open'}</Press>
+  );
+  const form = (kind: RecipeKind, step: number | null, text: string, what: string): ReactNode => (
+    <>
+      <Press onPress={() => onHear({ line: text })}>Hear</Press>
+      <Press onPress={() => onTake(text, what)}>Take</Press>
+      {onKeep && <Press onPress={() => onKeep(kind, step, text)}>Keep</Press>}
+    </>
+  );
+  return (
+    <div>
+      <Way name="By parts" what={`${counted.length} counts, each with its cue`} actions={toggle('parts')}>
+        {open === 'parts' && (
+          <ol className="list-decimal pl-6 text-sm">
+            {counted.map((count, i) => (
+              <li key={i} className="py-0.5">
+                <strong>
+                  {count.move}, {count.part.toLowerCase()}
+                </strong>
+                : {count.cue}
+              </li>
+            ))}
+          </ol>
+        )}
+      </Way>
+      <Way
+        name="Grow"
+        what={`${grown.slice(0, 3).join(' · ')}${grown.length > 3 ? ' · …' : ''}`}
+        actions={toggle('grow')}
+      >
+        {open === 'grow' && (
+          <Lines lines={grown} actions={(text, i) => form('grow', i + 1, text, 'the start of it')} />
+        )}
+      </Way>
+      <Way
+        name="Even"
+        what={slow === combo.line ? 'already a stroke on every beat' : slow}
+        actions={slow !== combo.line && form('even', null, slow, 'even')}
+      />
+      <Way
+        name="Joined"
+        what="one count for the whole combo"
+        actions={<Press onPress={() => onHear({ calls: 'one-count' })}>Hear</Press>}
+      />
+      <Way
+        name="Ladder"
+        what={`${rungs.join(' → ')} a minute${fastestBpm === null ? '' : `, clean up to ${fastestBpm}`}`}
+        actions={rungs.map((bpm) => (
+          <Press key={bpm} onPress={() => onHear({ bpm })}>
+            {bpm}
+          </Press>
+        ))}
+      />
+      <Way
+        name="Mirror"
+        what={`the same from the ${otherLead(lead)} lead`}
+        actions={
+          <>
+            <Press onPress={() => onHear({ lead: otherLead(lead) })}>Hear</Press>
+            <Press onPress={() => onLead(otherLead(lead))}>Show</Press>
+          </>
+        }
+      />
+      <Way name="Light" what="every strike a touch" actions={form('light', null, soft, 'light')} />
+      <Way
+        name="Power"
+        what="only the last strike with full power"
+        actions={form('power', null, hard, 'power')}
+      />
+      <Way
+        name="Silent"
+        what="the holder shows, nobody calls"
+        actions={<Press onPress={() => onHear({ calls: 'silent' })}>Hear</Press>}
+      />
+      <Easier {...props} form={(text) => form('easier', null, text, 'easier')} />
+      {ranked.length > 1 && (
+        <Way name="Orders" what={`${ranked[0]!.line} flows best`} actions={toggle('orders')}>
+          {open === 'orders' && (
+            <Lines
+              lines={ranked.map((order) => order.line)}
+              note={(i) => `clean up to ${ranked[i]!.fastestBpm ?? '–'}`}
+              actions={(text, i) => form('order', i, text, 'in another order')}
+            />
+          )}
+        </Way>
+      )}
+      {family.length > 0 && (
+        <Way
+          name="Opens like"
+          what={family.slice(0, 4).map(({ combo: other, strokes }) => (
+            <span key={other.id} className="mr-3 whitespace-nowrap">
+              <Link to={`/combos/${other.id}`} className="underline underline-offset-4">
+                {other.grade} {other.number}
+              </Link>{' '}
+              <span className="text-sm text-quiet">{strokes} strokes</span>
+            </span>
+          ))}
+          actions={null}
+        />
+      )}
+      {advice && <Way name="Lead" what={advice.message} actions={null} />}
+    </div>
+  );
+}
+
+/** The form for a lower grade or a band of children, which it is made for when it is kept there. */
+function Easier({
+  line,
+  book,
+  grades,
+  school,
+  form,
+}: TeachItProps & { line: BeatLine; form: (text: string) => ReactNode }) {
+  const [forGrade, setForGrade] = useState(grades[0]?.id ?? '');
+  const made = useMemo(
+    () => easier(line, book, audienceOf(forGrade, grades, school)),
+    [line, book, forGrade, grades, school],
+  );
+  return (
+    <Way
+      name="Easier"
+      what={
+        made.changes.length === 0
+          ? 'nothing is too hard for this grade'
+          : made.line === ''
+            ? `nothing is left: ${made.changes.join(' ')}`
+            : made.changes.join(' ')
+      }
+      actions={made.line !== '' && made.changes.length > 0 && form(made.line)}
+    >
+      <ChoiceField
+        label="for"
+        className="mt-1 w-40"
+        value={forGrade}
+        choices={grades.map((grade) => ({ value: grade.id, label: grade.name }))}
+        onChange={(e) => setForGrade(e.target.value)}
+      />
+    </Way>
+  );
+}

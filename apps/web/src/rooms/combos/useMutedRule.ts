@@ -1,0 +1,25 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { toast } from 'sonner';
+import type { Rule } from '@eurhythm/core/body';
+import type { GymView } from '@eurhythm/contract';
+import { put } from '../../app/api.ts';
+
+/** Tells the gym not to hear of a rule any more; undo turns it on again. */
+export function useMutedRule({ school }: GymView): (rule: Rule) => void {
+  const client = useQueryClient();
+  const set = async (muted: readonly Rule[]): Promise<void> => {
+    client.setQueryData(['gym'], await put<GymView>('gym/school', { ...school, muted }));
+  };
+  const mute = async (rule: Rule): Promise<void> => {
+    try {
+      await set([...school.muted, rule]);
+      toast('The gym does not hear of this any more. Gym turns it on again.', {
+        duration: 10_000,
+        action: { label: 'Undo', onClick: () => void set(school.muted) },
+      });
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (rule) => void mute(rule);
+}

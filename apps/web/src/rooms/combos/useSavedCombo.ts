@@ -1,0 +1,72 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { SaveComboDto, checkFields, type ComboView } from '@eurhythm/contract';
+import { put, send } from '../../app/api.ts';
+import { putDraft, type Draft } from '../../app/useDraft.ts';
+import type { FieldErrors } from '../../app/useFieldErrors.ts';
+
+interface Wanted {
+  readonly id: string;
+  readonly isNew: boolean;
+  readonly combo: SaveComboDto;
+  readonly isReadable: boolean;
+  /** The lowest number that the combo's grade has not given yet. */
+  readonly freeNumber: number;
+  readonly draft: Draft<SaveComboDto>;
+  readonly errors: FieldErrors;
+}
+
+/** Saving a combo, taking it out of the book, and beginning another one from it. */
+export function useSavedCombo({ id, isNew, combo, isReadable, freeNumber, draft, errors }: Wanted) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const refresh = (): Promise<void> => client.invalidateQueries({ queryKey: ['combos'] });
+  const save = useMutation({
+    mutationFn: () => put<ComboView>(`combos/${id}`, combo),
+    onSuccess: async (saved) => {
+      await refresh();
+      draft.clear();
+      errors.show([]);
+      toast(`${saved.grade} ${saved.number} is saved.`);
+      if (isNew) void navigate(`/combos/${id}`, { replace: true });
+    },
+    onError: errors.showFailure,
+  });
+  const remove = useMutation({
+    mutationFn: () => send('DELETE', `combos/${id}`),
+    onSuccess: async () => {
+      draft.clear();
+      await refresh();
+      toast(`“${combo.title}” is out of the book.`, {
+        duration: 10_000,
+        action: { label: 'Undo', onClick: () => void put(`combos/${id}`, combo).then(refresh) },
+      });
+      void navigate('/combos');
+    },
+    onError: (error) => toast.error(error.message),
+  });
+  const beginFrom = (changes: Partial<SaveComboDto>): void => {
+    putDraft('combo.new', { ...combo, number: freeNumber, ...changes });
+    void navigate('/combos/new');
+  };
+  return {
+    isSaving: save.isPending,
+    trySave: (): void => {
+      const wrong = checkFields(SaveComboDto, combo);
+      errors.show(wrong);
+      if (wrong.length === 0 && isReadable) save.mutate();
+      else if (wrong.length === 0)
+        toast.error('The line has a fault. Mend it, then save; nothing is lost meanwhile.');
+    },
+    remove: (): void => remove.mutate(),
+    copy: (): void => beginFrom({ title: `${combo.title}, again`.slice(0, 60), variant: null }),
+    /** Begins a form of this combo that follows its line until it is edited. */
+    keepForm: (kind: NonNullable<SaveComboDto['variant']>['kind'], step: number | null, line: string): void =>
+      beginFrom({
+        title: `${combo.title}, ${kind}`.slice(0, 60),
+        line,
+        variant: { parentId: id, kind, step },
+      }),
+  };
+}

@@ -1,0 +1,95 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { SaveGradesDto, checkFields, type GradeDto, type GymView } from '@eurhythm/contract';
+import { newId, put } from '../../app/api.ts';
+import { useFieldErrors } from '../../app/useFieldErrors.ts';
+import { Button, IconButton } from '../../ui/Button.tsx';
+import { ChoiceField, TextField } from '../../ui/Field.tsx';
+import { Part } from '../../ui/Panel.tsx';
+
+/** The gym's grades, lowest first. */
+export function GradesEditor({ gym }: { gym: GymView }) {
+  const client = useQueryClient();
+  const errors = useFieldErrors();
+  const [grades, setGrades] = useState<readonly GradeDto[]>(gym.grades);
+  const save = useMutation({
+    mutationFn: () => put<GymView>('grades', { grades }),
+    onSuccess: async (after) => {
+      client.setQueryData(['gym'], after);
+      errors.show([]);
+      toast('The grades are saved.');
+      await client.invalidateQueries({ queryKey: ['combos'] });
+    },
+    onError: errors.showFailure,
+  });
+  const trySave = (): void => {
+    const wrong = checkFields(SaveGradesDto, { grades });
+    errors.show(wrong);
+    if (wrong.length === 0) save.mutate();
+  };
+  const change = (i: number, changes: Partial<GradeDto>): void =>
+    setGrades(grades.with(i, { ...grades[i]!, ...changes }));
+  const swap = (i: number, j: number): void => setGrades(grades.with(i, grades[j]!).with(j, grades[i]!));
+  const told = errors.of('grades');
+  return (
+    <Part title="Grades" aside="lowest first">
+      <ol className="pt-3">
+        {grades.map((grade, i) => (
+          <li key={grade.id} className="mb-2 grid grid-cols-[1fr_8rem_auto] items-start gap-2">
+            <TextField
+              label="Name of the grade"
+              className="[&>label]:sr-only"
+              value={grade.name}
+              error={errors.of(`grades.${i}.name`)}
+              onChange={(e) => change(i, { name: e.target.value })}
+            />
+            <ChoiceField
+              label={`Band of ${grade.name}`}
+              className="[&>label]:sr-only"
+              value={grade.band}
+              choices={[
+                { value: 'children', label: 'children' },
+                { value: 'adults', label: 'adults' },
+              ]}
+              onChange={(e) => change(i, { band: e.target.value as GradeDto['band'] })}
+            />
+            <span className="flex">
+              <IconButton label={`${grade.name} earlier`} disabled={i === 0} onClick={() => swap(i, i - 1)}>
+                <ArrowUp size={18} />
+              </IconButton>
+              <IconButton
+                label={`${grade.name} later`}
+                disabled={i === grades.length - 1}
+                onClick={() => swap(i, i + 1)}
+              >
+                <ArrowDown size={18} />
+              </IconButton>
+              <IconButton label={`Take ${grade.name} out`} onClick={() => setGrades(grades.toSpliced(i, 1))}>
+                <X size={18} />
+              </IconButton>
+            </span>
+          </li>
+        ))}
+      </ol>
+      {told !== undefined && (
+        <p role="alert" className="pb-2 font-semibold text-caution">
+          {told}
+        </p>
+      )}
+      <div className="flex gap-3">
+        <Button onClick={() => setGrades([...grades, { id: newId(), name: '', band: 'adults' }])}>
+          <Plus size={16} aria-hidden /> Add a grade
+        </Button>
+        <Button
+          weight="main"
+          onClick={trySave}
+          disabled={save.isPending || JSON.stringify(grades) === JSON.stringify(gym.grades)}
+        >
+          Save the grades
+        </Button>
+      </div>
+    </Part>
+  );
+}

@@ -1,0 +1,95 @@
+import { COUNT_LANGUAGES } from '@eurhythm/core/calls';
+import { PACES, type SchoolDto } from '@eurhythm/contract';
+import type { FieldErrors } from '../../app/useFieldErrors.ts';
+import { ChoiceField, TextField, WordsField } from '../../ui/Field.tsx';
+
+/** A way in which schools differ: its name, what is said about it, and the choices. */
+const WAYS = [
+  ['words', 'What is called', 'for new rounds', { numbers: 'numbers', names: 'names' }],
+  ['strikes', 'End of a strike', '', { snap: 'stops and snaps back', through: 'drives through' }],
+  ['hips', 'Turn of the hips on a kick', '', { full: 'always full', square: 'kept square before a punch' }],
+  [
+    'frontHighBlock',
+    'High block with the front arm',
+    '',
+    { allowed: 'allowed', avoided: 'avoided: it opens the ribs' },
+  ],
+  [
+    'counting',
+    'A new move is counted',
+    '',
+    { parts: 'each part, then the whole', whole: 'one count for the whole' },
+  ],
+  [
+    'rhythm',
+    'Rhythm',
+    'the gap of a stroke that is put on the strip',
+    { even: 'even beats', broken: 'half beats' },
+  ],
+  ['workBy', 'Technique work goes by', '', { count: 'repetitions', clock: 'the clock' }],
+  [
+    'speed',
+    'Speed',
+    'the top of the ladder',
+    { clean: 'only as fast as it is clean', fastest: 'as fast as possible' },
+  ],
+] as const satisfies readonly (readonly [keyof SchoolDto, string, string, Record<string, string>])[];
+
+interface SchoolFieldsProps {
+  readonly school: SchoolDto;
+  readonly errors: FieldErrors;
+  onChange(changes: Partial<SchoolDto>): void;
+}
+
+/** Where schools differ: one field for each way. The strong side is set for each fighter, numbers in Moves. */
+export function SchoolFields({ school, errors, onChange }: SchoolFieldsProps) {
+  return (
+    <div className="grid grid-cols-2 gap-4 pt-3">
+      {WAYS.map(([key, label, hint, choices]) => (
+        <ChoiceField
+          key={key}
+          label={label}
+          hint={hint === '' ? undefined : hint}
+          value={school[key]}
+          choices={Object.entries(choices).map(([value, name]) => ({ value, label: name }))}
+          onChange={(e) => onChange({ [key]: e.target.value })}
+        />
+      ))}
+      <ChoiceField
+        label="Pace assumed of a body"
+        hint="slower paces lower the fastest clean tempo"
+        value={school.pace}
+        choices={PACES.map((pace) => ({ value: pace, label: pace }))}
+        onChange={(e) => onChange({ pace: e.target.value as SchoolDto['pace'] })}
+      />
+      <TextField
+        label="Room for one fighter, steps each way"
+        hint="empty: plenty"
+        inputMode="decimal"
+        value={school.floorSteps === null || Number.isNaN(school.floorSteps) ? '' : String(school.floorSteps)}
+        error={errors.of('floorSteps')}
+        onChange={(e) =>
+          onChange({ floorSteps: e.target.value.trim() === '' ? null : Number(e.target.value) })
+        }
+      />
+      <ChoiceField
+        label="Counted in"
+        value={school.countLanguage}
+        choices={COUNT_LANGUAGES.map((value) => ({
+          value,
+          label: value === 'own' ? 'the gym’s own words' : value.charAt(0).toUpperCase() + value.slice(1),
+        }))}
+        onChange={(e) => onChange({ countLanguage: e.target.value as SchoolDto['countLanguage'] })}
+      />
+      {school.countLanguage === 'own' && (
+        <WordsField
+          label="Own count words, from one on"
+          hint="with commas between; beyond them the English number"
+          words={school.countWords}
+          error={errors.of('countWords')}
+          onChange={(countWords) => onChange({ countWords })}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,81 @@
+import { PACE_FACTORS, type Audience } from '../body/index.ts';
+import { formatLine, parseLine, type BeatLine } from '../line/index.ts';
+import type { MoveBook } from '../moves/index.ts';
+import { writtenStrokes } from './rewriteLine.ts';
+import { easier, even, grow, light, orders, power } from './variants.ts';
+
+/** The forms that change the line of a combo, and so can be kept as combos of their own. */
+export const RECIPE_KINDS = ['even', 'light', 'power', 'easier', 'grow', 'order'] as const;
+export type RecipeKind = (typeof RECIPE_KINDS)[number];
+
+/** How a variant is made from its parent's line. */
+export interface VariantRecipe {
+  readonly kind: RecipeKind;
+  /**
+   * `grow`: how many steps of growing, from 1; `order`: the place among the ranked orders, from 0; `power`: the accented
+   * stroke among the written ones, the last strike when null. Null for the others.
+   */
+  readonly step: number | null;
+}
+
+/**
+ * The line that a recipe makes of its parent's now, in canonical spelling; null when it makes none (the parent cannot
+ * be read, is too short for the step, or nothing of it is easy enough for the audience).
+ */
+export function makeVariant(
+  parent: string,
+  recipe: VariantRecipe,
+  book: MoveBook,
+  audience: Audience,
+): string | null {
+  const parsed = parseLine(parent, book);
+  if (!parsed.ok) return null;
+  const made = lineOf(parsed.line, recipe, book, audience);
+  return made === undefined || made === '' ? null : made;
+}
+
+function lineOf(
+  line: BeatLine,
+  { kind, step }: VariantRecipe,
+  book: MoveBook,
+  audience: Audience,
+): string | undefined {
+  switch (kind) {
+    case 'even':
+      return even(line);
+    case 'light':
+      return light(line, book);
+    case 'power':
+      return power(line, book, step ?? undefined);
+    case 'easier':
+      return easier(line, book, audience).line;
+    case 'grow':
+      return grow(line)[(step ?? 1) - 1];
+    case 'order':
+      return orders(wordsOf(line), book, 'left', PACE_FACTORS.sharp)[step ?? 0]?.line;
+    default:
+      return kind satisfies never;
+  }
+}
+
+/** Each written stroke as a line of its own spells it: what `orders` puts into other orders. */
+export function wordsOf(line: BeatLine): string[] {
+  return writtenStrokes(line).map((stroke) =>
+    formatLine({
+      entries: [{ gap: null, comments: [], item: { ...stroke, conditional: false, keptUp: false } }],
+      tail: [],
+    }),
+  );
+}
+
+/** Whether a variant's line is still what its recipe makes of the parent: one that was edited goes its own way. */
+export function followsParent(
+  own: string,
+  parent: string,
+  recipe: VariantRecipe,
+  book: MoveBook,
+  audience: Audience,
+): boolean {
+  const parsed = parseLine(own, book);
+  return parsed.ok && formatLine(parsed.line) === makeVariant(parent, recipe, book, audience);
+}
