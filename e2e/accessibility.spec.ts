@@ -14,6 +14,7 @@ for (const path of [
   '/moves/round',
   '/moves/new',
   '/moves/numbers',
+  '/moves/grades/ebb',
   '/gym',
   '/combos/flood-4',
   '/combos/new',

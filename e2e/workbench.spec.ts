@@ -34,7 +34,7 @@ test('a rule can be muted for the gym, and turned on again', async ({ page }) =>
   const rule = page.getByLabel('the hips turn the same way twice');
   await expect(rule).not.toBeChecked();
   await rule.check();
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('The gym’s ways are saved.')).toBeVisible();
 });
 

@@ -1,12 +1,12 @@
 /** `npm run screenshots`: one picture of each main view at 1280×800, from the demo gym, into docs/screenshots. */
-import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { needChromium } from './chromium.mjs';
 import { ROOT, build, install } from './house.mjs';
-import { VIEWS, acceptNotice } from './views.mjs';
+import { serveApp } from './servedApp.mjs';
+import { STRIPS, VIEWS, acceptNotice, drawStrip } from './views.mjs';
 
 install();
 build();
@@ -14,25 +14,9 @@ const only = process.argv.slice(2);
 const out = process.env.SHOTS ?? join(ROOT, 'docs/screenshots');
 mkdirSync(out, { recursive: true });
 const data = mkdtempSync(join(tmpdir(), 'eurhythm-shots-'));
-const port = 4391;
-const base = `http://127.0.0.1:${port}`;
-const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
-  cwd: ROOT,
-  stdio: ['ignore', 'ignore', 'inherit'],
-  env: { ...process.env, EURHYTHM_DATA: data, PORT: String(port) },
-});
+const app = await serveApp(data, 4391);
+const { base } = app;
 try {
-  for (
-    let tries = 0;
-    !(await fetch(`${base}/api/health`).then(
-      (answer) => answer.ok,
-      () => false,
-    ));
-    tries++
-  ) {
-    if (tries > 150) throw new Error('the server does not answer');
-    await new Promise((done) => setTimeout(done, 200));
-  }
   const browser = await chromium.launch({
     executablePath: needChromium(),
     args: ['--no-sandbox', '--disable-background-networking', '--autoplay-policy=no-user-gesture-required'],
@@ -47,10 +31,23 @@ try {
     await page.screenshot({ path: join(out, `${name}.png`) });
     console.log(name);
   }
+  if (only.length === 0 || only.includes('strips')) {
+    const folder = join(ROOT, 'docs/strips');
+    mkdirSync(folder, { recursive: true });
+    for (const [name, line] of Object.entries(STRIPS)) {
+      const strip = await drawStrip(page, base, line);
+      await page.waitForTimeout(300);
+      const { x, y, width, height } = await strip.boundingBox();
+      // The lowest pixels belong to the buttons under the strip.
+      await page.screenshot({
+        path: join(folder, `${name}.png`),
+        clip: { x: x - 4, y, width: width + 4, height: height - 6 },
+      });
+    }
+    console.log('strips');
+  }
   await browser.close();
 } finally {
-  const ended = new Promise((done) => server.once('exit', done));
-  server.kill('SIGTERM');
-  await ended;
+  await app.stop();
   rmSync(data, { recursive: true, force: true });
 }

@@ -20,6 +20,28 @@ async function setClock(page, base, id, round, position) {
   });
 }
 
+/** Lines whose strips stand in the coach's page about the beat line, by the names of their pictures. */
+export const STRIPS = {
+  'beats-and-half-beats': '1 2-3 . 2',
+  heights: '1 3@b r:round@l 2',
+  heads: '1 r:round r:knee parry in',
+  'lead-change': '1 2> 3 sw 2',
+  'holder-and-feint': "o:1 parry (1)-2* 8'",
+  'kept-up': 'f:round-^f:hookkick 2!',
+  'too-fast': '1 2 r:round-2',
+};
+
+/** Writes a line into a new combo; gives the strip that is drawn of it. */
+export async function drawStrip(page, base, line) {
+  await page.goto(`${base}/combos/new`);
+  await page.getByLabel('Beats a minute').fill('84');
+  await page.getByLabel('Beat line').fill(line);
+  await page.keyboard.press('Escape');
+  const strip = page.getByRole('group', { name: /From the left lead/ });
+  await strip.waitFor();
+  return strip;
+}
+
 export const VIEWS = {
   async notice(page, base) {
     await page.goto(base);
@@ -32,6 +54,10 @@ export const VIEWS = {
   async moves(page, base) {
     await page.goto(`${base}/moves/round`);
     await page.getByRole('heading', { name: 'Round kick' }).waitFor();
+  },
+  async 'moves-grades'(page, base) {
+    await page.goto(`${base}/moves/grades/slack`);
+    await page.getByText('about').waitFor();
   },
   async gym(page, base) {
     await page.goto(`${base}/gym`);

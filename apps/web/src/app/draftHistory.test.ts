@@ -17,6 +17,11 @@ describe('history of a draft', () => {
     expect(redone(other)).toBe(other);
     expect(undone(other).now).toBe('');
   });
+  it('goes back to having no draft at all', () => {
+    const first = changed(startHistory<string | undefined>(undefined), 'a', 0);
+    expect(undone(first).now).toBeUndefined();
+    expect(undone(first).past).toEqual([]);
+  });
   it('stays where it is when there is nothing to go to', () => {
     const start = startHistory(1);
     expect(undone(start)).toBe(start);

@@ -22,11 +22,10 @@ export function changed<T>(history: DraftHistory<T>, next: T, at: number): Draft
 
 /** One step back; the same history when there is none. */
 export function undone<T>(history: DraftHistory<T>): DraftHistory<T> {
-  const before = history.past.at(-1);
-  if (before === undefined) return history;
+  if (history.past.length === 0) return history;
   return {
     past: history.past.slice(0, -1),
-    now: before,
+    now: history.past.at(-1) as T,
     future: [history.now, ...history.future],
     at: -Infinity,
   };
@@ -34,7 +33,7 @@ export function undone<T>(history: DraftHistory<T>): DraftHistory<T> {
 
 /** One step forward again; the same history when nothing was undone. */
 export function redone<T>(history: DraftHistory<T>): DraftHistory<T> {
+  if (history.future.length === 0) return history;
   const [next, ...future] = history.future;
-  if (next === undefined) return history;
-  return { past: [...history.past, history.now], now: next, future, at: -Infinity };
+  return { past: [...history.past, history.now], now: next as T, future, at: -Infinity };
 }

@@ -140,7 +140,36 @@ interface PinMarkProps {
   readonly quarter: number;
 }
 
-function PinMark({ pin, before, scale, small, faded, chosen, onChoose, onEdit, quarter }: PinMarkProps) {
+/** The tie between the stems of two strokes of a leg that stays up, under both heads. */
+function tieOf(before: Pin, pin: Pin, scale: StripScale): string {
+  const end = scale.head * 0.5;
+  const y = Math.max(before.y, pin.y) + scale.head * 1.9;
+  return `M${before.x} ${y - end}v${end}H${pin.x}v${-end}`;
+}
+
+/** Pins are laid out anew at every key; most of them come out as they were and need not be drawn again. */
+function isSameMark(a: PinMarkProps, b: PinMarkProps): boolean {
+  return (Object.keys(a) as (keyof PinMarkProps)[]).every((key) =>
+    key === 'pin' || key === 'before' ? isSamePin(a[key], b[key]) : a[key] === b[key],
+  );
+}
+
+function isSamePin(a: Pin | undefined, b: Pin | undefined): boolean {
+  if (!a || !b) return a === b;
+  return (Object.keys(a) as (keyof Pin)[]).every((key) => a[key] === b[key]);
+}
+
+const PinMark = memo(function PinMark({
+  pin,
+  before,
+  scale,
+  small,
+  faded,
+  chosen,
+  onChoose,
+  onEdit,
+  quarter,
+}: PinMarkProps) {
   const drag = useDrag(pin, quarter, scale, onEdit);
   const keys = (event: KeyboardEvent<SVGGElement>): void => {
     const edit = editOfKey(event);
@@ -181,7 +210,7 @@ function PinMark({ pin, before, scale, small, faded, chosen, onChoose, onEdit, q
       {onChoose && <rect x={pin.x - 14} y={pin.y - 34} width={28} height={58} fill="transparent" />}
       {pin.keptUp && before && (
         <path
-          d={`M${before.x} ${before.y - scale.head * 1.5}v-7H${pin.x}v7`}
+          d={tieOf(before, pin, scale)}
           fill="none"
           stroke="var(--color-ink)"
           strokeWidth={small ? 0.6 : 2}
@@ -205,4 +234,4 @@ function PinMark({ pin, before, scale, small, faded, chosen, onChoose, onEdit, q
       )}
     </g>
   );
-}
+}, isSameMark);

@@ -13,7 +13,12 @@ export function LimitBracket({
 }) {
   const [from, to] = [picture.pins[limit.fromStroke], picture.pins[limit.toStroke]];
   if (!from || !to) return null;
-  const y = picture.tapeY + scale.tape + 8;
+  // Where a change of lead is marked under the tape, the bracket goes below that mark.
+  const leadMark = scale.label * 6.5;
+  const isCrowded = picture.pieces
+    .slice(1)
+    .some((piece) => piece.from + leadMark > from.x && piece.from - leadMark / 2 < to.x + scale.label);
+  const y = picture.tapeY + scale.tape + (isCrowded ? scale.label * 3 : 8);
   return (
     <g className="stroke-caution" strokeWidth={2} fill="none">
       <path d={`M${from.x} ${y}v8H${Math.max(to.x, from.x + 10)}v-8`} />

@@ -39,7 +39,7 @@ describe('layOutStrip', () => {
   it('tears the tape where the lead changes, and covers it whole', () => {
     const { pieces, xOfBeat } = strip('1 2> 1 sw 1');
     expect(pieces.map((piece) => piece.lead)).toEqual(['left', 'right', 'left']);
-    expect(pieces[1]!.from).toBe(xOfBeat(1.5));
+    expect(pieces[1]!.from).toBeCloseTo(xOfBeat(1 + 1 / 3), 9);
     expect(pieces.at(-1)!.to).toBe(xOfBeat(8));
     pieces.slice(1).forEach((piece, i) => expect(piece.from).toBe(pieces[i]!.to));
   });

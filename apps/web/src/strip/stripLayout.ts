@@ -42,7 +42,7 @@ export const STRIP_SCALES: Readonly<Record<'row' | 'bench' | 'mat', StripScale>>
     head: 13,
     tape: 36,
     top: 44,
-    below: 62,
+    below: 80,
     label: 15,
   },
   mat: {
@@ -195,7 +195,7 @@ export function shapeOfFamily(family: Family): HeadShape {
 
 function headHeight(stroke: WalkedStroke, shape: HeadShape, tapeY: number, scale: StripScale): number {
   const middle = tapeY + scale.tape / 2;
-  if (stroke.stroke.by === 'holder') return tapeY + scale.tape + scale.below * 0.4;
+  if (stroke.stroke.by === 'holder') return tapeY + scale.tape + scale.head * 2;
   if (shape === 'foot') return middle;
   return tapeY - scale.heights[stroke.level ?? 'body'];
 }

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import type { BodyReport, ComboAnalysis, Rule } from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
 import { Marked } from '../../ui/Marked.tsx';
@@ -17,7 +17,14 @@ const MARKS = { cannot: '×', caution: '!', note: '·' } as const;
 const WEIGHTS = { cannot: 'Cannot be done', caution: 'Caution', note: 'Note' } as const;
 
 /** Faults of the line, or what the walk through it found. */
-export function BodySays({ analysis, report, lead, pace, onPlace, onMute }: BodySaysProps) {
+export const BodySays = memo(function BodySays({
+  analysis,
+  report,
+  lead,
+  pace,
+  onPlace,
+  onMute,
+}: BodySaysProps) {
   if (!analysis.ok) {
     return (
       <ul aria-label="Faults">
@@ -95,7 +102,7 @@ export function BodySays({ analysis, report, lead, pace, onPlace, onMute }: Body
       )}
     </>
   );
-}
+});
 
 function Row({ sign, children }: { sign: string; children: ReactNode }) {
   return (

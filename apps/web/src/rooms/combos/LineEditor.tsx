@@ -4,6 +4,7 @@ import { setDiagnostics, type Diagnostic } from '@codemirror/lint';
 import { EditorState, RangeSetBuilder, StateEffect, StateField } from '@codemirror/state';
 import { Decoration, EditorView, keymap, placeholder, type DecorationSet } from '@codemirror/view';
 import { useEffect, useRef } from 'react';
+import { flushSync } from 'react-dom';
 import type { ComboAnalysis, Finding } from '@eurhythm/core/body';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { pinColour } from '../../strip/PinHead.tsx';
@@ -77,7 +78,9 @@ export function LineEditor({ value, analysis, findings, book, onChange, onHear, 
             autocapitalize: 'off',
           }),
           EditorView.updateListener.of((update) => {
-            if (update.docChanged) latest.current.onChange(update.state.doc.toString());
+            // Drawn in the task of the key itself, behind the editor's own update: the strip is there in the next frame.
+            if (update.docChanged)
+              queueMicrotask(() => flushSync(() => latest.current.onChange(update.state.doc.toString())));
           }),
           colours,
           look,
@@ -99,8 +102,10 @@ export function LineEditor({ value, analysis, findings, book, onChange, onHear, 
   useEffect(() => {
     const editor = view.current!;
     const length = editor.state.doc.length;
-    editor.dispatch({ effects: setColours.of(colourStrokes(analysis, length)) });
-    editor.dispatch(setDiagnostics(editor.state, diagnosticsOf(analysis, findings, length)));
+    editor.dispatch(
+      { effects: setColours.of(colourStrokes(analysis, length)) },
+      setDiagnostics(editor.state, diagnosticsOf(analysis, findings, length)),
+    );
   }, [analysis, findings]);
 
   useEffect(() => {

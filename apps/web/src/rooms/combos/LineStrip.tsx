@@ -22,7 +22,7 @@ interface LineStripProps {
 export function LineStrip({ drawn, isStale, report, lead, beat, chosen, onChoose, onEdit }: LineStripProps) {
   const [ref, width] = useWidth<HTMLDivElement>(900);
   return (
-    <div ref={ref} className={`mt-2 min-h-[292px] overflow-x-auto pt-1 ${isStale ? 'opacity-40' : ''}`}>
+    <div ref={ref} className={`mt-2 min-h-[312px] overflow-x-auto pt-1 ${isStale ? 'opacity-40' : ''}`}>
       {drawn && (
         <Strip
           walk={drawn.walk}

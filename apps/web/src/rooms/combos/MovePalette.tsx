@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { numberOf, type Family, type Move, type MoveBook, type Side } from '@eurhythm/core/moves';
 import { PinHead, pinColour } from '../../strip/PinHead.tsx';
 import { shapeOfFamily } from '../../strip/stripLayout.ts';
@@ -20,7 +20,7 @@ interface MovePaletteProps {
 }
 
 /** The moves of the book to be put on the strip by one press each, numbers before codes, as the gym calls them. */
-export function MovePalette({ book, onPut }: MovePaletteProps) {
+export const MovePalette = memo(function MovePalette({ book, onPut }: MovePaletteProps) {
   const [kind, setKind] = useState<Kind>('Hands');
   const [side, setSide] = useState<Side>('front');
   const moves = [...book.moves.values()].filter((move) =>
@@ -53,7 +53,7 @@ export function MovePalette({ book, onPut }: MovePaletteProps) {
               key={choice.word}
               type="button"
               title={choice.name}
-              aria-label={`Put ${choice.name}`}
+              aria-label={`${choice.word}: put ${choice.name}`}
               onClick={() => onPut(choice.word)}
               className="inline-flex min-h-11 items-center gap-1.5 rounded-md border border-rule bg-paper px-2 font-line hover:border-ink"
             >
@@ -66,7 +66,7 @@ export function MovePalette({ book, onPut }: MovePaletteProps) {
       </div>
     </div>
   );
-}
+});
 
 /** The move as it is put from the wanted side; nothing when it is fixed to the other one or retired. */
 function choiceOf(move: Move & { retired?: boolean }, wanted: Side, book: MoveBook) {

@@ -1,13 +1,16 @@
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { PACE_FACTORS, analyseCombo, findFindings, type Finding } from '@eurhythm/core/body';
 import { otherLead, type Lead, type MoveBook } from '@eurhythm/core/moves';
 import { ladder } from '@eurhythm/core/teach';
 import { BPM_LIMITS, HALF, ONE } from '@eurhythm/core/units';
 import { audienceOf, type ComboView, type GymView, type SaveComboDto } from '@eurhythm/contract';
+import type { OnStripEdit } from '../../strip/stripEdits.ts';
+import type { Pin } from '../../strip/stripLayout.ts';
 import { UndoButtons } from '../../app/UndoButtons.tsx';
 import type { Draft } from '../../app/useDraft.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
+import { useStable } from '../../app/useStable.ts';
 import { useShortcut } from '../../app/useShortcut.ts';
 import { useHearing, type HearingWish } from '../../floor/useHearing.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -66,25 +69,31 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all, freeNumber 
   const drawn = useDrawnLine(analysis, combo, lead, book);
   const grade = grades.find((each) => each.id === combo.gradeId);
 
-  const change = (changes: Partial<SaveComboDto>): void => draft.change({ ...combo, ...changes });
+  // The strip follows the keys within a frame; what is worked out from the line comes after it.
+  const told = useMemo(() => ({ combo, analysis, report, lead }), [combo, analysis, report, lead]);
+  const later = useDeferredValue(told);
+  const others = useMemo(() => all.filter((other) => other.id !== id), [all, id]);
+
+  const change = useStable((changes: Partial<SaveComboDto>): void => draft.change({ ...combo, ...changes }));
   const saved = useSavedCombo({ id, isNew, combo, isReadable: analysis.ok, freeNumber, draft, errors });
   useShortcut('mod+s', saved.trySave);
-  const mute = useMutedRule(gym);
-  const put = (word: string): void => {
+  const mute = useStable(useMutedRule(gym));
+  const keepForm = useStable(saved.keepForm);
+  const put = useStable((word: string): void => {
     const from = chosen && chosen.index >= 0 ? chosen.from : null;
     const line = lineWithMove(combo.line, book, from, word, school.rhythm === 'broken' ? HALF : ONE);
     if (line === null) toast.error('The line has a fault or is full. Mend it first; nothing is lost.');
     else change({ line });
-  };
-  const take = (line: string, what: string): void => {
+  });
+  const take = useStable((line: string, what: string): void => {
     const before = combo.line;
     change({ line });
     toast(`The line is now ${what}.`, {
       duration: 10_000,
       action: { label: 'Undo', onClick: () => change({ line: before }) },
     });
-  };
-  const hear = (wish: Partial<HearingWish> = {}): void =>
+  });
+  const hear = useStable((wish: Partial<HearingWish> = {}): void =>
     hearing.hear({
       line: combo.line,
       lead,
@@ -92,7 +101,16 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all, freeNumber 
       words: school.words,
       times: loops ? 'loop' : 'once',
       ...wish,
-    });
+    }),
+  );
+  const choosePlace = useStable(({ from, to }: { from: number; to: number }) =>
+    setChosen({ index: -1, from, to }),
+  );
+  const choosePin = useStable(({ index, from, to }: Pin) => setChosen({ index, from, to }));
+  const editPin = useStable<Parameters<OnStripEdit>, void>((pin, edit) => {
+    const line = editedLine(combo.line, book, pin.from, edit);
+    if (line !== null) change({ line });
+  });
   const isTempo = combo.bpm >= BPM_LIMITS.min && combo.bpm <= BPM_LIMITS.max;
   const hearOrStop = (): void => {
     if (hearing.state !== 'silent') hearing.stop();
@@ -131,8 +149,8 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all, freeNumber 
       </header>
       <LineEditor
         value={combo.line}
-        analysis={analysis}
-        findings={report?.findings ?? NO_FINDINGS}
+        analysis={later.analysis}
+        findings={later.report?.findings ?? NO_FINDINGS}
         book={book}
         chosen={chosen}
         onChange={(line) => change({ line })}
@@ -145,11 +163,8 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all, freeNumber 
         lead={lead}
         beat={hearing.beat}
         chosen={chosen?.index ?? null}
-        onChoose={({ index, from, to }) => setChosen({ index, from, to })}
-        onEdit={(pin, edit) => {
-          const line = editedLine(combo.line, book, pin.from, edit);
-          if (line !== null) change({ line });
-        }}
+        onChoose={choosePin}
+        onEdit={editPin}
       />
       <div className="mb-4">
         <div className="flex flex-wrap items-center gap-x-2">
@@ -175,11 +190,11 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all, freeNumber 
             aside={drawn ? `${drawn.walk.strokes.length} strokes · ${drawn.beats} beats a cycle` : ''}
           >
             <BodySays
-              analysis={analysis}
-              report={report}
-              lead={lead}
+              analysis={later.analysis}
+              report={later.report}
+              lead={later.lead}
               pace={school.pace}
-              onPlace={({ from, to }) => setChosen({ index: -1, from, to })}
+              onPlace={choosePlace}
               onMute={mute}
             />
           </Part>
@@ -198,21 +213,21 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all, freeNumber 
         </div>
         <div className="grid gap-y-6">
           <Part title="Teach it">
-            {!analysis.ok && <Plain>Once the line can be read, its ways of teaching stand here.</Plain>}
-            {analysis.ok && (
+            {!later.analysis.ok && <Plain>Once the line can be read, its ways of teaching stand here.</Plain>}
+            {later.analysis.ok && (
               <TeachIt
-                combo={combo}
-                lead={lead}
-                fastestBpm={report?.fastestBpm ?? null}
+                combo={later.combo}
+                lead={later.lead}
+                fastestBpm={later.report?.fastestBpm ?? null}
                 factor={PACE_FACTORS[school.pace]}
                 book={book}
                 grades={grades}
                 school={school}
-                others={all.filter((other) => other.id !== id)}
+                others={others}
                 onHear={hear}
                 onLead={setLead}
                 onTake={take}
-                onKeep={isNew ? undefined : saved.keepForm}
+                onKeep={isNew ? undefined : keepForm}
               />
             )}
           </Part>

@@ -71,15 +71,17 @@ function School({ gym }: { gym: GymView }) {
         <Part title="Where schools differ">
           <SchoolFields school={school} errors={errors} onChange={change} />
         </Part>
-        <Part title="Children’s limits" aside="what is not ticked is told as a caution">
-          <YouthTable bands={bands} school={school} errors={errors} onChange={change} />
-          <p className="pt-2 text-sm text-quiet">
-            Local rules come first. The strictest limits hold until somebody ticks otherwise.
-          </p>
-        </Part>
-        <GradesEditor gym={gym} />
-        <Part title="What the workbench tells" aside="untick to mute a rule">
-          <div className="grid gap-x-6 pt-2 md:grid-cols-2">
+        <div className="grid content-start gap-y-8">
+          <Part title="Children’s limits" aside="what is not ticked is told as a caution">
+            <YouthTable bands={bands} school={school} errors={errors} onChange={change} />
+            <p className="pt-2 text-sm text-quiet">
+              Local rules come first. The strictest limits hold until somebody ticks otherwise.
+            </p>
+          </Part>
+          <GradesEditor gym={gym} />
+        </div>
+        <Part title="What the workbench tells" aside="untick to mute a rule" className="lg:col-span-2">
+          <div className="grid gap-x-6 pt-2 md:grid-cols-3">
             {RULES.map((rule) => (
               <TickField
                 key={rule}

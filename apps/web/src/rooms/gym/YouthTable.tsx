@@ -69,7 +69,7 @@ export function YouthTable({ bands, school, errors, onChange }: YouthTableProps)
                 </label>
               </td>
             ))}
-            <td className="text-center">
+            <td className="py-1 text-center">
               <input
                 aria-label={`${band.name}: hardest contact in percent`}
                 aria-invalid={contactError(band.id) !== undefined}

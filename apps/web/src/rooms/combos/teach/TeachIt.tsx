@@ -1,4 +1,4 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { memo, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { parseLine, type BeatLine } from '@eurhythm/core/line';
 import { otherLead, type Lead, type MoveBook } from '@eurhythm/core/moves';
@@ -46,14 +46,14 @@ interface TeachItProps {
 }
 
 /** The combo turned into the ways in which it is taught. */
-export function TeachIt(props: TeachItProps) {
+export const TeachIt = memo(function TeachIt(props: TeachItProps) {
   const { combo, book } = props;
   const line = useMemo(() => {
     const parsed = parseLine(combo.line, book);
     return parsed.ok ? parsed.line : null;
   }, [combo.line, book]);
   return line && <Ways {...props} line={line} />;
-}
+});
 
 function Ways(props: TeachItProps & { line: BeatLine }) {
   const { combo, line, lead, fastestBpm, factor, book, school, others, onHear, onLead, onTake, onKeep } =

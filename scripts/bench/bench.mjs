@@ -1,0 +1,15 @@
+/** `npm run bench [core|start|pages|sound]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
+import { build, install } from '../house.mjs';
+import { printTable } from './table.mjs';
+
+install();
+build();
+const PARTS = {
+  core: () => import('./coreBench.mjs'),
+  start: () => import('./startBench.mjs'),
+  pages: () => import('./pageBench.mjs'),
+};
+const wanted = process.argv.slice(2);
+for (const [name, measure] of Object.entries(PARTS))
+  if (wanted.length === 0 || wanted.includes(name)) await measure();
+printTable();
