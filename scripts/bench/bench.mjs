@@ -8,6 +8,7 @@ const PARTS = {
   core: () => import('./coreBench.mjs'),
   start: () => import('./startBench.mjs'),
   pages: () => import('./pageBench.mjs'),
+  centre: () => import('./centreBench.mjs'),
 };
 const wanted = process.argv.slice(2);
 for (const [name, measure] of Object.entries(PARTS))

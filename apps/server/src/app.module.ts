@@ -1,18 +1,30 @@
 import { DynamicModule, Module } from '@nestjs/common';
 import { CombosModule } from './combos/combos.module.ts';
+import { ExchangeModule } from './exchange/exchange.module.ts';
 import { FightersModule } from './fighters/fighters.module.ts';
 import { GradesModule } from './grades/grades.module.ts';
 import { GymModule } from './gym/gym.module.ts';
 import { MovesModule } from './moves/moves.module.ts';
 import { RunsModule } from './runs/runs.module.ts';
 import { SessionsModule } from './sessions/sessions.module.ts';
+import { SoundCheckModule } from './soundCheck/soundCheck.module.ts';
 import type { Store } from './store/openStore.ts';
 import { StoreModule } from './store/store.module.ts';
 import { VoiceModule } from './voice/voice.module.ts';
 
 /** One module for each room of the product, over one store and one data folder. */
 @Module({
-  imports: [MovesModule, CombosModule, SessionsModule, RunsModule, FightersModule, GymModule, GradesModule],
+  imports: [
+    MovesModule,
+    CombosModule,
+    SessionsModule,
+    RunsModule,
+    FightersModule,
+    GymModule,
+    GradesModule,
+    ExchangeModule,
+    SoundCheckModule,
+  ],
 })
 export class AppModule {
   static over(store: Store, dataFolder: string): DynamicModule {

@@ -1,4 +1,4 @@
-import { decodeWav } from '../../../packages/core/src/sound/index.ts';
+import { readWav } from '../../../packages/core/src/sound/index.ts';
 import { serverForThisFile } from './startedServer.ts';
 import { round, session } from './requests.ts';
 
@@ -29,7 +29,9 @@ describe('sessions and rounds', () => {
     const [{ clip }] = spoken;
     const file = await fetch(`${base()}/api/voice/clips/${clip.id}.wav`);
     expect(file.headers.get('cache-control')).toContain('immutable');
-    const sound = decodeWav(new Uint8Array(await file.arrayBuffer()))!;
+    const read = readWav(new Uint8Array(await file.arrayBuffer()));
+    if (!read.ok) throw new Error(read.message);
+    const { sound } = read;
     expect(sound.sampleRate).toBe(16_000);
     expect(sound.samples.length / 16_000).toBeCloseTo(clip.seconds, 3);
     expect((await call('GET', `voice/clips/${'0'.repeat(32)}.wav`)).status).toBe(404);

@@ -1,4 +1,15 @@
-import { CALL_STYLES, ROUND_LIMITS, type CallStyle } from '@eurhythm/core/rounds';
+import { CALL_WORDS } from '@eurhythm/core/calls';
+import {
+  CALL_STYLES,
+  COMBO_ORDERS,
+  LEAD_PLANS,
+  ROUND_LIMITS,
+  STEADY_LEAD_PLANS,
+  TEMPO_SHAPES,
+  type CallStyle,
+  type ComboOrder,
+} from '@eurhythm/core/rounds';
+
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -13,8 +24,6 @@ import {
 } from 'class-validator';
 import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsTempo, IsWholeWithin, IsWithin } from './fields.ts';
 
-export const CALL_WORDS = ['numbers', 'names'] as const;
-export const LEAD_PLANS = ['as-set', 'other', 'halves'] as const;
 export const BLOCK_KINDS = ['combo', 'free', 'burst', 'rest'] as const;
 
 const { blockSeconds, cyclesEach, combosPerBlock } = ROUND_LIMITS;
@@ -46,6 +55,99 @@ export class ComboRefDto {
   title?: string;
 }
 
+export class TempoShapeDto {
+  @IsOneOf('the shape of the tempo', TEMPO_SHAPES)
+  kind!: (typeof TEMPO_SHAPES)[number];
+}
+
+export class ConstantShapeDto extends TempoShapeDto {
+  declare kind: 'constant';
+}
+
+export class RampShapeDto extends TempoShapeDto {
+  declare kind: 'ramp';
+
+  @IsTempo()
+  to!: number;
+}
+
+export class StepsShapeDto extends TempoShapeDto {
+  declare kind: 'steps';
+
+  @IsWithin('the step of the tempo', -100, 100, 'beats a minute')
+  by!: number;
+
+  @IsWholeWithin('the times through before a step', 1, 50, '')
+  every!: number;
+}
+
+export class BuildUpShapeDto extends TempoShapeDto {
+  declare kind: 'build-up';
+
+  @IsTempo()
+  fast!: number;
+}
+
+export class BrokenShapeDto extends TempoShapeDto {
+  declare kind: 'broken';
+
+  @IsWithin('the pause', 0, 16, 'beats')
+  pause!: number;
+}
+
+export type AnyShapeDto = ConstantShapeDto | RampShapeDto | StepsShapeDto | BuildUpShapeDto | BrokenShapeDto;
+
+/** Reads the shape of a tempo as the class of its kind. */
+function TypedShape(): PropertyDecorator {
+  return Type(() => TempoShapeDto, {
+    keepDiscriminatorProperty: true,
+    discriminator: {
+      property: 'kind',
+      subTypes: [
+        { name: 'constant', value: ConstantShapeDto },
+        { name: 'ramp', value: RampShapeDto },
+        { name: 'steps', value: StepsShapeDto },
+        { name: 'build-up', value: BuildUpShapeDto },
+        { name: 'broken', value: BrokenShapeDto },
+      ],
+    },
+  });
+}
+
+export class GapsDto {
+  @IsOneOf('the gaps', ['steady', 'random'])
+  kind!: 'steady' | 'random';
+}
+
+export class SteadyGapsDto extends GapsDto {
+  declare kind: 'steady';
+}
+
+export class RandomGapsDto extends GapsDto {
+  declare kind: 'random';
+
+  @IsWithin('the shortest wait', 0, 60, 'seconds')
+  min!: number;
+
+  @IsWithin('the longest wait', 0, 60, 'seconds')
+  max!: number;
+}
+
+export type AnyGapsDto = SteadyGapsDto | RandomGapsDto;
+
+function TypedGaps(): PropertyDecorator {
+  return Type(() => GapsDto, {
+    keepDiscriminatorProperty: true,
+    discriminator: {
+      property: 'kind',
+      subTypes: [
+        { name: 'steady', value: SteadyGapsDto },
+        { name: 'random', value: RandomGapsDto },
+      ],
+    },
+  });
+}
+
 export class ComboBlockDto extends BlockDto {
   declare kind: 'combo';
 
@@ -70,6 +172,26 @@ export class ComboBlockDto extends BlockDto {
 
   @IsWholeWithin('cycles of each combo', cyclesEach.min, cyclesEach.max, '')
   cyclesEach!: number;
+
+  @IsOptional()
+  @ValidateNested()
+  @TypedShape()
+  tempo?: AnyShapeDto;
+
+  @IsOptional()
+  @ValidateNested()
+  @TypedGaps()
+  gaps?: AnyGapsDto;
+
+  @IsOptional()
+  @IsOneOf('the order', COMBO_ORDERS)
+  order?: ComboOrder;
+
+  @IsOptional()
+  @IsArray({ message: 'The contact plan is a list.' })
+  @ArrayMaxSize(8, { message: 'A contact plan has at most eight steps.' })
+  @IsWholeWithin('a step of contact', 0, 100, 'percent', { each: true })
+  intensity?: number[];
 }
 
 export class WaitDto {
@@ -92,8 +214,8 @@ export class FreeBlockDto extends BlockDto {
   @Type(() => WaitDto)
   every!: WaitDto;
 
-  @IsOneOf('the lead plan', LEAD_PLANS)
-  leadPlan!: (typeof LEAD_PLANS)[number];
+  @IsOneOf('the lead plan', STEADY_LEAD_PLANS)
+  leadPlan!: (typeof STEADY_LEAD_PLANS)[number];
 }
 
 function IsPlainNameEach(): PropertyDecorator {

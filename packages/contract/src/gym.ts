@@ -1,5 +1,5 @@
 import { RULES, STARTER_SCHOOL, type School } from '@eurhythm/core/body';
-import { COUNT_LANGUAGES, type CountLanguage } from '@eurhythm/core/calls';
+import { COUNT_LANGUAGES, VOICE_RATES, type CountLanguage } from '@eurhythm/core/calls';
 import type { SpeedAim } from '@eurhythm/core/teach';
 import {
   ArrayMaxSize,
@@ -14,6 +14,7 @@ import {
 } from 'class-validator';
 import { Type } from 'class-transformer';
 import { PACES } from './combos.ts';
+import { VOICES, type VoiceId } from './voice.ts';
 import { IsOneOf, IsOwnId, IsWholeWithin, IsWithin } from './fields.ts';
 import type { FighterView } from './fighters.ts';
 import type { SessionSummary } from './sessions.ts';
@@ -102,6 +103,15 @@ export class SchoolDto {
   speed: SpeedAim = 'clean';
 
   @IsOptional()
+  @IsOneOf('the voice', VOICES)
+  voice: VoiceId = 'slt';
+
+  /** The slowest rate at which the voice speaks. */
+  @IsOptional()
+  @IsIn(VOICE_RATES, { message: `The speed of the voice is one of: ${VOICE_RATES.join(', ')}.` })
+  voiceRate: number = 1;
+
+  @IsOptional()
   @IsWithin('the floor', 0.5, 50, 'steps')
   floorSteps!: number | null;
 
@@ -126,6 +136,8 @@ export const STARTER_SCHOOL_SETTINGS: SchoolDto = {
   rhythm: 'even',
   workBy: 'count',
   speed: 'clean',
+  voice: 'slt',
+  voiceRate: 1,
   frontHighBlock: STARTER_SCHOOL.frontHighBlock,
   floorSteps: STARTER_SCHOOL.floorSteps,
   muted: [],

@@ -11,3 +11,6 @@ export * from './gym.ts';
 export * from './audience.ts';
 export * from './checkFields.ts';
 export * from './grades.ts';
+export * from './voice.ts';
+export * from './cautions.ts';
+export * from './exchange.ts';

@@ -1,3 +1,4 @@
+import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayUnique,
@@ -7,9 +8,10 @@ import {
   IsNumber,
   IsOptional,
   Matches,
+  ValidateNested,
 } from 'class-validator';
 import { IsOneOf, IsOwnId, IsPlainName, IsWholeWithin, IsWithin, LEADS } from './fields.ts';
-import type { RoundDto } from './sessions.ts';
+import { TempoShiftDto, type RoundDto } from './sessions.ts';
 
 export const DONE = ['finished', 'part', 'sat-out'] as const;
 export const QUALITIES = ['clean', 'loose', 'wild'] as const;
@@ -39,6 +41,14 @@ export class RunClockDto {
 
   @IsBoolean({ message: 'Running is yes or no.' })
   running!: boolean;
+
+  /** Changes of tempo that were made in this round. */
+  @IsOptional()
+  @IsArray({ message: 'The changes of tempo are a list.' })
+  @ArrayMaxSize(500, { message: 'There are at most 500 changes of tempo.' })
+  @ValidateNested({ each: true })
+  @Type(() => TempoShiftDto)
+  shifts?: TempoShiftDto[];
 
   @IsISO8601({ strict: true }, DATE)
   at!: string;

@@ -3,7 +3,8 @@ import type { BlockCombo, CompiledRound } from '@eurhythm/core/rounds';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsISO8601, IsOptional, ValidateNested } from 'class-validator';
 import { TypedBlocks, type AnyBlockDto } from './blocks.ts';
-import { IsOneOf, IsOwnId, IsPlainName, IsWholeWithin, LEADS } from './fields.ts';
+import { IsOneOf, IsOwnId, IsPlainName, IsWholeWithin, IsWithin, LEADS } from './fields.ts';
+import { VOICES, type VoiceId } from './voice.ts';
 
 export const ROUND_KINDS = ['pads', 'shadow'] as const;
 const MOST_ROUNDS = 100;
@@ -58,6 +59,14 @@ export interface SessionView extends Omit<SaveSessionDto, 'plannedFor'> {
   readonly plannedFor: string | null;
 }
 
+export class TempoShiftDto {
+  @IsWithin('the place of the change', 0, 36_000, 'seconds')
+  from!: number;
+
+  @IsWithin('the change of tempo', -200, 200, 'beats a minute')
+  by!: number;
+}
+
 export class CompileRoundDto {
   @IsArray({ message: 'The blocks are a list.' })
   @ArrayMinSize(1, { message: 'A round needs at least one block.' })
@@ -72,9 +81,18 @@ export class CompileRoundDto {
   @IsWholeWithin('the seed', 0, 0xffffffff, '')
   seed!: number;
 
+  /** Without it, the gym's own choice. */
   @IsOptional()
-  @IsOneOf('the voice', ['slt', 'rms'])
-  voice?: 'slt' | 'rms';
+  @IsOneOf('the voice', VOICES)
+  voice?: VoiceId;
+
+  /** Changes of tempo made while the round runs. */
+  @IsOptional()
+  @IsArray({ message: 'The changes of tempo are a list.' })
+  @ArrayMaxSize(500, { message: 'There are at most 500 changes of tempo.' })
+  @ValidateNested({ each: true })
+  @Type(() => TempoShiftDto)
+  shifts?: TempoShiftDto[];
 }
 
 /** A compiled round with the combos that its cues name. */

@@ -52,6 +52,9 @@ function refusalOf(error: unknown): { status: number; body: object } {
     const body = error.getResponse();
     return { status: error.getStatus(), body: typeof body === 'string' ? { message: body } : body };
   }
+  // The reader of uploaded files tells by a code of its own.
+  if ((error as { code?: string } | null)?.code === 'LIMIT_FILE_SIZE')
+    return { status: 413, body: { message: 'This file is too large.' } };
   const type = (error as { type?: string } | null)?.type;
   if (type === 'entity.too.large') {
     return { status: 413, body: { message: `This request is too large: ${BODY_LIMIT} is the most.` } };

@@ -1,7 +1,13 @@
 import { Injectable, UnprocessableEntityException } from '@nestjs/common';
 import { parseLine } from '@eurhythm/core/line';
 import type { MoveBook } from '@eurhythm/core/moves';
-import { compileRound, wantedTexts, type Block, type BlockCombo } from '@eurhythm/core/rounds';
+import {
+  compileRound,
+  wantedTexts,
+  type Block,
+  type BlockCombo,
+  type CountWords,
+} from '@eurhythm/core/rounds';
 import type {
   AnyBlockDto,
   ComboRefDto,
@@ -9,10 +15,12 @@ import type {
   CompileRoundDto,
   CompiledRoundView,
   FieldError,
+  VoiceId,
 } from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
+import { GymService } from '../gym/gym.service.ts';
 import { MovesService } from '../moves/moves.service.ts';
-import { DEFAULT_VOICE, VoiceService } from '../voice/voice.service.ts';
+import { VoiceService, type Speaker } from '../voice/voice.service.ts';
 
 /** Fills blocks with the combos they name, and compiles them to cues. */
 @Injectable()
@@ -21,20 +29,40 @@ export class RoundsService {
     private readonly combos: CombosService,
     private readonly moves: MovesService,
     private readonly voice: VoiceService,
+    private readonly gym: GymService,
   ) {}
 
-  async compile({ blocks, lead, seed, voice }: CompileRoundDto): Promise<CompiledRoundView> {
+  async compile({ blocks, lead, seed, voice, shifts }: CompileRoundDto): Promise<CompiledRoundView> {
     const book = await this.moves.book();
     const filled = await this.fill(blocks, book);
-    const shelf = await this.voice.shelf(wantedTexts(filled, book), voice ?? DEFAULT_VOICE);
+    const { speaker, count } = await this.speech(voice);
+    const shelf = await this.voice.shelf(wantedTexts(filled, book, count), speaker);
     const combos = filled.flatMap((block) => (block.kind === 'combo' ? block.combos : []));
-    return { ...compileRound({ blocks: filled, lead, seed }, book, shelf), combos };
+    return {
+      ...compileRound({ blocks: filled, lead, seed, shifts: shifts ?? [], count }, book, shelf),
+      combos,
+    };
+  }
+
+  /** Who speaks in this gym, and what is counted in. */
+  private async speech(voice?: VoiceId): Promise<{ speaker: Speaker; count: CountWords }> {
+    const { school } = await this.gym.gym();
+    return {
+      speaker: { voice: voice ?? school.voice, slowest: school.voiceRate },
+      count: { language: school.countLanguage, own: school.countWords },
+    };
+  }
+
+  /** Every text that these blocks may call. */
+  async texts(blocks: readonly AnyBlockDto[]): Promise<string[]> {
+    const book = await this.moves.book();
+    const { count } = await this.speech();
+    return wantedTexts(await this.fill(blocks, book), book, count);
   }
 
   /** Makes the clips of these blocks ahead of time, so that nobody waits for them on the Floor. */
   async warmVoice(blocks: readonly AnyBlockDto[]): Promise<void> {
-    const book = await this.moves.book();
-    await this.voice.shelf(wantedTexts(await this.fill(blocks, book), book), DEFAULT_VOICE);
+    await this.voice.shelf(await this.texts(blocks), (await this.speech()).speaker);
   }
 
   /** Refuses blocks that name a missing combo or hold a bad line; `under` is the path of the list in the request. */
@@ -57,6 +85,12 @@ export class RoundsService {
             faults.push({ field: `${under}.${i}.combos.${j}`, message: found });
             return [];
           });
+          if (block.gaps?.kind === 'random' && block.gaps.max < block.gaps.min) {
+            faults.push({
+              field: `${under}.${i}.gaps.max`,
+              message: 'The longest wait is shorter than the shortest one.',
+            });
+          }
           return { ...block, combos };
         }
         case 'free':

@@ -7,6 +7,7 @@ import {
   type SessionView,
 } from '@eurhythm/contract';
 import { CombosModule } from '../combos/combos.module.ts';
+import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { OwnId } from '../house/ownId.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { RoundsService } from './rounds.service.ts';
@@ -50,7 +51,7 @@ class RoundsController {
 }
 
 @Module({
-  imports: [CombosModule, MovesModule],
+  imports: [CombosModule, MovesModule, GymSettingsModule],
   controllers: [SessionsController, RoundsController],
   providers: [SessionsService, RoundsService],
   exports: [SessionsService, RoundsService],

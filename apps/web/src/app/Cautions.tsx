@@ -1,27 +1,15 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import type { GymView } from '@eurhythm/contract';
+import { FIRST_CAUTION, STANDING_CAUTIONS, type GymView } from '@eurhythm/contract';
 import { Button } from '../ui/Button.tsx';
 import { Sheet } from '../ui/Panel.tsx';
 import { put } from './api.ts';
 
-const FIRST =
-  'The rules of your governing body, local law, the venue and a qualified coach come first. This program informs; it does not decide, and it gives no medical or legal advice.';
-
-const ALWAYS = [
-  'Warm up before anything fast or high.',
-  'Air and pads before partners; contact only as your rules allow, and least for children.',
-  'Gloves, wraps and gum shield as local rules ask.',
-  'Pull the toes back or point them, as the kick needs it. Turn the standing foot before a spin.',
-  'Never hit a training partner at home.',
-  'Stop at pain, dizziness or a head knock, and see a licensed professional.',
-];
-
 function CautionList() {
   return (
     <>
-      <p className="mb-3 font-semibold">{FIRST}</p>
+      <p className="mb-3 font-semibold">{FIRST_CAUTION}</p>
       <ul className="mb-5 list-disc space-y-1 pl-5">
-        {ALWAYS.map((caution) => (
+        {STANDING_CAUTIONS.map((caution) => (
           <li key={caution}>{caution}</li>
         ))}
       </ul>

@@ -20,12 +20,21 @@ export async function send<T>(
   path: string,
   body?: unknown,
 ): Promise<T> {
-  const response = await fetch(`/api/${path}`, {
+  return ask<T>(path, {
     method,
     ...(body === undefined
       ? {}
       : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-  }).catch(() => {
+  });
+}
+
+/** Sends files. @throws Refused with the server's own sentence. */
+export function sendForm<T>(method: 'PUT' | 'POST', path: string, form: FormData): Promise<T> {
+  return ask<T>(path, { method, body: form });
+}
+
+async function ask<T>(path: string, request: RequestInit): Promise<T> {
+  const response = await fetch(`/api/${path}`, request).catch(() => {
     throw new Refused(0, { message: AWAY });
   });
   if (response.status === 204) return undefined as T;

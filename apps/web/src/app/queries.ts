@@ -11,7 +11,9 @@ import type {
   SessionSummary,
   SessionView,
   TechniqueLists,
+  SoundCheckView,
   TodayView,
+  VoiceView,
 } from '@eurhythm/contract';
 import { Refused, get } from './api.ts';
 
@@ -34,6 +36,9 @@ export const queries = {
     queryOptions({ queryKey: ['moves'], queryFn: () => get<BookView>('moves'), staleTime: 60_000 }),
   techniques: () =>
     queryOptions({ queryKey: ['techniques'], queryFn: () => get<TechniqueLists>('techniques') }),
+  voice: () => queryOptions({ queryKey: ['voice'], queryFn: () => get<VoiceView>('voice') }),
+  soundAlike: () =>
+    queryOptions({ queryKey: ['voice', 'alike'], queryFn: () => get<SoundCheckView>('voice/check') }),
   gym: () => queryOptions({ queryKey: ['gym'], queryFn: () => get<GymView>('gym'), staleTime: 60_000 }),
   today: () => queryOptions({ queryKey: ['today'], queryFn: () => get<TodayView>('today') }),
   book: () =>

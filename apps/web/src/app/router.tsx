@@ -42,6 +42,8 @@ export const router = createBrowserRouter([
       },
       { path: 'moves/:code?', lazy: room(() => import('../rooms/moves/MovesRoom.tsx'), 'MovesRoom') },
       { path: 'gym', lazy: room(() => import('../rooms/gym/GymRoom.tsx'), 'GymRoom') },
+      { path: 'gym/sound', lazy: room(() => import('../rooms/gym/sound/SoundCheck.tsx'), 'SoundCheck') },
+      { path: 'gym/voice', lazy: room(() => import('../rooms/gym/sound/OwnVoice.tsx'), 'OwnVoice') },
       { path: 'combos/:id?', lazy: room(combos, 'CombosRoom') },
       { path: 'sessions/:id?', lazy: room(sessions, 'SessionsRoom') },
       { path: 'floor', lazy: room(floor, 'ChooseRoom') },

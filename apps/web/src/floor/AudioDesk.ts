@@ -1,17 +1,20 @@
 import type { SoundEvent } from '@eurhythm/core/rounds';
 import { SYNTH_SOUNDS, synthSound } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
+import { readDeskSettings, type DeskSettings } from './deskSettings.ts';
 
 /** The sound output of a page: one audio clock, a volume for each kind of sound, and everything that can be played. */
 export class AudioDesk {
   readonly context = new AudioContext({ latencyHint: 'playback' });
   private readonly buses: Readonly<Record<SoundEvent['bus'], GainNode>>;
   private readonly buffers = new Map<string, AudioBuffer>();
+  private settings = readDeskSettings();
 
   constructor() {
     const bus = (): GainNode => new GainNode(this.context);
     this.buses = { call: bus(), tick: bus(), bell: bus() };
     for (const gain of Object.values(this.buses)) gain.connect(this.context.destination);
+    this.apply(this.settings);
     for (const kind of SYNTH_SOUNDS) {
       const { samples, sampleRate } = synthSound(kind, this.context.sampleRate);
       const buffer = new AudioBuffer({ length: samples.length, sampleRate });
@@ -55,8 +58,16 @@ export class AudioDesk {
     };
   }
 
-  setVolume(bus: SoundEvent['bus'], volume: number): void {
-    this.buses[bus].gain.value = volume;
+  /** Takes other volumes and another latency at once. */
+  apply(settings: DeskSettings): void {
+    this.settings = settings;
+    for (const [bus, gain] of Object.entries(this.buses))
+      gain.gain.value = settings.volumes[bus as SoundEvent['bus']];
+  }
+
+  /** From the instant at which a sound is due on the audio clock to the instant at which it is heard. */
+  get latency(): Seconds {
+    return (this.context.outputLatency || this.context.baseLatency || 0) + this.settings.latency;
   }
 
   close(): void {

@@ -6,6 +6,8 @@ import type { AudioDesk } from './AudioDesk.ts';
 const AHEAD: Seconds = 4;
 /** Time between the press and the first sound, so that nothing is due before it can be placed. */
 const HEAD_START: Seconds = 0.12;
+/** Beats that are counted before a held round goes on. */
+const COUNTED_BEATS = 2;
 
 type Anchor = { readonly clock: 'audio' | 'wall'; readonly zero: Seconds };
 
@@ -14,18 +16,22 @@ type Anchor = { readonly clock: 'audio' | 'wall'; readonly zero: Seconds };
  * the wall clock, and moves over to the audio clock, at the same second, as soon as that goes.
  */
 export class RoundPlayer {
-  private readonly events: readonly SoundEvent[];
+  round: CompiledRound;
+  private events: readonly SoundEvent[];
   private anchor: Anchor | null = null;
   private stoppedAt: Seconds = 0;
+  /** The position does not go back behind this while a count leads up to it. */
+  private countedTo: Seconds = 0;
+  private holdsAt: Seconds | null = null;
   private next = 0;
   private placed: { readonly at: Seconds; readonly take: () => void }[] = [];
   private readonly heartbeat: Worker;
   private readonly onState = (): void => this.moveToAudio();
-  readonly round: CompiledRound;
   private readonly desk: AudioDesk;
-  private readonly onEnd: () => void;
+  private readonly onEnd: (end: 'over' | 'held') => void;
 
-  constructor(desk: AudioDesk, round: CompiledRound, onEnd: () => void) {
+  /** `onEnd` is told when the round is over, or has come to where it was to be held. */
+  constructor(desk: AudioDesk, round: CompiledRound, onEnd: (end: 'over' | 'held') => void) {
     this.desk = desk;
     this.round = round;
     this.onEnd = onEnd;
@@ -45,16 +51,21 @@ export class RoundPlayer {
   get position(): Seconds {
     if (!this.anchor) return this.stoppedAt;
     const now = this.anchor.clock === 'audio' ? this.desk.context.currentTime : performance.now() / 1000;
-    return Math.min(this.round.duration, now - this.anchor.zero);
+    const end = this.holdsAt ?? this.round.duration;
+    return Math.max(this.countedTo, Math.min(end, now - this.anchor.zero));
   }
 
-  /** Runs on from a position; what began before it is not heard. */
-  start(position: Seconds): void {
+  /** Runs on from a position; what began before it is not heard. With `beat`, two beats of that length are counted first. */
+  start(position: Seconds, beat: Seconds = 0): void {
     this.takeBack();
-    const lead = position === 0 ? HEAD_START : 0;
+    this.holdsAt = null;
+    const lead = position === 0 || beat > 0 ? HEAD_START : 0;
+    const counted = COUNTED_BEATS * beat;
+    this.countedTo = beat > 0 ? position : -Infinity;
     this.anchor = this.desk.audible
-      ? { clock: 'audio', zero: this.desk.context.currentTime + lead - position }
-      : { clock: 'wall', zero: performance.now() / 1000 - position };
+      ? { clock: 'audio', zero: this.desk.context.currentTime + lead + counted - position }
+      : { clock: 'wall', zero: performance.now() / 1000 + counted - position };
+    if (beat > 0) this.count(position, beat);
     this.next = this.firstFrom(position + (lead === 0 ? 0.02 : 0));
     void this.desk.context.resume();
     this.place();
@@ -64,14 +75,53 @@ export class RoundPlayer {
   hold(): Seconds {
     this.stoppedAt = Math.max(0, this.position);
     this.anchor = null;
+    this.holdsAt = null;
     this.takeBack();
     return this.stoppedAt;
+  }
+
+  /** Runs on up to a position ahead and holds there; null lets it run on after all. */
+  holdAt(position: Seconds | null): void {
+    if (!this.anchor) return;
+    this.holdsAt = position;
+    this.placeAgain(position ?? this.position);
+  }
+
+  /** Goes on with another compile of the same round from `from` on, which lies ahead; what is before stays as it was. */
+  swap(round: CompiledRound, from: Seconds): void {
+    const kept = this.events.filter((event) => event.at < from);
+    this.events = [...kept, ...soundEvents(round).filter((event) => event.at >= from)];
+    this.round = {
+      ...round,
+      cues: [
+        ...this.round.cues.filter((cue) => cue.at < from),
+        ...round.cues.filter((cue) => cue.at >= from),
+      ],
+      cycles: [
+        ...this.round.cycles.filter((cycle) => cycle.at < from),
+        ...round.cycles.filter((cycle) => cycle.at >= from),
+      ],
+    };
+    this.placeAgain(from);
   }
 
   dispose(): void {
     this.hold();
     this.heartbeat.terminate();
     this.desk.context.removeEventListener('statechange', this.onState);
+  }
+
+  private count(position: Seconds, beat: Seconds): void {
+    if (this.anchor?.clock !== 'audio') return;
+    for (let left = COUNTED_BEATS; left > 0; left--) {
+      const event: SoundEvent = {
+        at: position - left * beat,
+        bus: 'tick',
+        source: { kind: 'synth', sound: 'count-in' },
+        gain: 1,
+      };
+      this.placed.push({ at: event.at, take: this.desk.play(event, this.anchor.zero + event.at) });
+    }
   }
 
   private firstFrom(position: Seconds): number {
@@ -86,21 +136,30 @@ export class RoundPlayer {
   private beat(): void {
     if (!this.anchor) return;
     this.place();
-    const { position } = this;
+    const { position, holdsAt } = this;
     this.placed = this.placed.filter(({ at }) => at > position - 5);
-    if (position < this.round.duration) return;
-    this.stoppedAt = this.round.duration;
+    if (position < (holdsAt ?? this.round.duration)) return;
+    this.stoppedAt = position;
     this.anchor = null;
-    this.onEnd();
+    this.holdsAt = null;
+    this.onEnd(holdsAt === null ? 'over' : 'held');
   }
 
   private place(): void {
     if (this.anchor?.clock !== 'audio') return;
-    const until = this.position + AHEAD;
+    const until = Math.min(this.holdsAt ?? Infinity, this.position + AHEAD);
     for (; this.next < this.events.length && this.events[this.next]!.at < until; this.next++) {
       const event = this.events[this.next]!;
       this.placed.push({ at: event.at, take: this.desk.play(event, this.anchor.zero + event.at) });
     }
+  }
+
+  /** Takes off what stands on the clock from `from` on, and places it anew. */
+  private placeAgain(from: Seconds): void {
+    for (const { at, take } of this.placed) if (at >= from) take();
+    this.placed = this.placed.filter(({ at }) => at < from);
+    this.next = this.firstFrom(from);
+    this.place();
   }
 
   private takeBack(): void {

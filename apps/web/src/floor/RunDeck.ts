@@ -1,9 +1,10 @@
-import { seedFromText } from '@eurhythm/core/units';
-import type { CompiledRoundView, RunClockDto, RunView } from '@eurhythm/contract';
+import { seedFromText, type Seconds } from '@eurhythm/core/units';
+import type { CompiledRoundView, RunClockDto, RunView, TempoShiftDto } from '@eurhythm/contract';
 import { send } from '../app/api.ts';
 import { AudioDesk } from './AudioDesk.ts';
 import type { Outbox } from './outbox.ts';
 import { RoundPlayer } from './RoundPlayer.ts';
+import { WakeLock } from './wakeLock.ts';
 import { whereInRun } from './whereInRun.ts';
 
 export interface DeckState {
@@ -14,7 +15,16 @@ export interface DeckState {
   /** Second at which a reloaded page found the run, until somebody presses a key. */
   readonly cameBackAt: number | null;
   readonly failure: string;
+  /** It runs on to the end of the combo, and holds there. */
+  readonly holdsSoon: boolean;
+  /** Beats a minute more than planned, since somebody changed it while it ran. */
+  readonly tempoBy: number;
 }
+
+/** A change of tempo begins with a cycle that is at least this far ahead, so that its sounds can be had by then. */
+const CHANGE_AHEAD: Seconds = 1.5;
+/** A round that is held outside of a cycle goes on after two beats of this length. */
+const PLAIN_BEAT: Seconds = 0.6;
 
 /**
  * Plays a run from round to round. Everything is loaded before the first bell, so that a lost network is not heard;
@@ -23,7 +33,17 @@ export interface DeckState {
 export class RunDeck {
   readonly desk = new AudioDesk();
   rounds: readonly CompiledRoundView[] = [];
-  state: DeckState = { phase: 'loading', share: 0, round: 0, cameBackAt: null, failure: '' };
+  state: DeckState = {
+    phase: 'loading',
+    share: 0,
+    round: 0,
+    cameBackAt: null,
+    failure: '',
+    holdsSoon: false,
+    tempoBy: 0,
+  };
+  private shifts: TempoShiftDto[] = [];
+  private readonly wakeLock = new WakeLock();
   private player: RoundPlayer | null = null;
   private readonly listeners = new Set<() => void>();
   private readonly run: RunView;
@@ -40,8 +60,11 @@ export class RunDeck {
   };
   readonly snapshot = (): DeckState => this.state;
 
+  /** What is heard now: the loudspeaker is a little behind the clock. */
   get position(): number {
-    return this.player?.position ?? 0;
+    const { player } = this;
+    if (!player) return 0;
+    return player.running ? Math.max(0, player.position - this.desk.latency) : player.position;
   }
 
   get audible(): boolean {
@@ -52,16 +75,12 @@ export class RunDeck {
   async load(): Promise<void> {
     try {
       this.rounds = await Promise.all(
-        this.run.rounds.map(({ blocks }, i) =>
-          send<CompiledRoundView>('POST', 'rounds/compile', {
-            blocks,
-            lead: this.run.lead,
-            seed: seedFromText(`${this.run.id}/${i}`),
-          }),
+        this.run.rounds.map((_, i) =>
+          this.compile(i, i === this.run.clock?.round ? (this.run.clock.shifts ?? []) : []),
         ),
       );
-      const clips = this.rounds.flatMap((round) => round.cues.flatMap((cue) => cue.clip?.id ?? []));
-      await this.desk.load(clips, (share) => this.set({ share }));
+      this.shifts = [...(this.run.clock?.shifts ?? [])];
+      await this.desk.load(this.rounds.flatMap(clipsOf), (share) => this.set({ share }));
     } catch (error) {
       this.set({ phase: 'failed', failure: error instanceof Error ? error.message : String(error) });
       return;
@@ -73,7 +92,7 @@ export class RunDeck {
     );
     if (place.over || this.run.endedAt !== null) this.set({ phase: 'over', round: this.rounds.length - 1 });
     else {
-      this.open(place.round);
+      this.open(place.round, place.round === this.run.clock?.round ? this.shifts : []);
       this.set({ cameBackAt: this.run.clock ? place.position : null });
       if (place.running) this.startAt(place.position);
       else if (this.run.clock) this.holdAt(place.position);
@@ -88,12 +107,62 @@ export class RunDeck {
   hold(): void {
     if (this.state.phase !== 'running' || !this.player) return;
     const position = this.player.hold();
-    this.set({ phase: 'held' });
-    this.note(position, false);
+    this.cameToHold(position);
   }
 
+  /** Holds when the combo that is being done is over; pressed again it runs on after all. */
+  holdAfterCombo(): void {
+    if (this.state.phase !== 'running' || !this.player) return;
+    if (this.state.holdsSoon) {
+      this.player.holdAt(null);
+      this.set({ holdsSoon: false });
+      return;
+    }
+    const { position, round } = this.player;
+    const cycle = round.cycles.findLast((each) => each.at <= position);
+    const end = cycle ? cycle.at + cycle.beats * cycle.beatSeconds : position;
+    if (end <= position) this.hold();
+    else {
+      this.player.holdAt(Math.min(end, round.duration));
+      this.set({ holdsSoon: true });
+    }
+  }
+
+  /** Goes on after a count of two beats. */
   resume(): void {
-    if (this.state.phase === 'held' && this.player) this.startAt(this.player.position);
+    const { player } = this;
+    if (this.state.phase !== 'held' || !player) return;
+    const { position } = player;
+    const cycle = player.round.cycles.findLast((each) => each.at <= position) ?? player.round.cycles[0];
+    this.startAt(position, position === 0 ? 0 : (cycle?.beatSeconds ?? PLAIN_BEAT));
+  }
+
+  /** Goes faster or slower from the next time through on; gives a sentence where there is nothing to change. */
+  async changeTempo(by: number): Promise<string | null> {
+    const { player } = this;
+    const { round } = this.state;
+    if (!player) return 'Nothing runs.';
+    const next = player.round.cycles.find((cycle) => cycle.at > player.position + CHANGE_AHEAD);
+    if (!next) return 'No combo comes after this one in the round.';
+    const shifts = [...this.shifts, { from: next.at, by }];
+    const compiled = await this.compile(round, shifts);
+    await this.desk.load(clipsOf(compiled), () => {});
+    if (this.player !== player) return null; // another round has begun meanwhile
+    player.swap(compiled, Math.max(next.at - 0.001, player.position + 0.05));
+    this.rounds = this.rounds.with(round, { ...compiled, ...player.round });
+    this.shifts = shifts;
+    this.set({ tempoBy: tempoBy(shifts) });
+    this.note(player.position, player.running);
+    return null;
+  }
+
+  private compile(round: number, shifts: readonly TempoShiftDto[]): Promise<CompiledRoundView> {
+    return send<CompiledRoundView>('POST', 'rounds/compile', {
+      blocks: this.run.rounds[round]!.blocks,
+      lead: this.run.lead,
+      seed: seedFromText(`${this.run.id}/${round}`),
+      ...(shifts.length > 0 ? { shifts } : {}),
+    });
   }
 
   toggle(): void {
@@ -124,13 +193,23 @@ export class RunDeck {
   dispose(): void {
     this.player?.dispose();
     this.player = null;
+    this.wakeLock.dispose();
     this.desk.close();
   }
 
-  private open(round: number): void {
+  private open(round: number, shifts: readonly TempoShiftDto[] = []): void {
     this.player?.dispose();
-    this.player = new RoundPlayer(this.desk, this.rounds[round]!, () => this.nextRound());
-    this.set({ round });
+    this.shifts = [...shifts];
+    this.player = new RoundPlayer(this.desk, this.rounds[round]!, (end) =>
+      end === 'over' ? this.nextRound() : this.cameToHold(this.player!.position),
+    );
+    this.set({ round, holdsSoon: false, tempoBy: tempoBy(shifts) });
+  }
+
+  private cameToHold(position: number): void {
+    this.wakeLock.release();
+    this.set({ phase: 'held', holdsSoon: false });
+    this.note(position, false);
   }
 
   private nextRound(): void {
@@ -144,14 +223,16 @@ export class RunDeck {
   }
 
   private finish(): void {
+    this.wakeLock.release();
     this.player?.dispose();
     this.player = null;
     this.set({ phase: 'over' });
     this.note(this.rounds.at(-1)?.duration ?? 0, false);
   }
 
-  private startAt(position: number): void {
-    this.player?.start(position);
+  private startAt(position: number, beat = 0): void {
+    this.player?.start(position, beat);
+    this.wakeLock.hold();
     this.set({ phase: 'running' });
     this.note(position, true);
   }
@@ -159,8 +240,7 @@ export class RunDeck {
   private holdAt(position: number): void {
     this.player?.start(position);
     this.player?.hold();
-    this.set({ phase: 'held' });
-    this.note(position, false);
+    this.cameToHold(position);
   }
 
   private note(position: number, running: boolean): void {
@@ -169,6 +249,7 @@ export class RunDeck {
       position: Math.max(0, position),
       running,
       at: new Date().toISOString(),
+      ...(this.shifts.length > 0 ? { shifts: this.shifts } : {}),
     };
     this.outbox.put('PUT', `runs/${this.run.id}/clock`, clock);
   }
@@ -177,4 +258,12 @@ export class RunDeck {
     this.state = { ...this.state, ...changes };
     for (const listener of this.listeners) listener();
   }
+}
+
+function clipsOf(round: CompiledRoundView): string[] {
+  return round.cues.flatMap((cue) => cue.clip?.id ?? []);
+}
+
+function tempoBy(shifts: readonly TempoShiftDto[]): number {
+  return shifts.reduce((sum, { by }) => sum + by, 0);
 }

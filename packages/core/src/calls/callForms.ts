@@ -1,8 +1,9 @@
 import { isStrike, numberOf, type Level, type Move, type MoveBook, type Side } from '../moves/index.ts';
 import { numberWord } from './numberWords.ts';
 
-/** What a gym's voice says for a stroke. */
-export type CallWords = 'numbers' | 'names';
+/** What a gym's voice says: the numbers of strokes, their names, or only the number of the combo. */
+export const CALL_WORDS = ['numbers', 'names', 'combo-number'] as const;
+export type CallWords = (typeof CALL_WORDS)[number];
 
 interface CalledStroke {
   readonly move: Move;

@@ -5,6 +5,10 @@ import { VOICE_RATES, type ClipShelf, type VoiceClip } from './voiceClip.ts';
 export const CALL_PRIORITIES = ['time', 'stance', 'combo', 'stroke', 'count', 'prompt'] as const;
 export type CallPriority = (typeof CALL_PRIORITIES)[number];
 
+const RANK = Object.fromEntries(CALL_PRIORITIES.map((priority, rank) => [priority, rank])) as Readonly<
+  Record<CallPriority, number>
+>;
+
 /** Silence kept between two calls. */
 export const CALL_SPACING: Seconds = 0.06;
 
@@ -47,35 +51,49 @@ export interface FittedCalls<W extends WantedCall = WantedCall> {
  * No two calls overlap, and a call is dropped only where more important (or equally important, earlier) ones fill its place.
  */
 export function fitCalls<W extends WantedCall>(wanted: readonly W[], shelf: ClipShelf): FittedCalls<W> {
-  const order = [...wanted].sort(
-    (a, b) =>
-      CALL_PRIORITIES.indexOf(a.priority) - CALL_PRIORITIES.indexOf(b.priority) || a.place.at - b.place.at,
-  );
+  const order = [...wanted].sort((a, b) => RANK[a.priority] - RANK[b.priority] || a.place.at - b.place.at);
+  const clipsOf = clipFinder(shelf);
   const taken = new TakenTimes<W>();
   const dropped: DroppedCall<W>[] = [];
   for (const call of order) {
-    const clips = clipsOf(call, shelf);
-    if (clips.length === 0) {
+    const { shortestFirst } = clipsOf(call.forms);
+    if (shortestFirst.length === 0) {
       dropped.push({ wanted: call, reason: 'no-clip' });
       continue;
     }
-    const shortestFirst = [...clips].sort((a, b) => a.seconds - b.seconds);
     const fitted = placeFirst(call, shortestFirst, taken);
     if (fitted) taken.add(fitted);
     else dropped.push({ wanted: call, reason: 'no-room' });
   }
   for (const call of order) {
     const small = taken.of(call);
-    if (!small) continue;
-    taken.remove(small);
-    taken.add(placeFirst(call, clipsOf(call, shelf), taken) ?? small);
+    const { longestFirst } = clipsOf(call.forms);
+    if (!small || small.clip === longestFirst[0]) continue;
+    taken.grow(small, () => placeFirst(call, longestFirst, taken) ?? small);
   }
   return { fitted: taken.all(), dropped };
 }
 
-/** Clips that say the call: longest form first, each from the slowest rate on. */
-function clipsOf(call: WantedCall, shelf: ClipShelf): VoiceClip[] {
-  return call.forms.flatMap((text) => VOICE_RATES.flatMap((rate) => shelf.find(text, rate) ?? []));
+interface ClipsOfForms {
+  /** Longest form first, each from the slowest rate on. */
+  readonly longestFirst: readonly VoiceClip[];
+  readonly shortestFirst: readonly VoiceClip[];
+}
+
+/** Finds the clips that say a call. A round asks for the same few lists of forms thousands of times. */
+function clipFinder(shelf: ClipShelf): (forms: readonly string[]) => ClipsOfForms {
+  const found = new Map<readonly string[], ClipsOfForms>();
+  return (forms) => {
+    let clips = found.get(forms);
+    if (!clips) {
+      const longestFirst = forms.flatMap((text) =>
+        VOICE_RATES.flatMap((rate) => shelf.find(text, rate) ?? []),
+      );
+      clips = { longestFirst, shortestFirst: [...longestFirst].sort((a, b) => a.seconds - b.seconds) };
+      found.set(forms, clips);
+    }
+    return clips;
+  };
 }
 
 function placeFirst<W extends WantedCall>(
@@ -114,10 +132,11 @@ class TakenTimes<W extends WantedCall> {
 
   /** Position of the first call that starts at or after this instant. */
   private positionOf(at: Seconds): number {
-    let [low, high] = [0, this.calls.length];
+    const { calls } = this;
+    let [low, high] = [0, calls.length];
     while (low < high) {
       const middle = (low + high) >> 1;
-      if (this.calls[middle]!.start < at) low = middle + 1;
+      if (calls[middle]!.start < at) low = middle + 1;
       else high = middle;
     }
     return low;
@@ -146,9 +165,12 @@ class TakenTimes<W extends WantedCall> {
     this.byWanted.set(call.wanted, call);
   }
 
-  remove(call: FittedCall<W>): void {
-    this.calls.splice(this.calls.indexOf(call, this.positionOf(call.start)), 1);
+  /** Takes a call off, and puts in its place what `place` then finds. */
+  grow(call: FittedCall<W>, place: () => FittedCall<W>): void {
+    const at = this.calls.indexOf(call, this.positionOf(call.start));
+    this.calls.splice(at, 1);
     this.byWanted.delete(call.wanted);
+    this.add(place());
   }
 
   of(wanted: WantedCall): FittedCall<W> | undefined {

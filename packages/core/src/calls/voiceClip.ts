@@ -18,6 +18,15 @@ export interface ClipShelf {
 /** Speeds at which the voice may speak, slowest first; faster than 1.5 is hard to follow in a loud hall. */
 export const VOICE_RATES: readonly number[] = [1, 1.15, 1.3, 1.5];
 
+/** The clip of a text at the slowest rate that the shelf has; null when it has none. */
+export function slowestClip(shelf: ClipShelf, text: string): VoiceClip | null {
+  for (const rate of VOICE_RATES) {
+    const clip = shelf.find(text, rate);
+    if (clip) return clip;
+  }
+  return null;
+}
+
 /** A shelf over a list of clips. */
 export function clipShelf(clips: Iterable<VoiceClip>): ClipShelf {
   const byKey = new Map([...clips].map((clip) => [`${clip.rate} ${clip.text}`, clip]));

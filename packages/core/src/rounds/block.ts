@@ -1,4 +1,4 @@
-import type { CallWords } from '../calls/index.ts';
+import type { CallWords, CountLanguage } from '../calls/index.ts';
 import type { Lead } from '../moves/index.ts';
 import type { Bpm, Seconds } from '../units/index.ts';
 
@@ -10,7 +10,32 @@ export const CALL_STYLES = ['on-beat', 'ahead', 'lead-in', 'one-count', 'holder'
 export type CallStyle = (typeof CALL_STYLES)[number];
 
 /** From which lead: the round's own, the other one, or half the time each. */
-export type LeadPlan = 'as-set' | 'other' | 'halves';
+export const STEADY_LEAD_PLANS = ['as-set', 'other', 'halves'] as const;
+export type SteadyLeadPlan = (typeof STEADY_LEAD_PLANS)[number];
+/** Combos can also change the lead each few times through, or be drawn from either lead. */
+export const LEAD_PLANS = [...STEADY_LEAD_PLANS, 'each', 'random'] as const;
+export type LeadPlan = (typeof LEAD_PLANS)[number];
+
+/** What becomes of the tempo in the course of a block. */
+export type TempoShape =
+  | { readonly kind: 'constant' }
+  /** Rises or falls evenly from the block's tempo to this one. */
+  | { readonly kind: 'ramp'; readonly to: Bpm }
+  /** So many beats a minute more (or fewer) after each so many times through. */
+  | { readonly kind: 'steps'; readonly by: Bpm; readonly every: number }
+  /** A third of the time by slow even strokes, a third joined on one count, a third fast, at this tempo. */
+  | { readonly kind: 'build-up'; readonly fast: Bpm }
+  /** Broken rhythm: two times through close together, then a pause of so many beats. */
+  | { readonly kind: 'broken'; readonly pause: number };
+export const TEMPO_SHAPES = ['constant', 'ramp', 'steps', 'build-up', 'broken'] as const;
+
+/** What lies between two times through: nothing more than their own length, or a wait drawn at random. */
+export type GapPlan =
+  { readonly kind: 'steady' } | { readonly kind: 'random'; readonly min: Seconds; readonly max: Seconds };
+
+/** Which combo comes next: as listed, shuffled, the last of the list twice as often, or the needed ones more often. */
+export const COMBO_ORDERS = ['in-order', 'shuffled', 'newest-twice', 'by-need'] as const;
+export type ComboOrder = (typeof COMBO_ORDERS)[number];
 
 /** A combo as a block needs it. */
 export interface BlockCombo {
@@ -22,6 +47,8 @@ export interface BlockCombo {
   readonly beatsPerBar: number;
   /** Length of one time through as the coach set it, in beats; without it, it follows from the line. */
   readonly cycleBeats?: number | null;
+  /** How much it needs to be trained, 1 being usual; for the order by need. */
+  readonly need?: number;
 }
 
 interface BlockBase {
@@ -29,7 +56,7 @@ interface BlockBase {
   readonly seconds: Seconds;
 }
 
-/** Combos in order on a steady beat, each repeated before the next is called. */
+/** Combos on a beat, each repeated before the next is called. What is left out takes its first kind, or nothing. */
 export interface ComboBlock extends BlockBase {
   readonly kind: 'combo';
   readonly combos: readonly BlockCombo[];
@@ -37,8 +64,13 @@ export interface ComboBlock extends BlockBase {
   readonly calls: CallStyle;
   readonly words: CallWords;
   readonly leadPlan: LeadPlan;
-  /** Cycles of a combo before the next one is called. */
+  /** Cycles of a combo before the next one is called, and before the lead changes where the plan says so. */
   readonly cyclesEach: number;
+  readonly tempo?: TempoShape;
+  readonly gaps?: GapPlan;
+  readonly order?: ComboOrder;
+  /** Contact in percent of full power, in equal parts of the time; called where it changes. */
+  readonly intensity?: readonly number[];
 }
 
 /** Shadowboxing: move freely, with a spoken prompt at random instants. */
@@ -47,7 +79,7 @@ export interface FreeBlock extends BlockBase {
   readonly prompts: readonly string[];
   /** Shortest and longest wait between two prompts. */
   readonly every: { readonly min: Seconds; readonly max: Seconds };
-  readonly leadPlan: LeadPlan;
+  readonly leadPlan: SteadyLeadPlan;
 }
 
 /** As many clean repetitions as fit. */
@@ -69,6 +101,21 @@ export interface RoundPlan {
   readonly blocks: readonly Block[];
   readonly lead: Lead;
   readonly seed: number;
+  /** Changes of tempo made while the round runs: what begins at `from` or later goes so much faster. */
+  readonly shifts?: readonly TempoShift[];
+  /** What is counted in; English without it. */
+  readonly count?: CountWords;
+}
+
+export interface TempoShift {
+  readonly from: Seconds;
+  readonly by: Bpm;
+}
+
+/** The language of the count, with the gym's own words where it has any. */
+export interface CountWords {
+  readonly language: CountLanguage;
+  readonly own: readonly string[];
 }
 
 export const ROUND_LIMITS = {

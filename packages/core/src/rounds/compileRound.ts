@@ -11,7 +11,7 @@ import {
   type RoundCall,
   type RoundFinding,
 } from './cue.ts';
-import { layOutCombos, type BlockTime } from './layOutCombos.ts';
+import { layOutCombos, type BlockTime, type RoundGround } from './combo/layOutCombos.ts';
 import { layOutBurst, layOutFree, layOutRest, layOutWorkClock } from './layOutTime.ts';
 
 interface TimedBlock extends BlockTime {
@@ -45,7 +45,15 @@ export function compileRound(plan: RoundPlan, book: MoveBook, shelf: ClipShelf):
 
 function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
   const layout = emptyLayout();
-  const random = seededRandom(plan.seed);
+  const ground: RoundGround = {
+    lead: plan.lead,
+    book,
+    shelf,
+    random: seededRandom(plan.seed),
+    shifts: plan.shifts ?? [],
+    count: plan.count ?? { language: 'english', own: [] },
+    layout,
+  };
   const timed = timeBlocks(plan.blocks);
   const blockAt = (at: Seconds): string =>
     (timed.find(({ from, to }) => at >= from && at < to) ?? timed.at(-1)!).block.id;
@@ -54,10 +62,10 @@ function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
     const { block } = time;
     switch (block.kind) {
       case 'combo':
-        layOutCombos(block, time, plan.lead, book, shelf, layout);
+        layOutCombos(block, time, ground);
         break;
       case 'free':
-        layOutFree(block, time, plan.lead, random, layout);
+        layOutFree(block, time, ground);
         break;
       case 'burst':
         layOutBurst(block, time, layout);

@@ -1,5 +1,7 @@
 import type { VoiceClip, WantedCall } from '../calls/index.ts';
-import type { Lead } from '../moves/index.ts';
+import type { Limb } from '../body/index.ts';
+import type { Stroke } from '../line/index.ts';
+import type { Lead, Level } from '../moves/index.ts';
 import type { SynthSound } from '../sound/index.ts';
 import type { Seconds } from '../units/index.ts';
 
@@ -29,6 +31,10 @@ export interface Cue {
   readonly combo?: string;
   readonly cycle?: number;
   readonly stroke?: number;
+  /** Of a strike: the limb, its height and its power. */
+  readonly limb?: Limb;
+  readonly level?: Level | null;
+  readonly power?: Stroke['power'];
   /** Lead at this instant, where it matters. */
   readonly lead?: Lead;
   readonly sound?: SynthSound;
@@ -54,6 +60,8 @@ export interface Cycle {
   /** Length in beats, and the length of a beat. */
   readonly beats: number;
   readonly beatSeconds: Seconds;
+  /** Contact with the partner in percent of full power; null where nothing is said about it. */
+  readonly intensity: number | null;
 }
 
 export interface CompiledRound {

@@ -1,9 +1,10 @@
 import { numberWord } from '../calls/index.ts';
-import { pick, type RandomSource, type Seconds } from '../units/index.ts';
+import { pick, type Seconds } from '../units/index.ts';
 import type { BurstBlock, FreeBlock, RestBlock } from './block.ts';
 import type { Layout } from './cue.ts';
-import { leadStretches, type BlockTime } from './layOutCombos.ts';
-import type { Lead } from '../moves/index.ts';
+import { switchForms } from './combo/announcements.ts';
+import type { BlockTime, RoundGround } from './combo/layOutCombos.ts';
+import { leadStretches } from './combo/leadStretches.ts';
 
 /** Work shorter than this has no such call. */
 const HALFWAY_FROM: Seconds = 40;
@@ -86,16 +87,10 @@ export function layOutRest(
 }
 
 /** Shadowboxing: prompts at random waits, never the same one twice in a row, none in the last count. */
-export function layOutFree(
-  block: FreeBlock,
-  time: BlockTime,
-  lead: Lead,
-  random: RandomSource,
-  layout: Layout,
-): void {
+export function layOutFree(block: FreeBlock, time: BlockTime, { lead, random, layout }: RoundGround): void {
   for (const stretch of leadStretches(block.leadPlan, lead, time).slice(1)) {
     layout.calls.push({
-      forms: [`switch, ${stretch.lead} lead`, 'switch'],
+      forms: switchForms(stretch.lead),
       priority: 'stance',
       place: { kind: 'start', at: stretch.from + 0.05, latest: stretch.from + 1.5 },
       cue: { kind: 'stance', block: block.id, lead: stretch.lead },

@@ -1,8 +1,9 @@
 import { walkStance } from '../body/index.ts';
-import { comboForms, holderForms, numberWord, strokeForms } from '../calls/index.ts';
+import { comboForms, countWord, holderForms, numberWord, strokeForms } from '../calls/index.ts';
 import { parseLine } from '../line/index.ts';
 import type { MoveBook } from '../moves/index.ts';
-import type { Block } from './block.ts';
+import type { Block, ComboBlock, CountWords } from './block.ts';
+import { intensityCall, stageCall, switchForms } from './combo/announcements.ts';
 
 const TIME_TEXTS = [
   'halfway',
@@ -12,29 +13,39 @@ const TIME_TEXTS = [
   'ready',
   ...[1, 2, 3, 4, 5].map(numberWord),
 ];
-const LEAD_TEXTS = ['switch, left lead', 'switch, right lead', 'switch back', 'switch'];
+const LEAD_TEXTS = [...switchForms('left'), ...switchForms('right'), 'switch back'];
 
 /** Every text that the voice may have to say in these blocks, each once. */
-export function wantedTexts(blocks: readonly Block[], book: MoveBook): string[] {
+export function wantedTexts(
+  blocks: readonly Block[],
+  book: MoveBook,
+  count: CountWords = { language: 'english', own: [] },
+): string[] {
   const texts = new Set([...TIME_TEXTS, ...LEAD_TEXTS]);
   for (const block of blocks) {
     if (block.kind === 'rest' && block.next !== '') texts.add(`next, ${block.next.toLowerCase()}`);
     if (block.kind === 'free') for (const prompt of block.prompts) texts.add(prompt.toLowerCase());
-    if (block.kind !== 'combo' || block.calls === 'silent') continue;
-    for (const combo of block.combos) {
-      for (const form of comboForms(combo)) texts.add(form);
-      const parsed = parseLine(combo.line, book);
-      if (!parsed.ok || block.calls === 'lead-in') continue;
-      if (block.calls === 'one-count') {
-        for (let n = 1; n <= block.cyclesEach; n++) texts.add(numberWord(n));
-        continue;
-      }
-      for (const walked of walkStance(parsed.line, book, 'left').strokes) {
-        const stroke = { ...walked, feint: walked.stroke.feint };
-        const forms = block.calls === 'holder' ? holderForms(stroke) : strokeForms(stroke, book, block.words);
-        for (const form of forms) texts.add(form);
-      }
-    }
+    if (block.kind === 'combo') for (const text of comboTexts(block, book, count)) texts.add(text);
   }
   return [...texts];
+}
+
+function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords): Generator<string> {
+  yield* (block.intensity ?? []).map(intensityCall);
+  if (block.calls === 'silent') return;
+  const isBuildUp = block.tempo?.kind === 'build-up';
+  if (isBuildUp) yield* (['parts', 'joined', 'fast'] as const).flatMap((stage) => stageCall(stage) ?? []);
+  if (block.calls === 'one-count' || isBuildUp)
+    for (let n = 1; n <= block.cyclesEach; n++) yield countWord(n, count.language, count.own);
+  for (const combo of block.combos) {
+    yield* comboForms(combo);
+    const parsed = parseLine(combo.line, book);
+    const callsStrokes = block.calls !== 'lead-in' && block.calls !== 'one-count';
+    if (!parsed.ok || !(callsStrokes || isBuildUp)) continue;
+    for (const walked of walkStance(parsed.line, book, 'left').strokes) {
+      const stroke = { ...walked, feint: walked.stroke.feint };
+      if (block.calls === 'holder') yield* holderForms(stroke);
+      if (block.calls !== 'holder' || isBuildUp) yield* strokeForms(stroke, book, block.words);
+    }
+  }
 }

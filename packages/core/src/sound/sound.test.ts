@@ -1,12 +1,4 @@
-import {
-  SYNTH_SOUNDS,
-  decodeWav,
-  encodeWav,
-  levelClip,
-  parsePhones,
-  synthSound,
-  vowelOnset,
-} from './index.ts';
+import { SYNTH_SOUNDS, encodeWav, levelClip, parsePhones, readWav, synthSound, vowelOnset } from './index.ts';
 
 const tone = (seconds: number, loud: number, rate = 16_000): Float32Array =>
   Float32Array.from({ length: seconds * rate }, (_, i) => loud * Math.sin((2 * Math.PI * 220 * i) / rate));
@@ -18,17 +10,12 @@ function joined(...parts: Float32Array[]): Float32Array {
 describe('wav', () => {
   it('comes back within half a step of 16 bits', () => {
     const sound = { sampleRate: 16_000, samples: tone(0.1, 0.7) };
-    const back = decodeWav(encodeWav(sound))!;
+    const read = readWav(encodeWav(sound));
+    if (!read.ok) throw new Error(read.message);
+    const back = read.sound;
     expect(back.sampleRate).toBe(16_000);
     expect(back.samples.length).toBe(sound.samples.length);
     back.samples.forEach((sample, i) => expect(Math.abs(sample - sound.samples[i]!)).toBeLessThan(1 / 32767));
-  });
-  it('refuses what is no such file', () => {
-    expect(decodeWav(new Uint8Array(10))).toBeNull();
-    expect(decodeWav(new Uint8Array(100))).toBeNull();
-    const stereo = encodeWav({ sampleRate: 8000, samples: tone(0.01, 0.5, 8000) });
-    stereo[22] = 2;
-    expect(decodeWav(stereo)).toBeNull();
   });
 });
 

@@ -24,11 +24,20 @@ export function parsePhones(text: string): TimedPhone[] {
  * Null when there is no vowel.
  */
 export function vowelOnset(phones: readonly TimedPhone[]): Seconds | null {
-  let firstReduced: Seconds | null = null;
+  return firstVowel(phones)?.start ?? null;
+}
+
+/** Where that vowel ends. Null when there is none. */
+export function vowelEnd(phones: readonly TimedPhone[]): Seconds | null {
+  return firstVowel(phones)?.end ?? null;
+}
+
+function firstVowel(phones: readonly TimedPhone[]): { start: Seconds; end: Seconds } | null {
+  let firstReduced: { start: Seconds; end: Seconds } | null = null;
   let start = 0;
   for (const { phone, end } of phones) {
-    if (FULL_VOWELS.has(phone)) return start;
-    if (REDUCED_VOWELS.has(phone)) firstReduced ??= start;
+    if (FULL_VOWELS.has(phone)) return { start, end };
+    if (REDUCED_VOWELS.has(phone)) firstReduced ??= { start, end };
     start = end;
   }
   return firstReduced;

@@ -1,7 +1,14 @@
 import { formatLine, parseLine, placeOnBeats, type BeatLine, type Stroke } from '../line/index.ts';
 import { starterBook } from '../moves/index.ts';
 import { HALF, toNumber } from '../units/index.ts';
-import { insertStroke, nudgeStroke, placeOfOffset, removeStroke, shiftLevel } from './index.ts';
+import {
+  fillPlaceholder,
+  insertStroke,
+  nudgeStroke,
+  placeOfOffset,
+  removeStroke,
+  shiftLevel,
+} from './index.ts';
 
 const book = starterBook();
 function line(text: string): BeatLine {
@@ -54,6 +61,15 @@ describe('editing a line on its strip', () => {
     const three = line('3').entries[0]!.item as Stroke;
     const start = before === '' ? { entries: [], tail: [] } : line(before);
     expect(text(insertStroke(start, place, three, HALF))).toBe(after);
+  });
+  it.each([
+    ['guard guard-guard!', null, '3 guard-guard!'],
+    ['guard guard-guard!', 2, 'guard guard-3!'],
+    ['guard 1', 1, null],
+    ['1 2', null, null],
+  ])('fills a placeholder of %j at %j: %j', (before, place, after) => {
+    const three = line('3').entries[0]!.item as Stroke;
+    expect(text(fillPlaceholder(line(before), place, 'guard', three))).toBe(after);
   });
   it('finds a written stroke by its place in the text', () => {
     expect([placeOfOffset(line('1 {2 3}x2'), 5), placeOfOffset(line('1 2'), 1)]).toEqual([2, -1]);

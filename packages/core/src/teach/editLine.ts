@@ -64,6 +64,25 @@ export function insertStroke(line: BeatLine, place: number | null, stroke: Strok
   return edited ?? { ...line, entries: behind(line.entries, line.entries.length - 1) };
 }
 
+/**
+ * The line with `stroke` in place of the placeholder at `place`, or of the first one when `place` is null; its step, power
+ * and shout stay as they were written. Null when no placeholder, a stroke written as `word`, stands there.
+ */
+export function fillPlaceholder(
+  line: BeatLine,
+  place: number | null,
+  word: string,
+  stroke: Stroke,
+): BeatLine | null {
+  let done = false;
+  const filled = mapStrokes(line, (old, at) => {
+    if (done || old.word !== word || (place !== null && at !== place)) return old;
+    done = true;
+    return { ...old, word: stroke.word, side: stroke.side };
+  });
+  return done ? filled : null;
+}
+
 /** The line without a written stroke; null when it is the only one. */
 export function removeStroke(line: BeatLine, place: number): BeatLine | null {
   let count = 0;

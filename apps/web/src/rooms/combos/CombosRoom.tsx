@@ -3,13 +3,15 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import type { MoveBook } from '@eurhythm/core/moves';
-import type { ComboView, GradeView, GymView, SaveComboDto } from '@eurhythm/contract';
+import type { ComboView, GymView, SaveComboDto } from '@eurhythm/contract';
 import { newId } from '../../app/api.ts';
 import { queries } from '../../app/queries.ts';
 import { useDraft } from '../../app/useDraft.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
 import { ComboList } from './ComboList.tsx';
+import { RhythmImport } from './RhythmImport.tsx';
+import { emptyCombo, freeNumber } from './newCombo.ts';
 import { Workbench } from './Workbench.tsx';
 
 /** The gym's combos on the left, the workbench for one of them on the right. */
@@ -34,6 +36,7 @@ export function CombosRoom() {
           <ButtonLink to="/combos/new" className="w-full">
             <Plus size={18} aria-hidden /> Write a combo
           </ButtonLink>
+          <RhythmImport combos={combos} grades={gym.grades} />
         </div>
         <ComboList combos={combos} grades={gym.grades} book={book} />
       </aside>
@@ -77,31 +80,4 @@ function OpenCombo({ combo, all, gym, book }: OpenComboProps) {
 
 function saveable({ id: _id, grade: _grade, updatedAt: _at, ...combo }: ComboView): SaveComboDto {
   return combo;
-}
-
-/** A new combo takes the first free number of the first adult grade. */
-function emptyCombo(all: readonly ComboView[], grades: readonly GradeView[]): SaveComboDto {
-  const gradeId = (grades.find((grade) => grade.band === 'adults') ?? grades[0])?.id ?? '';
-  const number = freeNumber(all, gradeId);
-  return {
-    gradeId,
-    number,
-    title: '',
-    line: '',
-    bpm: 80,
-    beatsPerBar: 4,
-    notes: '',
-    bothLeads: true,
-    focus: [],
-    cycleBeats: null,
-    contact: [],
-    variant: null,
-  };
-}
-
-function freeNumber(all: readonly ComboView[], gradeId: string): number {
-  const taken = new Set(all.filter((combo) => combo.gradeId === gradeId).map((combo) => combo.number));
-  let number = 1;
-  while (taken.has(number)) number += 1;
-  return number;
 }

@@ -19,6 +19,8 @@ describe('editedLine', () => {
     ['1 2 3', 2, 'r:knee', '1 2 r:knee 3'],
     ['1 2', null, '4', '1 2 4'],
     ['', null, 'f:round', 'f:round'],
+    ['guard guard:3/4 guard', null, '2', '2 guard:3/4 guard'],
+    ['2 guard:3/4 guard', 2, 'r:knee', '2 r:knee:3/4 guard'],
     ['1 (', null, '4', null],
     ['{1 2}x50 {1 2}x50', null, '3', null],
     ['1', null, 'nosuch', null],

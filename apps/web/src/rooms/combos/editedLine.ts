@@ -1,11 +1,19 @@
+import { PLACEHOLDER } from '@eurhythm/core/formats';
 import { formatLine, parseLine } from '@eurhythm/core/line';
 import type { MoveBook } from '@eurhythm/core/moves';
-import { insertStroke, nudgeStroke, placeOfOffset, removeStroke, shiftLevel } from '@eurhythm/core/teach';
+import {
+  fillPlaceholder,
+  insertStroke,
+  nudgeStroke,
+  placeOfOffset,
+  removeStroke,
+  shiftLevel,
+} from '@eurhythm/core/teach';
 import type { Beats } from '@eurhythm/core/units';
 import type { StripEdit } from '../../strip/stripEdits.ts';
 
 /**
- * The text of a line with one more stroke: behind the written stroke that begins at `from`, or at the end when there is
+ * The text of a line with one more stroke: in place of a placeholder where one stands, else behind the written stroke that begins at `from`, or at the end when there is
  * none. `word` is a number, or a code with its side; null when the line cannot be read or would become too long.
  */
 export function lineWithMove(
@@ -19,8 +27,10 @@ export function lineWithMove(
   const stroke = added.ok ? added.line.entries[0]?.item : undefined;
   if (!parsed.ok || stroke?.kind !== 'stroke') return null;
   if (text.trim() === '') return formatLine(parsed.line);
-  const place = from === null ? -1 : placeOfOffset(parsed.line, from);
-  const made = formatLine(insertStroke(parsed.line, place < 0 ? null : place, stroke, gap));
+  const found = from === null ? -1 : placeOfOffset(parsed.line, from);
+  const place = found < 0 ? null : found;
+  const filled = fillPlaceholder(parsed.line, place, PLACEHOLDER, stroke);
+  const made = formatLine(filled ?? insertStroke(parsed.line, place, stroke, gap));
   return parseLine(made, book).ok ? made : null;
 }
 

@@ -51,6 +51,7 @@ export function Board({ run, deck, state, book }: BoardProps) {
                 {combo.grade} {combo.number}
               </strong>{' '}
               · {bpm} a minute · {moment.cycle?.lead ?? shown.lead} lead
+              {shown.intensity !== null && ` · contact ${shown.intensity} %`}
             </>
           )}
         </p>
@@ -58,6 +59,7 @@ export function Board({ run, deck, state, book }: BoardProps) {
       <CallArea
         state={state}
         deck={deck}
+        run={run}
         moment={moment}
         isRest={isRest}
         restText={nextText(run, state.round)}
@@ -80,12 +82,14 @@ export function Board({ run, deck, state, book }: BoardProps) {
 function CallArea({
   state,
   deck,
+  run,
   moment,
   isRest,
   restText,
 }: {
   state: DeckState;
   deck: RunDeck;
+  run: RunView;
   moment: ReturnType<typeof momentOfRound>;
   isRest: boolean;
   restText: string;
@@ -117,6 +121,7 @@ function CallArea({
           tone="text-holder"
         />
       )}
+      {state.phase === 'ready' && <DroppedCalls deck={deck} run={run} />}
       {isRest && <SideWord at="right-10 text-right" over="then" word={restText} tone="text-ink" />}
       {state.cameBackAt !== null && (
         <p
@@ -128,6 +133,21 @@ function CallArea({
         </p>
       )}
     </div>
+  );
+}
+
+/** Told before the run: the calls that will not be heard, round by round. */
+function DroppedCalls({ deck, run }: { deck: RunDeck; run: RunView }) {
+  const dropped = deck.rounds.map(
+    (round) => round.findings.filter((finding) => finding.rule === 'call-dropped').length,
+  );
+  const all = dropped.reduce((sum, n) => sum + n, 0);
+  if (all === 0) return null;
+  const where = dropped.flatMap((n, i) => (n === 0 ? [] : [`${run.rounds[i]!.title} ${n}`]));
+  return (
+    <p className="absolute bottom-2 left-10 text-xl text-quiet">
+      Could not fit {all} {all === 1 ? 'call' : 'calls'}: {where.join(', ')}
+    </p>
   );
 }
 

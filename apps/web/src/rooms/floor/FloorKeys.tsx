@@ -11,15 +11,43 @@ interface FloorKeysProps {
   readonly canUndo: boolean;
   onUndo(): void;
   onBurst(): void;
+  onTempo(by: number): void;
+  onMixer(): void;
 }
 
 /** The keys of the Floor, which are buttons as well. */
-export function FloorKeys({ state, deck, waiting, canUndo, onUndo, onBurst }: FloorKeysProps) {
+export function FloorKeys({
+  state,
+  deck,
+  waiting,
+  canUndo,
+  onUndo,
+  onBurst,
+  onTempo,
+  onMixer,
+}: FloorKeysProps) {
   const hold = state.phase === 'running' ? 'hold' : state.phase === 'ready' ? 'start' : 'go on';
   return (
-    <div className="flex flex-wrap items-center gap-x-6 px-10 py-1.5 text-lg">
+    <div className="flex flex-wrap items-center gap-x-4 px-8 py-1.5 text-base">
       <KeyButton name="Space" onPress={() => deck.toggle()} isMain>
         {hold}
+      </KeyButton>
+      {state.phase === 'running' && (
+        <KeyButton name="E" onPress={() => deck.holdAfterCombo()} isMain={state.holdsSoon}>
+          {state.holdsSoon ? 'holds after this combo' : 'hold after combo'}
+        </KeyButton>
+      )}
+      <span className="flex items-center gap-2 text-quiet">
+        <KeyButton name="−" onPress={() => onTempo(-2)}>
+          <span className="sr-only">two beats a minute slower</span>
+        </KeyButton>
+        <KeyButton name="+" onPress={() => onTempo(2)}>
+          <span className="sr-only">two beats a minute faster</span>
+          {state.tempoBy === 0 ? 'tempo' : `tempo ${state.tempoBy > 0 ? '+' : ''}${state.tempoBy}`}
+        </KeyButton>
+      </span>
+      <KeyButton name="V" onPress={onMixer}>
+        volume
       </KeyButton>
       <KeyButton name="→" onPress={() => deck.goTo(state.round + 1)}>
         next round

@@ -14,6 +14,7 @@ import { clockText } from '../../ui/times.ts';
 import { Board } from './Board.tsx';
 import { BurstPane } from './BurstPane.tsx';
 import { FloorKeys } from './FloorKeys.tsx';
+import { Mixer } from '../../floor/Mixer.tsx';
 import { MarkBar } from './MarkBar.tsx';
 import { useMarks } from './useMarks.ts';
 
@@ -75,6 +76,7 @@ function RunOnDeck({ run, fighters, book, deck, outbox, waiting }: RunOnDeckProp
   const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
   const marks = useMarks(run, outbox);
   const [isBurst, setBurst] = useState(false);
+  const [isMixer, setMixer] = useState(false);
   useEffect(() => {
     const touch = (): void => deck.touch();
     window.addEventListener('keydown', touch);
@@ -113,6 +115,21 @@ function RunOnDeck({ run, fighters, book, deck, outbox, waiting }: RunOnDeckProp
     'PageUp',
     free(() => deck.goTo(state.round)),
   );
+  const changeTempo = (by: number) => () =>
+    void deck.changeTempo(by).then(
+      (told) => told && toast(told),
+      (error: Error) => toast.error(error.message),
+    );
+  useShortcut(
+    'e',
+    free(() => deck.holdAfterCombo()),
+  );
+  useShortcut('+', free(changeTempo(2)));
+  useShortcut('-', free(changeTempo(-2)));
+  useShortcut(
+    'v',
+    free(() => setMixer(!isMixer)),
+  );
   useShortcut('u', free(marks.undo));
   useShortcut('t', free(openBurst));
 
@@ -128,6 +145,11 @@ function RunOnDeck({ run, fighters, book, deck, outbox, waiting }: RunOnDeckProp
     <div className="mat flex h-screen min-h-[640px] flex-col overflow-hidden">
       <Board run={run} deck={deck} state={state} book={book} />
       <MarkBar fighters={fighters} round={state.round} marks={marks} />
+      {isMixer && (
+        <div className="px-8">
+          <Mixer desk={deck.desk} />
+        </div>
+      )}
       <FloorKeys
         state={state}
         deck={deck}
@@ -135,6 +157,8 @@ function RunOnDeck({ run, fighters, book, deck, outbox, waiting }: RunOnDeckProp
         canUndo={marks.canUndo}
         onUndo={marks.undo}
         onBurst={openBurst}
+        onTempo={(by) => changeTempo(by)()}
+        onMixer={() => setMixer(!isMixer)}
       />
       <Toaster position="top-right" />
     </div>

@@ -6,7 +6,7 @@ import { SchoolDto, checkFields, type GymView } from '@eurhythm/contract';
 import { put } from '../../app/api.ts';
 import { queries } from '../../app/queries.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
-import { Button } from '../../ui/Button.tsx';
+import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { TickField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
 import { GradesEditor } from './GradesEditor.tsx';
@@ -59,13 +59,17 @@ function School({ gym }: { gym: GymView }) {
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
       <div className="mb-6 flex items-end justify-between">
         <h1 className="text-3xl">{gym.name}</h1>
-        <Button
-          weight="main"
-          onClick={trySave}
-          disabled={save.isPending || JSON.stringify(school) === JSON.stringify(gym.school)}
-        >
-          Save
-        </Button>
+        <div className="flex gap-3">
+          <ButtonLink to="/gym/sound">Sound check</ButtonLink>
+          <ButtonLink to="/gym/voice">Our own voice</ButtonLink>
+          <Button
+            weight="main"
+            onClick={trySave}
+            disabled={save.isPending || JSON.stringify(school) === JSON.stringify(gym.school)}
+          >
+            Save
+          </Button>
+        </div>
       </div>
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
         <Part title="Where schools differ">

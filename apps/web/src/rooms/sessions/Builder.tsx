@@ -12,6 +12,7 @@ import { useShortcut } from '../../app/useShortcut.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { ChoiceField, TextField } from '../../ui/Field.tsx';
 import { clockText } from '../../ui/times.ts';
+import { FilesMenu } from './FilesMenu.tsx';
 import { LEAD_CHOICES } from './choices.ts';
 import { copyRound, freeRoundId, newRound, roundSeconds } from './newRound.ts';
 import { RoundEditor } from './RoundEditor.tsx';
@@ -91,6 +92,7 @@ export function Builder({ id, isNew, session, draft }: BuilderProps) {
             </Button>
           )}
           {draft.isChanged && !isNew && <Button onClick={draft.clear}>Put back</Button>}
+          {!draft.isChanged && !isNew && <FilesMenu id={id} />}
           {!draft.isChanged && !isNew && (
             <ButtonLink weight="main" to={`/floor?session=${id}`}>
               Take to the Floor

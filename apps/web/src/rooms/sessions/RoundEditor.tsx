@@ -1,13 +1,13 @@
-import { useState } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
-import type { AnyBlockDto, ComboBlockDto, ComboView, FreeBlockDto, RoundDto } from '@eurhythm/contract';
+import type { AnyBlockDto, ComboView, RoundDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../app/useFieldErrors.ts';
-import { ChoiceField, LongTextField, TextField } from '../../ui/Field.tsx';
+import { ChoiceField, TextField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
-import { clockText, secondsFromClock } from '../../ui/times.ts';
-import { CALL_CHOICES, KIND_CHOICES, PLAN_CHOICES, WORD_CHOICES } from './choices.ts';
+import { ComboSettings } from './blocks/ComboSettings.tsx';
+import { FreeSettings } from './blocks/FreeSettings.tsx';
+import { TimeField } from './blocks/TimeField.tsx';
+import { KIND_CHOICES, PLAN_CHOICES, STEADY_PLAN_CHOICES } from './choices.ts';
 import { changeKind } from './newRound.ts';
-import { ComboPicker } from './ComboPicker.tsx';
 import { RoundCheck } from './RoundCheck.tsx';
 
 interface RoundEditorProps {
@@ -71,15 +71,13 @@ export function RoundEditor({ round, path, lead, combos, book, errors, onChange 
             label="Leads"
             className="col-span-2"
             value={work.leadPlan}
-            choices={PLAN_CHOICES}
-            onChange={(e) =>
-              changeBlock(workAt, { ...work, leadPlan: e.target.value as ComboBlockDto['leadPlan'] })
-            }
+            choices={work.kind === 'combo' ? PLAN_CHOICES : STEADY_PLAN_CHOICES}
+            onChange={(e) => changeBlock(workAt, { ...work, leadPlan: e.target.value } as typeof work)}
           />
         )}
       </div>
       {work?.kind === 'combo' && (
-        <PadsSettings
+        <ComboSettings
           block={work}
           path={workPath}
           combos={combos}
@@ -89,7 +87,7 @@ export function RoundEditor({ round, path, lead, combos, book, errors, onChange 
         />
       )}
       {work?.kind === 'free' && (
-        <ShadowSettings
+        <FreeSettings
           block={work}
           path={workPath}
           errors={errors}
@@ -98,135 +96,5 @@ export function RoundEditor({ round, path, lead, combos, book, errors, onChange 
       )}
       <RoundCheck blocks={round.blocks} lead={lead} />
     </Part>
-  );
-}
-
-interface SettingsProps<B> {
-  readonly block: B;
-  readonly path: string;
-  readonly errors: FieldErrors;
-  onChange(block: B): void;
-}
-
-function PadsSettings({
-  block,
-  path,
-  combos,
-  book,
-  errors,
-  onChange,
-}: SettingsProps<ComboBlockDto> & { combos: readonly ComboView[]; book: MoveBook }) {
-  const number = (text: string): number => (text.trim() === '' ? NaN : Number(text));
-  const shown = (value: number): string => (value === null || Number.isNaN(value) ? '' : String(value));
-  return (
-    <>
-      <div className="grid grid-cols-6 gap-3 pt-3">
-        <TextField
-          label="Beats a minute"
-          className="col-span-2"
-          inputMode="numeric"
-          value={shown(block.bpm)}
-          error={errors.of(`${path}.bpm`)}
-          onChange={(e) => onChange({ ...block, bpm: number(e.target.value) })}
-        />
-        <TextField
-          label="Times each combo"
-          className="col-span-2"
-          inputMode="numeric"
-          value={shown(block.cyclesEach)}
-          error={errors.of(`${path}.cyclesEach`)}
-          onChange={(e) => onChange({ ...block, cyclesEach: number(e.target.value) })}
-        />
-        <ChoiceField
-          label="Called by"
-          className="col-span-2"
-          value={block.words}
-          choices={WORD_CHOICES}
-          onChange={(e) => onChange({ ...block, words: e.target.value as ComboBlockDto['words'] })}
-        />
-        <ChoiceField
-          label="Calls"
-          className="col-span-6"
-          value={block.calls}
-          choices={CALL_CHOICES}
-          onChange={(e) => onChange({ ...block, calls: e.target.value as ComboBlockDto['calls'] })}
-        />
-      </div>
-      <ComboPicker
-        chosen={block.combos.flatMap((ref) => ref.comboId ?? [])}
-        combos={combos}
-        book={book}
-        error={errors.of(`${path}.combos`) ?? errors.under(`${path}.combos`)[0]?.message}
-        onChange={(ids) => onChange({ ...block, combos: ids.map((comboId) => ({ comboId })) })}
-      />
-    </>
-  );
-}
-
-function ShadowSettings({ block, path, errors, onChange }: SettingsProps<FreeBlockDto>) {
-  const number = (text: string): number => (text.trim() === '' ? NaN : Number(text));
-  const shown = (value: number): string => (value === null || Number.isNaN(value) ? '' : String(value));
-  return (
-    <div className="grid grid-cols-6 gap-3 pt-3">
-      <TextField
-        label="Shortest wait, seconds"
-        className="col-span-3"
-        inputMode="numeric"
-        value={shown(block.every.min)}
-        error={errors.of(`${path}.every.min`)}
-        onChange={(e) => onChange({ ...block, every: { ...block.every, min: number(e.target.value) } })}
-      />
-      <TextField
-        label="Longest wait, seconds"
-        className="col-span-3"
-        inputMode="numeric"
-        value={shown(block.every.max)}
-        error={errors.of(`${path}.every.max`)}
-        onChange={(e) => onChange({ ...block, every: { ...block.every, max: number(e.target.value) } })}
-      />
-      <LongTextField
-        label="Prompts, one on a line"
-        className="col-span-6"
-        rows={6}
-        value={block.prompts.join('\n')}
-        error={errors.of(`${path}.prompts`)}
-        hint="Called at random waits, never the same one twice in a row."
-        onChange={(e) => onChange({ ...block, prompts: e.target.value.split('\n') })}
-        onBlur={() =>
-          onChange({
-            ...block,
-            prompts: block.prompts.map((prompt) => prompt.trim()).filter((prompt) => prompt !== ''),
-          })
-        }
-      />
-    </div>
-  );
-}
-
-interface TimeFieldProps {
-  readonly label: string;
-  readonly className?: string;
-  readonly seconds: number;
-  readonly error: string | undefined;
-  onChange(seconds: number): void;
-}
-
-/** A length written as minutes and seconds, or as seconds alone. */
-function TimeField({ label, className, seconds, error, onChange }: TimeFieldProps) {
-  const [text, setText] = useState(() => clockText(seconds));
-  const read = secondsFromClock(text);
-  return (
-    <TextField
-      label={label}
-      className={className ?? ''}
-      inputMode="numeric"
-      value={text}
-      error={read === null ? 'Write the time like 2:00, or in seconds.' : error}
-      onChange={(e) => {
-        setText(e.target.value);
-        onChange(secondsFromClock(e.target.value) ?? NaN);
-      }}
-      onBlur={() => read !== null && setText(clockText(read))}
-    />
   );
 }

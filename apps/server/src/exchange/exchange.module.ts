@@ -1,0 +1,109 @@
+import {
+  BadRequestException,
+  Controller,
+  Get,
+  Header,
+  HttpCode,
+  Module,
+  Param,
+  Post,
+  Query,
+  StreamableFile,
+  UploadedFile,
+  UseInterceptors,
+} from '@nestjs/common';
+import { FileInterceptor } from '@nestjs/platform-express';
+import { Readable } from 'node:stream';
+import { rhythmLine, webVtt } from '@eurhythm/core/formats';
+import { BPM_LIMITS } from '@eurhythm/core/units';
+import { RHYTHM_BYTES, VOICES, type RhythmView, type VoiceId } from '@eurhythm/contract';
+import { SessionsModule } from '../sessions/sessions.module.ts';
+import { homeworkZip } from './homework.ts';
+import { midiFile, readMidiRhythm } from './midiFile.ts';
+import { PlayedSessionService, type PlayedSession } from './playedSession.service.ts';
+import { RenderedSoundService } from './renderedSound.service.ts';
+
+/** What a file of a session is asked for with: one round of it, and another voice than the gym's. */
+interface FileQuery {
+  readonly round?: string;
+  readonly voice?: string;
+}
+
+@Controller('api')
+class ExchangeController {
+  constructor(
+    private readonly sessions: PlayedSessionService,
+    private readonly sound: RenderedSoundService,
+  ) {}
+
+  @Get('sessions/:id/audio.wav')
+  async audio(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
+    const session = await this.played(id, query);
+    const { bytes, pieces } = await this.sound.wav(session);
+    return new StreamableFile(Readable.from(pieces), {
+      type: 'audio/wav',
+      length: bytes,
+      disposition: attachment(session, 'wav'),
+    });
+  }
+
+  @Get('sessions/:id/rhythm.mid')
+  async rhythm(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
+    const session = await this.played(id, query);
+    return new StreamableFile(midiFile(session), {
+      type: 'audio/midi',
+      disposition: attachment(session, 'mid'),
+    });
+  }
+
+  @Get('sessions/:id/calls.vtt')
+  @Header('Content-Type', 'text/vtt; charset=utf-8')
+  async calls(@Param('id') id: string, @Query() query: FileQuery): Promise<string> {
+    const { rounds } = await this.played(id, query);
+    return webVtt(rounds.map(({ at, title, round }) => ({ at, title, cues: round.cues })));
+  }
+
+  @Get('sessions/:id/homework.zip')
+  async homework(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
+    const session = await this.played(id, query);
+    const zip = homeworkZip(session, await this.sound.wav(session));
+    return new StreamableFile(zip, { type: 'application/zip', disposition: attachment(session, 'zip') });
+  }
+
+  /** The rhythm of a MIDI file as an empty beat line. */
+  @Post('combos/rhythm')
+  @HttpCode(200)
+  @UseInterceptors(FileInterceptor('file', { limits: { fileSize: RHYTHM_BYTES, files: 1 } }))
+  importRhythm(@UploadedFile() file?: { buffer: Buffer }): RhythmView {
+    if (!file) throw new BadRequestException('Send the rhythm as a MIDI file in the field “file”.');
+    const { beats, bpm } = readMidiRhythm(file.buffer);
+    return { ...rhythmLine(beats), bpm: Math.min(BPM_LIMITS.max, Math.max(BPM_LIMITS.min, bpm)) };
+  }
+
+  private played(id: string, { round, voice }: FileQuery): Promise<PlayedSession> {
+    if (voice !== undefined && !VOICES.some((known) => known === voice))
+      throw new BadRequestException(`The voice is one of: ${VOICES.join(', ')}.`);
+    return this.sessions.played(id, {
+      ...(round === undefined ? {} : { roundId: round }),
+      ...(voice === undefined ? {} : { voice: voice as VoiceId }),
+    });
+  }
+}
+
+/** Tells the browser to keep the file under the session's name. */
+function attachment({ title }: PlayedSession, ending: string): string {
+  const plain =
+    title
+      .normalize('NFD')
+      .replace(/[^A-Za-z0-9 -]/g, '')
+      .trim()
+      .replace(/ +/g, '-') || 'session';
+  return `attachment; filename="${plain}.${ending}"; filename*=UTF-8''${encodeURIComponent(`${title}.${ending}`)}`;
+}
+
+@Module({
+  imports: [SessionsModule],
+  controllers: [ExchangeController],
+  providers: [PlayedSessionService, RenderedSoundService],
+})
+export class ExchangeModule {}

@@ -1,0 +1,58 @@
+import { Readable } from 'node:stream';
+import { ZipFile } from 'yazl';
+import { CAUTIONS } from '@eurhythm/contract';
+import { webVtt } from '@eurhythm/core/formats';
+import type { PlayedSession } from './playedSession.service.ts';
+import type { RenderedSound } from './renderedSound.service.ts';
+
+const escaped = (text: string): string =>
+  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+
+const clock = (seconds: number): string =>
+  `${Math.floor(seconds / 60)}:${String(Math.round(seconds % 60)).padStart(2, '0')}`;
+
+/** A session to take home: the sound, the calls as captions, a sheet to print, and the cautions. Streamed. */
+export function homeworkZip(session: PlayedSession, sound: RenderedSound): Readable {
+  const zip = new ZipFile();
+  zip.addReadStream(Readable.from(sound.pieces), 'session.wav', { size: sound.bytes, compress: false });
+  zip.addBuffer(Buffer.from(homeworkSheet(session)), 'sheet.html');
+  const rounds = session.rounds.map(({ at, title, round }) => ({ at, title, cues: round.cues }));
+  zip.addBuffer(Buffer.from(webVtt(rounds)), 'calls.vtt');
+  zip.addBuffer(Buffer.from([...CAUTIONS, ''].join('\n')), 'cautions.txt');
+  zip.end();
+  return zip.outputStream as Readable;
+}
+
+/** A page that prints on one or two sheets, in black and white: rounds with their times and lines, boxes to tick, cautions. */
+export function homeworkSheet({ title, seconds, rounds }: PlayedSession): string {
+  const rows = rounds.map(({ title: name, at, round }) => {
+    const lines = round.combos.map(
+      (combo) =>
+        `<div><b>${escaped(`${combo.grade} ${combo.number}`.trim())}</b> ${escaped(combo.title)} <code>${escaped(combo.line)}</code></div>`,
+    );
+    return `<tr><td class="box"></td><td>${clock(at)}</td><td><b>${escaped(name)}</b>${[...new Set(lines)].join('')}</td><td>${clock(round.duration)}</td></tr>`;
+  });
+  return `<!doctype html>
+<html lang="en">
+<meta charset="utf-8">
+<title>${escaped(title)}</title>
+<style>
+  body { font: 12pt/1.4 sans-serif; margin: 18mm; color: #000; }
+  h1 { font-size: 20pt; margin: 0 0 4mm; }
+  table { width: 100%; border-collapse: collapse; }
+  td, th { border-bottom: 0.3mm solid #000; padding: 2mm; text-align: left; vertical-align: top; }
+  .box { width: 6mm; }
+  .box::before { content: ""; display: block; width: 5mm; height: 5mm; border: 0.4mm solid #000; }
+  code { font-family: monospace; }
+  tr { break-inside: avoid; }
+  footer { margin-top: 6mm; font-size: 10pt; border: 0.4mm solid #000; padding: 3mm; }
+</style>
+<h1>${escaped(title)}</h1>
+<p>${clock(seconds)} in all. Play session.wav; tick a box when a round is done.</p>
+<table><thead><tr><th></th><th>from</th><th>round</th><th>time</th></tr></thead><tbody>
+${rows.join('\n')}
+</tbody></table>
+<footer>${CAUTIONS.map((caution) => `<div>${escaped(caution)}</div>`).join('')}</footer>
+</html>
+`;
+}

@@ -1,0 +1,59 @@
+import { Injectable, NotFoundException } from '@nestjs/common';
+import { linkRounds } from '@eurhythm/core/rounds';
+import { seedFromText, type Seconds } from '@eurhythm/core/units';
+import type { AnyBlockDto, CompiledRoundView, RoundDto, VoiceId } from '@eurhythm/contract';
+import { RoundsService } from '../sessions/rounds.service.ts';
+import { SessionsService } from '../sessions/sessions.service.ts';
+
+/** A round in its place in a file. */
+export interface PlayedRound {
+  readonly at: Seconds;
+  readonly title: string;
+  readonly round: CompiledRoundView;
+}
+
+/** A session, or one round of it, compiled as it is played from its first second on. */
+export interface PlayedSession {
+  readonly title: string;
+  readonly seconds: Seconds;
+  readonly rounds: readonly PlayedRound[];
+}
+
+/** Compiles whole sessions for what is written to files. */
+@Injectable()
+export class PlayedSessionService {
+  constructor(
+    private readonly sessions: SessionsService,
+    private readonly rounds: RoundsService,
+  ) {}
+
+  async played(
+    sessionId: string,
+    { roundId, voice }: { roundId?: string; voice?: VoiceId },
+  ): Promise<PlayedSession> {
+    const session = await this.sessions.one(sessionId);
+    const wanted =
+      roundId === undefined ? session.rounds : session.rounds.filter((round) => round.id === roundId);
+    if (wanted.length === 0) throw new NotFoundException('This round does not exist.');
+    const linked = linkRounds<AnyBlockDto, RoundDto>(wanted, (id, seconds, next) => ({
+      kind: 'rest',
+      id,
+      seconds,
+      next,
+    }));
+    const rounds: PlayedRound[] = [];
+    let at = 0;
+    for (const { id, title, blocks } of linked) {
+      const round = await this.rounds.compile({
+        blocks,
+        lead: session.lead,
+        seed: seedFromText(`${sessionId}/${id}`),
+        ...(voice === undefined ? {} : { voice }),
+      });
+      rounds.push({ at, title, round });
+      at += round.duration;
+    }
+    const title = roundId === undefined ? session.title : `${session.title}: ${wanted[0]!.title}`;
+    return { title, seconds: at, rounds };
+  }
+}

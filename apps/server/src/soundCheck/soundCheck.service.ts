@@ -1,0 +1,84 @@
+import { Injectable, UnprocessableEntityException } from '@nestjs/common';
+import {
+  ROUND_CALLS,
+  comboForms,
+  numberWord,
+  slowestClip,
+  soundAlike,
+  vocabularyOf,
+  type VoiceClip,
+} from '@eurhythm/core/calls';
+import type { CallGroup, SoundCheckView, VoiceId, VoiceView } from '@eurhythm/contract';
+import { CombosService } from '../combos/combos.service.ts';
+import { GymService } from '../gym/gym.service.ts';
+import { MovesService } from '../moves/moves.service.ts';
+import { SessionsService } from '../sessions/sessions.service.ts';
+import { OwnCallsService } from '../voice/ownCalls.service.ts';
+import { VoiceService } from '../voice/voice.service.ts';
+
+const NUMBERS = new Set(Array.from({ length: 100 }, (_, n) => numberWord(n)));
+
+/** What the gym calls, how it sounds, and what can be mistaken for what. */
+@Injectable()
+export class SoundCheckService {
+  constructor(
+    private readonly moves: MovesService,
+    private readonly combos: CombosService,
+    private readonly sessions: SessionsService,
+    private readonly own: OwnCallsService,
+    private readonly voices: VoiceService,
+    private readonly gym: GymService,
+  ) {}
+
+  async voice(): Promise<VoiceView> {
+    const [book, combos, sessionTexts, recorded] = await Promise.all([
+      this.moves.book(),
+      this.combos.list(),
+      this.sessions.texts(),
+      this.own.list(),
+    ]);
+    const groups = new Map<string, CallGroup>();
+    const add = (texts: Iterable<string>, group: CallGroup | null): void => {
+      for (const text of texts)
+        if (!groups.has(text)) groups.set(text, group ?? (NUMBERS.has(text) ? 'numbers' : 'moves'));
+    };
+    add(ROUND_CALLS, 'rounds');
+    add(vocabularyOf(book), null);
+    add(
+      combos.flatMap((combo) => comboForms(combo)),
+      'combos',
+    );
+    add(sessionTexts, 'prompts');
+    add(
+      recorded.map(({ text }) => text),
+      'prompts',
+    );
+    const ownOf = new Map(recorded.map((call) => [call.text, call]));
+    return { calls: [...groups].map(([text, group]) => ({ text, group, own: ownOf.get(text) ?? null })) };
+  }
+
+  /** The short calls of this gym's book that sound alike. */
+  async alike(): Promise<SoundCheckView> {
+    const [book, { school }] = await Promise.all([this.moves.book(), this.gym.gym()]);
+    const short = [
+      ...[...book.numbers.keys()].map(numberWord),
+      ...[...book.moves.values()].map((move) => move.say.short),
+      'switch',
+    ];
+    const spoken = await Promise.all(
+      [...new Set(short)].map((text) => this.voices.say(text, school.voice, 1)),
+    );
+    const forms = spoken.flatMap((clip) => (clip ? [{ text: clip.text, phones: clip.phones }] : []));
+    return { alike: soundAlike(forms).map(({ a, b }) => ({ a, b })) };
+  }
+
+  async say(text: string, voice: VoiceId, rate: number): Promise<VoiceClip> {
+    const shelf = await this.voices.shelf([text], { voice, slowest: rate });
+    const clip = slowestClip(shelf, text);
+    if (!clip) {
+      const message = `The voice has no sound for “${text}”.`;
+      throw new UnprocessableEntityException({ message, errors: [{ field: 'text', message }] });
+    }
+    return clip;
+  }
+}

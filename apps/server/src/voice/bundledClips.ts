@@ -1,0 +1,67 @@
+import { createHash } from 'node:crypto';
+import { phonesOf, type VoiceClip } from '@eurhythm/core/calls';
+import { encodeWav, levelClip, parsePhones, readWav, vowelOnset } from '@eurhythm/core/sound';
+import type { BundledVoice } from '@eurhythm/contract';
+import type { ClipFolder } from './clipFolder.ts';
+import { Synthesiser } from './synthesiser.ts';
+
+/** Raised whenever synthesis, levelling or centring changes, so that old clips are not used any more. */
+const VERSION = 'flite 2.3, level 1, phones 1';
+
+/** A clip of a bundled voice, with the phones that say it. */
+export interface BundledClip extends VoiceClip {
+  readonly phones: readonly string[];
+}
+
+export function clipId(...parts: readonly (string | number)[]): string {
+  return createHash('sha256').update(parts.join('\n')).digest('hex').slice(0, 32);
+}
+
+/** Makes the clips of the bundled voices, each once, and keeps them in the clip folder. */
+export class BundledClips {
+  private readonly synthesiser = new Synthesiser();
+  private readonly made = new Map<string, Promise<BundledClip | null>>();
+  private readonly folder: ClipFolder;
+
+  constructor(folder: ClipFolder) {
+    this.folder = folder;
+  }
+
+  stop(): Promise<void> {
+    return this.synthesiser.stop();
+  }
+
+  /** The clip of a text; null when the voice has no sound for it. */
+  clip(text: string, voice: BundledVoice, rate: number): Promise<BundledClip | null> {
+    const id = clipId(VERSION, voice, rate, text);
+    let clip = this.made.get(id);
+    if (!clip) {
+      clip = this.folder.read<BundledClip>(id).then((kept) => kept ?? this.make(id, text, voice, rate));
+      this.made.set(id, clip);
+      // A failure is told to whoever asked, and tried again by whoever asks next.
+      clip.catch(() => this.made.delete(id));
+    }
+    return clip;
+  }
+
+  private async make(
+    id: string,
+    text: string,
+    voice: BundledVoice,
+    rate: number,
+  ): Promise<BundledClip | null> {
+    const spoken = await this.synthesiser.speak({ id, text, phones: phonesOf(text), voice, rate });
+    const read = readWav(spoken.wav);
+    if (!read.ok) throw new Error(`the voice gave no sound for “${text}”: ${read.message}`);
+    const levelled = levelClip(read.sound);
+    if (!levelled) return null;
+    const seconds = levelled.sound.samples.length / levelled.sound.sampleRate;
+    const phones = parsePhones(spoken.phones);
+    const onset = vowelOnset(phones) ?? levelled.cutBefore;
+    const centre = Math.min(seconds, Math.max(0, onset - levelled.cutBefore));
+    const names = phones.map(({ phone }) => phone).filter((phone) => phone !== 'pau');
+    const clip: BundledClip = { id, text, rate, seconds, centre, phones: names };
+    await this.folder.keep(clip, encodeWav(levelled.sound));
+    return clip;
+  }
+}

@@ -1,0 +1,163 @@
+import { Mic, Play, Square, Upload } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { readWav } from '@eurhythm/core/sound';
+import type { VoiceView } from '@eurhythm/contract';
+import { useShortcut } from '../../../app/useShortcut.ts';
+import type { DeskInHand } from '../../../floor/useDesk.ts';
+import { Button, Key } from '../../../ui/Button.tsx';
+import { CannotRecord, startTake, type Take } from './recording.ts';
+import { Waveform } from './Waveform.tsx';
+
+interface CallRecorderProps {
+  readonly call: VoiceView['calls'][number];
+  readonly desk: DeskInHand;
+  readonly isSending: boolean;
+  onSound(wav: Blob): void;
+  onCentre(centre: number): void;
+  onRemove(): void;
+  onNext(): void;
+}
+
+/** Records one call, shows it, and lets the instant that lies on the beat be moved. */
+export function CallRecorder({
+  call,
+  desk,
+  isSending,
+  onSound,
+  onCentre,
+  onRemove,
+  onNext,
+}: CallRecorderProps) {
+  const [take, setTake] = useState<Take | null>(null);
+  const [told, setTold] = useState('');
+  const [centre, setCentre] = useState(call.own?.centre ?? 0);
+  useEffect(() => setCentre(call.own?.centre ?? 0), [call.own?.centre]);
+  const running = useRef<Take | null>(null);
+  running.current = take;
+  useEffect(() => () => running.current?.stop(), []);
+  const record = async (): Promise<void> => {
+    if (take) {
+      take.stop();
+      return;
+    }
+    setTold('');
+    try {
+      const begun = await startTake();
+      setTake(begun);
+      const wav = await begun.wav;
+      onSound(wav);
+    } catch (error) {
+      setTold(error instanceof CannotRecord ? error.message : 'The recording could not be read. Try again.');
+    } finally {
+      setTake(null);
+    }
+  };
+  const hear = (): void => {
+    if (call.own) void desk.hearClip(call.own.clip);
+  };
+  useShortcut('r', () => void record());
+  useShortcut('h', hear);
+  useShortcut('n', onNext);
+  return (
+    <div className="max-w-3xl">
+      <p className="py-6 font-heading text-6xl leading-tight font-bold">{call.text}</p>
+      <div className="flex flex-wrap items-center gap-3">
+        <Button
+          weight="main"
+          className={take ? 'bg-caution!' : ''}
+          disabled={isSending}
+          onClick={() => void record()}
+        >
+          {take ? <Square size={18} aria-hidden /> : <Mic size={18} aria-hidden />}
+          {take ? 'Stop' : call.own ? 'Record again' : 'Record'} <Key>R</Key>
+        </Button>
+        <label className="inline-flex min-h-11 cursor-pointer items-center gap-2 rounded-md border-2 border-ink bg-paper px-4 font-semibold focus-within:outline-3 hover:bg-hint">
+          <Upload size={16} aria-hidden /> Take a WAV file
+          <input
+            type="file"
+            accept=".wav,audio/wav"
+            className="sr-only"
+            onChange={(e) => {
+              const file = e.target.files?.[0];
+              if (file) onSound(file);
+              e.target.value = '';
+            }}
+          />
+        </label>
+        {call.own && (
+          <Button onClick={hear}>
+            <Play size={16} aria-hidden /> Hear <Key>H</Key>
+          </Button>
+        )}
+        <Button onClick={onNext}>
+          Next call <Key>N</Key>
+        </Button>
+        {call.own && (
+          <Button weight="bare" onClick={onRemove}>
+            Leave it to the bundled voice
+          </Button>
+        )}
+      </div>
+      <p role="status" className="min-h-8 pt-2 font-semibold text-caution">
+        {told}
+      </p>
+      {call.own ? (
+        <Recorded
+          key={call.own.clip.id}
+          clip={call.own.clip.id}
+          seconds={call.own.seconds}
+          centre={centre}
+          onMove={setCentre}
+          onKeep={() => onCentre(centre)}
+          isMoved={Math.abs(centre - call.own.centre) > 0.0005}
+        />
+      ) : (
+        <p className="text-quiet">
+          Say it as you call it on the floor, close to the microphone, once. It is trimmed and brought to the
+          same loudness as the other calls by itself.
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface RecordedProps {
+  readonly clip: string;
+  readonly seconds: number;
+  readonly centre: number;
+  readonly isMoved: boolean;
+  onMove(centre: number): void;
+  onKeep(): void;
+}
+
+function Recorded({ clip, seconds, centre, isMoved, onMove, onKeep }: RecordedProps) {
+  const [samples, setSamples] = useState<Float32Array | null>(null);
+  useEffect(() => {
+    let isShown = true;
+    void fetch(`/api/voice/clips/${clip}.wav`)
+      .then((answer) => answer.arrayBuffer())
+      .then((bytes) => {
+        const read = readWav(new Uint8Array(bytes));
+        if (isShown && read.ok) setSamples(read.sound.samples);
+      });
+    return () => {
+      isShown = false;
+    };
+  }, [clip]);
+  return (
+    <>
+      {samples && <Waveform samples={samples} seconds={seconds} centre={centre} onCentre={onMove} />}
+      <div className="flex min-h-12 items-center gap-4 pt-1">
+        <p className="text-quiet">
+          {Math.round(centre * 1000)} ms into the call lies on the beat: where its first vowel begins. Drag
+          the line, or use the arrow keys, if it is not right.
+        </p>
+        {isMoved && (
+          <Button weight="main" onClick={onKeep}>
+            Keep it there
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}

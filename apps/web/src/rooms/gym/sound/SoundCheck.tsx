@@ -1,0 +1,167 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Play } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
+import type { SynthSound } from '@eurhythm/core/sound';
+import { VOICES, VOICE_NAMES, type GymView, type SchoolDto, type VoiceId } from '@eurhythm/contract';
+import { get, put } from '../../../app/api.ts';
+import { queries } from '../../../app/queries.ts';
+import { Mixer } from '../../../floor/Mixer.tsx';
+import { useDesk, type DeskInHand } from '../../../floor/useDesk.ts';
+import { Button, ButtonLink } from '../../../ui/Button.tsx';
+import { ChoiceField, TextField } from '../../../ui/Field.tsx';
+import { Part } from '../../../ui/Panel.tsx';
+import { LatencyCheck } from './LatencyCheck.tsx';
+
+const SOUNDS: readonly (readonly [SynthSound, string])[] = [
+  ['tick-bar', 'first beat'],
+  ['tick-beat', 'beat'],
+  ['tick-half', 'half beat'],
+  ['count-in', 'count-in'],
+  ['last-five', 'last five'],
+  ['bell-start', 'start bell'],
+  ['bell-end', 'end bell'],
+];
+
+function clipOf(text: string, voice: VoiceId, rate: number): Promise<VoiceClip> {
+  return get<VoiceClip>(`voice/say?${new URLSearchParams({ text, voice, rate: String(rate) })}`);
+}
+
+/** How the gym sounds in its own hall: the voices side by side, the levels, the loudspeaker, and words that blur. */
+export function SoundCheck() {
+  const { data: gym } = useQuery(queries.gym());
+  const desk = useDesk();
+  if (!gym) return null;
+  return (
+    <div className="mx-auto w-full max-w-6xl px-6 pt-6">
+      <div className="mb-5 flex items-end justify-between">
+        <h1 className="text-3xl">Sound check</h1>
+        <div className="flex gap-3">
+          <ButtonLink to="/gym/voice">Record our own calls</ButtonLink>
+          <ButtonLink weight="bare" to="/gym">
+            Gym
+          </ButtonLink>
+        </div>
+      </div>
+      <div className="grid items-start gap-x-12 gap-y-7 lg:grid-cols-2">
+        <Voices gym={gym} desk={desk} />
+        <Part title="Levels" aside="kept on this device">
+          <div className="pt-2">
+            <Mixer desk={desk.desk} />
+          </div>
+          <div className="flex flex-wrap gap-2 pt-2">
+            {SOUNDS.map(([sound, name]) => (
+              <Button key={sound} className="border! px-3" onClick={() => desk.hearSound(sound)}>
+                {name}
+              </Button>
+            ))}
+          </div>
+        </Part>
+        <Alike gym={gym} desk={desk} />
+        <LatencyCheck desk={desk} />
+      </div>
+    </div>
+  );
+}
+
+/** Both bundled voices and the own one say the same words; one of them is the gym's. */
+function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
+  const client = useQueryClient();
+  const [text, setText] = useState('one, two, round kick');
+  const { school } = gym;
+  const save = useMutation({
+    mutationFn: (changes: Partial<SchoolDto>) => put<GymView>('gym/school', { ...school, ...changes }),
+    onSuccess: (after) => {
+      client.setQueryData(['gym'], after);
+      toast(
+        `${VOICE_NAMES[after.school.voice]} calls in this gym, at ${after.school.voiceRate} times its speed.`,
+      );
+    },
+    onError: (error) => toast.error(error.message),
+  });
+  const hear = async (voice: VoiceId): Promise<void> => {
+    try {
+      await desk.hearClip(await clipOf(text, voice, school.voiceRate));
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <Part title="Voices side by side">
+      <TextField
+        label="Words to try"
+        className="pt-3"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+      />
+      <ul className="pt-1" aria-label="Voices">
+        {VOICES.map((voice) => (
+          <li key={voice} className="flex min-h-14 items-center gap-3 border-b border-rule">
+            <label className="flex min-h-11 flex-1 items-center gap-3">
+              <input
+                type="radio"
+                name="voice"
+                className="size-5 accent-rear"
+                checked={school.voice === voice}
+                onChange={() => save.mutate({ voice })}
+              />
+              <span className={school.voice === voice ? 'font-bold' : ''}>{VOICE_NAMES[voice]}</span>
+            </label>
+            <Button className="border! px-3" onClick={() => void hear(voice)}>
+              <Play size={16} aria-hidden /> Hear
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <ChoiceField
+        label="Speed of the voice"
+        className="w-56 pt-3"
+        hint="it speaks faster where a call would not fit"
+        value={String(school.voiceRate)}
+        choices={VOICE_RATES.map((rate) => ({
+          value: String(rate),
+          label: rate === 1 ? 'its own' : `${rate} times`,
+        }))}
+        onChange={(e) => save.mutate({ voiceRate: Number(e.target.value) })}
+      />
+    </Part>
+  );
+}
+
+/** Short calls that blur into each other when a hall is loud. */
+function Alike({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
+  const { data } = useQuery(queries.soundAlike());
+  const hearBoth = async (a: string, b: string): Promise<void> => {
+    try {
+      const { voice, voiceRate } = gym.school;
+      const clips = [await clipOf(a, voice, voiceRate), await clipOf(b, voice, voiceRate)];
+      await desk.hearClip(clips[0]!);
+      setTimeout(() => void desk.hearClip(clips[1]!), 1000 * clips[0]!.seconds + 250);
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <Part title="Hard to tell apart in a loud hall" aside={data ? `${data.alike.length} pairs` : ''}>
+      {!data && <p className="py-3 text-quiet">Comparing the short calls…</p>}
+      {data?.alike.length === 0 && <p className="py-3 text-quiet">No two short calls sound alike.</p>}
+      <ul className="max-h-80 overflow-y-auto" aria-label="Calls that sound alike" tabIndex={0}>
+        {data?.alike.map(({ a, b }) => (
+          <li key={`${a} ${b}`} className="flex min-h-11 items-center justify-between border-b border-rule">
+            <span>
+              <strong>{a}</strong> and <strong>{b}</strong>
+            </span>
+            <Button weight="bare" onClick={() => void hearBoth(a, b)}>
+              Hear both
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <p className="pt-2 text-sm text-quiet">
+        Their vowels are the same, and noise takes the consonants first. Give one of them another short name
+        in Moves, or call names instead of numbers.
+      </p>
+    </Part>
+  );
+}

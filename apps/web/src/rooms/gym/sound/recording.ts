@@ -1,0 +1,63 @@
+import { encodeWav } from '@eurhythm/core/sound';
+
+/** Longest take; a forgotten microphone stops by itself. */
+const MOST_MS = 5000;
+
+/** Why a recording cannot be made, as a sentence that says what to do. */
+export class CannotRecord extends Error {}
+
+export interface Take {
+  /** Ends the take; gives it as a WAV file. */
+  stop(): void;
+  readonly wav: Promise<Blob>;
+}
+
+/** Begins a take from the microphone. @throws CannotRecord when there is none or it may not be used. */
+export async function startTake(): Promise<Take> {
+  const stream = await openMicrophone();
+  const recorder = new MediaRecorder(stream);
+  const parts: Blob[] = [];
+  recorder.ondataavailable = (event) => parts.push(event.data);
+  const ended = new Promise<void>((done) => (recorder.onstop = () => done()));
+  recorder.start();
+  const stop = (): void => {
+    if (recorder.state !== 'inactive') recorder.stop();
+    for (const track of stream.getTracks()) track.stop();
+  };
+  const timer = setTimeout(stop, MOST_MS);
+  const wav = ended.then(() => {
+    clearTimeout(timer);
+    return asWav(new Blob(parts, { type: recorder.mimeType }));
+  });
+  return { stop, wav };
+}
+
+async function openMicrophone(): Promise<MediaStream> {
+  if (!navigator.mediaDevices)
+    throw new CannotRecord('This page may not use a microphone: open it on this machine, or over https.');
+  try {
+    // What cleans up a telephone call would eat consonants, so it stays off.
+    return await navigator.mediaDevices.getUserMedia({
+      audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false },
+    });
+  } catch (error) {
+    const name = error instanceof DOMException ? error.name : '';
+    throw new CannotRecord(
+      name === 'NotFoundError'
+        ? 'No microphone was found. Plug one in, or upload a WAV file instead.'
+        : 'The microphone is not allowed. Press the lock beside the address, allow the microphone, and record again; everything else works without it.',
+    );
+  }
+}
+
+/** Any sound that the browser can read, as a mono WAV file. */
+export async function asWav(file: Blob): Promise<Blob> {
+  const context = new OfflineAudioContext(1, 1, 44_100);
+  const sound = await context.decodeAudioData(await file.arrayBuffer());
+  const samples = new Float32Array(sound.length);
+  for (let channel = 0; channel < sound.numberOfChannels; channel++) {
+    const from = sound.getChannelData(channel);
+    for (let i = 0; i < samples.length; i++) samples[i]! += from[i]! / sound.numberOfChannels;
+  }
+  return new Blob([encodeWav({ sampleRate: sound.sampleRate, samples })], { type: 'audio/wav' });
+}

@@ -1,0 +1,29 @@
+import type { MoveBook } from '../moves/index.ts';
+import { numberWord } from './numberWords.ts';
+
+/** What is said in every round, whatever is trained. */
+export const ROUND_CALLS: readonly string[] = [
+  'halfway',
+  'ten seconds',
+  'rest',
+  'get ready',
+  'ready',
+  'switch',
+  'switch, left lead',
+  'switch, right lead',
+  'switch back',
+  'head',
+  'body',
+  'low',
+];
+
+/** Count words from one to this number are part of every gym's vocabulary. */
+const COUNTED = 20;
+
+/** Everything a gym calls again and again: what every round says, the numbers, and the moves by long and short names. */
+export function vocabularyOf(book: MoveBook): string[] {
+  const moves = [...book.moves.values()].flatMap(({ say }) => [say.long, say.short]);
+  const numbers = Array.from({ length: COUNTED }, (_, i) => numberWord(i + 1));
+  const own = [...book.numbers.keys()].map(numberWord);
+  return [...new Set([...ROUND_CALLS, ...numbers, ...own, ...moves])];
+}

@@ -1,0 +1,77 @@
+import { LINE_LIMITS, formatLine, type Entry, type Stroke } from '../line/index.ts';
+import { ONE, equals, fraction, subtract, toNumber, type Beats } from '../units/index.ts';
+
+/** What stands for a move that is still to be chosen: the guard, which does nothing. */
+export const PLACEHOLDER = 'guard';
+
+export interface RhythmLine {
+  readonly line: string;
+  /** Notes that had no room in the line any more. */
+  readonly left: number;
+}
+
+const EMPTY_STROKE: Stroke = {
+  kind: 'stroke',
+  word: PLACEHOLDER,
+  by: 'fighter',
+  side: null,
+  feint: false,
+  conditional: false,
+  keptUp: false,
+  level: null,
+  step: null,
+  power: 'normal',
+  shout: false,
+  from: 0,
+  to: 0,
+};
+
+/**
+ * A rhythm as an empty beat line: a placeholder on each note, the gaps as fractions of a beat on one grid of up to
+ * sixteenths. `beats` are the places of the notes, rising; notes at one place count once. Long silences become rests. What is
+ * beyond the length of a line is left.
+ */
+export function rhythmLine(beats: readonly Beats[]): RhythmLine {
+  const places = onOneGrid(beats).filter((beat, i, all) => i === 0 || !equals(beat, all[i - 1]!));
+  let entries: Entry[] = [];
+  for (const [i, place] of places.entries()) {
+    const grown = [...entries, ...entriesFor(i === 0 ? null : subtract(place, places[i - 1]!))];
+    const isTooLong =
+      i >= LINE_LIMITS.strokes || formatLine({ entries: grown, tail: [] }).length > LINE_LIMITS.characters;
+    if (isTooLong) return { line: formatLine({ entries, tail: [] }), left: places.length - i };
+    entries = grown;
+  }
+  return { line: formatLine({ entries, tail: [] }), left: 0 };
+}
+
+/** The next placeholder behind a gap: written as one gap where it can be, else with rests that stand in place of it. */
+function entriesFor(gap: Beats | null): Entry[] {
+  const entry = (item: Entry['item'], before: Entry['gap']): Entry => ({ gap: before, comments: [], item });
+  if (gap === null) return [entry(EMPTY_STROKE, null)];
+  if (gap.n <= LINE_LIMITS.gapPart.max) return [entry(EMPTY_STROKE, { kind: 'beats', beats: gap })];
+  // The gap up to the first rest takes what is no whole beat, or one beat; the rests take the others.
+  const wholes = Math.ceil(toNumber(gap) - 1e-9) - 1;
+  const first = subtract(gap, fraction(wholes));
+  return [
+    ...Array.from({ length: wholes }, (_, i) =>
+      entry({ kind: 'rest', beats: ONE, from: 0, to: 0 }, i === 0 ? { kind: 'beats', beats: first } : null),
+    ),
+    entry(EMPTY_STROKE, null),
+  ];
+}
+
+/** Notes this close to the grid lie on it: a twentieth of what separates the finest notes of a line. */
+const ON_GRID = 1 / 320;
+
+/**
+ * The places on one grid for the whole rhythm, since a gap between places of different grids may not be writable: the
+ * coarsest of whole, half … sixteenth beats on which all of them lie, else the one that is nearest to them.
+ */
+function onOneGrid(beats: readonly Beats[]): Beats[] {
+  const offGrid = (d: number): number =>
+    Math.max(0, ...beats.map((beat) => Math.abs(Math.round(toNumber(beat) * d) / d - toNumber(beat))));
+  const grids = Array.from({ length: LINE_LIMITS.gapPart.max }, (_, i) => i + 1);
+  const exact = grids.find((d) => offGrid(d) <= ON_GRID);
+  const d = exact ?? grids.reduce((best, each) => (offGrid(each) < offGrid(best) ? each : best));
+  return beats.map((beat) => fraction(Math.round(toNumber(beat) * d), d));
+}

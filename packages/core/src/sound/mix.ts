@@ -1,0 +1,43 @@
+import type { Seconds } from '../units/index.ts';
+
+/** Samples that begin to sound at an instant. */
+export interface PlacedSamples {
+  readonly at: Seconds;
+  readonly samples: Float32Array;
+  readonly gain: number;
+}
+
+/** Length of the pieces in which a mix is given out. */
+const CHUNK: Seconds = 1;
+
+/**
+ * Mixes sounds into one channel, a second at a time, so that an hour takes no more memory than a minute. The first
+ * sample of each sound lies on the sample nearest to its instant. All sounds are at `sampleRate`; `events` are sorted by
+ * `at`; what begins before 0 is cut. The mix may go beyond ±1: writing it to 16 bits clips it.
+ */
+export function* mix(
+  events: Iterable<PlacedSamples>,
+  seconds: Seconds,
+  sampleRate: number,
+): Generator<Float32Array<ArrayBuffer>, void> {
+  const total = Math.round(seconds * sampleRate);
+  const size = Math.round(CHUNK * sampleRate);
+  const coming = events[Symbol.iterator]();
+  let next = coming.next();
+  let sounding: { readonly first: number; readonly event: PlacedSamples }[] = [];
+  for (let from = 0; from < total; from += size) {
+    const chunk = new Float32Array(Math.min(size, total - from));
+    for (; !next.done; next = coming.next()) {
+      const first = Math.round(next.value.at * sampleRate);
+      if (first >= from + chunk.length) break;
+      sounding.push({ first, event: next.value });
+    }
+    for (const { first, event } of sounding) {
+      const start = Math.max(from, first);
+      const end = Math.min(from + chunk.length, first + event.samples.length);
+      for (let i = start; i < end; i++) chunk[i - from]! += event.samples[i - first]! * event.gain;
+    }
+    sounding = sounding.filter(({ first, event }) => first + event.samples.length > from + chunk.length);
+    yield chunk;
+  }
+}

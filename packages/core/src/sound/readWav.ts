@@ -1,0 +1,93 @@
+import type { Sound } from './wav.ts';
+
+export type ReadWav =
+  { readonly ok: true; readonly sound: Sound } | { readonly ok: false; readonly message: string };
+
+const PCM = 1;
+const FLOAT = 3;
+const EXTENSIBLE = 0xfffe;
+const RATES = { min: 4000, max: 192_000 };
+
+interface Format {
+  readonly code: number;
+  readonly channels: number;
+  readonly sampleRate: number;
+  readonly bits: number;
+}
+
+const refused = (message: string): ReadWav => ({ ok: false, message });
+
+/**
+ * Reads a WAV file: 8, 16, 24 or 32-bit PCM or 32 or 64-bit float, any number of channels, which are brought together
+ * into one. What cannot be read is told in a sentence.
+ */
+export function readWav(bytes: Uint8Array): ReadWav {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const tag = (at: number): string => String.fromCharCode(...bytes.subarray(at, at + 4));
+  if (bytes.length < 12 || tag(0) !== 'RIFF' || tag(8) !== 'WAVE') return refused('This is no WAV file.');
+  let format: Format | null = null;
+  for (let at = 12; at + 8 <= bytes.length;) {
+    const size = view.getUint32(at + 4, true);
+    const isCutOff = at + 8 + size > bytes.length;
+    if (tag(at) === 'fmt ') {
+      if (size < 16 || isCutOff) return refused('This WAV file is cut off in its head.');
+      format = formatAt(view, at + 8, size);
+    }
+    if (tag(at) === 'data') {
+      if (!format) return refused('This WAV file does not say how its sound is written.');
+      if (isCutOff) return refused('This WAV file is cut off: less sound is in it than it says.');
+      return readSamples(view, at + 8, size, format);
+    }
+    at += 8 + size + (size % 2);
+  }
+  return refused('There is no sound in this WAV file, or it is cut off.');
+}
+
+function formatAt(view: DataView, at: number, size: number): Format {
+  const code = view.getUint16(at, true);
+  return {
+    // The extensible head keeps the true code in the first two bytes of its sub-format.
+    code: code === EXTENSIBLE && size >= 26 ? view.getUint16(at + 24, true) : code,
+    channels: view.getUint16(at + 2, true),
+    sampleRate: view.getUint32(at + 4, true),
+    bits: view.getUint16(at + 14, true),
+  };
+}
+
+function readSamples(view: DataView, from: number, size: number, format: Format): ReadWav {
+  const { channels, sampleRate, bits } = format;
+  const read = sampleReader(view, format);
+  if (!read || channels === 0)
+    return refused('This WAV file is written in a way that cannot be read. Save it as PCM.');
+  if (sampleRate < RATES.min || sampleRate > RATES.max)
+    return refused(`A rate of ${sampleRate} samples a second cannot be right.`);
+  const width = bits / 8;
+  const count = Math.floor(size / (width * channels));
+  if (count === 0) return refused('There is no sound in this WAV file.');
+  const samples = new Float32Array(count);
+  for (let i = 0; i < count; i++) {
+    let sum = 0;
+    for (let channel = 0; channel < channels; channel++) sum += read(from + (i * channels + channel) * width);
+    const sample = sum / channels;
+    samples[i] = Number.isFinite(sample) ? sample : 0;
+  }
+  return { ok: true, sound: { sampleRate, samples } };
+}
+
+function sampleReader(view: DataView, { code, bits }: Format): ((at: number) => number) | null {
+  if (code === FLOAT && bits === 32) return (at) => view.getFloat32(at, true);
+  if (code === FLOAT && bits === 64) return (at) => view.getFloat64(at, true);
+  if (code !== PCM) return null;
+  switch (bits) {
+    case 8:
+      return (at) => (view.getUint8(at) - 128) / 128;
+    case 16:
+      return (at) => view.getInt16(at, true) / 32767;
+    case 24:
+      return (at) => (view.getUint16(at, true) + view.getInt8(at + 2) * 65_536) / 8_388_608;
+    case 32:
+      return (at) => view.getInt32(at, true) / 2_147_483_648;
+    default:
+      return null;
+  }
+}
