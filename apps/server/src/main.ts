@@ -54,6 +54,8 @@ async function start(): Promise<void> {
 
 function listen(server: Server, port: number, host: string): Promise<void> {
   return new Promise((done, fail) => {
+    // A page that is busy for some seconds finds its connection still open.
+    server.keepAliveTimeout = 65_000;
     server.once('error', (error: NodeJS.ErrnoException) => fail(listenRefusal(error, port, host)));
     server.listen(port, host, done);
   });

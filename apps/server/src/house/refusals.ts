@@ -1,5 +1,5 @@
 import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, ValidationPipe } from '@nestjs/common';
-import { BadRequestException } from '@nestjs/common';
+import { BadRequestException, PayloadTooLargeException } from '@nestjs/common';
 import { fieldErrors, type Refusal } from '@eurhythm/contract';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import express, { type NextFunction, type Request, type Response } from 'express';
@@ -48,13 +48,12 @@ export class RefusalFilter implements ExceptionFilter {
 }
 
 function refusalOf(error: unknown): { status: number; body: object } {
+  if (error instanceof PayloadTooLargeException)
+    return { status: 413, body: { message: 'This file is too large.' } };
   if (error instanceof HttpException) {
     const body = error.getResponse();
     return { status: error.getStatus(), body: typeof body === 'string' ? { message: body } : body };
   }
-  // The reader of uploaded files tells by a code of its own.
-  if ((error as { code?: string } | null)?.code === 'LIMIT_FILE_SIZE')
-    return { status: 413, body: { message: 'This file is too large.' } };
   const type = (error as { type?: string } | null)?.type;
   if (type === 'entity.too.large') {
     return { status: 413, body: { message: `This request is too large: ${BODY_LIMIT} is the most.` } };

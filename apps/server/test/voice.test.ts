@@ -1,0 +1,173 @@
+import { encodeWav, findCentre, readWav, type Sound } from '../../../packages/core/src/sound/index.ts';
+import { serverForThisFile } from './startedServer.ts';
+
+const server = serverForThisFile();
+const { call } = server;
+
+async function soundOf(id: string): Promise<Sound> {
+  const response = await fetch(`${server.base()}/api/voice/clips/${id}.wav`);
+  const read = readWav(new Uint8Array(await response.arrayBuffer()));
+  if (!read.ok) throw new Error(read.message);
+  return read.sound;
+}
+async function upload(text: string, bytes: Uint8Array) {
+  const form = new FormData();
+  form.append('sound', new Blob([bytes as BlobPart]), 'call.wav');
+  const response = await fetch(`${server.base()}/api/voice/own/${encodeURIComponent(text)}`, {
+    method: 'PUT',
+    body: form,
+  });
+  return { status: response.status, body: await response.json() };
+}
+const say = (text: string, voice = 'slt', rate = 1) =>
+  call('GET', `voice/say?text=${encodeURIComponent(text)}&voice=${voice}&rate=${rate}`);
+const silence = (seconds: number, rate = 16_000): Float32Array => new Float32Array(seconds * rate);
+const combo = {
+  kind: 'combo',
+  id: 'w',
+  seconds: 30,
+  combos: [{ comboId: 'ebb-1' }],
+  bpm: 80,
+  calls: 'on-beat',
+  words: 'numbers',
+  leadPlan: 'as-set',
+  cyclesEach: 4,
+};
+const clipsOf = async (voice?: string): Promise<Map<string, string>> => {
+  const { body } = await call('POST', 'rounds/compile', { blocks: [combo], lead: 'left', seed: 1, voice });
+  return new Map(body.cues.flatMap((cue: any) => (cue.clip ? [[cue.text, cue.clip.id]] : [])));
+};
+
+describe('the bundled voices', () => {
+  it('speak faster at the same pitch, and each in its own way', async () => {
+    const [plain, fast, other] = await Promise.all([
+      say('round kick'),
+      say('round kick', 'slt', 1.5),
+      say('round kick', 'rms'),
+    ]);
+    expect(fast.body.seconds).toBeLessThan(plain.body.seconds * 0.8);
+    expect(other.body.id).not.toBe(plain.body.id);
+    expect(plain.body.centre).toBeGreaterThan(0);
+    expect(plain.body.centre).toBeLessThan(plain.body.seconds);
+  });
+  it('count in other languages by their phones', async () => {
+    const [word, letters] = await Promise.all([say('ichi'), say('itchy')]);
+    expect(word.body.phones).toEqual(['iy', 'ch', 'iy']);
+    expect(letters.body.phones).not.toEqual(word.body.phones);
+  });
+  it('have the centre that is found in their sound alone, half of them within 15 ms', async () => {
+    const words =
+      'one two three four five six seven eight nine ten jab cross hook round knee push switch ready halfway rest'.split(
+        ' ',
+      );
+    const clips = await Promise.all(words.map(async (word) => (await say(word)).body));
+    const off = await Promise.all(
+      clips.map(async (clip) => Math.abs(findCentre(await soundOf(clip.id))! - clip.centre)),
+    );
+    off.sort((a, b) => a - b);
+    expect(off[10]!).toBeLessThan(0.015);
+    expect(off[18]!).toBeLessThan(0.065); // the bench tells it for the whole vocabulary
+  });
+  it.each([
+    ['text=', 'Say a plain text of 1 to 120 characters.'],
+    ['text=a&voice=nosuch', 'The voice is one of: slt, rms, own.'],
+    ['text=a&rate=9', 'The speed of the voice is one of: 1, 1.15, 1.3, 1.5.'],
+  ])('refuse %s', async (query, message) => {
+    expect(await call('GET', `voice/say?${query}`)).toMatchObject({ status: 400, body: { message } });
+  });
+});
+
+describe('the own voice', () => {
+  const recorded = async (): Promise<Uint8Array> => {
+    const { samples, sampleRate } = await soundOf((await say('two', 'rms')).body.id);
+    const padded = Float32Array.from([...silence(0.4), ...samples.map((x) => x * 0.3), ...silence(0.5)]);
+    return encodeWav({ sampleRate, samples: padded });
+  };
+  it('is trimmed, levelled, centred, used at once, and left again', async () => {
+    const bundled = (await say('two', 'rms')).body;
+    const { status, body } = await upload('Two', await recorded());
+    expect([status, body.text]).toEqual([200, 'two']);
+    expect(Math.abs(body.seconds - bundled.seconds)).toBeLessThan(0.03);
+    expect(Math.abs(body.centre - bundled.centre)).toBeLessThan(0.04);
+    const again = await upload('two', await recorded());
+    expect(again.body).toEqual(body);
+
+    const [own, plain] = await Promise.all([clipsOf('own'), clipsOf('slt')]);
+    expect(own.get('two')).not.toBe(plain.get('two'));
+    expect(own.get('one')).toBe(plain.get('one')); // not recorded: the bundled voice says it
+    const { calls } = (await call('GET', 'voice')).body;
+    const missing = calls.filter((each: any) => each.own === null);
+    expect(missing.length).toBe(calls.length - 1);
+
+    const moved = await call('PUT', 'voice/own/two/centre', { centre: 0.123 });
+    expect(moved.body.centre).toBe(0.123);
+    expect((await clipsOf('own')).get('two')).not.toBe(own.get('two'));
+    expect((await call('PUT', 'voice/own/two/centre', { centre: 4 })).status).toBe(422);
+    expect((await call('DELETE', 'voice/own/two')).status).toBe(204);
+    expect((await clipsOf('own')).get('two')).toBe(plain.get('two'));
+    expect((await call('PUT', 'voice/own/two/centre', { centre: 0.1 })).status).toBe(404);
+  });
+  it('takes two channels of 96 kHz float', async () => {
+    const { samples, sampleRate } = await soundOf((await say('three')).body.id);
+    const step = sampleRate / 96_000;
+    const count = Math.floor(samples.length / step);
+    const bytes = new Uint8Array(44 + count * 8);
+    bytes.set(encodeWav({ sampleRate: 96_000, samples: new Float32Array(0) }));
+    const view = new DataView(bytes.buffer);
+    view.setUint16(20, 3, true);
+    view.setUint16(22, 2, true);
+    view.setUint16(34, 32, true);
+    view.setUint32(40, count * 8, true);
+    for (let i = 0; i < count; i++)
+      for (const side of [0, 4]) view.setFloat32(44 + i * 8 + side, samples[Math.floor(i * step)]!, true);
+    expect((await upload('three', bytes)).status).toBe(200);
+    await call('DELETE', 'voice/own/three');
+  });
+  const buzz = (seconds: number): Uint8Array =>
+    encodeWav({
+      sampleRate: 8000,
+      samples: Float32Array.from({ length: seconds * 8000 }, (_, i) => 0.3 * Math.sin(i / 6)),
+    });
+  it.each([
+    [
+      'silence',
+      encodeWav({ sampleRate: 16_000, samples: silence(1) }),
+      422,
+      'Nothing can be heard in this recording. Speak closer to the microphone.',
+    ],
+    ['a minute', buzz(60), 422, 'A call is at most 5 seconds long; this one is 60.'],
+    [
+      'a file that is cut off',
+      buzz(1).slice(0, 5000),
+      422,
+      'This WAV file is cut off: less sound is in it than it says.',
+    ],
+    ['no WAV', new Uint8Array(200), 422, 'This is no WAV file.'],
+    ['a flood', new Uint8Array(5_000_000), 413, 'This file is too large.'],
+  ])('refuses %s, and nothing is kept of it', async (_, bytes, status, message) => {
+    expect(await upload('four', bytes)).toMatchObject({ status, body: { message } });
+    const { calls } = (await call('GET', 'voice')).body;
+    expect(calls.find((each: any) => each.text === 'four').own).toBeNull();
+  });
+  it('wants a file', async () => {
+    expect((await call('PUT', 'voice/own/four', {})).status).toBe(400);
+  });
+});
+
+describe('the sound check', () => {
+  it('tells the short calls that blur', async () => {
+    const { alike } = (await call('GET', 'voice/check')).body;
+    expect(alike).toContainEqual({ a: 'five', b: 'nine' });
+    expect(alike).not.toContainEqual({ a: 'one', b: 'six' });
+  });
+  it('the gym’s voice and its speed are used where nobody asks for another', async () => {
+    const { school } = (await call('GET', 'gym')).body;
+    const before = await clipsOf();
+    await call('PUT', 'gym/school', { ...school, voice: 'rms', voiceRate: 1.3 });
+    const after = await clipsOf();
+    expect(after.get('one')).toBe((await say('one', 'rms', 1.3)).body.id);
+    expect(after.get('one')).not.toBe(before.get('one'));
+    expect((await call('PUT', 'gym/school', { ...school, voiceRate: 7 })).status).toBe(400);
+    await call('PUT', 'gym/school', school);
+  });
+});
