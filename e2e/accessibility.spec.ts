@@ -16,6 +16,8 @@ for (const path of [
   '/moves/numbers',
   '/moves/grades/ebb',
   '/gym',
+  '/gym/sound',
+  '/gym/voice',
   '/combos/flood-4',
   '/combos/new',
   '/sessions/knees-behind-the-cross',

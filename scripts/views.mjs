@@ -63,6 +63,24 @@ export const VIEWS = {
     await page.goto(`${base}/gym`);
     await page.getByText('Where schools differ').waitFor();
   },
+  async 'sound-check'(page, base) {
+    await page.goto(`${base}/gym/sound`);
+    await page.getByText('five and nine').waitFor({ timeout: 60_000 });
+  },
+  async 'own-voice'(page, base) {
+    for (const text of ['one', 'two', 'round kick', 'switch']) {
+      const clip = await (
+        await page.request.get(`${base}/api/voice/say?text=${text}&voice=rms&rate=1`)
+      ).json();
+      const wav = await (await page.request.get(`${base}/api/voice/clips/${clip.id}.wav`)).body();
+      await page.request.put(`${base}/api/voice/own/${encodeURIComponent(text)}`, {
+        multipart: { sound: { name: 'call.wav', mimeType: 'audio/wav', buffer: wav } },
+      });
+    }
+    await page.goto(`${base}/gym/voice`);
+    await page.getByRole('button', { name: /^round kick/ }).click();
+    await page.getByRole('slider').waitFor();
+  },
   async combos(page, base) {
     await page.goto(`${base}/combos/flood-4`);
     await page.getByLabel('Beat line').waitFor();

@@ -1,4 +1,4 @@
-/** `npm run bench [core|start|pages|sound]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
+/** `npm run bench [core|start|pages|centre|sound]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
 import { build, install } from '../house.mjs';
 import { printTable } from './table.mjs';
 
@@ -9,6 +9,7 @@ const PARTS = {
   start: () => import('./startBench.mjs'),
   pages: () => import('./pageBench.mjs'),
   centre: () => import('./centreBench.mjs'),
+  sound: () => import('./soundBench.mjs'),
 };
 const wanted = process.argv.slice(2);
 for (const [name, measure] of Object.entries(PARTS))
