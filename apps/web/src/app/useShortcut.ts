@@ -1,11 +1,13 @@
 import { useEffect, useRef } from 'react';
 
-/** Whether the keys that are pressed belong to a text that is being written. */
-function isWriting(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
-  );
+/** Fields that take no text; of the keys, they need the arrows or the space bar at most. */
+const KEYLESS = /^(range|checkbox|radio|button|file)$/;
+
+/** Whether a key belongs to what has the focus: a text that is being written, or a slider that is moved. */
+function isTaken({ target, key }: KeyboardEvent): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  if (target instanceof HTMLInputElement && KEYLESS.test(target.type)) return /^(Arrow| $)/.test(key);
+  return target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
 }
 
 /**
@@ -25,7 +27,7 @@ export function useShortcut(
     const onKey = (event: KeyboardEvent): void => {
       if (event.key.toLowerCase() !== wanted.toLowerCase() || withMod !== (event.ctrlKey || event.metaKey))
         return;
-      if ((!withMod || where === 'not-in-text') && isWriting(event.target)) return;
+      if ((!withMod || where === 'not-in-text') && isTaken(event)) return;
       event.preventDefault();
       latest.current(event);
     };

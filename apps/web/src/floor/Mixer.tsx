@@ -33,7 +33,9 @@ export function Mixer({ desk }: { desk: AudioDesk | null }) {
               change({ ...settings, volumes: { ...settings.volumes, [bus]: Number(e.target.value) } })
             }
           />
-          <span className="tabular w-14 whitespace-nowrap text-quiet">{Math.round(settings.volumes[bus] * 100)} %</span>
+          <span className="tabular w-14 whitespace-nowrap text-quiet">
+            {Math.round(settings.volumes[bus] * 100)} %
+          </span>
         </label>
       ))}
     </div>

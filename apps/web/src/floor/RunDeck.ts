@@ -43,6 +43,7 @@ export class RunDeck {
     tempoBy: 0,
   };
   private shifts: TempoShiftDto[] = [];
+  private changing: Promise<unknown> = Promise.resolve();
   private readonly wakeLock = new WakeLock();
   private player: RoundPlayer | null = null;
   private readonly listeners = new Set<() => void>();
@@ -138,7 +139,14 @@ export class RunDeck {
   }
 
   /** Goes faster or slower from the next time through on; gives a sentence where there is nothing to change. */
-  async changeTempo(by: number): Promise<string | null> {
+  changeTempo(by: number): Promise<string | null> {
+    // One after the other: each change builds on the one before.
+    const changed = this.changing.then(() => this.changeTempoNow(by));
+    this.changing = changed.catch(() => null);
+    return changed;
+  }
+
+  private async changeTempoNow(by: number): Promise<string | null> {
     const { player } = this;
     const { round } = this.state;
     if (!player) return 'Nothing runs.';

@@ -80,6 +80,7 @@ function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
     },
     onError: (error) => toast.error(error.message),
   });
+  const chosen = (save.isPending ? save.variables.voice : undefined) ?? school.voice;
   const hear = async (voice: VoiceId): Promise<void> => {
     try {
       await desk.hearClip(await clipOf(text, voice, school.voiceRate));
@@ -103,10 +104,10 @@ function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
                 type="radio"
                 name="voice"
                 className="size-5 accent-rear"
-                checked={school.voice === voice}
+                checked={chosen === voice}
                 onChange={() => save.mutate({ voice })}
               />
-              <span className={school.voice === voice ? 'font-bold' : ''}>{VOICE_NAMES[voice]}</span>
+              <span className={chosen === voice ? 'font-bold' : ''}>{VOICE_NAMES[voice]}</span>
             </label>
             <Button className="border! px-3" onClick={() => void hear(voice)}>
               <Play size={16} aria-hidden /> Hear
