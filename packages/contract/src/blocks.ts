@@ -15,29 +15,24 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
-  IsIn,
   IsOptional,
   IsString,
   MaxLength,
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { BlockDto, WaitDto } from './blockBase.ts';
+import {
+  ConditionBlockDto,
+  CountBlockDto,
+  FootworkBlockDto,
+  HoldBlockDto,
+  ReactBlockDto,
+  TalkBlockDto,
+} from './countedBlocks.ts';
 import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsTempo, IsWholeWithin, IsWithin } from './fields.ts';
 
-export const BLOCK_KINDS = ['combo', 'free', 'burst', 'rest'] as const;
-
-const { blockSeconds, cyclesEach, combosPerBlock } = ROUND_LIMITS;
-
-export class BlockDto {
-  @IsIn(BLOCK_KINDS, { message: `A block is one of: ${BLOCK_KINDS.join(', ')}.` })
-  kind!: (typeof BLOCK_KINDS)[number];
-
-  @IsOwnId('a block')
-  id!: string;
-
-  @IsWithin('the time', blockSeconds.min, blockSeconds.max, 'seconds')
-  seconds!: number;
-}
+const { cyclesEach, combosPerBlock } = ROUND_LIMITS;
 
 /** Either a combo of the book by its id, or a line of its own. */
 export class ComboRefDto {
@@ -194,14 +189,6 @@ export class ComboBlockDto extends BlockDto {
   intensity?: number[];
 }
 
-export class WaitDto {
-  @IsWithin('the shortest wait', 3, 120, 'seconds')
-  min!: number;
-
-  @IsWithin('the longest wait', 3, 120, 'seconds')
-  max!: number;
-}
-
 export class FreeBlockDto extends BlockDto {
   declare kind: 'free';
 
@@ -241,7 +228,17 @@ export class RestBlockDto extends BlockDto {
   next?: string;
 }
 
-export type AnyBlockDto = ComboBlockDto | FreeBlockDto | BurstBlockDto | RestBlockDto;
+export type AnyBlockDto =
+  | ComboBlockDto
+  | CountBlockDto
+  | BurstBlockDto
+  | HoldBlockDto
+  | FreeBlockDto
+  | ReactBlockDto
+  | FootworkBlockDto
+  | ConditionBlockDto
+  | RestBlockDto
+  | TalkBlockDto;
 
 /** Reads each block of a list as the class of its kind. */
 export function TypedBlocks(): PropertyDecorator {
@@ -251,9 +248,15 @@ export function TypedBlocks(): PropertyDecorator {
       property: 'kind',
       subTypes: [
         { name: 'combo', value: ComboBlockDto },
-        { name: 'free', value: FreeBlockDto },
+        { name: 'count', value: CountBlockDto },
         { name: 'burst', value: BurstBlockDto },
+        { name: 'hold', value: HoldBlockDto },
+        { name: 'free', value: FreeBlockDto },
+        { name: 'react', value: ReactBlockDto },
+        { name: 'footwork', value: FootworkBlockDto },
+        { name: 'condition', value: ConditionBlockDto },
         { name: 'rest', value: RestBlockDto },
+        { name: 'talk', value: TalkBlockDto },
       ],
     },
   });

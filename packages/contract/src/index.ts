@@ -3,6 +3,8 @@ import 'reflect-metadata';
 export * from './fields.ts';
 export * from './combos.ts';
 export * from './moves.ts';
+export * from './blockBase.ts';
+export * from './countedBlocks.ts';
 export * from './blocks.ts';
 export * from './sessions.ts';
 export * from './runs.ts';

@@ -117,6 +117,7 @@ export interface RunView {
   readonly sessionId: string;
   readonly title: string;
   readonly lead: 'left' | 'right';
+  readonly word: string;
   readonly startedAt: string;
   readonly endedAt: string | null;
   readonly clock: RunClockDto | null;

@@ -3,10 +3,20 @@ import type { BlockCombo, CompiledRound } from '@eurhythm/core/rounds';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsISO8601, IsOptional, ValidateNested } from 'class-validator';
 import { TypedBlocks, type AnyBlockDto } from './blocks.ts';
-import { IsOneOf, IsOwnId, IsPlainName, IsWholeWithin, IsWithin, LEADS } from './fields.ts';
+import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsWholeWithin, IsWithin, LEADS } from './fields.ts';
 import { VOICES, type VoiceId } from './voice.ts';
 
-export const ROUND_KINDS = ['pads', 'shadow'] as const;
+/** What a round is for, in the order of a class. */
+export const ROUND_KINDS = [
+  'warm-up',
+  'technique',
+  'combos',
+  'pads',
+  'shadow',
+  'conditioning',
+  'stretch',
+] as const;
+export type RoundKind = (typeof ROUND_KINDS)[number];
 const MOST_ROUNDS = 100;
 
 export class RoundDto {
@@ -37,6 +47,11 @@ export class SaveSessionDto {
   @IsOptional()
   @IsISO8601({ strict: true }, { message: 'The date is written like 2026-03-05T18:30:00Z.' })
   plannedFor?: string | null;
+
+  /** The word of the day, said now and then and answered by everybody; empty for none. */
+  @IsOptional()
+  @IsPlainText('the word of the day', 40)
+  word?: string;
 
   @IsArray({ message: 'The rounds are a list.' })
   @ArrayMinSize(1, { message: 'A session needs at least one round.' })
@@ -85,6 +100,10 @@ export class CompileRoundDto {
   @IsOptional()
   @IsOneOf('the voice', VOICES)
   voice?: VoiceId;
+
+  @IsOptional()
+  @IsPlainText('the word of the day', 40)
+  word?: string;
 
   /** Changes of tempo made while the round runs. */
   @IsOptional()

@@ -47,6 +47,7 @@ export class PlayedSessionService {
       const round = await this.rounds.compile({
         blocks,
         lead: session.lead,
+        ...(session.word ? { word: session.word } : {}),
         seed: seedFromText(`${sessionId}/${id}`),
         ...(voice === undefined ? {} : { voice }),
       });

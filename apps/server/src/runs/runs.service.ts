@@ -60,6 +60,7 @@ export class RunsService {
         sessionId,
         title: session.title,
         lead: session.lead,
+        word: session.word ?? '',
         rounds,
         fighterIds,
         startedAt: new Date(startedAt),

@@ -32,14 +32,21 @@ export class RoundsService {
     private readonly gym: GymService,
   ) {}
 
-  async compile({ blocks, lead, seed, voice, shifts }: CompileRoundDto): Promise<CompiledRoundView> {
+  async compile({
+    blocks,
+    lead,
+    seed,
+    voice,
+    shifts,
+    word = '',
+  }: CompileRoundDto): Promise<CompiledRoundView> {
     const book = await this.moves.book();
     const filled = await this.fill(blocks, book);
     const { speaker, count } = await this.speech(voice);
-    const shelf = await this.voice.shelf(wantedTexts(filled, book, count), speaker);
+    const shelf = await this.voice.shelf(wantedTexts(filled, book, count, word), speaker);
     const combos = filled.flatMap((block) => (block.kind === 'combo' ? block.combos : []));
     return {
-      ...compileRound({ blocks: filled, lead, seed, shifts: shifts ?? [], count }, book, shelf),
+      ...compileRound({ blocks: filled, lead, seed, shifts: shifts ?? [], count, word }, book, shelf),
       combos,
     };
   }
@@ -76,6 +83,13 @@ export class RoundsService {
     );
     const known = await this.combos.some([...new Set(ids)]);
     const faults: FieldError[] = [];
+    const tellWait = (field: string): void => {
+      faults.push({ field, message: 'The longest wait is shorter than the shortest one.' });
+    };
+    const tellLine = (line: string, field: string): void => {
+      const parsed = parseLine(line, book);
+      if (!parsed.ok) faults.push({ field, message: parsed.errors[0]!.message });
+    };
     const filled = blocks.map((block, i): Block => {
       switch (block.kind) {
         case 'combo': {
@@ -86,24 +100,32 @@ export class RoundsService {
             return [];
           });
           if (block.gaps?.kind === 'random' && block.gaps.max < block.gaps.min) {
-            faults.push({
-              field: `${under}.${i}.gaps.max`,
-              message: 'The longest wait is shorter than the shortest one.',
-            });
+            tellWait(`${under}.${i}.gaps.max`);
           }
           return { ...block, combos };
         }
         case 'free':
           if (block.every.max < block.every.min) {
-            faults.push({
-              field: `${under}.${i}.every.max`,
-              message: 'The longest wait is shorter than the shortest one.',
-            });
+            tellWait(`${under}.${i}.every.max`);
           }
           return block;
         case 'rest':
           return { ...block, next: block.next ?? '' };
+        case 'count':
+          tellLine(block.line, `${under}.${i}.line`);
+          return block;
+        case 'react':
+          tellLine(block.line, `${under}.${i}.line`);
+          if (block.every.max < block.every.min) tellWait(`${under}.${i}.every.max`);
+          return block;
+        case 'footwork':
+          for (const part of ['there', 'back'] as const) tellLine(block[part], `${under}.${i}.${part}`);
+          if (block.strike !== '') tellLine(block.strike, `${under}.${i}.strike`);
+          return block;
         case 'burst':
+        case 'hold':
+        case 'condition':
+        case 'talk':
           return block;
         default:
           return block satisfies never;

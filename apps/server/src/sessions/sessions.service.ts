@@ -27,8 +27,8 @@ export class SessionsService {
   async one(id: string): Promise<SessionView> {
     const [row] = await this.database.select().from(sessions).where(eq(sessions.id, id));
     if (!row) throw new NotFoundException('This session does not exist.');
-    const { title, lead, rounds } = row;
-    return { id, title, lead, rounds, plannedFor: row.plannedFor?.toISOString() ?? null };
+    const { title, lead, rounds, word } = row;
+    return { id, title, lead, rounds, word, plannedFor: row.plannedFor?.toISOString() ?? null };
   }
 
   /** Makes or changes a session; the same request again changes nothing. */
@@ -39,6 +39,7 @@ export class SessionsService {
       title: session.title,
       lead: session.lead,
       rounds: session.rounds,
+      word: session.word ?? '',
       plannedFor: session.plannedFor ? new Date(session.plannedFor) : null,
       updatedAt: new Date(),
     };

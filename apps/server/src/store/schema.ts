@@ -113,6 +113,7 @@ export const sessions = pgTable('sessions', {
   title: text('title').notNull(),
   lead: lead('lead').notNull(),
   plannedFor: at('planned_for'),
+  word: text('word').notNull().default(''),
   rounds: jsonb('rounds').$type<RoundDto[]>().notNull(),
   updatedAt: at('updated_at').notNull(),
 });
@@ -126,6 +127,7 @@ export const runs = pgTable('runs', {
   title: text('title').notNull(),
   lead: lead('lead').notNull(),
   rounds: jsonb('rounds').$type<RoundDto[]>().notNull(),
+  word: text('word').notNull().default(''),
   fighterIds: jsonb('fighter_ids').$type<string[]>().notNull(),
   startedAt: at('started_at').notNull(),
   endedAt: at('ended_at'),

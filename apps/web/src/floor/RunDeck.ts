@@ -168,6 +168,7 @@ export class RunDeck {
     return send<CompiledRoundView>('POST', 'rounds/compile', {
       blocks: this.run.rounds[round]!.blocks,
       lead: this.run.lead,
+      ...(this.run.word === '' ? {} : { word: this.run.word }),
       seed: seedFromText(`${this.run.id}/${round}`),
       ...(shifts.length > 0 ? { shifts } : {}),
     });

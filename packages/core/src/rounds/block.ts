@@ -94,7 +94,111 @@ export interface RestBlock extends BlockBase {
   readonly next: string;
 }
 
-export type Block = ComboBlock | FreeBlock | BurstBlock | RestBlock;
+/** Repetitions that the groups of a class do at once; the clock is that of the group with the most. */
+export interface GroupReps {
+  readonly group: string;
+  readonly reps: number;
+}
+
+/** A move or a short line on the count: so many on each side, in sets with a rest between. */
+export interface CountBlock extends BlockBase {
+  readonly kind: 'count';
+  readonly title: string;
+  /** A beat line; a single stroke such as `r:round` for a move. */
+  readonly line: string;
+  readonly reps: number;
+  readonly groups: readonly GroupReps[];
+  readonly sides: 'both' | 'one';
+  readonly sets: number;
+  readonly rest: Seconds;
+  /** Seconds for one repetition; null for what the book's times make of it. */
+  readonly repSeconds: Seconds | null;
+  /** One count for the whole, a count for each part, or parts, then whole, then fast. */
+  readonly method: 'whole' | 'parts' | 'build-up';
+  readonly direction: 'up' | 'down';
+  /** The target: as the move has it, head and body and low in turn, or from set to set rising. */
+  readonly levels: 'fixed' | 'in-turn' | 'rising';
+  readonly from: 'standing' | 'kneeling' | 'seated';
+  readonly shoutLast: boolean;
+}
+
+/** Stretches and stances that are held, with the end counted down. */
+export interface HoldBlock extends BlockBase {
+  readonly kind: 'hold';
+  readonly title: string;
+  readonly holdSeconds: Seconds;
+  readonly sides: 'both' | 'one';
+  readonly times: number;
+}
+
+/** A call at random waits, to be answered with a line. */
+export interface ReactBlock extends BlockBase {
+  readonly kind: 'react';
+  /** What is called; empty when the holder acts and nothing is said. */
+  readonly call: string;
+  readonly line: string;
+  readonly every: { readonly min: Seconds; readonly max: Seconds };
+  /** So long the calls come regularly at first. */
+  readonly regular: Seconds;
+}
+
+/** Steps there and back on a beat, with a strike on the last step; as many as the room allows. */
+export interface FootworkBlock extends BlockBase {
+  readonly kind: 'footwork';
+  readonly there: string;
+  readonly back: string;
+  readonly steps: number;
+  /** A stroke on the last step there; empty for none. */
+  readonly strike: string;
+  /** Steps of room one way; null for plenty. */
+  readonly room: number | null;
+  readonly bpm: Bpm;
+}
+
+/** An exercise by repetitions, counted, or by the clock when there are none. */
+export interface ConditionBlock extends BlockBase {
+  readonly kind: 'condition';
+  readonly title: string;
+  readonly reps: number | null;
+  readonly groups: readonly GroupReps[];
+  readonly repSeconds: Seconds;
+}
+
+/** Somebody explains; the text is for the one who does. */
+export interface TalkBlock extends BlockBase {
+  readonly kind: 'talk';
+  readonly title: string;
+  readonly notes: string;
+}
+
+export type Block =
+  | ComboBlock
+  | CountBlock
+  | BurstBlock
+  | HoldBlock
+  | FreeBlock
+  | ReactBlock
+  | FootworkBlock
+  | ConditionBlock
+  | RestBlock
+  | TalkBlock;
+export const BLOCK_KINDS = [
+  'combo',
+  'count',
+  'burst',
+  'hold',
+  'free',
+  'react',
+  'footwork',
+  'condition',
+  'rest',
+  'talk',
+] as const satisfies readonly Block['kind'][];
+
+/** Whether everybody stands: no bell rings for it, and no work goes on. */
+export function isPause(block: { readonly kind: string }): boolean {
+  return block.kind === 'rest' || block.kind === 'talk';
+}
 
 /** A round ready to be compiled. `seed` settles everything that is left to chance. */
 export interface RoundPlan {
@@ -103,6 +207,8 @@ export interface RoundPlan {
   readonly seed: number;
   /** Changes of tempo made while the round runs: what begins at `from` or later goes so much faster. */
   readonly shifts?: readonly TempoShift[];
+  /** The word of the day: said at random instants of the work, to be answered by everybody. */
+  readonly word?: string;
   /** What is counted in; English without it. */
   readonly count?: CountWords;
 }

@@ -1,7 +1,11 @@
 import { CALL_PRIORITIES, fitCalls, type ClipShelf } from '../calls/index.ts';
 import type { MoveBook } from '../moves/index.ts';
 import { seededRandom, type Seconds } from '../units/index.ts';
-import type { Block, RoundPlan } from './block.ts';
+import { isPause, type Block, type RoundPlan } from './block.ts';
+import { layOutCondition, layOutCount, layOutHold } from './counted/layOutCounted.ts';
+import { footworkAsCombo } from './footworkLine.ts';
+import { layOutReact } from './layOutReact.ts';
+import { layOutWord } from './layOutWord.ts';
 import {
   emptyLayout,
   placeClip,
@@ -70,6 +74,24 @@ function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
       case 'burst':
         layOutBurst(block, time, layout);
         break;
+      case 'count':
+        layOutCount(block, time, ground);
+        break;
+      case 'hold':
+        layOutHold(block, time, ground);
+        break;
+      case 'condition':
+        layOutCondition(block, time, ground);
+        break;
+      case 'react':
+        layOutReact(block, time, ground);
+        break;
+      case 'footwork':
+        layOutCombos(footworkAsCombo(block, book), time, ground);
+        break;
+      case 'talk':
+        layout.cues.push({ at: time.from, kind: 'show', text: block.title, block: block.id });
+        break;
       case 'rest':
         layOutRest(block, time, time.from === 0, layout);
         break;
@@ -77,6 +99,7 @@ function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
         block satisfies never;
     }
   }
+  if (plan.word) layOutWord(plan.word, timed, ground);
   return layout;
 }
 
@@ -88,7 +111,7 @@ function timeBlocks(blocks: readonly Block[]): TimedBlock[] {
     return { block, from, to: clock };
   });
   return spans.map((span, i) => {
-    const restAfter = spans.findIndex(({ block }, j) => j > i && block.kind === 'rest');
+    const restAfter = spans.findIndex(({ block }, j) => j > i && isPause(block));
     return { ...span, workEnds: restAfter === -1 ? clock : spans[restAfter]!.from };
   });
 }
@@ -97,7 +120,7 @@ function timeBlocks(blocks: readonly Block[]): TimedBlock[] {
 function workStretches(timed: readonly TimedBlock[]): { from: Seconds; to: Seconds }[] {
   const stretches: { from: Seconds; to: Seconds }[] = [];
   for (const { block, from, to } of timed) {
-    if (block.kind === 'rest') continue;
+    if (isPause(block)) continue;
     const last = stretches.at(-1);
     if (last && last.to === from) last.to = to;
     else stretches.push({ from, to });

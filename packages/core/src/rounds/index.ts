@@ -6,3 +6,6 @@ export { planCycle, type CyclePlan } from './combo/cyclePlan.ts';
 export * from './linkRounds.ts';
 export * from './momentOfRound.ts';
 export * from './soundEvents.ts';
+export * from './counted/countSteps.ts';
+export * from './counted/blockLength.ts';
+export * from './footworkLine.ts';

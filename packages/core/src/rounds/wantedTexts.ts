@@ -4,6 +4,9 @@ import { parseLine } from '../line/index.ts';
 import type { MoveBook } from '../moves/index.ts';
 import type { Block, ComboBlock, CountWords } from './block.ts';
 import { intensityCall, stageCall, switchForms } from './combo/announcements.ts';
+import { countSteps, mostReps } from './counted/countSteps.ts';
+import { countForms, holdForms } from './counted/layOutCounted.ts';
+import { footworkAsCombo } from './footworkLine.ts';
 
 const TIME_TEXTS = [
   'halfway',
@@ -20,9 +23,15 @@ export function wantedTexts(
   blocks: readonly Block[],
   book: MoveBook,
   count: CountWords = { language: 'english', own: [] },
+  word = '',
 ): string[] {
   const texts = new Set([...TIME_TEXTS, ...LEAD_TEXTS]);
+  if (word !== '') texts.add(word.toLowerCase());
   for (const block of blocks) {
+    for (const text of countedTexts(block, book, count)) texts.add(text);
+    if (block.kind === 'react' && block.call !== '') texts.add(block.call.toLowerCase());
+    if (block.kind === 'footwork')
+      for (const text of comboTexts(footworkAsCombo(block, book), book, count)) texts.add(text);
     if (block.kind === 'rest' && block.next !== '') texts.add(`next, ${block.next.toLowerCase()}`);
     if (block.kind === 'free') for (const prompt of block.prompts) texts.add(prompt.toLowerCase());
     if (block.kind === 'combo') for (const text of comboTexts(block, book, count)) texts.add(text);
@@ -48,4 +57,23 @@ function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords): Gene
       if (block.calls !== 'holder' || isBuildUp) yield* strokeForms(stroke, book, block.words);
     }
   }
+}
+
+/** Which words are counted does not depend on the pace. */
+const ANY_PACE = 1;
+
+function* countedTexts(block: Block, book: MoveBook, count: CountWords): Generator<string> {
+  if (block.kind === 'count') {
+    for (const step of countSteps(block, book, ANY_PACE).steps) yield* countForms(step, block, count);
+  }
+  if (block.kind === 'hold') {
+    yield* holdForms(block, 'first');
+    if (block.sides === 'both') yield* holdForms(block, 'other');
+  }
+  if (block.kind !== 'condition') return;
+  yield block.title.toLowerCase();
+  if (block.reps === null) return;
+  for (let n = 1; n <= Math.min(99, mostReps(block.reps, block.groups)); n++)
+    yield countWord(n, count.language, count.own);
+  for (const { group } of block.groups) yield `${group.toLowerCase()} done`;
 }

@@ -6,6 +6,7 @@ import { toast } from 'sonner';
 import { SaveSessionDto, checkFields, type RoundDto, type SessionView } from '@eurhythm/contract';
 import { put } from '../../app/api.ts';
 import { queries } from '../../app/queries.ts';
+import { UndoButtons } from '../../app/UndoButtons.tsx';
 import type { Draft } from '../../app/useDraft.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
 import { useShortcut } from '../../app/useShortcut.ts';
@@ -86,6 +87,7 @@ export function Builder({ id, isNew, session, draft }: BuilderProps) {
             </strong>{' '}
             <span className="text-sm text-quiet">in all</span>
           </p>
+          <UndoButtons draft={draft as Draft<unknown>} />
           {(draft.isChanged || isNew) && (
             <Button weight="main" onClick={trySave} disabled={save.isPending}>
               Save
@@ -118,9 +120,16 @@ export function Builder({ id, isNew, session, draft }: BuilderProps) {
             change({ plannedFor: e.target.value === '' ? null : new Date(e.target.value).toISOString() })
           }
         />
+        <TextField
+          label="Word of the day"
+          className="w-40"
+          value={session.word ?? ''}
+          error={errors.of('word')}
+          onChange={(e) => change({ word: e.target.value })}
+        />
         <ChoiceField
           label="Lead"
-          className="w-32"
+          className="w-28"
           value={session.lead}
           choices={LEAD_CHOICES}
           onChange={(e) => change({ lead: e.target.value as 'left' | 'right' })}
@@ -173,7 +182,7 @@ export function Builder({ id, isNew, session, draft }: BuilderProps) {
             <Button onClick={() => add(newRound('shadow', freeRoundId(rounds), null))}>Add shadow</Button>
           </div>
         </section>
-        {open && book && (
+        {open && book && gym && (
           <RoundEditor
             key={open.id}
             round={open}
@@ -181,6 +190,7 @@ export function Builder({ id, isNew, session, draft }: BuilderProps) {
             lead={session.lead}
             combos={combos}
             book={book}
+            school={gym.school}
             errors={errors}
             onChange={(round) => changeRound(rounds.indexOf(open), round)}
           />

@@ -1,13 +1,15 @@
+import { useState } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
-import type { AnyBlockDto, ComboView, RoundDto } from '@eurhythm/contract';
+import { BLOCK_KINDS } from '@eurhythm/core/rounds';
+import type { AnyBlockDto, ComboView, RoundDto, SchoolDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../app/useFieldErrors.ts';
 import { ChoiceField, TextField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
-import { ComboSettings } from './blocks/ComboSettings.tsx';
-import { FreeSettings } from './blocks/FreeSettings.tsx';
-import { TimeField } from './blocks/TimeField.tsx';
-import { KIND_CHOICES, PLAN_CHOICES, STEADY_PLAN_CHOICES } from './choices.ts';
-import { changeKind } from './newRound.ts';
+import { BlockRow } from './blocks/BlockRow.tsx';
+import { BlockSettings } from './blocks/BlockSettings.tsx';
+import { BLOCK_NAMES, newBlock, withExactLength, type BlockKind } from './blocks/newBlock.ts';
+import { KIND_CHOICES } from './choices.ts';
+import { freeBlockId } from './newRound.ts';
 import { RoundCheck } from './RoundCheck.tsx';
 
 interface RoundEditorProps {
@@ -17,18 +19,28 @@ interface RoundEditorProps {
   readonly lead: 'left' | 'right';
   readonly combos: readonly ComboView[];
   readonly book: MoveBook;
+  readonly school: SchoolDto;
   readonly errors: FieldErrors;
   onChange(round: RoundDto): void;
 }
 
-/** The settings of one round. */
-export function RoundEditor({ round, path, lead, combos, book, errors, onChange }: RoundEditorProps) {
-  const workAt = round.blocks.findIndex((block) => block.kind !== 'rest');
-  const restAt = round.blocks.findIndex((block) => block.kind === 'rest');
-  const [work, rest] = [round.blocks[workAt], round.blocks[restAt]];
+/** One round: its blocks in order, and the settings of the one that is open. */
+export function RoundEditor({ round, path, lead, combos, book, school, errors, onChange }: RoundEditorProps) {
+  const [openId, setOpenId] = useState(round.blocks.find((block) => block.kind !== 'rest')?.id ?? null);
+  const { blocks } = round;
+  const openAt = blocks.findIndex((block) => block.id === openId);
+  const setBlocks = (next: AnyBlockDto[]): void => onChange({ ...round, blocks: next });
   const changeBlock = (at: number, block: AnyBlockDto): void =>
-    onChange({ ...round, blocks: round.blocks.with(at, block) });
-  const workPath = `${path}.blocks.${workAt}`;
+    setBlocks(blocks.with(at, withExactLength(block, book, school)));
+  const add = (block: AnyBlockDto, at: number): void => {
+    setBlocks(blocks.toSpliced(at, 0, withExactLength(block, book, school)));
+    setOpenId(block.id);
+  };
+  const swap = (i: number, j: number): void => setBlocks(blocks.with(i, blocks[j]!).with(j, blocks[i]!));
+  const comboName = (id: string | undefined): string => {
+    const combo = combos.find((each) => each.id === id);
+    return combo ? `${combo.grade} ${combo.number}` : 'a combo that is gone';
+  };
   return (
     <Part title={round.title || 'No title yet'}>
       <div className="grid grid-cols-6 gap-3 pt-3">
@@ -40,61 +52,61 @@ export function RoundEditor({ round, path, lead, combos, book, errors, onChange 
           onChange={(e) => onChange({ ...round, title: e.target.value })}
         />
         <ChoiceField
-          label="Kind"
+          label="Phase"
           className="col-span-2"
           value={round.kind}
           choices={KIND_CHOICES}
-          onChange={(e) =>
-            onChange(changeKind(round, e.target.value as RoundDto['kind'], combos[0]?.id ?? null))
-          }
+          onChange={(e) => onChange({ ...round, kind: e.target.value as RoundDto['kind'] })}
         />
-        {work && (
-          <TimeField
-            label="Work"
-            className="col-span-2"
-            seconds={work.seconds}
-            error={errors.of(`${workPath}.seconds`)}
-            onChange={(seconds) => changeBlock(workAt, { ...work, seconds })}
-          />
-        )}
-        {rest && (
-          <TimeField
-            label="Rest"
-            className="col-span-2"
-            seconds={rest.seconds}
-            error={errors.of(`${path}.blocks.${restAt}.seconds`)}
-            onChange={(seconds) => changeBlock(restAt, { ...rest, seconds })}
-          />
-        )}
-        {(work?.kind === 'combo' || work?.kind === 'free') && (
-          <ChoiceField
-            label="Leads"
-            className="col-span-2"
-            value={work.leadPlan}
-            choices={work.kind === 'combo' ? PLAN_CHOICES : STEADY_PLAN_CHOICES}
-            onChange={(e) => changeBlock(workAt, { ...work, leadPlan: e.target.value } as typeof work)}
-          />
-        )}
       </div>
-      {work?.kind === 'combo' && (
-        <ComboSettings
-          block={work}
-          path={workPath}
+      {errors.of(`${path}.blocks`) !== undefined && (
+        <p role="alert" className="pt-2 font-semibold text-caution">
+          {errors.of(`${path}.blocks`)}
+        </p>
+      )}
+      <ol aria-label="Blocks" className="mt-4 border-t border-rule">
+        {blocks.map((block, i) => (
+          <BlockRow
+            key={block.id}
+            block={block}
+            isOpen={block.id === openId}
+            error={errors.of(`${path}.blocks.${i}.seconds`)}
+            comboName={comboName}
+            onOpen={() => setOpenId(block.id)}
+            onSeconds={(seconds) => changeBlock(i, { ...block, seconds })}
+            onUp={i > 0 ? () => swap(i, i - 1) : null}
+            onDown={i < blocks.length - 1 ? () => swap(i, i + 1) : null}
+            onCopy={() => add({ ...block, id: freeBlockId(round) }, i + 1)}
+            onRemove={() => setBlocks(blocks.toSpliced(i, 1))}
+          />
+        ))}
+      </ol>
+      <ChoiceField
+        label="Add a block"
+        className="w-80 pt-3"
+        value=""
+        choices={[
+          { value: '', label: 'choose what comes next' },
+          ...BLOCK_KINDS.map((kind) => ({ value: kind, label: BLOCK_NAMES[kind].join(': ') })),
+        ]}
+        onChange={(e) =>
+          add(
+            newBlock(e.target.value as BlockKind, freeBlockId(round), combos[0]?.id ?? null, school.words),
+            blocks.length,
+          )
+        }
+      />
+      {blocks[openAt] && (
+        <BlockSettings
+          block={blocks[openAt]}
+          path={`${path}.blocks.${openAt}`}
           combos={combos}
           book={book}
           errors={errors}
-          onChange={(block) => changeBlock(workAt, block)}
+          onChange={(block) => changeBlock(openAt, block)}
         />
       )}
-      {work?.kind === 'free' && (
-        <FreeSettings
-          block={work}
-          path={workPath}
-          errors={errors}
-          onChange={(block) => changeBlock(workAt, block)}
-        />
-      )}
-      <RoundCheck blocks={round.blocks} lead={lead} />
+      <RoundCheck blocks={blocks} lead={lead} />
     </Part>
   );
 }

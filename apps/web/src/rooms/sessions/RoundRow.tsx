@@ -4,6 +4,7 @@ import type { ComboView, RoundDto } from '@eurhythm/contract';
 import { IconButton } from '../../ui/Button.tsx';
 import { clockText } from '../../ui/times.ts';
 import { SmallStrip } from '../combos/SmallStrip.tsx';
+import { tellBlock } from './blocks/newBlock.ts';
 import { roundSeconds } from './newRound.ts';
 
 interface RoundRowProps {
@@ -32,7 +33,6 @@ export function RoundRow({
   onRemove,
 }: RoundRowProps) {
   const work = round.blocks.find((block) => block.kind !== 'rest');
-  const names = work?.kind === 'combo' ? work.combos.map((ref) => comboName(ref.comboId, combos)) : [];
   const first =
     work?.kind === 'combo' ? combos.find((combo) => combo.id === work.combos[0]?.comboId) : undefined;
   return (
@@ -48,8 +48,7 @@ export function RoundRow({
         <span className="min-w-0">
           <span className="block truncate font-semibold">{round.title || 'No title yet'}</span>
           <span className="block truncate text-sm text-quiet">
-            {round.kind === 'shadow' ? 'shadow' : names.join(', ') || 'no combo yet'}
-            {work?.kind === 'combo' ? ` · ${work.bpm} a minute` : ''}
+            {work ? tellRound(round, (id) => comboName(id, combos)) : 'nothing yet'}
           </span>
           {hasFault && <span className="text-sm font-semibold text-caution">Something is wrong here</span>}
         </span>
@@ -85,4 +84,12 @@ export function RoundRow({
 export function comboName(id: string | undefined, combos: readonly ComboView[]): string {
   const combo = combos.find((each) => each.id === id);
   return combo ? `${combo.grade} ${combo.number}` : 'a combo that is gone';
+}
+
+/** What is done in a round: its blocks of work in a few words. */
+function tellRound(round: RoundDto, name: (id: string | undefined) => string): string {
+  return round.blocks
+    .filter((block) => block.kind !== 'rest')
+    .map((block) => tellBlock(block, name))
+    .join('; ');
 }

@@ -1,3 +1,4 @@
+import { isPause } from '@eurhythm/core/rounds';
 import type { RoundDto } from '@eurhythm/contract';
 import { clockText } from '../../ui/times.ts';
 import { roundSeconds } from './newRound.ts';
@@ -34,9 +35,9 @@ export function SessionTape({ rounds, chosen, onChoose }: SessionTapeProps) {
                 key={block.id}
                 style={{ width: `${(100 * block.seconds) / roundSeconds(round)}%` }}
                 className={`block h-full overflow-hidden px-2 py-1 ${
-                  block.kind === 'rest'
+                  isPause(block)
                     ? 'bg-hint/60'
-                    : round.kind === 'pads'
+                    : round.kind === 'pads' || round.kind === 'combos' || round.kind === 'technique'
                       ? 'bg-tape text-[#22302c]'
                       : 'bg-tape-right text-[#22302c]'
                 } ${i === chosen && block.kind !== 'rest' ? 'outline-3 -outline-offset-3 outline-ink' : ''}`}

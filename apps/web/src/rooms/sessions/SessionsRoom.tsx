@@ -81,6 +81,7 @@ function NewSession() {
     title: '',
     lead: 'left',
     plannedFor: null,
+    word: '',
     rounds: [newRound('pads', 'round-1', combos[0]?.id ?? null)],
   };
   return <OpenSession id={id} saved={empty} isNew />;
@@ -91,6 +92,6 @@ function OpenSession({ id, saved, isNew }: { id: string; saved: SaveSessionDto; 
   return <Builder id={id} isNew={isNew} session={draft.value ?? saved} draft={draft} />;
 }
 
-function saveable({ title, lead, plannedFor, rounds }: SessionView): SaveSessionDto {
-  return { title, lead, plannedFor, rounds };
+function saveable({ title, lead, plannedFor, word = '', rounds }: SessionView): SaveSessionDto {
+  return { title, lead, plannedFor, word, rounds };
 }

@@ -1,7 +1,12 @@
 /** The settings of a round in a coach's words. */
 export const KIND_CHOICES = [
+  { value: 'warm-up', label: 'Warm-up' },
+  { value: 'technique', label: 'Technique' },
+  { value: 'combos', label: 'Combos' },
   { value: 'pads', label: 'Pads' },
   { value: 'shadow', label: 'Shadow' },
+  { value: 'conditioning', label: 'Conditioning' },
+  { value: 'stretch', label: 'Stretch' },
 ] as const;
 
 export const CALL_CHOICES = [

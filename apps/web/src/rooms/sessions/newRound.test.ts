@@ -1,5 +1,10 @@
-import { RoundDto, checkFields } from '@eurhythm/contract';
-import { changeKind, copyRound, freeRoundId, newRound, roundSeconds } from './newRound.ts';
+import { starterBook } from '@eurhythm/core/moves';
+import { BLOCK_KINDS } from '@eurhythm/core/rounds';
+import { RoundDto, checkFields, type AnyBlockDto } from '@eurhythm/contract';
+import { newBlock, tellBlock, withExactLength } from './blocks/newBlock.ts';
+import { copyRound, freeBlockId, freeRoundId, newRound } from './newRound.ts';
+
+const book = starterBook();
 
 describe('rounds in the builder', () => {
   it('begin complete', () => {
@@ -9,11 +14,40 @@ describe('rounds in the builder', () => {
       { field: 'blocks.0.combos', message: 'Choose at least one combo.' },
     ]);
   });
-  it('keep their times when their kind changes', () => {
-    const pads = newRound('pads', 'r1', 'ebb-1');
-    pads.blocks[0]!.seconds = 95;
-    const shadow = changeKind(pads, 'shadow', null);
-    expect([shadow.kind, shadow.blocks[0]!.kind, roundSeconds(shadow)]).toEqual(['shadow', 'free', 135]);
+  it('take blocks of every kind, each complete and with an id of its own', () => {
+    const round = newRound('pads', 'r1', 'ebb-1');
+    for (const kind of BLOCK_KINDS) round.blocks.push(newBlock(kind, freeBlockId(round), 'ebb-1'));
+    expect(checkFields(RoundDto, round)).toEqual([]);
+    expect(new Set(round.blocks.map((block) => block.id)).size).toBe(round.blocks.length);
+  });
+  it('know how long what is counted takes, and leave the clock alone', () => {
+    const count = withExactLength(
+      { ...newBlock('count', 'c', null), repSeconds: 2, reps: 10, sets: 2, rest: 20 } as AnyBlockDto,
+      book,
+      { pace: 'club' },
+    );
+    expect(count.seconds).toBe(2 * 2 * (3 + 10 * 2) + 20);
+    const hold = withExactLength(newBlock('hold', 'h', null), book, { pace: 'club' });
+    expect(hold.seconds).toBe(66);
+    expect(
+      withExactLength({ ...hold, holdSeconds: NaN } as AnyBlockDto, book, { pace: 'club' }).seconds,
+    ).toBe(66);
+    expect(withExactLength(newBlock('free', 'f', null), book, { pace: 'club' }).seconds).toBe(120);
+  });
+  it('tell each block in a line', () => {
+    const name = (id: string | undefined): string => `combo ${id}`;
+    expect(BLOCK_KINDS.map((kind) => tellBlock(newBlock(kind, 'b', 'ebb-1'), name))).toEqual([
+      'combo ebb-1 · 80 a minute',
+      'Round kick: 15 each side × 2',
+      'Two straights',
+      'Low stance: 30 s each side × 1',
+      '4 prompts',
+      '“now”: 1 2',
+      '3 × in, 2, 3 × out',
+      'Squats: 15',
+      '',
+      'What comes next',
+    ]);
   });
   it('never share ids', () => {
     const first = newRound('pads', 'round-1', 'ebb-1');

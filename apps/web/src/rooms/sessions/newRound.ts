@@ -1,64 +1,34 @@
-import type { AnyBlockDto, RoundDto } from '@eurhythm/contract';
-
-export const STARTER_PROMPTS = ['Hands high', 'Move your head', 'Circle out', 'Change lead'];
+import type { RoundDto, SchoolDto } from '@eurhythm/contract';
+import { newBlock } from './blocks/newBlock.ts';
 
 /** A round as a coach would begin it: two minutes of work and forty seconds of rest. */
 export function newRound(
-  kind: RoundDto['kind'],
+  kind: 'pads' | 'shadow',
   id: string,
   comboId: string | null,
-  words: 'numbers' | 'names' = 'numbers',
+  words: SchoolDto['words'] = 'numbers',
 ): RoundDto {
-  const rest: AnyBlockDto = { kind: 'rest', id: `${id}-rest`, seconds: 40 };
-  return kind === 'shadow'
-    ? { id, kind, title: 'Shadow', blocks: [shadowWork(id, 120), rest] }
-    : { id, kind, title: 'Pads', blocks: [padsWork(id, 120, comboId, words), rest] };
-}
-
-export function padsWork(
-  id: string,
-  seconds: number,
-  comboId: string | null,
-  words: 'numbers' | 'names',
-): AnyBlockDto {
+  const work =
+    kind === 'pads' ? newBlock('combo', `${id}-work`, comboId, words) : newBlock('free', `${id}-work`, null);
   return {
-    kind: 'combo',
-    id: `${id}-work`,
-    seconds,
-    combos: comboId === null ? [] : [{ comboId }],
-    bpm: 80,
-    calls: 'on-beat',
-    words,
-    leadPlan: 'halves',
-    cyclesEach: 4,
+    id,
+    kind,
+    title: kind === 'pads' ? 'Pads' : 'Shadow',
+    blocks: [work, newBlock('rest', `${id}-rest`, null)],
   };
 }
 
-export function shadowWork(id: string, seconds: number): AnyBlockDto {
-  return {
-    kind: 'free',
-    id: `${id}-work`,
-    seconds,
-    prompts: STARTER_PROMPTS,
-    every: { min: 8, max: 14 },
-    leadPlan: 'halves',
-  };
+/** An id that no block of the round has. */
+export function freeBlockId(round: RoundDto): string {
+  const taken = new Set(round.blocks.map((block) => block.id));
+  let n = round.blocks.length + 1;
+  while (taken.has(`${round.id}-${n}`)) n += 1;
+  return `${round.id}-${n}`;
 }
 
 /** The same round with ids of its own. */
 export function copyRound(round: RoundDto, id: string): RoundDto {
   return { ...round, id, blocks: round.blocks.map((block, i) => ({ ...block, id: `${id}-${i}` })) };
-}
-
-/** Turns a round into one of the other kind; work and rest keep their times. */
-export function changeKind(round: RoundDto, kind: RoundDto['kind'], comboId: string | null): RoundDto {
-  const fresh = newRound(kind, round.id, comboId);
-  const [work] = round.blocks;
-  const blocks = fresh.blocks.map((block, i) => ({
-    ...block,
-    seconds: round.blocks[i]?.seconds ?? block.seconds,
-  }));
-  return { ...fresh, title: round.title, blocks: work ? blocks : fresh.blocks };
 }
 
 /** An id that no round of the session has. */

@@ -1,0 +1,241 @@
+import fc from 'fast-check';
+import { lettersVoice } from '../../calls/testShelf.ts';
+import { starterBook } from '../../moves/index.ts';
+import {
+  compileRound,
+  countSteps,
+  countedLength,
+  footworkLine,
+  repSecondsOf,
+  stepsThatFit,
+  strikesOf,
+  wantedTexts,
+  type Block,
+  type ConditionBlock,
+  type CountBlock,
+  type FootworkBlock,
+  type HoldBlock,
+  type ReactBlock,
+} from '../index.ts';
+
+const book = starterBook();
+const shelf = lettersVoice();
+const count = (extra: Partial<CountBlock> = {}): CountBlock => ({
+  kind: 'count',
+  id: 'c',
+  seconds: 600,
+  title: 'Round kick',
+  line: 'r:round',
+  reps: 5,
+  groups: [],
+  sides: 'both',
+  sets: 2,
+  rest: 20,
+  repSeconds: 2,
+  method: 'whole',
+  direction: 'up',
+  levels: 'fixed',
+  from: 'standing',
+  shoutLast: false,
+  ...extra,
+});
+const hold: HoldBlock = {
+  kind: 'hold',
+  id: 'h',
+  seconds: 66,
+  title: 'Low stance',
+  holdSeconds: 30,
+  sides: 'both',
+  times: 1,
+};
+const condition = (extra: Partial<ConditionBlock> = {}): ConditionBlock => ({
+  kind: 'condition',
+  id: 'd',
+  seconds: 60,
+  title: 'Squats',
+  reps: 15,
+  groups: [],
+  repSeconds: 2,
+  ...extra,
+});
+const react: ReactBlock = {
+  kind: 'react',
+  id: 'r',
+  seconds: 60,
+  call: 'Now',
+  line: '1 2',
+  every: { min: 3, max: 6 },
+  regular: 15,
+};
+const footwork: FootworkBlock = {
+  kind: 'footwork',
+  id: 'f',
+  seconds: 60,
+  there: 'in',
+  back: 'out',
+  steps: 4,
+  strike: '2',
+  room: null,
+  bpm: 90,
+};
+const compile = (block: Block, extra: object = {}) =>
+  compileRound({ blocks: [block], lead: 'left', seed: 3, ...extra }, book, shelf);
+const saidIn = (round: ReturnType<typeof compile>): string[] =>
+  round.cues.flatMap((cue) => (cue.clip ? [cue.text] : []));
+
+describe('work on the count', () => {
+  it('adds up to the second: openings, repetitions, both sides, sets, rests', () => {
+    expect(countSteps(count(), book, 1).seconds).toBe(2 * 2 * (3 + 5 * 2) + 20);
+    expect(countedLength(count({ sides: 'one', sets: 1 }), book, 1)).toBe(13);
+    expect(countedLength(hold, book, 1)).toBe(66);
+    expect(countedLength(condition(), book, 1)).toBe(33);
+    expect(countedLength(condition({ reps: null }), book, 1)).toBeNull();
+    expect(countedLength(react, book, 1)).toBeNull();
+  });
+  it('is as long as the group with the most, and says when another is done', () => {
+    const groups = [
+      { group: 'Minnows', reps: 3 },
+      { group: 'Ebb', reps: 6 },
+    ];
+    expect(countSteps(count({ groups, sets: 1, sides: 'one' }), book, 1).seconds).toBe(3 + 6 * 2);
+    expect(saidIn(compile(count({ groups, sets: 1, sides: 'one' })))).toContain('minnows done');
+    expect(countedLength(condition({ groups }), book, 1)).toBe(3 + 6 * 2);
+  });
+  it('counts up or down, each number on its repetition', () => {
+    const numbers = (extra: Partial<CountBlock>): string[] =>
+      saidIn(compile(count({ sides: 'one', sets: 1, ...extra }))).filter((text) =>
+        /^(one|two|three|four|five)$/.test(text),
+      );
+    expect(numbers({}).slice(0, 5)).toEqual(['one', 'two', 'three', 'four', 'five']);
+    expect(numbers({ direction: 'down' }).slice(0, 5)).toEqual(['five', 'four', 'three', 'two', 'one']);
+    const round = compile(count({ sides: 'one', sets: 1 }));
+    const calls = round.cues.filter((cue) => cue.kind === 'call' && cue.clip);
+    calls.slice(0, 5).forEach((cue, i) => expect(cue.at).toBeCloseTo(3 + i * 2, 9));
+  });
+  it('counts each part, and builds up from parts to fast', () => {
+    const parts = countSteps(count({ method: 'parts', sides: 'one', sets: 1, reps: 2 }), book, 1).steps;
+    expect(parts.flatMap((step) => (step.kind === 'count' ? [step.n] : []))).toEqual([
+      1, 2, 3, 4, 1, 2, 3, 4,
+    ]);
+    const gaps = countSteps(count({ method: 'build-up', sides: 'one', sets: 1, reps: 9 }), book, 1)
+      .steps.filter((step) => step.kind === 'count')
+      .map((step, i, all) => (all[i + 1] ? all[i + 1]!.at - step.at : null));
+    expect(gaps[0]).toBeCloseTo(1.2, 9);
+    expect(gaps.at(-2)).toBeCloseTo(1.5, 9);
+  });
+  it('says the height in turn, and shouts on the last', () => {
+    const said = saidIn(compile(count({ sides: 'one', sets: 1, levels: 'in-turn', shoutLast: true })));
+    expect(said).toEqual(expect.arrayContaining(['one, head', 'two, body', 'three, low', 'five, shout']));
+    const rising = countSteps(count({ sides: 'one', sets: 3, levels: 'rising' }), book, 1).steps;
+    expect([...new Set(rising.flatMap((step) => (step.kind === 'count' ? [step.level] : [])))]).toEqual([
+      'low',
+      'body',
+      'head',
+    ]);
+  });
+  it('takes the time of a repetition from the book, and something sound where it cannot', () => {
+    const { out, back } = book.moves.get('round')!;
+    expect(repSecondsOf({ line: 'r:round', repSeconds: null }, book, 1.25)).toBeCloseTo(
+      (out + back) * 1.25 * 1.3,
+      9,
+    );
+    expect(repSecondsOf({ line: '1 2', repSeconds: null }, book, 1)).toBeCloseTo(3 * 0.75, 9);
+    expect(repSecondsOf({ line: '1 (', repSeconds: null }, book, 1)).toBe(2);
+    expect([strikesOf('1 2 weave r:round', book), strikesOf('1 (', book)]).toEqual([3, 0]);
+  });
+});
+
+describe('holds, reactions, footwork and talk', () => {
+  it('counts the end of each hold down, on both sides', () => {
+    const round = compile(hold);
+    const down = round.cues.filter((cue) => cue.sound === 'last-five').map((cue) => Math.round(cue.at));
+    for (const at of [28, 29, 30, 31, 32, 61, 62, 63, 64, 65]) expect(down).toContain(at);
+    expect(saidIn(round)).toEqual(expect.arrayContaining(['low stance', 'low stance, other side']));
+  });
+  it('calls at regular waits first and at random ones then, alike for a seed', () => {
+    const round = compile(react);
+    const calls = round.cues.filter((cue) => cue.text === 'now');
+    const waits = calls.slice(1).map((cue, i) => cue.at - calls[i]!.at);
+    for (const wait of waits.slice(0, 2)) expect(wait).toBeCloseTo(4.5, 9);
+    for (const wait of waits) expect(wait >= 3 - 1e-9 && wait <= 6 + 1e-9).toBe(true);
+    expect(new Set(waits.map((wait) => wait.toFixed(3))).size).toBeGreaterThan(2);
+    expect(round.cues.filter((cue) => cue.kind === 'show').map((cue) => cue.text)[0]).toBe('jab, cross');
+    expect(compile(react)).toEqual(round);
+    expect(saidIn(compile({ ...react, call: '' }))).not.toContain('now');
+  });
+  it('fits the steps to the room', () => {
+    expect(footworkLine(footwork, book)).toBe('in in in in-2 out out out out');
+    const reach = stepsThatFit({ ...footwork, room: 2 }, book);
+    expect(reach).toBeLessThanOrEqual(4);
+    expect(reach).toBeGreaterThanOrEqual(1);
+    expect(footworkLine({ ...footwork, steps: 1, strike: '' }, book)).toBe('in out');
+    expect(compile(footwork).cycles.length).toBeGreaterThan(2);
+  });
+  it('rings no bell for a talk', () => {
+    const talk: Block = { kind: 'talk', id: 't', seconds: 30, title: 'Rules', notes: '' };
+    expect(compile(talk).cues.map((cue) => cue.kind)).toEqual(['show']);
+    const round = compileRound({ blocks: [talk, hold], lead: 'left', seed: 1 }, book, shelf);
+    expect(round.cues.filter((cue) => cue.kind === 'bell').map((cue) => cue.at)).toEqual([30, 96]);
+  });
+  it('says the word of the day at random instants of the work, never over another call', () => {
+    const free: Block = {
+      kind: 'free',
+      id: 'w',
+      seconds: 300,
+      prompts: ['Circle'],
+      every: { min: 5, max: 9 },
+      leadPlan: 'as-set',
+    };
+    const round = compile(free, { word: 'Tide' });
+    const words = round.cues.filter((cue) => cue.text === 'tide');
+    expect(words.length).toBeGreaterThan(2);
+    const clips = round.cues.flatMap((cue) => cue.clip ?? []).sort((a, b) => a.start - b.start);
+    clips
+      .slice(1)
+      .forEach((clip, i) => expect(clip.start).toBeGreaterThan(clips[i]!.start + clips[i]!.seconds));
+  });
+});
+
+describe('any counted block', () => {
+  it('ends where it says, counts only forward, and asks only for texts listed beforehand', () => {
+    const block = fc.record({
+      reps: fc.integer({ min: 1, max: 40 }),
+      sides: fc.constantFrom('both', 'one'),
+      sets: fc.integer({ min: 1, max: 4 }),
+      rest: fc.integer({ min: 0, max: 60 }),
+      repSeconds: fc.constantFrom(null, 0.8, 2.5),
+      method: fc.constantFrom('whole', 'parts', 'build-up'),
+      direction: fc.constantFrom('up', 'down'),
+      levels: fc.constantFrom('fixed', 'in-turn', 'rising'),
+      line: fc.constantFrom('r:round', '1 2-3', '1 ('),
+      shoutLast: fc.boolean(),
+      groups: fc.constantFrom(
+        [],
+        [
+          { group: 'Herons', reps: 7 },
+          { group: 'Ebb', reps: 12 },
+        ],
+      ),
+    }) as fc.Arbitrary<Partial<CountBlock>>;
+    fc.assert(
+      fc.property(block, (extra) => {
+        const made = count(extra);
+        const { steps, seconds } = countSteps(made, book, 1.25);
+        for (const step of steps) expect(step.at >= 0 && step.at <= seconds + 1e-9).toBe(true);
+        const counts = steps.filter((step) => step.kind === 'count').map((step) => step.at);
+        counts.slice(1).forEach((at, i) => expect(at).toBeGreaterThan(counts[i]!));
+        const whole = { ...made, seconds: Math.ceil(seconds) };
+        const listed = new Set(wantedTexts([whole], book));
+        const unlisted: string[] = [];
+        compileRound({ blocks: [whole], lead: 'left', seed: 1 }, book, {
+          find: (text, rate) => {
+            if (!listed.has(text)) unlisted.push(text);
+            return shelf.find(text, rate);
+          },
+        });
+        expect(unlisted).toEqual([]);
+      }),
+      { numRuns: 120 },
+    );
+  });
+});
