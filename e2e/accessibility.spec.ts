@@ -21,6 +21,7 @@ for (const path of [
   '/combos/flood-4',
   '/combos/new',
   '/sessions/knees-behind-the-cross',
+  '/sessions/knees-behind-the-cross/card',
   '/floor',
   '/fighters',
   '/fighters/ines',

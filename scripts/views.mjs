@@ -95,6 +95,10 @@ export const VIEWS = {
     await page.goto(`${base}/sessions/knees-behind-the-cross`);
     await page.getByText(/times through/).waitFor();
   },
+  async 'session-card'(page, base) {
+    await page.goto(`${base}/sessions/knees-behind-the-cross/card`);
+    await page.getByRole('button', { name: 'Print' }).waitFor();
+  },
   async 'floor-choose'(page, base) {
     await page.goto(`${base}/floor`);
     await page.getByText('Who is here').waitFor();

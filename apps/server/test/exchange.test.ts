@@ -68,6 +68,14 @@ describe('a session as files', () => {
     expect(type).toBe('text/vtt; charset=utf-8');
     expect(new TextDecoder().decode(bytes)).toMatch(/^WEBVTT\n\n1\n00:00:00\.\d{3} --> /);
   });
+  it('as dates for a calendar', async () => {
+    const { bytes, type } = await file('calendar.ics');
+    expect(type).toBe('text/calendar; charset=utf-8');
+    const text = new TextDecoder().decode(bytes);
+    const { items } = (await call('GET', 'sessions')).body;
+    expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(items.length);
+    expect(text).toContain('SUMMARY:Knees behind the cross');
+  });
   it('as homework: sound, sheet, captions and cautions in one zip', async () => {
     const { bytes, type } = await file(`${SESSION}/homework.zip?round=fs-1`);
     expect(type).toBe('application/zip');

@@ -90,3 +90,83 @@ describe('sessions and rounds', () => {
     expect((await call('DELETE', 'sessions/never-held')).status).toBe(204);
   });
 });
+
+describe('blocks of every kind', () => {
+  const blocks = [
+    {
+      kind: 'count',
+      id: 'c',
+      seconds: 70,
+      title: 'Kicks',
+      line: 'r:round',
+      reps: 10,
+      groups: [{ group: 'Minnows', reps: 6 }],
+      sides: 'both',
+      sets: 1,
+      rest: 0,
+      repSeconds: 2,
+      method: 'whole',
+      direction: 'up',
+      levels: 'fixed',
+      from: 'standing',
+      shoutLast: true,
+    },
+    { kind: 'hold', id: 'h', seconds: 66, title: 'Low stance', holdSeconds: 30, sides: 'both', times: 1 },
+    { kind: 'react', id: 'r', seconds: 40, call: 'now', line: '1 2', every: { min: 3, max: 6 }, regular: 10 },
+    {
+      kind: 'footwork',
+      id: 'f',
+      seconds: 40,
+      there: 'in',
+      back: 'out',
+      steps: 3,
+      strike: '2',
+      room: 2,
+      bpm: 90,
+    },
+    { kind: 'condition', id: 'd', seconds: 33, title: 'Squats', reps: 15, groups: [], repSeconds: 2 },
+    { kind: 'talk', id: 't', seconds: 20, title: 'Rules', notes: 'gloves' },
+  ];
+  it('are kept with a session, and compile to calls on one clock', async () => {
+    const wanted = {
+      title: 'All kinds',
+      lead: 'left',
+      plannedFor: null,
+      word: 'Tide',
+      rounds: [{ id: 'r1', title: 'All', kind: 'technique', blocks }],
+    };
+    expect((await call('PUT', 'sessions/all-kinds', wanted)).status).toBe(200);
+    const { body } = await call('GET', 'sessions/all-kinds');
+    expect([body.word, body.rounds[0].blocks]).toEqual(['Tide', blocks]);
+    const compiled = await call('POST', 'rounds/compile', {
+      blocks: body.rounds[0].blocks,
+      lead: 'left',
+      seed: 1,
+      word: body.word,
+    });
+    expect(compiled.body.duration).toBe(269);
+    const said = compiled.body.cues.filter((cue: any) => cue.clip).map((cue: any) => cue.text);
+    expect(said).toEqual(expect.arrayContaining(['minnows done', 'low stance', 'now', 'squats', 'fifteen']));
+  });
+  it.each([
+    ['c', { reps: 0 }, 400, 'blocks.0.reps', 'The count is a whole number from 1 to 99 repetitions.'],
+    ['c', { line: 'rund' }, 422, 'blocks.0.line', undefined],
+    ['c', { groups: [{ group: 'Minnows', reps: 0 }] }, 400, 'blocks.0.groups.0.reps', undefined],
+    ['h', { holdSeconds: -1 }, 400, 'blocks.0.holdSeconds', 'The time of a hold goes from 3 to 600 seconds.'],
+    [
+      'r',
+      { every: { min: 9, max: 4 } },
+      422,
+      'blocks.0.every.max',
+      'The longest wait is shorter than the shortest one.',
+    ],
+    ['f', { strike: '(' }, 422, 'blocks.0.strike', undefined],
+    ['d', { reps: 1.5 }, 400, 'blocks.0.reps', undefined],
+    ['t', { title: '<b>' }, 400, 'blocks.0.title', undefined],
+  ])('block %s is refused with %j', async (id, spoilt, status, field, message) => {
+    const block = { ...blocks.find((each) => each.id === id), ...spoilt };
+    const answer = await call('POST', 'rounds/compile', { blocks: [block], lead: 'left', seed: 1 });
+    expect([answer.status, answer.body.errors[0].field]).toEqual([status, field]);
+    if (message) expect(answer.body.errors[0].message).toBe(message);
+  });
+});

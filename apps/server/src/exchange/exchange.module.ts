@@ -17,6 +17,7 @@ import { Readable } from 'node:stream';
 import { rhythmLine, webVtt } from '@eurhythm/core/formats';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 import { RHYTHM_BYTES, VOICES, type RhythmView, type VoiceId } from '@eurhythm/contract';
+import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { homeworkZip } from './homework.ts';
 import { midiFile, readMidiRhythm } from './midiFile.ts';
@@ -45,6 +46,14 @@ class ExchangeController {
       length: bytes,
       disposition: attachment(session, 'wav'),
     });
+  }
+
+  /** Every planned session, for any calendar. */
+  @Get('sessions/calendar.ics')
+  @Header('Content-Type', 'text/calendar; charset=utf-8')
+  @Header('Content-Disposition', 'attachment; filename="sessions.ics"')
+  calendar(): Promise<string> {
+    return this.sessions.calendar(new Date());
   }
 
   @Get('sessions/:id/rhythm.mid')
@@ -102,7 +111,7 @@ function attachment({ title }: PlayedSession, ending: string): string {
 }
 
 @Module({
-  imports: [SessionsModule],
+  imports: [SessionsModule, GymSettingsModule],
   controllers: [ExchangeController],
   providers: [PlayedSessionService, RenderedSoundService],
 })

@@ -1,7 +1,9 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
+import { iCalendar } from '@eurhythm/core/formats';
 import { linkRounds } from '@eurhythm/core/rounds';
 import { seedFromText, type Seconds } from '@eurhythm/core/units';
 import type { AnyBlockDto, CompiledRoundView, RoundDto, VoiceId } from '@eurhythm/contract';
+import { GymService } from '../gym/gym.service.ts';
 import { RoundsService } from '../sessions/rounds.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 
@@ -25,7 +27,27 @@ export class PlayedSessionService {
   constructor(
     private readonly sessions: SessionsService,
     private readonly rounds: RoundsService,
+    private readonly gym: GymService,
   ) {}
+
+  /** All planned sessions as an iCalendar file. */
+  async calendar(now: Date): Promise<string> {
+    const [{ name }, all] = await Promise.all([this.gym.gym(), this.sessions.list()]);
+    const events = all.flatMap(({ id, title, plannedFor, seconds, rounds }) =>
+      plannedFor === null
+        ? []
+        : [
+            {
+              id,
+              title,
+              start: new Date(plannedFor),
+              minutes: Math.ceil(seconds / 60),
+              notes: `${rounds} rounds`,
+            },
+          ],
+    );
+    return iCalendar(events, name, now);
+  }
 
   async played(
     sessionId: string,

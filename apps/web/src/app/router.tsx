@@ -45,6 +45,10 @@ export const router = createBrowserRouter([
       { path: 'gym/sound', lazy: room(() => import('../rooms/gym/sound/SoundCheck.tsx'), 'SoundCheck') },
       { path: 'gym/voice', lazy: room(() => import('../rooms/gym/sound/OwnVoice.tsx'), 'OwnVoice') },
       { path: 'combos/:id?', lazy: room(combos, 'CombosRoom') },
+      {
+        path: 'sessions/:id/card',
+        lazy: room(() => import('../rooms/sessions/SessionCard.tsx'), 'SessionCard'),
+      },
       { path: 'sessions/:id?', lazy: room(sessions, 'SessionsRoom') },
       { path: 'floor', lazy: room(floor, 'ChooseRoom') },
       { path: 'fighters', lazy: room(fighters, 'FightersRoom') },

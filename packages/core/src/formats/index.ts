@@ -1,3 +1,4 @@
 export * from './webVtt.ts';
 export * from './midiTrack.ts';
 export * from './rhythmLine.ts';
+export * from './iCalendar.ts';

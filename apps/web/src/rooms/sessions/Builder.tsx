@@ -13,6 +13,7 @@ import { useShortcut } from '../../app/useShortcut.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { ChoiceField, TextField } from '../../ui/Field.tsx';
 import { clockText } from '../../ui/times.ts';
+import { FitPanel } from './FitPanel.tsx';
 import { FilesMenu } from './FilesMenu.tsx';
 import { LEAD_CHOICES } from './choices.ts';
 import { copyRound, freeRoundId, newRound, roundSeconds } from './newRound.ts';
@@ -181,6 +182,7 @@ export function Builder({ id, isNew, session, draft }: BuilderProps) {
             </Button>
             <Button onClick={() => add(newRound('shadow', freeRoundId(rounds), null))}>Add shadow</Button>
           </div>
+          <FitPanel rounds={rounds} onChange={(next) => change({ rounds: next })} />
         </section>
         {open && book && gym && (
           <RoundEditor

@@ -1,5 +1,6 @@
 import { Download } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
+import { Link } from 'react-router';
 import { Button } from '../../ui/Button.tsx';
 
 const FILES = [
@@ -25,6 +26,15 @@ export function FilesMenu({ id, round }: { id: string; round?: string }) {
           sideOffset={6}
           className="z-40 w-80 rounded-md border-2 border-ink bg-paper p-1"
         >
+          <DropdownMenu.Item asChild>
+            <Link
+              to={`/sessions/${encodeURIComponent(id)}/card`}
+              className="block rounded px-3 py-2 outline-none data-[highlighted]:bg-tape"
+            >
+              <strong className="block">Card</strong>
+              <span className="text-sm text-quiet">to print, in black and white</span>
+            </Link>
+          </DropdownMenu.Item>
           {FILES.map(([file, name, what]) => (
             <DropdownMenu.Item key={file} asChild>
               <a

@@ -92,7 +92,7 @@ export function RoundEditor({ round, path, lead, combos, book, school, errors, o
         onChange={(e) =>
           add(
             newBlock(e.target.value as BlockKind, freeBlockId(round), combos[0]?.id ?? null, school.words),
-            blocks.length,
+            blocks.at(-1)?.kind === 'rest' ? blocks.length - 1 : blocks.length,
           )
         }
       />

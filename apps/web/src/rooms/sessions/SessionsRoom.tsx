@@ -34,6 +34,13 @@ export function SessionsRoom() {
           </ButtonLink>
         </div>
         <SessionList sessions={sessions} />
+        <a
+          href="/api/sessions/calendar.ics"
+          download
+          className="mx-5 mt-3 inline-flex min-h-11 items-center text-sm text-quiet underline underline-offset-4 hover:text-ink"
+        >
+          All dates for a calendar
+        </a>
       </aside>
       {id === undefined || id === 'new' ? <NewSession key="new" /> : <SavedSession key={id} id={id} />}
     </div>

@@ -1,0 +1,2 @@
+export * from './fitToLength.ts';
+export * from './pairUp.ts';

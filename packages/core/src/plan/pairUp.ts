@@ -1,0 +1,143 @@
+/** Somebody who trains, as far as it matters for who stands with whom. */
+export interface Trainee {
+  readonly id: string;
+  /** Place of the grade, lowest first. */
+  readonly rank: number;
+  /** Height in centimetres; null when nobody measured. */
+  readonly size: number | null;
+  /** Ids of those who should not stand together with this one. */
+  readonly apart: readonly string[];
+}
+
+/** Two or three who work together; somebody alone when there is nobody else. */
+export type Group = readonly string[];
+
+/** A difference of one grade weighs as much as this many centimetres. */
+const CM_PER_GRADE = 8;
+/** Standing with somebody again is worse than any difference; with somebody to be kept apart worse still. */
+const AGAIN = 1000;
+const APART = 100_000;
+
+/**
+ * Who stands with whom in each of `rounds` rotations. With an even number everybody has one partner; with an odd one a
+ * three is made, and it is another three each time while it can be. Nobody meets the same partner again while others are
+ * left, those to be kept apart stay apart where there is any other way, and similar grade and size go together. Latecomers
+ * call for a new plan of what is left: `met` says who has met already.
+ */
+export function pairUp(people: readonly Trainee[], rounds: number, met: readonly Group[] = []): Group[][] {
+  const times = new Map<string, number>();
+  const threes = new Map<string, number>();
+  const note = (group: Group): void => {
+    for (const [a, b] of pairsOf(group)) times.set(keyOf(a, b), (times.get(keyOf(a, b)) ?? 0) + 1);
+    if (group.length === 3) for (const id of group) threes.set(id, (threes.get(id) ?? 0) + 1);
+  };
+  met.forEach(note);
+  return Array.from({ length: rounds }, () => {
+    const groups = rotation(people, times, threes);
+    groups.forEach(note);
+    return groups;
+  });
+}
+
+function pairsOf(group: Group): [string, string][] {
+  return group.flatMap((a, i) => group.slice(i + 1).map((b): [string, string] => [a, b]));
+}
+
+const keyOf = (a: string, b: string): string => (a < b ? `${a} ${b}` : `${b} ${a}`);
+
+function rotation(
+  people: readonly Trainee[],
+  times: ReadonlyMap<string, number>,
+  threes: ReadonlyMap<string, number>,
+): Group[] {
+  if (people.length < 2) return people.map(({ id }) => [id]);
+  const cost = remembered(
+    (a, b) =>
+      Math.abs(a.rank - b.rank) * CM_PER_GRADE +
+      (a.size === null || b.size === null ? 0 : Math.abs(a.size - b.size)) +
+      (times.get(keyOf(a.id, b.id)) ?? 0) * AGAIN +
+      (a.apart.includes(b.id) || b.apart.includes(a.id) ? APART : 0),
+  );
+  // The odd one out is whoever has been in a three least; it joins the pair that it fits best.
+  const odd = people.length % 2 === 1 ? leastIn(people, threes) : null;
+  const pairs = improved(
+    firstPairs(
+      people.filter((each) => each !== odd),
+      cost,
+    ),
+    cost,
+  );
+  if (!odd) return pairs.map(([a, b]) => [a.id, b.id]);
+  const withOdd = pairs
+    .map(([a, b], i) => ({
+      i,
+      price: cost(odd, a) + cost(odd, b) + AGAIN * ((threes.get(a.id) ?? 0) + (threes.get(b.id) ?? 0)),
+    }))
+    .sort((x, y) => x.price - y.price)[0]!;
+  return pairs.map(([a, b], i) => (i === withOdd.i ? [a.id, b.id, odd.id] : [a.id, b.id]));
+}
+
+function leastIn(people: readonly Trainee[], threes: ReadonlyMap<string, number>): Trainee {
+  return people.reduce((least, each) =>
+    (threes.get(each.id) ?? 0) < (threes.get(least.id) ?? 0) ? each : least,
+  );
+}
+
+type Pair = [Trainee, Trainee];
+type Cost = (a: Trainee, b: Trainee) => number;
+
+/** The same costs, each reckoned once. */
+function remembered(cost: Cost): Cost {
+  const known = new Map<Trainee, Map<Trainee, number>>();
+  return (a, b) => {
+    let ofA = known.get(a);
+    if (!ofA) known.set(a, (ofA = new Map()));
+    let found = ofA.get(b);
+    if (found === undefined) ofA.set(b, (found = cost(a, b)));
+    return found;
+  };
+}
+
+/** The circle method turned until it is cheapest: one stays, the others move on by one place. */
+function firstPairs(people: readonly Trainee[], cost: Cost): Pair[] {
+  const [fixed, ...ring] = people;
+  if (!fixed) return [];
+  const turns = ring.map((_, turn) => {
+    const turned = [fixed, ...ring.slice(turn), ...ring.slice(0, turn)];
+    return Array.from({ length: turned.length / 2 }, (_, i): Pair => [turned[i]!, turned.at(-1 - i)!]);
+  });
+  const total = (pairs: readonly Pair[]): number => pairs.reduce((sum, [a, b]) => sum + cost(a, b), 0);
+  return turns.reduce((best, pairs) => (total(pairs) < total(best) ? pairs : best));
+}
+
+/** Exchanges partners between two pairs as long as that is better for both together. */
+function improved(pairs: Pair[], cost: Cost): Pair[] {
+  const made = [...pairs];
+  for (let changed = true; changed;) {
+    changed = false;
+    for (let i = 0; i < made.length; i++) {
+      for (let j = i + 1; j < made.length; j++) {
+        const [[a, b], [c, d]] = [made[i]!, made[j]!];
+        const now = cost(a, b) + cost(c, d);
+        const options: [Pair, Pair][] = [
+          [
+            [a, c],
+            [b, d],
+          ],
+          [
+            [a, d],
+            [b, c],
+          ],
+        ];
+        for (const [one, other] of options) {
+          if (cost(...one) + cost(...other) >= now - 1e-9) continue;
+          made[i] = one;
+          made[j] = other;
+          changed = true;
+          break;
+        }
+      }
+    }
+  }
+  return made;
+}
