@@ -80,3 +80,16 @@ test('a grade in use cannot be taken out, and says why', async ({ page }) => {
   await page.getByRole('button', { name: 'Save the grades' }).click();
   await expect(page.getByText(/Slack still has \d+ combos and \d+ fighters/)).toBeVisible();
 });
+
+test('an easier form is kept in the grade that it is made for, and follows there', async ({ page }) => {
+  await open(page, '/combos/slack-2');
+  const teach = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Teach it' }) });
+  await teach.getByLabel('for').selectOption('Ebb');
+  await teach
+    .getByText(/The knee is left out/)
+    .locator('..')
+    .getByRole('button', { name: 'Keep' })
+    .click();
+  await expect(page.getByText(/easier form of Slack 2, follows its line/)).toBeVisible();
+  await expect(page.getByLabel('Grade', { exact: true }).last()).toHaveValue('ebb');
+});

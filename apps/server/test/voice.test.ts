@@ -160,6 +160,23 @@ describe('the sound check', () => {
     expect(alike).toContainEqual({ a: 'five', b: 'nine' });
     expect(alike).not.toContainEqual({ a: 'one', b: 'six' });
   });
+  it('own count words are said by their phones', async () => {
+    const { school } = (await call('GET', 'gym')).body;
+    const counted = async (): Promise<Map<string, string>> => {
+      const blocks = [{ ...combo, calls: 'one-count' }];
+      const { body } = await call('POST', 'rounds/compile', { blocks, lead: 'left', seed: 1 });
+      return new Map(body.cues.flatMap((cue: any) => (cue.clip ? [[cue.text, cue.clip.id]] : [])));
+    };
+    await call('PUT', 'gym/school', { ...school, countLanguage: 'own', countWords: ['hup', 'hep'] });
+    const spelled = await counted();
+    await call('PUT', 'gym/school', { ...school, countLanguage: 'own', countWords: ['hup: hh ao p', 'hep'] });
+    const said = await counted();
+    expect(said.get('hup')).not.toBe(spelled.get('hup'));
+    expect(said.get('hep')).toBe(spelled.get('hep'));
+    const bad = await call('PUT', 'gym/school', { ...school, countWords: ['hup: 12'] });
+    expect(bad.body.errors[0].field).toBe('countWords');
+    await call('PUT', 'gym/school', school);
+  });
   it('the gym’s voice and its speed are used where nobody asks for another', async () => {
     const { school } = (await call('GET', 'gym')).body;
     const before = await clipsOf();

@@ -82,9 +82,9 @@ export class SchoolDto {
   @IsArray({ message: 'The count words are a list.' })
   @ArrayMaxSize(20, { message: 'There are at most 20 count words.' })
   @IsString({ each: true, message: 'A count word is a text.' })
-  @Matches(/^[^<>\p{Cc}]{1,24}$/u, {
+  @Matches(/^[^<>:\p{Cc}]{1,24}(?:: ?[a-z]{1,3}(?: [a-z]{1,3})*)?$/u, {
     each: true,
-    message: 'A count word has 1 to 24 letters, without < or >.',
+    message: 'A count word has 1 to 24 letters; its phones may follow a colon, such as hup: hh ah p.',
   })
   countWords: string[] = [];
 

@@ -1,4 +1,5 @@
 import { Injectable, UnprocessableEntityException } from '@nestjs/common';
+import { ownPhones } from '@eurhythm/core/calls';
 import { parseLine } from '@eurhythm/core/line';
 import type { MoveBook } from '@eurhythm/core/moves';
 import {
@@ -55,7 +56,11 @@ export class RoundsService {
   private async speech(voice?: VoiceId): Promise<{ speaker: Speaker; count: CountWords }> {
     const { school } = await this.gym.gym();
     return {
-      speaker: { voice: voice ?? school.voice, slowest: school.voiceRate },
+      speaker: {
+        voice: voice ?? school.voice,
+        slowest: school.voiceRate,
+        phones: ownPhones(school.countWords),
+      },
       count: { language: school.countLanguage, own: school.countWords },
     };
   }

@@ -31,12 +31,15 @@ export class BundledClips {
     return this.synthesiser.stop();
   }
 
-  /** The clip of a text; null when the voice has no sound for it. */
-  clip(text: string, voice: BundledVoice, rate: number): Promise<BundledClip | null> {
-    const id = clipId(VERSION, voice, rate, text);
+  /** The clip of a text, said by the gym's own phones where it has some; null when the voice has no sound for it. */
+  clip(text: string, voice: BundledVoice, rate: number, own?: string): Promise<BundledClip | null> {
+    const phones = own ?? phonesOf(text);
+    const id = clipId(VERSION, voice, rate, text, ...(own === undefined ? [] : [own]));
     let clip = this.made.get(id);
     if (!clip) {
-      clip = this.folder.read<BundledClip>(id).then((kept) => kept ?? this.make(id, text, voice, rate));
+      clip = this.folder
+        .read<BundledClip>(id)
+        .then((kept) => kept ?? this.make(id, text, phones, voice, rate));
       this.made.set(id, clip);
       // A failure is told to whoever asked, and tried again by whoever asks next.
       clip.catch(() => this.made.delete(id));
@@ -47,10 +50,11 @@ export class BundledClips {
   private async make(
     id: string,
     text: string,
+    said: string | undefined,
     voice: BundledVoice,
     rate: number,
   ): Promise<BundledClip | null> {
-    const spoken = await this.synthesiser.speak({ id, text, phones: phonesOf(text), voice, rate });
+    const spoken = await this.synthesiser.speak({ id, text, phones: said, voice, rate });
     const read = readWav(spoken.wav);
     if (!read.ok) throw new Error(`the voice gave no sound for “${text}”: ${read.message}`);
     const levelled = levelClip(read.sound);

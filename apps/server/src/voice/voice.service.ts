@@ -13,6 +13,8 @@ const STAND_IN: BundledVoice = 'slt';
 export interface Speaker {
   readonly voice: VoiceId;
   readonly slowest: number;
+  /** Phones of the gym's own words. */
+  readonly phones?: ReadonlyMap<string, string>;
 }
 
 /** Gives the spoken clips of any voice. */
@@ -35,14 +37,16 @@ export class VoiceService implements OnModuleDestroy {
    * All clips of these texts, from the speaker's slowest rate on; texts that the voice cannot say are missing from the
    * shelf. What the own voice lacks is said by a bundled one.
    */
-  async shelf(texts: readonly string[], { voice, slowest }: Speaker): Promise<ClipShelf> {
+  async shelf(texts: readonly string[], { voice, slowest, phones }: Speaker): Promise<ClipShelf> {
     const recorded = voice === 'own' ? await this.own.clips(texts) : [];
     const has = new Set(recorded.map((clip) => clip.text));
     const rates = VOICE_RATES.filter((rate) => rate >= slowest);
     const made = await Promise.all(
       texts
         .filter((text) => !has.has(text))
-        .flatMap((text) => rates.map((rate) => this.bundled.clip(text, bundledOf(voice), rate))),
+        .flatMap((text) =>
+          rates.map((rate) => this.bundled.clip(text, bundledOf(voice), rate, phones?.get(text))),
+        ),
     );
     return clipShelf([
       ...recorded.filter((clip) => clip.rate >= slowest),

@@ -5,6 +5,7 @@ import {
   countWord,
   holderForms,
   numberWord,
+  ownPhones,
   phonesOf,
   strokeForms,
 } from './index.ts';
@@ -44,6 +45,11 @@ describe('countWord', () => {
     expect([1, 2, 10, 11].map((n) => countWord(n, 'japanese'))).toEqual(['ichi', 'ni', 'ju', 'eleven']);
     expect([1, 2, 3].map((n) => countWord(n, 'own', ['hop', 'hep']))).toEqual(['hop', 'hep', 'three']);
     expect(countWord(7, 'english')).toBe('seven');
+  });
+  it('takes own words with their phones', () => {
+    const own = ['Hup: hh ah p', 'hep'];
+    expect([1, 2].map((n) => countWord(n, 'own', own))).toEqual(['hup', 'hep']);
+    expect([...ownPhones(own)]).toEqual([['hup', 'hh ah p']]);
   });
   it.each(COUNT_LANGUAGES.filter((each) => each !== 'english' && each !== 'own'))(
     '%s has ten different words, each with phones',

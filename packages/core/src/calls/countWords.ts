@@ -80,10 +80,25 @@ const WORDS: Readonly<Record<Exclude<CountLanguage, 'english' | 'own'>, readonly
   ],
 };
 
+/** An own count word may carry its phones behind a colon, as the others do: "hup: hh ah p". */
+function ownWord(written: string): string {
+  return written.split(':')[0]!.trim().toLowerCase();
+}
+
+/** The phones of the gym's own count words, for those that have them. */
+export function ownPhones(own: readonly string[]): ReadonlyMap<string, string> {
+  return new Map(
+    own.flatMap((written) => {
+      const phones = written.split(':')[1]?.trim();
+      return phones ? [[ownWord(written), phones] as const] : [];
+    }),
+  );
+}
+
 /** The count's word for n, from 1; beyond a language's own words the English number. */
 export function countWord(n: number, language: CountLanguage, own: readonly string[] = []): string {
   if (language === 'english') return numberWord(n);
-  const words = language === 'own' ? own : WORDS[language].map((word) => word.split(': ')[0]!);
+  const words = language === 'own' ? own.map(ownWord) : WORDS[language].map((word) => word.split(': ')[0]!);
   return words[n - 1] ?? numberWord(n);
 }
 

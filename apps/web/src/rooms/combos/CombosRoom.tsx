@@ -11,7 +11,7 @@ import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
 import { ComboList } from './ComboList.tsx';
 import { RhythmImport } from './RhythmImport.tsx';
-import { emptyCombo, freeNumber } from './newCombo.ts';
+import { emptyCombo } from './newCombo.ts';
 import { Workbench } from './Workbench.tsx';
 
 /** The gym's combos on the left, the workbench for one of them on the right. */
@@ -64,18 +64,7 @@ function OpenCombo({ combo, all, gym, book }: OpenComboProps) {
   const draft = useDraft(`combo.${combo?.id ?? 'new'}`, saved);
   // A draft of an earlier release may lack what is new.
   const value = { ...saved, ...draft.value };
-  return (
-    <Workbench
-      id={ownId}
-      isNew={!combo}
-      combo={value}
-      draft={draft}
-      gym={gym}
-      book={book}
-      all={all}
-      freeNumber={freeNumber(all, value.gradeId)}
-    />
-  );
+  return <Workbench id={ownId} isNew={!combo} combo={value} draft={draft} gym={gym} book={book} all={all} />;
 }
 
 function saveable({ id: _id, grade: _grade, updatedAt: _at, ...combo }: ComboView): SaveComboDto {

@@ -40,12 +40,10 @@ interface WorkbenchProps {
   readonly book: MoveBook;
   /** All combos of the gym. */
   readonly all: readonly ComboView[];
-  /** The lowest number that the combo's grade has not given yet. */
-  readonly freeNumber: number;
 }
 
 /** One combo: its line, its strip, what the body says to it, and its card. */
-export function Workbench({ id, isNew, combo, draft, gym, book, all, freeNumber }: WorkbenchProps) {
+export function Workbench({ id, isNew, combo, draft, gym, book, all }: WorkbenchProps) {
   const { grades, school } = gym;
   const errors = useFieldErrors();
   const hearing = useHearing();
@@ -75,7 +73,7 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all, freeNumber 
   const others = useMemo(() => all.filter((other) => other.id !== id), [all, id]);
 
   const change = useStable((changes: Partial<SaveComboDto>): void => draft.change({ ...combo, ...changes }));
-  const saved = useSavedCombo({ id, isNew, combo, isReadable: analysis.ok, freeNumber, draft, errors });
+  const saved = useSavedCombo({ id, isNew, combo, isReadable: analysis.ok, all, draft, errors });
   useShortcut('mod+s', saved.trySave);
   const mute = useStable(useMutedRule(gym));
   const keepForm = useStable(saved.keepForm);

@@ -1,24 +1,35 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
+import type { RecipeKind } from '@eurhythm/core/teach';
 import { SaveComboDto, checkFields, type ComboView } from '@eurhythm/contract';
 import { put, send } from '../../app/api.ts';
 import { putDraft, type Draft } from '../../app/useDraft.ts';
 import type { FieldErrors } from '../../app/useFieldErrors.ts';
+import { freeNumber } from './newCombo.ts';
 
 interface Wanted {
   readonly id: string;
   readonly isNew: boolean;
   readonly combo: SaveComboDto;
   readonly isReadable: boolean;
-  /** The lowest number that the combo's grade has not given yet. */
-  readonly freeNumber: number;
+  /** All combos of the gym. */
+  readonly all: readonly ComboView[];
   readonly draft: Draft<SaveComboDto>;
   readonly errors: FieldErrors;
 }
 
+/** A form of a combo that is to become a combo of its own. */
+export interface KeptForm {
+  readonly kind: RecipeKind;
+  readonly step: number | null;
+  readonly line: string;
+  /** The grade that it is made for, where that is another one. */
+  readonly gradeId?: string;
+}
+
 /** Saving a combo, taking it out of the book, and beginning another one from it. */
-export function useSavedCombo({ id, isNew, combo, isReadable, freeNumber, draft, errors }: Wanted) {
+export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors }: Wanted) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const refresh = (): Promise<void> => client.invalidateQueries({ queryKey: ['combos'] });
@@ -47,7 +58,8 @@ export function useSavedCombo({ id, isNew, combo, isReadable, freeNumber, draft,
     onError: (error) => toast.error(error.message),
   });
   const beginFrom = (changes: Partial<SaveComboDto>): void => {
-    putDraft('combo.new', { ...combo, number: freeNumber, ...changes });
+    const begun = { ...combo, ...changes };
+    putDraft('combo.new', { ...begun, number: freeNumber(all, begun.gradeId) });
     void navigate('/combos/new');
   };
   return {
@@ -62,10 +74,11 @@ export function useSavedCombo({ id, isNew, combo, isReadable, freeNumber, draft,
     remove: (): void => remove.mutate(),
     copy: (): void => beginFrom({ title: `${combo.title}, again`.slice(0, 60), variant: null }),
     /** Begins a form of this combo that follows its line until it is edited. */
-    keepForm: (kind: NonNullable<SaveComboDto['variant']>['kind'], step: number | null, line: string): void =>
+    keepForm: ({ kind, step, line, gradeId }: KeptForm): void =>
       beginFrom({
         title: `${combo.title}, ${kind}`.slice(0, 60),
         line,
+        gradeId: gradeId ?? combo.gradeId,
         variant: { parentId: id, kind, step },
       }),
   };

@@ -84,7 +84,7 @@ export function SchoolFields({ school, errors, onChange }: SchoolFieldsProps) {
       {school.countLanguage === 'own' && (
         <WordsField
           label="Own count words, from one on"
-          hint="with commas between; beyond them the English number"
+          hint="with commas between; phones may follow a colon, such as hup: hh ah p"
           words={school.countWords}
           error={errors.of('countWords')}
           onChange={(countWords) => onChange({ countWords })}

@@ -8,6 +8,7 @@ import { Part } from '../../ui/Panel.tsx';
 import { BlockRow } from './blocks/BlockRow.tsx';
 import { BlockSettings } from './blocks/BlockSettings.tsx';
 import { BLOCK_NAMES, newBlock, withExactLength, type BlockKind } from './blocks/newBlock.ts';
+import { FromGradeList } from './FromGradeList.tsx';
 import { KIND_CHOICES } from './choices.ts';
 import { freeBlockId } from './newRound.ts';
 import { RoundCheck } from './RoundCheck.tsx';
@@ -92,6 +93,16 @@ export function RoundEditor({ round, path, lead, combos, book, school, errors, o
         onChange={(e) =>
           add(
             newBlock(e.target.value as BlockKind, freeBlockId(round), combos[0]?.id ?? null, school.words),
+            blocks.at(-1)?.kind === 'rest' ? blocks.length - 1 : blocks.length,
+          )
+        }
+      />
+      <FromGradeList
+        comboLine={(id) => combos.find((each) => each.id === id)}
+        book={book}
+        onAdd={(block) =>
+          add(
+            { ...block, id: freeBlockId(round) },
             blocks.at(-1)?.kind === 'rest' ? blocks.length - 1 : blocks.length,
           )
         }

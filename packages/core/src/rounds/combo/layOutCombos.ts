@@ -124,7 +124,9 @@ class ComboLayout {
         stageAt(block, this.doneAt(start)) === stage ? this.plan(plan.combo, this.lead, bpm, stage) : null;
       const beat = beatSeconds(bpm);
       if (!now || start + now.lastImpact * beat > stretch.to - BEFORE_END) break;
-      const beats = this.beatsOf(now, n);
+      // What is empty behind the last impact gives way to the change of lead at half time.
+      const room = stretch.to < this.time.to ? (stretch.to - start) / beat : Infinity;
+      const beats = Math.min(room, this.beatsOf(now, n));
       layOutCycle(
         block,
         {

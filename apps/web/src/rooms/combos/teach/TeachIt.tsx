@@ -25,6 +25,7 @@ import {
 } from '@eurhythm/contract';
 import type { HearingWish } from '../../../floor/useHearing.ts';
 import { ChoiceField } from '../../../ui/Field.tsx';
+import type { KeptForm } from '../useSavedCombo.ts';
 import { Lines, Press, Way } from './Way.tsx';
 
 interface TeachItProps {
@@ -42,7 +43,7 @@ interface TeachItProps {
   /** Puts the line of a variant in place of the combo's own; undo brings it back. */
   onTake(line: string, what: string): void;
   /** Begins a combo of its own that follows this one. Without it the combo is not in the book yet. */
-  onKeep?: ((kind: RecipeKind, step: number | null, line: string) => void) | undefined;
+  onKeep?: ((form: KeptForm) => void) | undefined;
 }
 
 /** The combo turned into the ways in which it is taught. */
@@ -74,11 +75,23 @@ function Ways(props: TeachItProps & { line: BeatLine }) {
   const toggle = (what: string): ReactNode => (
     <Press onPress={() => setOpen(open === what ? null : what)}>{open === what ? 'Close' : 'Open'}</Press>
   );
-  const form = (kind: RecipeKind, step: number | null, text: string, what: string): ReactNode => (
+  const form = (
+    kind: RecipeKind,
+    step: number | null,
+    text: string,
+    what: string,
+    gradeId?: string,
+  ): ReactNode => (
     <>
       <Press onPress={() => onHear({ line: text })}>Hear</Press>
       <Press onPress={() => onTake(text, what)}>Take</Press>
-      {onKeep && <Press onPress={() => onKeep(kind, step, text)}>Keep</Press>}
+      {onKeep && (
+        <Press
+          onPress={() => onKeep({ kind, step, line: text, ...(gradeId === undefined ? {} : { gradeId }) })}
+        >
+          Keep
+        </Press>
+      )}
     </>
   );
   return (
@@ -146,7 +159,7 @@ function Ways(props: TeachItProps & { line: BeatLine }) {
         what="the holder shows, nobody calls"
         actions={<Press onPress={() => onHear({ calls: 'silent' })}>Hear</Press>}
       />
-      <Easier {...props} form={(text) => form('easier', null, text, 'easier')} />
+      <Easier {...props} form={(text, gradeId) => form('easier', null, text, 'easier', gradeId)} />
       {ranked.length > 1 && (
         <Way name="Orders" what={`${ranked[0]!.line} flows best`} actions={toggle('orders')}>
           {open === 'orders' && (
@@ -184,7 +197,7 @@ function Easier({
   grades,
   school,
   form,
-}: TeachItProps & { line: BeatLine; form: (text: string) => ReactNode }) {
+}: TeachItProps & { line: BeatLine; form: (text: string, gradeId: string) => ReactNode }) {
   const [forGrade, setForGrade] = useState(grades[0]?.id ?? '');
   const made = useMemo(
     () => easier(line, book, audienceOf(forGrade, grades, school)),
@@ -200,7 +213,7 @@ function Easier({
             ? `nothing is left: ${made.changes.join(' ')}`
             : made.changes.join(' ')
       }
-      actions={made.line !== '' && made.changes.length > 0 && form(made.line)}
+      actions={made.line !== '' && made.changes.length > 0 && form(made.line, forGrade)}
     >
       <ChoiceField
         label="for"
