@@ -39,12 +39,16 @@ const round: CompiledRound = {
 
 let desk: HandDesk;
 let ended: number;
+let held: number;
 let player: RoundPlayer;
 beforeEach(() => {
   Object.assign(globalThis, { Worker: HandWorker });
   desk = new HandDesk();
   ended = 0;
-  player = new RoundPlayer(desk as unknown as AudioDesk, round, () => (ended += 1));
+  held = 0;
+  player = new RoundPlayer(desk as unknown as AudioDesk, round, (end) =>
+    end === 'over' ? (ended += 1) : (held += 1),
+  );
 });
 afterEach(() => player.dispose());
 
@@ -111,6 +115,58 @@ describe('RoundPlayer', () => {
     expect([ended, player.running]).toEqual([0, true]);
     pass(4);
     expect([ended, player.running, player.position]).toEqual([1, false, 20]);
+  });
+
+  it('counts two beats before it goes on, and shows the second at which it was held meanwhile', () => {
+    player.start(7.5, 0.5);
+    const now = desk.context.currentTime;
+    expect(desk.placed.slice(0, 2).map((sound) => sound.at)).toEqual([6.5, 7]);
+    expect(desk.placed[0]!.when - now).toBeLessThan(0.2);
+    expect(desk.placed[1]!.when - desk.placed[0]!.when).toBeCloseTo(0.5, 9);
+    // the next sound is due half a second after the second count and half a beat on
+    expect(desk.placed[2]!).toMatchObject({ at: 8 });
+    expect(desk.placed[2]!.when - desk.placed[0]!.when).toBeCloseTo(1.5, 9);
+    expect(player.position).toBe(7.5);
+    pass(1);
+    expect(player.position).toBe(7.5);
+    pass(1);
+    expect(player.position).toBeGreaterThan(7.9);
+  });
+
+  it('runs on to where it is to be held, is silent behind it, and tells', () => {
+    player.start(0);
+    pass(1);
+    player.holdAt(2.5);
+    expect(desk.placed.every((sound) => sound.at < 2.5)).toBe(true);
+    pass(3);
+    expect([held, ended, player.running, player.position]).toEqual([1, 0, false, 2.5]);
+  });
+
+  it('runs on after all when the hold is taken back', () => {
+    player.start(0);
+    pass(1);
+    player.holdAt(2.5);
+    player.holdAt(null);
+    pass(4);
+    expect([held, player.running]).toEqual([0, true]);
+    expect(desk.placed.map((sound) => sound.at)).toContain(4);
+    expect(new Set(desk.placed.map((sound) => sound.at)).size).toBe(desk.placed.length);
+  });
+
+  it('goes on with another compile from an instant ahead, and leaves what is before', () => {
+    player.start(0);
+    pass(1);
+    const faster: CompiledRound = {
+      ...round,
+      cues: Array.from({ length: 40 }, (_, i) => tick(i / 2)),
+      duration: 20,
+    };
+    player.swap(faster, 3);
+    pass(3);
+    const ats = desk.placed.map((sound) => sound.at);
+    expect(ats.filter((at) => at < 3)).toEqual([0, 1, 2]);
+    expect(ats.filter((at) => at >= 3 && at <= 5)).toEqual([3, 3.5, 4, 4.5, 5]);
+    expect(player.round.cues.filter((cue) => cue.at < 3)).toHaveLength(3);
   });
 
   it('lets its heartbeat go', () => {
