@@ -93,3 +93,13 @@ test('an easier form is kept in the grade that it is made for, and follows there
   await expect(page.getByText(/easier form of Slack 2, follows its line/)).toBeVisible();
   await expect(page.getByLabel('Grade', { exact: true }).last()).toHaveValue('ebb');
 });
+
+test('a paste of ten thousand characters is told what to do, and typing goes on', async ({ page }) => {
+  await open(page, '/combos/new');
+  await lineOf(page).fill('1 2 '.repeat(2500));
+  await expect(page.getByRole('list', { name: 'Faults' })).toContainText(
+    '400 is the most. Cut it into two combos.',
+  );
+  await lineOf(page).fill('1 2');
+  await expect(page.getByRole('group', { name: /From the left lead/ })).toBeVisible();
+});

@@ -69,3 +69,18 @@ row(
   both(timed(() => compileRound(hour, book, shelf), 20)),
   `${compileRound(hour, book, shelf).cues.length} cues`,
 );
+
+const gap = (id) => ({ kind: 'rest', id, seconds: 60, next: '' });
+const lesson = plan(Array.from({ length: 20 }, (_, i) => [work(`w${i}`, 120), gap(`r${i}`)]).flat());
+row(
+  'compile a class of an hour, a third of it rest',
+  both(timed(() => compileRound(lesson, book, shelf), 20)),
+  `${compileRound(lesson, book, shelf).cues.length} cues`,
+);
+const steady = (id) => ({ ...work(id, 120), calls: 'lead-in' });
+const called = plan(Array.from({ length: 20 }, (_, i) => [steady(`w${i}`), gap(`r${i}`)]).flat());
+row(
+  'the same with only the combos called',
+  both(timed(() => compileRound(called, book, shelf), 20)),
+  `${compileRound(called, book, shelf).cues.length} cues`,
+);
