@@ -7,7 +7,8 @@ import {
   checkFields,
 } from '../../../../packages/contract/src/index.ts';
 import { DEMO_WEEKS, demoLog } from './demoLog.ts';
-import { COMBOS, FIGHTERS, SESSIONS } from './saltmarsh.ts';
+import { COMBOS, FIGHTERS } from './saltmarsh.ts';
+import { SESSIONS } from './saltmarshSessions.ts';
 
 const now = new Date('2026-03-05T12:00:00Z');
 const log = demoLog(now);

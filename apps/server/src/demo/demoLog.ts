@@ -3,7 +3,8 @@ import { simulateBurst } from '@eurhythm/core/strikes';
 import { linkRounds } from '@eurhythm/core/rounds';
 import type { AnyBlockDto, RoundDto } from '@eurhythm/contract';
 import type { attempts, roundResults, runs } from '../store/schema.ts';
-import { FIGHTERS, SESSIONS, TESTS, type DemoFighter, type DemoSession, type Story } from './saltmarsh.ts';
+import { FIGHTERS, TESTS, type DemoFighter, type Story } from './saltmarsh.ts';
+import { SESSIONS, type DemoSession } from './saltmarshSessions.ts';
 
 export const DEMO_WEEKS = 8;
 const DAY = 86_400_000;

@@ -2,7 +2,9 @@ import { STARTER_MOVES, STARTER_NUMBERS } from '@eurhythm/core/moves';
 import type { Database } from '../store/openStore.ts';
 import * as schema from '../store/schema.ts';
 import { demoLog } from './demoLog.ts';
-import { COMBOS, FIGHTERS, GRADES, GYM_NAME, SESSIONS, TECHNIQUES } from './saltmarsh.ts';
+import { COMBOS, FIGHTERS, GRADES, GYM_NAME } from './saltmarsh.ts';
+import { SESSIONS } from './saltmarshSessions.ts';
+import { TECHNIQUES } from './saltmarshTechniques.ts';
 
 const DAY = 86_400_000;
 
