@@ -69,7 +69,7 @@ describe('a session as files', () => {
     expect(new TextDecoder().decode(bytes)).toMatch(/^WEBVTT\n\n1\n00:00:00\.\d{3} --> /);
   });
   it('as dates for a calendar', async () => {
-    const { bytes, type } = await file('calendar.ics');
+    const { bytes, type } = await file('../calendar.ics');
     expect(type).toBe('text/calendar; charset=utf-8');
     const text = new TextDecoder().decode(bytes);
     const { items } = (await call('GET', 'sessions')).body;

@@ -49,7 +49,7 @@ class ExchangeController {
   }
 
   /** Every planned session, for any calendar. */
-  @Get('sessions/calendar.ics')
+  @Get('calendar.ics')
   @Header('Content-Type', 'text/calendar; charset=utf-8')
   @Header('Content-Disposition', 'attachment; filename="sessions.ics"')
   calendar(): Promise<string> {

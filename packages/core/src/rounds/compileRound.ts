@@ -61,7 +61,8 @@ function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
   const timed = timeBlocks(plan.blocks);
   const blockAt = (at: Seconds): string =>
     (timed.find(({ from, to }) => at >= from && at < to) ?? timed.at(-1)!).block.id;
-  for (const { from, to } of workStretches(timed)) layOutWorkClock(from, to, blockAt, layout);
+  for (const { from, to, last } of workStretches(timed))
+    layOutWorkClock(from, to, { blockAt, isCounted: countsItself(last) }, layout);
   for (const time of timed) {
     const { block } = time;
     switch (block.kind) {
@@ -116,14 +117,21 @@ function timeBlocks(blocks: readonly Block[]): TimedBlock[] {
   });
 }
 
+/** Whether a block ends with a count of its own, over which the clock does not count down. */
+function countsItself(block: Block): boolean {
+  return (
+    block.kind === 'count' || block.kind === 'hold' || (block.kind === 'condition' && block.reps !== null)
+  );
+}
+
 /** Blocks of work that follow each other without a rest are one stretch for the bell. */
-function workStretches(timed: readonly TimedBlock[]): { from: Seconds; to: Seconds }[] {
-  const stretches: { from: Seconds; to: Seconds }[] = [];
+function workStretches(timed: readonly TimedBlock[]): { from: Seconds; to: Seconds; last: Block }[] {
+  const stretches: { from: Seconds; to: Seconds; last: Block }[] = [];
   for (const { block, from, to } of timed) {
     if (isPause(block)) continue;
     const last = stretches.at(-1);
-    if (last && last.to === from) last.to = to;
-    else stretches.push({ from, to });
+    if (last && last.to === from) Object.assign(last, { to, last: block });
+    else stretches.push({ from, to, last: block });
   }
   return stretches;
 }

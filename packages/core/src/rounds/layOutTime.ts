@@ -11,11 +11,14 @@ const HALFWAY_FROM: Seconds = 40;
 const TEN_FROM: Seconds = 24;
 const LAST_FIVE_FROM: Seconds = 10;
 
-/** Bells and time calls of a stretch of work. `block` is the block that each instant falls into. */
+/**
+ * Bells and time calls of a stretch of work. `blockAt` gives the block that an instant falls into; with
+ * `isCounted` its end is counted already, and the clock stays silent there.
+ */
 export function layOutWorkClock(
   from: Seconds,
   to: Seconds,
-  blockAt: (at: Seconds) => string,
+  { blockAt, isCounted }: { blockAt: (at: Seconds) => string; isCounted: boolean },
   layout: Layout,
 ): void {
   const seconds = to - from;
@@ -29,8 +32,8 @@ export function layOutWorkClock(
     });
   };
   if (seconds >= HALFWAY_FROM) say('halfway', from + seconds / 2, 0.5);
-  if (seconds >= TEN_FROM) say('ten seconds', to - 10, 0.5);
-  if (seconds >= LAST_FIVE_FROM) layOutLastFive(to, 5, blockAt(to - 5), layout);
+  if (seconds >= TEN_FROM && !isCounted) say('ten seconds', to - 10, 0.5);
+  if (seconds >= LAST_FIVE_FROM && !isCounted) layOutLastFive(to, 5, blockAt(to - 5), layout);
   layout.cues.push({ at: to, kind: 'bell', text: 'end', block: blockAt(to - 0.001), sound: 'bell-end' });
 }
 

@@ -35,7 +35,7 @@ export function SessionsRoom() {
         </div>
         <SessionList sessions={sessions} />
         <a
-          href="/api/sessions/calendar.ics"
+          href="/api/calendar.ics"
           download
           className="mx-5 mt-3 inline-flex min-h-11 items-center text-sm text-quiet underline underline-offset-4 hover:text-ink"
         >

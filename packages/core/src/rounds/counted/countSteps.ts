@@ -47,9 +47,9 @@ export interface CountedSteps {
   readonly seconds: Seconds;
 }
 
-/** The most repetitions of any group, or of everybody. */
+/** The most repetitions of any group; who belongs to none does `reps`. */
 export function mostReps(reps: number, groups: readonly GroupReps[]): number {
-  return groups.length === 0 ? reps : Math.max(...groups.map((each) => each.reps));
+  return Math.max(reps, ...groups.map((each) => each.reps));
 }
 
 /** Every count of a count block at its instant from the start, and how long it takes at this pace. */

@@ -99,7 +99,8 @@ describe('work on the count', () => {
     ];
     expect(countSteps(count({ groups, sets: 1, sides: 'one' }), book, 1).seconds).toBe(3 + 6 * 2);
     expect(saidIn(compile(count({ groups, sets: 1, sides: 'one' })))).toContain('minnows done');
-    expect(countedLength(condition({ groups }), book, 1)).toBe(3 + 6 * 2);
+    expect(countedLength(condition({ reps: 5, groups }), book, 1)).toBe(3 + 6 * 2);
+    expect(countedLength(condition({ reps: 15, groups }), book, 1)).toBe(3 + 15 * 2);
   });
   it('counts up or down, each number on its repetition', () => {
     const numbers = (extra: Partial<CountBlock>): string[] =>
