@@ -138,7 +138,10 @@ function completions(context: CompletionContext, book: MoveBook): CompletionResu
     .map((move) => ({ label: move.code, detail: move.name.toLowerCase() }));
   const options = /^\d/.test(typed) ? numbers.filter((each) => each.label.startsWith(typed)) : codes;
   const isSettled = options.length === 1 && options[0]!.label === typed;
-  return options.length === 0 || isSettled ? null : { from: word.from, options, filter: false };
+  if (options.length === 0 || isSettled) return null;
+  // Updated in the key's own task: a list that came later would take back what an arrow has chosen.
+  const update: CompletionResult['update'] = (_now, _from, _to, next) => completions(next, book);
+  return { from: word.from, options, filter: false, update };
 }
 
 function colourStrokes(analysis: ComboAnalysis | null, length: number): DecorationSet {
