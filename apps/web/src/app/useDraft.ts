@@ -23,6 +23,15 @@ export function useDraft<T>(key: string, saved: T | undefined): Draft<T> {
   );
   const change = useCallback((next: T) => step((before) => changed(before, next, performance.now())), [step]);
   const clear = useCallback(() => step(() => startHistory<T | undefined>(undefined)), [step]);
+  const settle = useCallback(
+    (sent: T) => {
+      const since = readDraft<T>(place);
+      const isSent = since === undefined || JSON.stringify(since) === JSON.stringify(sent);
+      if (isSent) clear();
+      return isSent ? undefined : since;
+    },
+    [place, clear],
+  );
   const undo = useCallback(() => step(undone), [step]);
   const redo = useCallback(() => step(redone), [step]);
   return {
@@ -30,6 +39,7 @@ export function useDraft<T>(key: string, saved: T | undefined): Draft<T> {
     isChanged: draft !== undefined && JSON.stringify(draft) !== JSON.stringify(saved),
     change,
     clear,
+    settle,
     undo,
     redo,
     canUndo: history.past.length > 0,
@@ -50,6 +60,8 @@ export interface Draft<T> {
   readonly canRedo: boolean;
   change(next: T): void;
   clear(): void;
+  /** The server has this value of the draft now. What was written since it was sent stays, and is given back. */
+  settle(sent: T): T | undefined;
   undo(): void;
   redo(): void;
 }

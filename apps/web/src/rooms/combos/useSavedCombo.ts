@@ -34,13 +34,18 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
   const navigate = useNavigate();
   const refresh = (): Promise<void> => client.invalidateQueries({ queryKey: ['combos'] });
   const save = useMutation({
-    mutationFn: () => put<ComboView>(`combos/${id}`, combo),
-    onSuccess: async (saved) => {
+    mutationFn: (_written: SaveComboDto) => put<ComboView>(`combos/${id}`, combo),
+    onSuccess: async (saved, written) => {
       await refresh();
-      draft.clear();
       errors.show([]);
+      const since = draft.settle(written);
+      if (isNew) {
+        if (since) putDraft(`combo.${id}`, since);
+        draft.clear();
+        // Told only once its own page stands, so that nothing is pressed on a page that is about to go.
+        await navigate(`/combos/${id}`, { replace: true, flushSync: true });
+      }
       toast(`${saved.grade} ${saved.number} is saved.`);
-      if (isNew) void navigate(`/combos/${id}`, { replace: true });
     },
     onError: errors.showFailure,
   });
@@ -67,7 +72,7 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
     trySave: (): void => {
       const wrong = checkFields(SaveComboDto, combo);
       errors.show(wrong);
-      if (wrong.length === 0 && isReadable) save.mutate();
+      if (wrong.length === 0 && isReadable) save.mutate(draft.value ?? combo);
       else if (wrong.length === 0)
         toast.error('The line has a fault. Mend it, then save; nothing is lost meanwhile.');
     },

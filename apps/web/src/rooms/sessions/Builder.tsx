@@ -7,7 +7,7 @@ import { SaveSessionDto, checkFields, type RoundDto, type SessionView } from '@e
 import { put } from '../../app/api.ts';
 import { queries } from '../../app/queries.ts';
 import { UndoButtons } from '../../app/UndoButtons.tsx';
-import type { Draft } from '../../app/useDraft.ts';
+import { putDraft, type Draft } from '../../app/useDraft.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
 import { useShortcut } from '../../app/useShortcut.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
@@ -44,15 +44,19 @@ export function Builder({ id, isNew, session, draft }: BuilderProps) {
   const changeRound = (position: number, round: RoundDto): void =>
     change({ rounds: rounds.with(position, round) });
   const save = useMutation({
-    mutationFn: () => put<SessionView>(`sessions/${id}`, session),
-    onSuccess: async (saved) => {
+    mutationFn: (written: SaveSessionDto) => put<SessionView>(`sessions/${id}`, written),
+    onSuccess: async (saved, written) => {
       client.setQueryData(['sessions', id], saved);
       await client.invalidateQueries({ queryKey: ['sessions'] });
       await client.invalidateQueries({ queryKey: ['today'] });
-      draft.clear();
       errors.show([]);
+      const since = draft.settle(written);
+      if (isNew) {
+        if (since) putDraft(`session.${id}`, since);
+        draft.clear();
+        await navigate(`/sessions/${id}`, { replace: true, flushSync: true });
+      }
       toast(`“${saved.title}” is saved.`);
-      if (isNew) void navigate(`/sessions/${id}`, { replace: true });
     },
     onError: errors.showFailure,
   });
@@ -61,7 +65,7 @@ export function Builder({ id, isNew, session, draft }: BuilderProps) {
     errors.show(wrong);
     const place = /^rounds\.(\d+)/.exec(wrong[0]?.field ?? '');
     if (place) setChosen(Number(place[1]));
-    if (wrong.length === 0) save.mutate();
+    if (wrong.length === 0) save.mutate(session);
   };
   useShortcut('mod+s', trySave);
 
