@@ -2,6 +2,7 @@
 export default {
   roots: ['<rootDir>/packages', '<rootDir>/apps'],
   testEnvironment: 'node',
+  setupFiles: ['<rootDir>/scripts/fixedSeeds.mjs'],
   maxWorkers: '100%',
   testMatch: ['**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

@@ -1,9 +1,11 @@
 import { DynamicModule, Module } from '@nestjs/common';
+import { CalendarModule } from './calendar/calendar.module.ts';
 import { CombosModule } from './combos/combos.module.ts';
 import { ExchangeModule } from './exchange/exchange.module.ts';
 import { FightersModule } from './fighters/fighters.module.ts';
 import { GradesModule } from './grades/grades.module.ts';
 import { GymModule } from './gym/gym.module.ts';
+import { LibraryModule } from './library/library.module.ts';
 import { MovesModule } from './moves/moves.module.ts';
 import { RunsModule } from './runs/runs.module.ts';
 import { SessionsModule } from './sessions/sessions.module.ts';
@@ -18,7 +20,9 @@ import { VoiceModule } from './voice/voice.module.ts';
     MovesModule,
     CombosModule,
     SessionsModule,
+    LibraryModule,
     RunsModule,
+    CalendarModule,
     FightersModule,
     GymModule,
     GradesModule,

@@ -7,7 +7,7 @@ const { call, base } = serverForThisFile();
 describe('sessions and rounds', () => {
   it('lists the demo sessions, whose rounds compile as they are', async () => {
     const { items } = (await call('GET', 'sessions')).body;
-    expect(items).toHaveLength(3);
+    expect(items).toHaveLength(4);
     for (const { id } of items) {
       const { rounds, lead } = (await call('GET', `sessions/${id}`)).body;
       const { blocks } = rounds.at(-1);

@@ -1,7 +1,7 @@
 /** Starts the built server on a data folder of its own, for the contract tests. */
 import { afterAll, beforeAll, jest } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, symlinkSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -44,8 +44,17 @@ export function runToEnd(env: Record<string, string>): Promise<{ code: number | 
   });
 }
 
+/** The voice says the same in every test of a run, so the servers of a run share what it has said. */
+function folderOfOwn(): string {
+  const data = mkdtempSync(join(tmpdir(), 'eurhythm-test-'));
+  const clips = join(tmpdir(), `eurhythm-test-clips-${process.ppid}`);
+  mkdirSync(clips, { recursive: true });
+  symlinkSync(clips, join(data, 'clips'));
+  return data;
+}
+
 export async function startServer(folder?: string): Promise<StartedServer> {
-  const data = folder ?? mkdtempSync(join(tmpdir(), 'eurhythm-test-'));
+  const data = folder ?? folderOfOwn();
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const child: ChildProcess = spawn(process.execPath, [MAIN], {

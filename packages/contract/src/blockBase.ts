@@ -1,6 +1,6 @@
 import { BLOCK_KINDS, ROUND_LIMITS } from '@eurhythm/core/rounds';
-import { IsIn } from 'class-validator';
-import { IsOwnId, IsWithin } from './fields.ts';
+import { ArrayMaxSize, IsArray, IsIn, IsOptional, ValidateIf } from 'class-validator';
+import { IsOwnId, IsPlainName, IsPlainText, IsWithin } from './fields.ts';
 
 const { blockSeconds } = ROUND_LIMITS;
 
@@ -14,6 +14,29 @@ export class BlockDto {
 
   @IsWithin('the time', blockSeconds.min, blockSeconds.max, 'seconds')
   seconds!: number;
+
+  /** Names of the groups it is for; without any, everybody. */
+  @IsOptional()
+  @IsArray({ message: 'The groups of a block are a list.' })
+  @ArrayMaxSize(6, { message: 'There are at most six groups.' })
+  @IsPlainName('the name of a group', 24, { each: true })
+  who?: string[];
+
+  /** What has to be at hand. */
+  @IsOptional()
+  @IsArray({ message: 'What is needed is a list.' })
+  @ArrayMaxSize(12, { message: 'A block needs at most twelve things.' })
+  @IsPlainName('a thing that is needed', 40, { each: true })
+  kit?: string[];
+
+  @ValidateIf((block: BlockDto) => (block.space ?? null) !== null)
+  @IsWithin('the room of a block', 0, 50, 'steps')
+  space?: number | null;
+
+  /** What the coach says before it begins. */
+  @IsOptional()
+  @IsPlainText('what is said before', 500)
+  tell?: string;
 }
 
 export class WaitDto {

@@ -50,6 +50,19 @@ export class ComboRefDto {
   title?: string;
 }
 
+/** A group that does combos of its own to the same clock. */
+export class LaneDto {
+  @IsPlainName('the name of a group', 24)
+  group!: string;
+
+  @IsArray({ message: 'The combos are a list.' })
+  @ArrayMinSize(1, { message: 'Choose at least one combo for the group, or take the group out.' })
+  @ArrayMaxSize(combosPerBlock, { message: `A block holds at most ${combosPerBlock} combos.` })
+  @ValidateNested({ each: true })
+  @Type(() => ComboRefDto)
+  combos!: ComboRefDto[];
+}
+
 export class TempoShapeDto {
   @IsOneOf('the shape of the tempo', TEMPO_SHAPES)
   kind!: (typeof TEMPO_SHAPES)[number];
@@ -187,6 +200,13 @@ export class ComboBlockDto extends BlockDto {
   @ArrayMaxSize(8, { message: 'A contact plan has at most eight steps.' })
   @IsWholeWithin('a step of contact', 0, 100, 'percent', { each: true })
   intensity?: number[];
+
+  @IsOptional()
+  @IsArray({ message: 'The groups are a list.' })
+  @ArrayMaxSize(6, { message: 'There are at most six groups.' })
+  @ValidateNested({ each: true })
+  @Type(() => LaneDto)
+  lanes?: LaneDto[];
 }
 
 export class FreeBlockDto extends BlockDto {

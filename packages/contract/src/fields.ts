@@ -40,9 +40,12 @@ export function IsPlainText(what: string, most: number): PropertyDecorator {
 }
 
 /** An id made by whoever creates the thing, so that a repeated request changes nothing. */
-export function IsOwnId(what: string): PropertyDecorator {
-  const message = `The id of ${what} is 1 to 64 letters, digits, dots, dashes or underscores.`;
-  return all(IsString({ message }), Matches(/^[A-Za-z0-9._-]{1,64}$/, { message }));
+export function IsOwnId(what: string, { each }: OfEach = {}): PropertyDecorator {
+  const told = {
+    each,
+    message: `The id of ${what} is 1 to 64 letters, digits, dots, dashes or underscores.`,
+  };
+  return all(IsString(told), Matches(/^[A-Za-z0-9._-]{1,64}$/, told));
 }
 
 export function IsWithin(what: string, min: number, max: number, unit: string): PropertyDecorator {

@@ -1,5 +1,5 @@
-import { IsBoolean } from 'class-validator';
-import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, LEADS } from './fields.ts';
+import { ArrayMaxSize, IsArray, IsBoolean, IsOptional, ValidateIf } from 'class-validator';
+import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsWithin, LEADS } from './fields.ts';
 import type { AttemptView, ResultView } from './runs.ts';
 
 export class SaveFighterDto {
@@ -17,6 +17,18 @@ export class SaveFighterDto {
 
   @IsBoolean({ message: 'Fit to train is yes or no.' })
   fit!: boolean;
+
+  /** Height in centimetres, for partners of a size; null when nobody measured. */
+  @ValidateIf((fighter: SaveFighterDto) => (fighter.height ?? null) !== null)
+  @IsWithin('the height', 70, 230, 'cm')
+  height?: number | null;
+
+  /** Fighters who should not be partners of this one. */
+  @IsOptional()
+  @IsArray({ message: 'Those to be kept apart are a list.' })
+  @ArrayMaxSize(20, { message: 'At most 20 others can be kept apart.' })
+  @IsOwnId('a fighter', { each: true })
+  apart?: string[];
 }
 
 export interface FighterView extends SaveFighterDto {

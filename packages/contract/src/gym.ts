@@ -15,8 +15,9 @@ import {
 import { Type } from 'class-transformer';
 import { PACES } from './combos.ts';
 import { VOICES, type VoiceId } from './voice.ts';
-import { IsOneOf, IsOwnId, IsWholeWithin, IsWithin } from './fields.ts';
+import { IsOneOf, IsOwnId, IsPlainName, IsWholeWithin, IsWithin } from './fields.ts';
 import type { FighterView } from './fighters.ts';
+import type { ThemeView } from './calendar.ts';
 import type { SessionSummary } from './sessions.ts';
 
 export class AcceptNoticeDto {
@@ -49,6 +50,9 @@ export class YouthLimitsDto {
   @IsWholeWithin('the contact', 0, 100, 'percent')
   contact?: number;
 }
+
+/** What a class asks for at the door, until the gym says otherwise. */
+export const STARTER_CHECKLIST = ['forms signed', 'named bottle', 'gloves', 'gum shield', 'pads'];
 
 /** The gym's own ways, where schools differ. */
 export class SchoolDto {
@@ -115,6 +119,20 @@ export class SchoolDto {
   @IsWithin('the floor', 0.5, 50, 'steps')
   floorSteps!: number | null;
 
+  /** What the gym has at hand; empty when nobody wrote it down. */
+  @IsOptional()
+  @IsArray({ message: 'What the gym has is a list.' })
+  @ArrayMaxSize(40, { message: 'The list of what the gym has holds at most 40 things.' })
+  @IsPlainName('a thing that the gym has', 40, { each: true })
+  kit: string[] = [];
+
+  /** What is asked of everybody who comes to a class. */
+  @IsOptional()
+  @IsArray({ message: 'The checklist is a list.' })
+  @ArrayMaxSize(12, { message: 'The checklist holds at most twelve items.' })
+  @IsPlainName('an item of the checklist', 40, { each: true })
+  checklist: string[] = STARTER_CHECKLIST;
+
   @IsArray({ message: 'The muted rules are a list.' })
   @IsIn(RULES, { each: true, message: 'One of the muted rules is not known.' })
   muted!: School['muted'][number][];
@@ -140,6 +158,8 @@ export const STARTER_SCHOOL_SETTINGS: SchoolDto = {
   voiceRate: 1,
   frontHighBlock: STARTER_SCHOOL.frontHighBlock,
   floorSteps: STARTER_SCHOOL.floorSteps,
+  kit: [],
+  checklist: STARTER_CHECKLIST,
   muted: [],
   pace: 'club',
   words: 'numbers',
@@ -161,6 +181,8 @@ export interface GymView {
 
 export interface TodayView {
   readonly next: SessionSummary | null;
+  /** What these days are about, where the calendar says so. */
+  readonly themes: readonly ThemeView[];
   readonly running: { readonly id: string; readonly title: string } | null;
   readonly expected: readonly FighterView[];
   readonly lastRun: {

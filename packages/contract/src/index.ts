@@ -16,3 +16,7 @@ export * from './grades.ts';
 export * from './voice.ts';
 export * from './cautions.ts';
 export * from './exchange.ts';
+export * from './calendar.ts';
+export * from './sheets.ts';
+export * from './library.ts';
+export * from './planned.ts';

@@ -1,23 +1,42 @@
-import { ROUND_LIMITS } from '@eurhythm/core/rounds';
+import { PHASES, ROUND_LIMITS, type Phase } from '@eurhythm/core/rounds';
 import type { BlockCombo, CompiledRound } from '@eurhythm/core/rounds';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsISO8601, IsOptional, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsArray,
+  IsISO8601,
+  IsOptional,
+  ValidateNested,
+} from 'class-validator';
 import { TypedBlocks, type AnyBlockDto } from './blocks.ts';
 import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsWholeWithin, IsWithin, LEADS } from './fields.ts';
 import { VOICES, type VoiceId } from './voice.ts';
 
-/** What a round is for, in the order of a class. */
-export const ROUND_KINDS = [
-  'warm-up',
-  'technique',
-  'combos',
-  'pads',
-  'shadow',
-  'conditioning',
-  'stretch',
-] as const;
-export type RoundKind = (typeof ROUND_KINDS)[number];
+export const ROUND_KINDS = PHASES;
+export type RoundKind = Phase;
 const MOST_ROUNDS = 100;
+
+/** Rounds that stand next to each other with the same series are held in turn, so many times. */
+export class SeriesDto {
+  @IsOwnId('a series')
+  id!: string;
+
+  @IsWholeWithin('the times', 2, 20, '')
+  times!: number;
+}
+
+/** A group of the class and the grades that are in it. */
+export class ClassGroupDto {
+  @IsPlainName('the name of a group', 24)
+  name!: string;
+
+  @IsArray({ message: 'The grades of a group are a list.' })
+  @ArrayMaxSize(40, { message: 'A group has at most 40 grades.' })
+  @IsOwnId('a grade', { each: true })
+  gradeIds!: string[];
+}
 
 export class RoundDto {
   @IsOwnId('a round')
@@ -35,6 +54,11 @@ export class RoundDto {
   @ValidateNested({ each: true })
   @TypedBlocks()
   blocks!: AnyBlockDto[];
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => SeriesDto)
+  series?: SeriesDto | null;
 }
 
 export class SaveSessionDto {
@@ -53,6 +77,17 @@ export class SaveSessionDto {
   @IsPlainText('the word of the day', 40)
   word?: string;
 
+  /** The groups that the class is split into; without any, everybody is one. */
+  @IsOptional()
+  @IsArray({ message: 'The groups are a list.' })
+  @ArrayMaxSize(6, { message: 'There are at most six groups.' })
+  @ArrayUnique((group: ClassGroupDto) => group?.name?.trim?.().toLowerCase(), {
+    message: 'Two groups have the same name.',
+  })
+  @ValidateNested({ each: true })
+  @Type(() => ClassGroupDto)
+  groups?: ClassGroupDto[];
+
   @IsArray({ message: 'The rounds are a list.' })
   @ArrayMinSize(1, { message: 'A session needs at least one round.' })
   @ArrayMaxSize(MOST_ROUNDS, { message: `A session holds at most ${MOST_ROUNDS} rounds.` })
@@ -65,6 +100,7 @@ export interface SessionSummary {
   readonly id: string;
   readonly title: string;
   readonly plannedFor: string | null;
+  /** Rounds as often as they are held, and their time. */
   readonly rounds: number;
   readonly seconds: number;
 }

@@ -1,13 +1,16 @@
 import { analyseCombo, findFindings, PACE_FACTORS } from '@eurhythm/core/body';
+import { sessionSeconds } from '@eurhythm/core/plan';
 import { starterBook } from '@eurhythm/core/moves';
 import {
   SaveComboDto,
   SaveFighterDto,
   SaveSessionDto,
   checkFields,
+  withExactLength,
 } from '../../../../packages/contract/src/index.ts';
 import { DEMO_WEEKS, demoLog } from './demoLog.ts';
 import { COMBOS, FIGHTERS } from './saltmarsh.ts';
+import { FULL_CLASS } from './saltmarshClass.ts';
 import { SESSIONS } from './saltmarshSessions.ts';
 
 const now = new Date('2026-03-05T12:00:00Z');
@@ -21,8 +24,14 @@ describe('the demo gym', () => {
     for (const { id: _, story: __, ...fighter } of FIGHTERS)
       expect(checkFields(SaveFighterDto, fighter)).toEqual([]);
     for (const { id: _, ...combo } of COMBOS) expect(checkFields(SaveComboDto, combo)).toEqual([]);
-    for (const { id: _, inDays: __, ...session } of SESSIONS)
+    for (const { id: _, inDays: __, ...session } of [...SESSIONS, FULL_CLASS])
       expect(checkFields(SaveSessionDto, session)).toEqual([]);
+  });
+  it('has a class of an hour, to the second', () => {
+    expect(sessionSeconds(FULL_CLASS.rounds)).toBe(3600);
+    for (const { blocks } of FULL_CLASS.rounds)
+      for (const block of blocks)
+        expect(withExactLength(block, starterBook(), PACE_FACTORS.club)).toEqual(block);
   });
   it('has combos that can be read, none of which a body cannot do', () => {
     for (const { line, bpm } of COMBOS) {

@@ -1,7 +1,6 @@
 import { normalDraw, seedFromText, seededRandom, type RandomSource } from '@eurhythm/core/units';
 import { simulateBurst } from '@eurhythm/core/strikes';
-import { linkRounds } from '@eurhythm/core/rounds';
-import type { AnyBlockDto, RoundDto } from '@eurhythm/contract';
+import { heldRounds } from '../sessions/heldRounds.ts';
 import type { attempts, roundResults, runs } from '../store/schema.ts';
 import { FIGHTERS, TESTS, type DemoFighter, type Story } from './saltmarsh.ts';
 import { SESSIONS, type DemoSession } from './saltmarshSessions.ts';
@@ -51,12 +50,7 @@ interface DemoClass {
 function holdClass(log: DemoLog, { id, session, at, week, classOfWeek }: DemoClass): void {
   const random = seededRandom(seedFromText(id));
   const present = FIGHTERS.filter(({ story }) => random() < story.attends && !story.away?.includes(week));
-  const rounds: RoundDto[] = linkRounds<AnyBlockDto, RoundDto>(session.rounds, (blockId, seconds, next) => ({
-    kind: 'rest',
-    id: blockId,
-    seconds,
-    next,
-  }));
+  const rounds = heldRounds(session.rounds);
   let clock = at;
   log.runs.push({
     id,

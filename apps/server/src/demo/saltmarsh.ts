@@ -4,6 +4,9 @@ import type { FighterProfile } from '@eurhythm/core/strikes';
 
 export const GYM_NAME = 'Saltmarsh Striking Hall';
 
+/** What lies in the boathouse. */
+export const KIT = ['pads', 'shields', 'floor tape'];
+
 export const GRADES = [
   { id: 'minnows', name: 'Minnows', band: 'children' },
   { id: 'herons', name: 'Herons', band: 'children' },
@@ -32,6 +35,27 @@ export interface DemoFighter extends SaveFighterDto {
   readonly story: Story;
 }
 
+/** In centimetres. */
+const HEIGHTS: Readonly<Record<string, number>> = {
+  lumi: 121,
+  oskar: 143,
+  yara: 150,
+  sanne: 171,
+  emeka: 183,
+  dario: 176,
+  mbali: 168,
+  tomasz: 186,
+  nuria: 164,
+  radek: 181,
+  leilani: 170,
+  joost: 188,
+  ines: 173,
+  suda: 166,
+};
+
+/** Who should not be partners: the one hits too hard for the other’s return. */
+const APART: Readonly<Record<string, string[]>> = { dario: ['radek'] };
+
 const fighter = (
   id: string,
   name: string,
@@ -47,6 +71,8 @@ const fighter = (
   lead,
   note,
   fit,
+  height: HEIGHTS[id] ?? null,
+  apart: APART[id] ?? [],
   story: { spread: 0.12, fading: 0.18, weekly: 0.01, otherLeadSlower: 0.07, attends: 0.8, ...story },
 });
 
@@ -122,6 +148,10 @@ const combo = (
 });
 
 export const COMBOS: readonly DemoCombo[] = [
+  combo('minnows-1', 'minnows', 1, 'Two taps', 'jab . cross@b', 60, 'Big step back after the second tap.'),
+  combo('minnows-2', 'minnows', 2, 'Tap and duck', 'jab . duck', 60),
+  combo('herons-1', 'herons', 1, 'Tap, tap, push', '1@b 2@b f:push', 66),
+  combo('herons-2', 'herons', 2, 'Sweep the reeds', '1@b . r:round@l', 66),
   combo(
     'ebb-1',
     'ebb',

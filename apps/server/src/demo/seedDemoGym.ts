@@ -1,8 +1,11 @@
 import { STARTER_MOVES, STARTER_NUMBERS } from '@eurhythm/core/moves';
+import { STARTER_SCHOOL_SETTINGS } from '@eurhythm/contract';
+import { addDays, endOfMonth, format, startOfMonth, startOfWeek } from 'date-fns';
 import type { Database } from '../store/openStore.ts';
 import * as schema from '../store/schema.ts';
 import { demoLog } from './demoLog.ts';
-import { COMBOS, FIGHTERS, GRADES, GYM_NAME } from './saltmarsh.ts';
+import { COMBOS, FIGHTERS, GRADES, GYM_NAME, KIT } from './saltmarsh.ts';
+import { FULL_CLASS } from './saltmarshClass.ts';
 import { SESSIONS } from './saltmarshSessions.ts';
 import { TECHNIQUES } from './saltmarshTechniques.ts';
 
@@ -14,7 +17,9 @@ export async function seedDemoGym(database: Database, now: Date): Promise<boolea
   if (gym) return false;
   const log = demoLog(now);
   await database.transaction(async (tx) => {
-    await tx.insert(schema.gyms).values({ id: 'gym', name: GYM_NAME });
+    await tx
+      .insert(schema.gyms)
+      .values({ id: 'gym', name: GYM_NAME, school: { ...STARTER_SCHOOL_SETTINGS, kit: KIT } });
     await tx.insert(schema.grades).values(GRADES.map((grade, position) => ({ ...grade, position })));
     await tx
       .insert(schema.moves)
@@ -29,12 +34,13 @@ export async function seedDemoGym(database: Database, now: Date): Promise<boolea
       .values(Object.entries(TECHNIQUES).map(([gradeId, list]) => ({ gradeId, techniques: [...list] })));
     await tx.insert(schema.fighters).values(FIGHTERS.map(({ story: _, ...fighter }) => fighter));
     await tx.insert(schema.sessions).values(
-      SESSIONS.map(({ inDays, ...session }) => ({
+      [...SESSIONS, FULL_CLASS].map(({ inDays, ...session }) => ({
         ...session,
         plannedFor: classTime(now, inDays),
         updatedAt: now,
       })),
     );
+    await tx.insert(schema.themes).values(themesAround(now));
     await tx.insert(schema.runs).values(log.runs);
     await tx.insert(schema.roundResults).values(log.results);
     await tx.insert(schema.attempts).values(log.attempts);
@@ -47,4 +53,19 @@ function classTime(now: Date, inDays: number): Date {
   const at = new Date(now.getTime() + inDays * DAY);
   at.setHours(18, 30, 0, 0);
   return at.getTime() < now.getTime() ? new Date(at.getTime() + DAY) : at;
+}
+
+/** A theme for this week, from Monday, and one for the month around it. */
+function themesAround(now: Date): (typeof schema.themes.$inferInsert)[] {
+  const day = (date: Date): string => format(date, 'yyyy-MM-dd');
+  const monday = startOfWeek(now, { weekStartsOn: 1 });
+  return [
+    { id: 'demo-week', title: 'Knees from both leads', from: day(monday), until: day(addDays(monday, 6)) },
+    {
+      id: 'demo-month',
+      title: 'Clean before fast',
+      from: day(startOfMonth(now)),
+      until: day(endOfMonth(now)),
+    },
+  ];
 }

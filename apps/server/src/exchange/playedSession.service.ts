@@ -1,9 +1,9 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { iCalendar } from '@eurhythm/core/formats';
-import { linkRounds } from '@eurhythm/core/rounds';
 import { seedFromText, type Seconds } from '@eurhythm/core/units';
-import type { AnyBlockDto, CompiledRoundView, RoundDto, VoiceId } from '@eurhythm/contract';
+import type { CompiledRoundView, VoiceId } from '@eurhythm/contract';
 import { GymService } from '../gym/gym.service.ts';
+import { heldRounds } from '../sessions/heldRounds.ts';
 import { RoundsService } from '../sessions/rounds.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 
@@ -57,12 +57,7 @@ export class PlayedSessionService {
     const wanted =
       roundId === undefined ? session.rounds : session.rounds.filter((round) => round.id === roundId);
     if (wanted.length === 0) throw new NotFoundException('This round does not exist.');
-    const linked = linkRounds<AnyBlockDto, RoundDto>(wanted, (id, seconds, next) => ({
-      kind: 'rest',
-      id,
-      seconds,
-      next,
-    }));
+    const linked = heldRounds(wanted);
     const rounds: PlayedRound[] = [];
     let at = 0;
     for (const { id, title, blocks } of linked) {

@@ -32,5 +32,6 @@ class GradesController {
   imports: [GymSettingsModule, MovesModule],
   controllers: [GradesController],
   providers: [GradesService, TechniquesService],
+  exports: [TechniquesService],
 })
 export class GradesModule {}

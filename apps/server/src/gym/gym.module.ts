@@ -1,5 +1,6 @@
 import { Body, Controller, Get, Module, Put } from '@nestjs/common';
 import { AcceptNoticeDto, SchoolDto, type GymView, type TodayView } from '@eurhythm/contract';
+import { CalendarModule } from '../calendar/calendar.module.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { RunsModule } from '../runs/runs.module.ts';
 import { GymService } from './gym.service.ts';
@@ -40,7 +41,7 @@ class GymController {
 }
 
 @Module({
-  imports: [FightersModule, RunsModule, GymSettingsModule],
+  imports: [CalendarModule, FightersModule, RunsModule, GymSettingsModule],
   controllers: [GymController],
   providers: [TodayService],
 })

@@ -3,6 +3,8 @@ import { summariseBurst, summariseTrials } from '@eurhythm/core/speed';
 import { groupBy } from '@eurhythm/core/units';
 import type { TodayView } from '@eurhythm/contract';
 import { asc, desc, eq, gte, isNotNull } from 'drizzle-orm';
+import { format } from 'date-fns';
+import { ThemesService } from '../calendar/themes.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { RunsService } from '../runs/runs.service.ts';
 import { sessionSummary } from '../sessions/sessions.service.ts';
@@ -23,17 +25,26 @@ export class TodayService {
     @InjectDatabase() private readonly database: Database,
     private readonly fighters: FightersService,
     private readonly runs: RunsService,
+    private readonly themes: ThemesService,
   ) {}
 
   async today(): Promise<TodayView> {
-    const [next, running, everybody, lastRun, bestBursts] = await Promise.all([
+    const [next, themes, running, everybody, lastRun, bestBursts] = await Promise.all([
       this.next(),
+      this.themes.of(format(new Date(), 'yyyy-MM-dd')),
       this.runs.running(),
       this.fighters.list(),
       this.lastRun(),
       this.bestBursts(),
     ]);
-    return { next, running, expected: everybody.filter((fighter) => fighter.fit), lastRun, bestBursts };
+    return {
+      next,
+      themes,
+      running,
+      expected: everybody.filter((fighter) => fighter.fit),
+      lastRun,
+      bestBursts,
+    };
   }
 
   private async next(): Promise<TodayView['next']> {

@@ -5,6 +5,7 @@ import {
   SaveAttemptDto,
   StartRunDto,
   type AttemptView,
+  type LastTrained,
   type ResultView,
   type RunView,
 } from '@eurhythm/contract';
@@ -15,6 +16,11 @@ import { RunsService } from './runs.service.ts';
 @Controller('api/runs')
 class RunsController {
   constructor(private readonly runs: RunsService) {}
+
+  @Get('trained')
+  lastTrained(): Promise<LastTrained> {
+    return this.runs.lastTrained();
+  }
 
   @Get(':id')
   one(@Param('id') id: string): Promise<RunView> {

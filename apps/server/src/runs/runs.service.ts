@@ -1,8 +1,7 @@
 import { Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
-import { linkRounds } from '@eurhythm/core/rounds';
 import type {
-  AnyBlockDto,
   AttemptView,
+  LastTrained,
   MarkResultDto,
   ResultView,
   RunClockDto,
@@ -12,6 +11,8 @@ import type {
 } from '@eurhythm/contract';
 import { and, asc, desc, eq, inArray } from 'drizzle-orm';
 import { attemptView } from '../fighters/attemptView.ts';
+import { heldRounds } from '../sessions/heldRounds.ts';
+import { comboRefs } from '../sessions/rounds.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 import type { Database } from '../store/openStore.ts';
 import { attempts, fighters, roundResults, runs } from '../store/schema.ts';
@@ -44,15 +45,7 @@ export class RunsService {
   async start(id: string, { sessionId, fighterIds, startedAt }: StartRunDto): Promise<RunView> {
     const session = await this.sessions.one(sessionId);
     await this.mustBeFit(fighterIds);
-    const rounds = linkRounds<AnyBlockDto, (typeof session.rounds)[number]>(
-      session.rounds,
-      (blockId, seconds, next) => ({
-        kind: 'rest',
-        id: blockId,
-        seconds,
-        next,
-      }),
-    );
+    const rounds = heldRounds(session.rounds);
     await this.database
       .insert(runs)
       .values({
@@ -67,6 +60,23 @@ export class RunsService {
       })
       .onConflictDoNothing();
     return this.one(id);
+  }
+
+  /** When each combo was last in a session that was held. */
+  async lastTrained(): Promise<LastTrained> {
+    const rows = await this.database
+      .select({ rounds: runs.rounds, startedAt: runs.startedAt })
+      .from(runs)
+      .orderBy(asc(runs.startedAt));
+    return Object.fromEntries(
+      rows.flatMap(({ rounds, startedAt }) =>
+        rounds
+          .flatMap(({ blocks }) =>
+            blocks.flatMap((block) => (block.kind === 'combo' ? comboRefs(block) : [])),
+          )
+          .flatMap(({ comboId }) => (comboId === undefined ? [] : [[comboId, startedAt.toISOString()]])),
+      ),
+    );
   }
 
   private async mustBeFit(ids: readonly string[]): Promise<void> {

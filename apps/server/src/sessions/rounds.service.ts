@@ -9,8 +9,10 @@ import {
   type BlockCombo,
   type CountWords,
 } from '@eurhythm/core/rounds';
+import { plannedCombo } from '@eurhythm/contract';
 import type {
   AnyBlockDto,
+  ComboBlockDto,
   ComboRefDto,
   ComboView,
   CompileRoundDto,
@@ -45,7 +47,9 @@ export class RoundsService {
     const filled = await this.fill(blocks, book);
     const { speaker, count } = await this.speech(voice);
     const shelf = await this.voice.shelf(wantedTexts(filled, book, count, word), speaker);
-    const combos = filled.flatMap((block) => (block.kind === 'combo' ? block.combos : []));
+    const combos = filled.flatMap((block) =>
+      block.kind === 'combo' ? [...block.combos, ...(block.lanes ?? []).flatMap((lane) => lane.combos)] : [],
+    );
     return {
       ...compileRound({ blocks: filled, lead, seed, shifts: shifts ?? [], count, word }, book, shelf),
       combos,
@@ -83,9 +87,9 @@ export class RoundsService {
   }
 
   private async fill(blocks: readonly AnyBlockDto[], book: MoveBook, under = 'blocks'): Promise<Block[]> {
-    const ids = blocks.flatMap((block) =>
-      block.kind === 'combo' ? block.combos.flatMap((ref) => ref.comboId ?? []) : [],
-    );
+    const ids = blocks
+      .flatMap((block) => (block.kind === 'combo' ? comboRefs(block) : []))
+      .flatMap((ref) => ref.comboId ?? []);
     const known = await this.combos.some([...new Set(ids)]);
     const faults: FieldError[] = [];
     const tellWait = (field: string): void => {
@@ -98,16 +102,22 @@ export class RoundsService {
     const filled = blocks.map((block, i): Block => {
       switch (block.kind) {
         case 'combo': {
-          const combos = block.combos.flatMap((ref, j) => {
-            const found = fillCombo(ref, `${block.id}-${j}`, known, book);
-            if (typeof found !== 'string') return found;
-            faults.push({ field: `${under}.${i}.combos.${j}`, message: found });
-            return [];
-          });
+          const fillAll = (refs: readonly ComboRefDto[], field: string): BlockCombo[] =>
+            refs.flatMap((ref, j) => {
+              const found = fillCombo(ref, `${block.id}-${j}`, known, book);
+              if (typeof found !== 'string') return found;
+              faults.push({ field: `${field}.combos.${j}`, message: found });
+              return [];
+            });
+          const combos = fillAll(block.combos, `${under}.${i}`);
+          const lanes = (block.lanes ?? []).map((lane, j) => ({
+            group: lane.group,
+            combos: fillAll(lane.combos, `${under}.${i}.lanes.${j}`),
+          }));
           if (block.gaps?.kind === 'random' && block.gaps.max < block.gaps.min) {
             tellWait(`${under}.${i}.gaps.max`);
           }
-          return { ...block, combos };
+          return { ...block, combos, lanes };
         }
         case 'free':
           if (block.every.max < block.every.min) {
@@ -142,6 +152,11 @@ export class RoundsService {
   }
 }
 
+/** Every combo that a block names, those of its groups too. */
+export function comboRefs({ combos, lanes = [] }: ComboBlockDto): ComboRefDto[] {
+  return [...combos, ...lanes.flatMap((lane) => lane.combos)];
+}
+
 /** The combo a reference stands for, or a sentence that says what is wrong with it. */
 function fillCombo(
   ref: ComboRefDto,
@@ -149,14 +164,9 @@ function fillCombo(
   known: ReadonlyMap<string, ComboView>,
   book: MoveBook,
 ): BlockCombo | string {
-  if (ref.comboId !== undefined) {
-    const combo = known.get(ref.comboId);
-    if (!combo) return 'This combo is not in the book any more. Choose another one.';
-    const { grade, number, title, line, beatsPerBar, cycleBeats } = combo;
-    return { id: combo.id, grade, number, title, line, beatsPerBar, cycleBeats };
-  }
-  const line = ref.line ?? '';
-  const parsed = parseLine(line, book);
-  if (!parsed.ok) return parsed.errors[0]!.message;
-  return { id, grade: '', number: 1, title: ref.title ?? '', line, beatsPerBar: 4 };
+  const combo = plannedCombo(ref, id, known);
+  if (!combo) return 'This combo is not in the book any more. Choose another one.';
+  if (ref.comboId !== undefined) return combo;
+  const parsed = parseLine(combo.line, book);
+  return parsed.ok ? combo : parsed.errors[0]!.message;
 }

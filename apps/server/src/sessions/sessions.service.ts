@@ -1,10 +1,22 @@
-import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
-import { linkRounds } from '@eurhythm/core/rounds';
-import type { AnyBlockDto, RoundDto, SaveSessionDto, SessionSummary, SessionView } from '@eurhythm/contract';
+import {
+  ConflictException,
+  Injectable,
+  NotFoundException,
+  UnprocessableEntityException,
+} from '@nestjs/common';
+import { sessionSeconds, unrollRounds } from '@eurhythm/core/plan';
+import type {
+  AnyBlockDto,
+  RepeatSessionDto,
+  SaveSessionDto,
+  SessionSummary,
+  SessionView,
+} from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../store/openStore.ts';
 import { runs, sessions } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { heldRounds } from './heldRounds.ts';
 import { RoundsService } from './rounds.service.ts';
 
 type SessionRow = typeof sessions.$inferSelect;
@@ -27,8 +39,8 @@ export class SessionsService {
   async one(id: string): Promise<SessionView> {
     const [row] = await this.database.select().from(sessions).where(eq(sessions.id, id));
     if (!row) throw new NotFoundException('This session does not exist.');
-    const { title, lead, rounds, word } = row;
-    return { id, title, lead, rounds, word, plannedFor: row.plannedFor?.toISOString() ?? null };
+    const { title, lead, rounds, word, groups } = row;
+    return { id, title, lead, rounds, word, groups, plannedFor: row.plannedFor?.toISOString() ?? null };
   }
 
   /** Makes or changes a session; the same request again changes nothing. */
@@ -40,6 +52,7 @@ export class SessionsService {
       lead: session.lead,
       rounds: session.rounds,
       word: session.word ?? '',
+      groups: session.groups ?? [],
       plannedFor: session.plannedFor ? new Date(session.plannedFor) : null,
       updatedAt: new Date(),
     };
@@ -48,6 +61,25 @@ export class SessionsService {
       .values({ id, ...row })
       .onConflictDoUpdate({ target: sessions.id, set: row });
     return this.one(id);
+  }
+
+  /** Makes copies of a session at other instants; one whose id is there already stays as it is. */
+  async repeat(id: string, { ids, dates }: RepeatSessionDto): Promise<SessionSummary[]> {
+    if (ids.length !== dates.length) {
+      const message = 'Each copy needs an id and a date of its own.';
+      throw new UnprocessableEntityException({ message, errors: [{ field: 'dates', message }] });
+    }
+    const [row] = await this.database.select().from(sessions).where(eq(sessions.id, id));
+    if (!row) throw new NotFoundException('This session does not exist.');
+    const copies = ids.map((copyId, i) => ({
+      ...row,
+      id: copyId,
+      plannedFor: new Date(dates[i]!),
+      updatedAt: new Date(),
+    }));
+    await this.database.insert(sessions).values(copies).onConflictDoNothing();
+    const all = await this.list();
+    return all.filter((session) => ids.includes(session.id));
   }
 
   /** Makes the voice of every saved session ahead of time, one session after the other. */
@@ -66,14 +98,7 @@ export class SessionsService {
   /** All blocks of each saved session, linked as they will be played. */
   private async blocksOfSessions(): Promise<AnyBlockDto[][]> {
     const rows = await this.database.select({ rounds: sessions.rounds }).from(sessions);
-    return rows.map(({ rounds }) =>
-      linkRounds<AnyBlockDto, RoundDto>(rounds, (id, seconds, next) => ({
-        kind: 'rest',
-        id,
-        seconds,
-        next,
-      })).flatMap((round) => round.blocks),
-    );
+    return rows.map(({ rounds }) => heldRounds(rounds).flatMap((round) => round.blocks));
   }
 
   async remove(id: string): Promise<void> {
@@ -87,19 +112,12 @@ export class SessionsService {
   }
 }
 
-export function roundsSeconds(rounds: readonly RoundDto[]): number {
-  return rounds.reduce(
-    (sum, round) => sum + round.blocks.reduce((part, block) => part + block.seconds, 0),
-    0,
-  );
-}
-
 export function sessionSummary(row: SessionRow): SessionSummary {
   return {
     id: row.id,
     title: row.title,
     plannedFor: row.plannedFor?.toISOString() ?? null,
-    rounds: row.rounds.length,
-    seconds: roundsSeconds(row.rounds),
+    rounds: unrollRounds(row.rounds).length,
+    seconds: sessionSeconds(row.rounds),
   };
 }

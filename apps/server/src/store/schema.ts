@@ -1,8 +1,10 @@
 import type { Move, NumberedMove } from '@eurhythm/core/moves';
 import type {
+  ClassGroupDto,
   RoundDto,
   RunClockDto,
   SaveComboDto,
+  SaveSheetDto,
   SchoolDto,
   TechniqueDto,
   VariantDto,
@@ -106,6 +108,9 @@ export const fighters = pgTable('fighters', {
   lead: lead('lead').notNull(),
   note: text('note').notNull(),
   fit: boolean('fit').notNull(),
+  /** In centimetres. */
+  height: doublePrecision('height'),
+  apart: jsonb('apart').$type<string[]>().notNull().default([]),
 });
 
 export const sessions = pgTable('sessions', {
@@ -114,6 +119,31 @@ export const sessions = pgTable('sessions', {
   lead: lead('lead').notNull(),
   plannedFor: at('planned_for'),
   word: text('word').notNull().default(''),
+  groups: jsonb('groups').$type<ClassGroupDto[]>().notNull().default([]),
+  rounds: jsonb('rounds').$type<RoundDto[]>().notNull(),
+  updatedAt: at('updated_at').notNull(),
+});
+
+/** Who came to a planned session, and how they are put together. */
+export const classSheets = pgTable('class_sheets', {
+  sessionId: text('session_id')
+    .primaryKey()
+    .references(() => sessions.id, { onDelete: 'cascade' }),
+  sheet: jsonb('sheet').$type<SaveSheetDto>().notNull(),
+});
+
+/** What the classes of some days are about; both days belong to it, and are written like 2026-03-05. */
+export const themes = pgTable('themes', {
+  id: text('id').primaryKey(),
+  title: text('title').notNull(),
+  from: text('from').notNull(),
+  until: text('until').notNull(),
+});
+
+/** Rounds that the gym keeps to use again. */
+export const libraryItems = pgTable('library_items', {
+  id: text('id').primaryKey(),
+  title: text('title').notNull(),
   rounds: jsonb('rounds').$type<RoundDto[]>().notNull(),
   updatedAt: at('updated_at').notNull(),
 });

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
 import { readFile, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -30,8 +31,9 @@ export class ClipFolder {
 
   /** Writes beside the place and moves there, so that a half-written file is never read. */
   private async write(file: string, contents: Uint8Array | string): Promise<void> {
-    await writeFile(`${file}.part`, contents);
-    await rename(`${file}.part`, file);
+    const part = `${file}.${randomUUID()}.part`;
+    await writeFile(part, contents);
+    await rename(part, file);
   }
 
   private file(id: string, ending: 'wav' | 'json'): string {

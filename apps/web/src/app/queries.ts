@@ -7,10 +7,14 @@ import type {
   FighterLog,
   FighterView,
   GymView,
+  LastTrained,
+  LibraryItem,
   RunView,
   SessionSummary,
   SessionView,
+  SheetView,
   TechniqueLists,
+  ThemeView,
   SoundCheckView,
   TodayView,
   VoiceView,
@@ -57,6 +61,15 @@ export const queries = {
   sessions: () => queryOptions({ queryKey: ['sessions'], queryFn: () => items<SessionSummary>('sessions') }),
   session: (id: string) =>
     queryOptions({ queryKey: ['sessions', id], queryFn: () => get<SessionView>(`sessions/${id}`) }),
+  sheet: (id: string) =>
+    queryOptions({
+      queryKey: ['sessions', id, 'sheet'],
+      queryFn: () => get<SheetView>(`sessions/${id}/sheet`),
+    }),
+  library: () => queryOptions({ queryKey: ['library'], queryFn: () => items<LibraryItem>('library') }),
+  themes: () => queryOptions({ queryKey: ['themes'], queryFn: () => items<ThemeView>('themes') }),
+  lastTrained: () =>
+    queryOptions({ queryKey: ['runs', 'trained'], queryFn: () => get<LastTrained>('runs/trained') }),
   fighters: () => queryOptions({ queryKey: ['fighters'], queryFn: () => items<FighterView>('fighters') }),
   fighterLog: (id: string) =>
     queryOptions({ queryKey: ['fighters', id, 'log'], queryFn: () => get<FighterLog>(`fighters/${id}/log`) }),

@@ -44,10 +44,22 @@ export const router = createBrowserRouter([
       { path: 'gym', lazy: room(() => import('../rooms/gym/GymRoom.tsx'), 'GymRoom') },
       { path: 'gym/sound', lazy: room(() => import('../rooms/gym/sound/SoundCheck.tsx'), 'SoundCheck') },
       { path: 'gym/voice', lazy: room(() => import('../rooms/gym/sound/OwnVoice.tsx'), 'OwnVoice') },
+      {
+        path: 'combos/wall/:gradeId',
+        lazy: room(() => import('../rooms/combos/WallCard.tsx'), 'WallCard'),
+      },
       { path: 'combos/:id?', lazy: room(combos, 'CombosRoom') },
       {
         path: 'sessions/:id/card',
-        lazy: room(() => import('../rooms/sessions/SessionCard.tsx'), 'SessionCard'),
+        lazy: room(() => import('../rooms/sessions/paper/SessionCard.tsx'), 'SessionCard'),
+      },
+      {
+        path: 'sessions/:id/sheet',
+        lazy: room(() => import('../rooms/sessions/sheet/ClassSheet.tsx'), 'ClassSheet'),
+      },
+      {
+        path: 'sessions/calendar',
+        lazy: room(() => import('../rooms/sessions/calendar/CalendarRoom.tsx'), 'CalendarRoom'),
       },
       { path: 'sessions/:id?', lazy: room(sessions, 'SessionsRoom') },
       { path: 'floor', lazy: room(floor, 'ChooseRoom') },

@@ -23,20 +23,23 @@ export function useDraft<T>(key: string, saved: T | undefined): Draft<T> {
   );
   const change = useCallback((next: T) => step((before) => changed(before, next, performance.now())), [step]);
   const clear = useCallback(() => step(() => startHistory<T | undefined>(undefined)), [step]);
+  const [settled, setSettled] = useState<string | null>(null);
   const settle = useCallback(
     (sent: T) => {
+      const text = JSON.stringify(sent);
+      setSettled(text);
       const since = readDraft<T>(place);
-      const isSent = since === undefined || JSON.stringify(since) === JSON.stringify(sent);
-      if (isSent) clear();
-      return isSent ? undefined : since;
+      if (since !== undefined && JSON.stringify(since) !== text) return since;
+      localStorage.removeItem(place);
+      return undefined;
     },
-    [place, clear],
+    [place],
   );
   const undo = useCallback(() => step(undone), [step]);
   const redo = useCallback(() => step(redone), [step]);
   return {
     value: draft ?? saved,
-    isChanged: draft !== undefined && JSON.stringify(draft) !== JSON.stringify(saved),
+    isChanged: draft !== undefined && ![JSON.stringify(saved), settled].includes(JSON.stringify(draft)),
     change,
     clear,
     settle,
@@ -60,7 +63,7 @@ export interface Draft<T> {
   readonly canRedo: boolean;
   change(next: T): void;
   clear(): void;
-  /** The server has this value of the draft now. What was written since it was sent stays, and is given back. */
+  /** The server has this value now. Its steps can still be undone; what was written since it was sent is given back. */
   settle(sent: T): T | undefined;
   undo(): void;
   redo(): void;

@@ -20,7 +20,7 @@ export interface StripScale {
   readonly label: number;
 }
 
-export const STRIP_SCALES: Readonly<Record<'row' | 'bench' | 'mat', StripScale>> = {
+export const STRIP_SCALES: Readonly<Record<'row' | 'wall' | 'bench' | 'mat', StripScale>> = {
   row: {
     leastBeat: 9,
     mostBeat: 34,
@@ -32,6 +32,18 @@ export const STRIP_SCALES: Readonly<Record<'row' | 'bench' | 'mat', StripScale>>
     top: 5,
     below: 1,
     label: 0,
+  },
+  wall: {
+    leastBeat: 30,
+    mostBeat: 74,
+    left: 30,
+    right: 14,
+    heights: { head: 70, body: 46, low: 25 },
+    head: 7.5,
+    tape: 16,
+    top: 26,
+    below: 44,
+    label: 11,
   },
   bench: {
     leastBeat: 56,

@@ -25,18 +25,68 @@ const APART = 100_000;
  * call for a new plan of what is left: `met` says who has met already.
  */
 export function pairUp(people: readonly Trainee[], rounds: number, met: readonly Group[] = []): Group[][] {
-  const times = new Map<string, number>();
-  const threes = new Map<string, number>();
-  const note = (group: Group): void => {
-    for (const [a, b] of pairsOf(group)) times.set(keyOf(a, b), (times.get(keyOf(a, b)) ?? 0) + 1);
-    if (group.length === 3) for (const id of group) threes.set(id, (threes.get(id) ?? 0) + 1);
-  };
-  met.forEach(note);
+  const all = [...met];
   return Array.from({ length: rounds }, () => {
-    const groups = rotation(people, times, threes);
-    groups.forEach(note);
+    const groups = groupUp(people, 2, all);
+    all.push(...groups);
     return groups;
   });
+}
+
+/** One rotation in groups of a size, as `pairUp` makes them; what does not come out even goes in pairs or a three. */
+export function groupUp(people: readonly Trainee[], size: 1 | 2 | 3, met: readonly Group[]): Group[] {
+  if (size === 1) return people.map(({ id }) => [id]);
+  const times = new Map<string, number>();
+  const threes = new Map<string, number>();
+  for (const group of met) {
+    for (const [a, b] of pairsOf(group)) times.set(keyOf(a, b), (times.get(keyOf(a, b)) ?? 0) + 1);
+    if (group.length === 3) for (const id of group) threes.set(id, (threes.get(id) ?? 0) + 1);
+  }
+  return size === 2 ? rotation(people, times, threes) : inThrees(people, costOf(times));
+}
+
+/** Threes, with one pair when two are over, or two pairs when one is. */
+function inThrees(people: readonly Trainee[], cost: Cost): Group[] {
+  const pairs = people.length % 3 === 0 ? 0 : people.length % 3 === 2 ? 1 : 2;
+  if (people.length < 5)
+    return people.length === 4 ? rotation(people, new Map(), new Map(), cost) : [people.map(({ id }) => id)];
+  const left = [...people];
+  const groups: Trainee[][] = [];
+  while (left.length > 0) {
+    const size = groups.length < pairs ? 2 : 3;
+    const group = [left.shift()!];
+    while (group.length < size) {
+      const price = (each: Trainee): number => group.reduce((sum, member) => sum + cost(member, each), 0);
+      const next = left.reduce((best, each) => (price(each) < price(best) ? each : best));
+      left.splice(left.indexOf(next), 1);
+      group.push(next);
+    }
+    groups.push(group);
+  }
+  return exchanged(groups, cost).map((group) => group.map(({ id }) => id));
+}
+
+/** Exchanges members between groups as long as that is better for both together. */
+function exchanged(groups: Trainee[][], cost: Cost): Trainee[][] {
+  const price = (group: readonly Trainee[]): number =>
+    group.reduce((sum, a, i) => sum + group.slice(i + 1).reduce((part, b) => part + cost(a, b), 0), 0);
+  const made = groups.map((group) => [...group]);
+  for (let changed = true; changed;) {
+    changed = false;
+    for (const [i, one] of made.entries()) {
+      for (const other of made.slice(i + 1)) {
+        for (const a of one.keys()) {
+          for (const b of other.keys()) {
+            const before = price(one) + price(other);
+            [one[a], other[b]] = [other[b]!, one[a]!];
+            if (price(one) + price(other) < before - 1e-9) changed = true;
+            else [one[a], other[b]] = [other[b]!, one[a]!];
+          }
+        }
+      }
+    }
+  }
+  return made;
 }
 
 function pairsOf(group: Group): [string, string][] {
@@ -49,15 +99,9 @@ function rotation(
   people: readonly Trainee[],
   times: ReadonlyMap<string, number>,
   threes: ReadonlyMap<string, number>,
+  cost: Cost = costOf(times),
 ): Group[] {
   if (people.length < 2) return people.map(({ id }) => [id]);
-  const cost = remembered(
-    (a, b) =>
-      Math.abs(a.rank - b.rank) * CM_PER_GRADE +
-      (a.size === null || b.size === null ? 0 : Math.abs(a.size - b.size)) +
-      (times.get(keyOf(a.id, b.id)) ?? 0) * AGAIN +
-      (a.apart.includes(b.id) || b.apart.includes(a.id) ? APART : 0),
-  );
   // The odd one out is whoever has been in a three least; it joins the pair that it fits best.
   const odd = people.length % 2 === 1 ? leastIn(people, threes) : null;
   const pairs = improved(
@@ -75,6 +119,16 @@ function rotation(
     }))
     .sort((x, y) => x.price - y.price)[0]!;
   return pairs.map(([a, b], i) => (i === withOdd.i ? [a.id, b.id, odd.id] : [a.id, b.id]));
+}
+
+function costOf(times: ReadonlyMap<string, number>): Cost {
+  return remembered(
+    (a, b) =>
+      Math.abs(a.rank - b.rank) * CM_PER_GRADE +
+      (a.size === null || b.size === null ? 0 : Math.abs(a.size - b.size)) +
+      (times.get(keyOf(a.id, b.id)) ?? 0) * AGAIN +
+      (a.apart.includes(b.id) || b.apart.includes(a.id) ? APART : 0),
+  );
 }
 
 function leastIn(people: readonly Trainee[], threes: ReadonlyMap<string, number>): Trainee {

@@ -51,9 +51,35 @@ export interface BlockCombo {
   readonly need?: number;
 }
 
+/** What a round is for, in the order of a class. */
+export const PHASES = [
+  'warm-up',
+  'technique',
+  'combos',
+  'pads',
+  'shadow',
+  'conditioning',
+  'stretch',
+] as const;
+export type Phase = (typeof PHASES)[number];
+
 interface BlockBase {
   readonly id: string;
   readonly seconds: Seconds;
+  /** Names of the groups it is for; empty for everybody. */
+  readonly who?: readonly string[];
+  /** What has to be at hand, such as pads. */
+  readonly kit?: readonly string[];
+  /** Steps of floor needed one way, beyond what its lines need. */
+  readonly space?: number | null;
+  /** What the coach says before it begins. */
+  readonly tell?: string;
+}
+
+/** A group that does combos of its own to the same clock. */
+export interface ComboLane {
+  readonly group: string;
+  readonly combos: readonly BlockCombo[];
 }
 
 /** Combos on a beat, each repeated before the next is called. What is left out takes its first kind, or nothing. */
@@ -71,6 +97,8 @@ export interface ComboBlock extends BlockBase {
   readonly order?: ComboOrder;
   /** Contact in percent of full power, in equal parts of the time; called where it changes. */
   readonly intensity?: readonly number[];
+  /** Groups with combos of their own; a time through lasts as long as the slowest of them needs. */
+  readonly lanes?: readonly ComboLane[];
 }
 
 /** Shadowboxing: move freely, with a spoken prompt at random instants. */

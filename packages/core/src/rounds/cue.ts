@@ -62,6 +62,8 @@ export interface Cycle {
   readonly beatSeconds: Seconds;
   /** Contact with the partner in percent of full power; null where nothing is said about it. */
   readonly intensity: number | null;
+  /** What the groups with combos of their own do meanwhile. */
+  readonly lanes?: readonly { readonly group: string; readonly combo: string }[];
 }
 
 export interface CompiledRound {

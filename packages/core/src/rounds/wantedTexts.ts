@@ -3,7 +3,7 @@ import { comboForms, countWord, holderForms, numberWord, strokeForms } from '../
 import { parseLine } from '../line/index.ts';
 import type { MoveBook } from '../moves/index.ts';
 import type { Block, ComboBlock, CountWords } from './block.ts';
-import { intensityCall, stageCall, switchForms } from './combo/announcements.ts';
+import { intensityCall, laneForms, stageCall, switchForms } from './combo/announcements.ts';
 import { countSteps, mostReps } from './counted/countSteps.ts';
 import { countForms, holdForms } from './counted/layOutCounted.ts';
 import { footworkAsCombo } from './footworkLine.ts';
@@ -42,6 +42,8 @@ export function wantedTexts(
 function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords): Generator<string> {
   yield* (block.intensity ?? []).map(intensityCall);
   if (block.calls === 'silent') return;
+  for (const { group, combos } of block.lanes ?? [])
+    yield* combos.flatMap((combo) => laneForms(group, combo));
   const isBuildUp = block.tempo?.kind === 'build-up';
   if (isBuildUp) yield* (['parts', 'joined', 'fast'] as const).flatMap((stage) => stageCall(stage) ?? []);
   if (block.calls === 'one-count' || isBuildUp)

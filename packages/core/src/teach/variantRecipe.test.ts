@@ -18,6 +18,8 @@ describe('variant recipes', () => {
     ['1 2 3', recipe('power', 0), '1* 2 3'],
     ['1 2 3', recipe('grow', 2), '1 2'],
     ['1 2-r:knee', recipe('easier'), '1 2'],
+    // The leg that was up is gone, whatever the holder does in between.
+    ['r:knee o:round ^push', recipe('easier'), 'o:round push'],
   ])('%j with %j makes %j', (parent, how, made) => {
     expect(makeVariant(parent, how, book, ebb)).toBe(made);
   });

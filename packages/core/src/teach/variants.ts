@@ -140,13 +140,16 @@ function lowered(stroke: Stroke, book: MoveBook, { youth }: Audience, changes: s
 /** Marks that lean on a stroke before them fall away when that stroke is gone. */
 function dropLooseMarks(line: BeatLine, book: MoveBook): BeatLine {
   let before: Stroke | null = null;
+  /** A leg stays up while the holder does something, so only the fighter's own stroke counts for it. */
+  let ownBefore: Stroke | null = null;
   return mapStrokes(line, (stroke) => {
     const kept: Stroke = {
       ...stroke,
       conditional: stroke.conditional && before !== null,
-      keptUp: stroke.keptUp && before !== null && isLegStrike(moveOf(before, book)),
+      keptUp: stroke.keptUp && ownBefore !== null && isLegStrike(moveOf(ownBefore, book)),
     };
     before = kept;
+    if (kept.by === 'fighter') ownBefore = kept;
     return kept;
   });
 }

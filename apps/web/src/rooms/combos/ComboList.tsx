@@ -17,7 +17,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { GripVertical } from 'lucide-react';
 import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { NavLink } from 'react-router';
+import { Link, NavLink } from 'react-router';
 import { toast } from 'sonner';
 import { type MoveBook } from '@eurhythm/core/moves';
 import type { ComboView, GradeView } from '@eurhythm/contract';
@@ -27,7 +27,7 @@ import { ComboFilters } from './ComboFilters.tsx';
 import { SmallStrip } from './SmallStrip.tsx';
 
 type Row =
-  | { readonly kind: 'grade'; readonly grade: string; readonly count: number }
+  | { readonly kind: 'grade'; readonly grade: string; readonly gradeId: string; readonly count: number }
   | { readonly kind: 'combo'; readonly combo: ComboView };
 
 /** The gym's combos, grade by grade, each with its strip; dragged, they take the numbers of their grade in a new order. */
@@ -95,7 +95,7 @@ function rowsOf(combos: readonly ComboView[]): Row[] {
     const row: Row = { kind: 'combo', combo };
     return combos[i - 1]?.grade === combo.grade
       ? [row]
-      : [{ kind: 'grade', grade: combo.grade, count: counts.get(combo.grade)! }, row];
+      : [{ kind: 'grade', grade: combo.grade, gradeId: combo.gradeId, count: counts.get(combo.grade)! }, row];
   });
 }
 
@@ -133,7 +133,15 @@ const ListRow = memo(function ListRow({ row, book }: { row: Row; book: MoveBook 
   return (
     <h2 className="flex justify-between px-5 pt-4 pb-1 text-sm text-quiet">
       <span>{row.grade}</span>
-      <span className="font-text font-normal">{row.count}</span>
+      <span className="font-text font-normal">
+        <Link
+          to={`/combos/wall/${row.gradeId}`}
+          className="mr-3 underline decoration-rule underline-offset-4"
+        >
+          for the wall
+        </Link>
+        {row.count}
+      </span>
     </h2>
   );
 });

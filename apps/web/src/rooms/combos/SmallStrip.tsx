@@ -10,11 +10,13 @@ export function SmallStrip({
   beatsPerBar,
   book,
   room,
+  size = 'row',
 }: {
   line: string;
   beatsPerBar: number;
   book: MoveBook;
   room: number;
+  size?: 'row' | 'wall';
 }) {
   const drawn = useMemo(() => {
     const analysis = analyseCombo(line, book, 'left');
@@ -24,7 +26,7 @@ export function SmallStrip({
   if (!drawn) return null;
   return (
     <span className="block overflow-hidden" style={{ maxWidth: room }}>
-      <Strip walk={drawn.walk} beats={drawn.beats} lead="left" size="row" room={room} />
+      <Strip walk={drawn.walk} beats={drawn.beats} lead="left" size={size} room={room} />
     </span>
   );
 }

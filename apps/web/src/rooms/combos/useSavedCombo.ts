@@ -39,6 +39,7 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
       await refresh();
       errors.show([]);
       const since = draft.settle(written);
+      if (!since) draft.clear();
       if (isNew) {
         if (since) putDraft(`combo.${id}`, since);
         draft.clear();

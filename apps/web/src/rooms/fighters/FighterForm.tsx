@@ -8,7 +8,8 @@ import { useDraft } from '../../app/useDraft.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
-import { LEAD_CHOICES } from '../sessions/choices.ts';
+import { shownNumber, typedNumber } from '../sessions/builder/blocks/settings.ts';
+import { LEAD_CHOICES } from '../sessions/builder/choices.ts';
 
 /** The entry of a fighter; without one, a new entry. */
 export function FighterForm({ fighter, onSaved }: { fighter: FighterView | null; onSaved?: () => void }) {
@@ -16,6 +17,7 @@ export function FighterForm({ fighter, onSaved }: { fighter: FighterView | null;
   const navigate = useNavigate();
   const errors = useFieldErrors();
   const { data: gym } = useQuery(queries.gym());
+  const { data: others = [] } = useQuery(queries.fighters());
   const [id] = useState(() => fighter?.id ?? newId());
   const saved: SaveFighterDto = fighter
     ? {
@@ -24,8 +26,18 @@ export function FighterForm({ fighter, onSaved }: { fighter: FighterView | null;
         lead: fighter.lead,
         note: fighter.note,
         fit: fighter.fit,
+        height: fighter.height ?? null,
+        apart: fighter.apart ?? [],
       }
-    : { name: '', gradeId: gym?.grades[0]?.id ?? '', lead: 'left', note: '', fit: true };
+    : {
+        name: '',
+        gradeId: gym?.grades[0]?.id ?? '',
+        lead: 'left',
+        note: '',
+        fit: true,
+        height: null,
+        apart: [],
+      };
   const draft = useDraft(`fighter.${fighter?.id ?? 'new'}`, saved);
   const entry = draft.value ?? saved;
   const change = (changes: Partial<SaveFighterDto>): void => draft.change({ ...entry, ...changes });
@@ -76,6 +88,21 @@ export function FighterForm({ fighter, onSaved }: { fighter: FighterView | null;
         error={errors.of('note')}
         onChange={(e) => change({ note: e.target.value })}
       />
+      <TextField
+        label="Height, cm"
+        hint="for partners of a size; empty: not measured"
+        inputMode="numeric"
+        value={shownNumber(entry.height ?? null)}
+        error={errors.of('height')}
+        onChange={(e) =>
+          change({ height: e.target.value.trim() === '' ? null : typedNumber(e.target.value) })
+        }
+      />
+      <ApartField
+        apart={entry.apart ?? []}
+        others={others.filter((other) => other.id !== fighter?.id)}
+        onChange={(apart) => change({ apart })}
+      />
       <TickField
         label="Fit to train"
         className="col-span-2"
@@ -89,5 +116,49 @@ export function FighterForm({ fighter, onSaved }: { fighter: FighterView | null;
         {draft.isChanged && <Button onClick={draft.clear}>Put back</Button>}
       </div>
     </form>
+  );
+}
+
+/** Those who should not be partners of this fighter, one after the other. */
+function ApartField({
+  apart,
+  others,
+  onChange,
+}: {
+  apart: readonly string[];
+  others: readonly FighterView[];
+  onChange: (apart: string[]) => void;
+}) {
+  return (
+    <div>
+      <ChoiceField
+        label="Not a partner of"
+        value=""
+        choices={[
+          { value: '', label: 'choose somebody' },
+          ...others
+            .filter((other) => !apart.includes(other.id))
+            .map((other) => ({ value: other.id, label: other.name })),
+        ]}
+        onChange={(e) => e.target.value !== '' && onChange([...apart, e.target.value])}
+      />
+      <ul>
+        {apart.map((id) => {
+          const name = others.find((other) => other.id === id)?.name ?? 'somebody who is gone';
+          return (
+            <li key={id} className="flex items-center justify-between">
+              {name}
+              <Button
+                weight="bare"
+                aria-label={`${name} may be a partner again`}
+                onClick={() => onChange(apart.filter((each) => each !== id))}
+              >
+                Take out
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
   );
 }

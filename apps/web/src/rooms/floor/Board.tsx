@@ -71,6 +71,18 @@ export function Board({ run, deck, state, book }: BoardProps) {
         now={moment.cycle ? moment.beat : null}
         done={moment.cycle ? moment.stroke : null}
       />
+      {shown?.lanes && (
+        <p className="px-10 text-[1.4rem]" data-testid="lanes">
+          {shown.lanes.map(({ group, combo: own }) => (
+            <span key={group} className="mr-8">
+              <span className="text-quiet">{group}</span>{' '}
+              <strong>
+                {combos.get(own)?.grade} {combos.get(own)?.number}
+              </strong>
+            </span>
+          ))}
+        </p>
+      )}
       <p className="px-10 pb-2 text-xl text-quiet">
         {nextLine(compiled, combos, at, shown) ??
           (isRest ? '' : `after this round: ${nextText(run, state.round)}`)}

@@ -72,6 +72,21 @@ export function SchoolFields({ school, errors, onChange }: SchoolFieldsProps) {
           onChange({ floorSteps: e.target.value.trim() === '' ? null : Number(e.target.value) })
         }
       />
+      <WordsField
+        label="What the gym has"
+        hint="such as: pads, shields, floor tape; empty: not written down"
+        className="col-span-2"
+        words={school.kit}
+        error={errors.of('kit')}
+        onChange={(kit) => onChange({ kit })}
+      />
+      <WordsField
+        label="Asked of everybody at the door"
+        className="col-span-2"
+        words={school.checklist}
+        error={errors.of('checklist')}
+        onChange={(checklist) => onChange({ checklist })}
+      />
       <ChoiceField
         label="Counted in"
         value={school.countLanguage}

@@ -1,17 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
-import { NavLink, Navigate, useParams } from 'react-router';
+import { useMemo, useState } from 'react';
+import { NavLink, Navigate, useParams, useSearchParams } from 'react-router';
 import type { SaveSessionDto, SessionSummary, SessionView } from '@eurhythm/contract';
-import { newId } from '../../app/api.ts';
+import { Refused, newId } from '../../app/api.ts';
 import { queries } from '../../app/queries.ts';
 import { useDraft } from '../../app/useDraft.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
 import { clockText } from '../../ui/times.ts';
-import { Builder } from './Builder.tsx';
-import { newRound } from './newRound.ts';
+import { Builder } from './builder/Builder.tsx';
+import { newRound } from './builder/newRound.ts';
+import { usePlanGround } from './plan/usePlanGround.ts';
 
 /** The gym's sessions on the left, the builder for one of them on the right. */
 export function SessionsRoom() {
@@ -24,27 +25,31 @@ export function SessionsRoom() {
       </div>
     );
   if (!sessions) return null;
-  if (id === undefined && sessions[0]) return <Navigate to={`/sessions/${sessions[0].id}`} replace />;
+  if (id === 'new') return <BeginSession />;
+  if (id === undefined)
+    return sessions[0] ? <Navigate to={`/sessions/${sessions[0].id}`} replace /> : <BeginSession />;
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
-      <aside className="border-rule lg:w-[17rem] lg:shrink-0 lg:border-r">
+      <aside className="border-rule lg:w-[15rem] lg:shrink-0 lg:border-r">
         <div className="px-5 pt-4 pb-3">
           <ButtonLink to="/sessions/new" className="w-full">
             <Plus size={18} aria-hidden /> Build a session
           </ButtonLink>
+          <ButtonLink to="/sessions/calendar" weight="bare" className="px-0!">
+            Calendar and themes
+          </ButtonLink>
         </div>
         <SessionList sessions={sessions} />
-        <a
-          href="/api/calendar.ics"
-          download
-          className="mx-5 mt-3 inline-flex min-h-11 items-center text-sm text-quiet underline underline-offset-4 hover:text-ink"
-        >
-          All dates for a calendar
-        </a>
       </aside>
-      {id === undefined || id === 'new' ? <NewSession key="new" /> : <SavedSession key={id} id={id} />}
+      <OneSession key={id} id={id} />
     </div>
   );
+}
+
+/** A session gets its id before it gets its first round, so that nothing has to be pressed for it to be kept. */
+function BeginSession() {
+  const [id] = useState(newId);
+  return <Navigate to={`/sessions/${id}?new`} replace />;
 }
 
 function SessionList({ sessions }: { sessions: readonly SessionSummary[] }) {
@@ -69,36 +74,53 @@ function SessionList({ sessions }: { sessions: readonly SessionSummary[] }) {
   );
 }
 
-function SavedSession({ id }: { id: string }) {
+function OneSession({ id }: { id: string }) {
+  const [search] = useSearchParams();
   const { data, error } = useQuery(queries.session(id));
-  if (error)
+  const ground = usePlanGround();
+  const isNew = search.has('new') && error instanceof Refused && error.status === 404;
+  const saved = useMemo(() => (data ? saveable(data) : undefined), [data]);
+  if (error && !isNew && !data)
     return (
       <div className="px-8">
         <Plain>{error.message}</Plain>
       </div>
     );
-  return data ? <OpenSession id={id} saved={saveable(data)} isNew={false} /> : null;
+  if (!ground || (!saved && !isNew)) return null;
+  return <OpenSession id={id} saved={saved} ground={ground} />;
 }
 
-function NewSession() {
-  const [id] = useState(newId);
-  const { data: combos } = useQuery(queries.combos());
-  if (!combos) return null;
-  const empty: SaveSessionDto = {
-    title: '',
+interface OpenSessionProps {
+  readonly id: string;
+  readonly saved: SaveSessionDto | undefined;
+  readonly ground: NonNullable<ReturnType<typeof usePlanGround>>;
+}
+
+function OpenSession({ id, saved, ground }: OpenSessionProps) {
+  const [empty] = useState(() => emptySession(ground.firstCombo));
+  const draft = useDraft(`session.${id}`, saved ?? empty);
+  return (
+    <Builder
+      id={id}
+      isKnown={saved !== undefined}
+      session={draft.value ?? saved ?? empty}
+      draft={draft}
+      ground={ground}
+    />
+  );
+}
+
+function emptySession(firstCombo: string | null): SaveSessionDto {
+  return {
+    title: `Class of ${format(new Date(), 'd MMMM')}`,
     lead: 'left',
     plannedFor: null,
     word: '',
-    rounds: [newRound('pads', 'round-1', combos[0]?.id ?? null)],
+    groups: [],
+    rounds: [newRound('pads', 'round-1', firstCombo)],
   };
-  return <OpenSession id={id} saved={empty} isNew />;
 }
 
-function OpenSession({ id, saved, isNew }: { id: string; saved: SaveSessionDto; isNew: boolean }) {
-  const draft = useDraft(`session.${isNew ? 'new' : id}`, saved);
-  return <Builder id={id} isNew={isNew} session={draft.value ?? saved} draft={draft} />;
-}
-
-function saveable({ title, lead, plannedFor, word = '', rounds }: SessionView): SaveSessionDto {
-  return { title, lead, plannedFor, word, rounds };
+function saveable({ title, lead, plannedFor, word = '', groups = [], rounds }: SessionView): SaveSessionDto {
+  return { title, lead, plannedFor, word, groups, rounds };
 }

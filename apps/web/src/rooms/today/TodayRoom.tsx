@@ -14,6 +14,11 @@ export function TodayRoom() {
   if (!data) return null;
   return (
     <Page title={format(new Date(), 'EEEE d MMMM')}>
+      {data.themes.length > 0 && (
+        <p className="-mt-4 mb-6 text-lg">
+          These days: <strong>{data.themes.map((theme) => theme.title).join(' · ')}</strong>
+        </p>
+      )}
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[3fr_2fr]">
         <div className="space-y-8">
           <NextSession next={data.next} running={data.running} />

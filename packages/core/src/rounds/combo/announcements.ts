@@ -35,6 +35,14 @@ export interface SetOpening {
   readonly switchTo: Lead | null;
   readonly intensity: number | null;
   readonly stage: Stage | null;
+  /** Groups that begin another combo of their own with this set. */
+  readonly lanes: readonly { readonly group: string; readonly combo: BlockCombo }[];
+}
+
+/** What calls a group to a combo of its own. */
+export function laneForms(group: string, combo: BlockCombo): string[] {
+  const name = group.toLowerCase();
+  return [`${name}, ${comboForms(combo).at(-1)!}`, name];
 }
 
 /**
@@ -71,5 +79,6 @@ export function announceSet(
   if (staged) say([staged], 'call');
   const forms = comboForms(combo);
   say(block.words === 'combo-number' ? forms.slice(-1) : forms, 'call');
+  for (const lane of opening.lanes) say(laneForms(lane.group, lane.combo), 'call');
   return clock - BETWEEN;
 }

@@ -214,6 +214,27 @@ describe('comboOrder', () => {
   });
 });
 
+describe('groups with combos of their own', () => {
+  const long = combo('1 2 3 4 1 2 3 4 1', { id: 'long' });
+  const lanes = [{ group: 'Herons', combos: [long] }];
+  it('share one clock: a time through lasts as long as the slowest group needs', () => {
+    const alone = compile();
+    const together = compile({ lanes });
+    expect(alone.cycles[0]!.beats).toBe(4);
+    expect(together.cycles.every((cycle) => cycle.beats === 12)).toBe(true);
+    expect(together.cycles[0]!.lanes).toEqual([{ group: 'Herons', combo: 'long' }]);
+    expect(alone.cycles[0]!.lanes).toBeUndefined();
+  });
+  it('are called to a combo once, and again only when it is another one', () => {
+    const said = (round: ReturnType<typeof compile>): string[] =>
+      round.cues.filter((cue) => cue.text.startsWith('herons')).map((cue) => cue.text);
+    expect(said(compile({ lanes }))).toHaveLength(1);
+    const two = [{ group: 'Herons', combos: [long, combo('1', { id: 'short', number: 5 })] }];
+    expect(said(compile({ lanes: two })).length).toBeGreaterThan(2);
+    expect(said(compile({ lanes, calls: 'silent' }))).toEqual([]);
+  });
+});
+
 describe('any plan', () => {
   const shape = fc.oneof(
     fc.constant({ kind: 'constant' } as const),
@@ -239,6 +260,7 @@ describe('any plan', () => {
           intensity: fc.constantFrom([], [0, 50, 100]),
           cyclesEach: fc.integer({ min: 1, max: 9 }),
           seconds: fc.integer({ min: 20, max: 150 }),
+          lanes: fc.constantFrom([], [{ group: 'Herons', combos: [combo('1 . 2 . 3', { id: 'h' })] }]),
           combos: fc.constantFrom(
             [combo('1-2 sw 3')],
             [combo('1 2'), combo('r:round> 2', { cycleBeats: 3 })],

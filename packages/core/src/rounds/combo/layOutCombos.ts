@@ -1,6 +1,6 @@
 import type { ClipShelf } from '../../calls/index.ts';
 import { otherLead, type Lead, type MoveBook } from '../../moves/index.ts';
-import { beatSeconds, type RandomSource, type Seconds } from '../../units/index.ts';
+import { beatSeconds, type Bpm, type RandomSource, type Seconds } from '../../units/index.ts';
 import type { BlockCombo, CallStyle, ComboBlock, CountWords, TempoShift } from '../block.ts';
 import type { Layout } from '../cue.ts';
 import { announceSet } from './announcements.ts';
@@ -55,6 +55,8 @@ class ComboLayout {
   private lead: Lead;
   private intensity: number | null = null;
   private stage: Stage | null = null;
+  /** The combo that each group of its own was last called to. */
+  private readonly inLane = new Map<string, string>();
 
   constructor(block: ComboBlock, time: BlockTime, ground: RoundGround) {
     this.block = block;
@@ -95,7 +97,8 @@ class ComboLayout {
     const lead = this.leadOfSet(stretch);
     const stage = stageAt(block, done);
     const bpm = tempoAt(block, { done, cycle: this.cycle, at: clock }, ground.shifts);
-    const plan = this.plan(combo, lead, bpm, stage);
+    const lanes = this.lanesOfSet();
+    const plan = this.planSet(combo, lead, bpm, stage);
     if (!plan) return null;
     const intensity = this.intensityAt(done);
     const opening = {
@@ -103,6 +106,7 @@ class ComboLayout {
       switchTo: lead === this.lead ? null : lead,
       intensity: intensity === this.intensity ? null : intensity,
       stage: stage === this.stage ? null : stage,
+      lanes: lanes.filter((lane) => this.inLane.get(lane.group) !== lane.combo.id),
     };
     const calls: typeof ground.layout = { ...ground.layout, calls: [] };
     const countIn = announceSet(block, opening, clock, ground.shelf, calls) + BEFORE_COUNT_IN;
@@ -110,9 +114,32 @@ class ComboLayout {
     if (first + plan.lastImpact * beatSeconds(bpm) > stretch.to - BEFORE_END) return null;
     ground.layout.calls.push(...calls.calls);
     Object.assign(this, { lead, intensity, stage });
-    this.set += 1;
+    for (const lane of lanes) this.inLane.set(lane.group, lane.combo.id);
     this.countIn(combo, countIn, beatSeconds(bpm));
-    return this.layOutCycles(plan, first, stretch, stage);
+    const end = this.layOutCycles(plan, first, stretch, stage);
+    this.set += 1;
+    return end;
+  }
+
+  /** What each group with combos of its own does in this set. */
+  private lanesOfSet(): { group: string; combo: BlockCombo }[] {
+    return (this.block.lanes ?? []).flatMap(({ group, combos }) =>
+      combos.length === 0 ? [] : [{ group, combo: combos[this.set % combos.length]! }],
+    );
+  }
+
+  /** The plan of a time through, as long as the slowest group needs for its own. */
+  private planSet(combo: BlockCombo, lead: Lead, bpm: Bpm, stage: Stage): CyclePlan | null {
+    const own = this.plan(combo, lead, bpm, stage);
+    return this.lanesOfSet().reduce<CyclePlan | null>((slowest, lane) => {
+      const plan = this.plan(lane.combo, lead, bpm, stage);
+      if (!slowest || !plan) return slowest;
+      return {
+        ...slowest,
+        beats: Math.max(slowest.beats, plan.beats),
+        lastImpact: Math.max(slowest.lastImpact, plan.lastImpact),
+      };
+    }, own);
   }
 
   private layOutCycles(plan: CyclePlan, from: Seconds, stretch: LeadStretch, stage: Stage): Seconds {
@@ -121,7 +148,7 @@ class ComboLayout {
     for (let n = 0; n < block.cyclesEach; n++) {
       const bpm = tempoAt(block, { done: this.doneAt(start), cycle: this.cycle, at: start }, ground.shifts);
       const now =
-        stageAt(block, this.doneAt(start)) === stage ? this.plan(plan.combo, this.lead, bpm, stage) : null;
+        stageAt(block, this.doneAt(start)) === stage ? this.planSet(plan.combo, this.lead, bpm, stage) : null;
       const beat = beatSeconds(bpm);
       if (!now || start + now.lastImpact * beat > stretch.to - BEFORE_END) break;
       // What is empty behind the last impact gives way to the change of lead at half time.
@@ -142,6 +169,7 @@ class ComboLayout {
           until: stretch.to,
           callsUntil: this.time.workEnds - LAST_COUNT,
           count: ground.count,
+          lanes: this.lanesOfSet().map(({ group, combo }) => ({ group, combo: combo.id })),
         },
         this.formsOf,
         ground.layout,

@@ -3,7 +3,7 @@ import { countWord, holderForms, strokeForms, type CallWords } from '../../calls
 import { isStrike, type Lead, type MoveBook } from '../../moves/index.ts';
 import { toNumber, type Seconds } from '../../units/index.ts';
 import type { CallStyle, ComboBlock, CountWords } from '../block.ts';
-import type { Cue, Layout } from '../cue.ts';
+import type { Cue, Cycle, Layout } from '../cue.ts';
 import type { CyclePlan } from './cyclePlan.ts';
 
 /** In the last five seconds the voice only counts down. */
@@ -27,6 +27,7 @@ export interface PlacedCycle {
   /** The voice calls nothing from here on. */
   readonly callsUntil: Seconds;
   readonly count: CountWords;
+  readonly lanes: NonNullable<Cycle['lanes']>;
 }
 
 /** What can be said for a stroke, to the fighter or to the holder; empty when nothing is. */
@@ -52,7 +53,15 @@ export function strokeFormsOf(book: MoveBook, words: CallWords): FormsOf {
 export function layOutCycle(block: ComboBlock, placed: PlacedCycle, formsOf: FormsOf, layout: Layout): void {
   const { plan, at, beat, beats, lead, until } = placed;
   const ids = { block: block.id, combo: plan.combo.id, cycle: placed.cycle };
-  layout.cycles.push({ at, ...ids, lead, beats, beatSeconds: beat, intensity: placed.intensity });
+  layout.cycles.push({
+    at,
+    ...ids,
+    lead,
+    beats,
+    beatSeconds: beat,
+    intensity: placed.intensity,
+    ...(placed.lanes.length > 0 ? { lanes: placed.lanes } : {}),
+  });
   const { beatsPerBar } = plan.combo;
   for (let i = 0; i < beats && at + i * beat < until - 1e-9; i++) {
     layout.cues.push({

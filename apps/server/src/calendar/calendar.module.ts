@@ -1,0 +1,28 @@
+import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put } from '@nestjs/common';
+import { SaveThemeDto, type ThemeView } from '@eurhythm/contract';
+import { OwnId } from '../house/ownId.ts';
+import { ThemesService } from './themes.service.ts';
+
+@Controller('api/themes')
+class ThemesController {
+  constructor(private readonly themes: ThemesService) {}
+
+  @Get()
+  async list(): Promise<{ items: ThemeView[] }> {
+    return { items: await this.themes.list() };
+  }
+
+  @Put(':id')
+  save(@Param('id', OwnId) id: string, @Body() body: SaveThemeDto): Promise<ThemeView> {
+    return this.themes.save(id, body);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id') id: string): Promise<void> {
+    return this.themes.remove(id);
+  }
+}
+
+@Module({ controllers: [ThemesController], providers: [ThemesService], exports: [ThemesService] })
+export class CalendarModule {}

@@ -1,0 +1,42 @@
+import { Injectable, UnprocessableEntityException } from '@nestjs/common';
+import type { SaveThemeDto, ThemeView } from '@eurhythm/contract';
+import { asc, eq } from 'drizzle-orm';
+import type { Database } from '../store/openStore.ts';
+import { themes } from '../store/schema.ts';
+import { InjectDatabase } from '../store/store.module.ts';
+
+/** What the classes of a week or a month are about. */
+@Injectable()
+export class ThemesService {
+  constructor(@InjectDatabase() private readonly database: Database) {}
+
+  list(): Promise<ThemeView[]> {
+    return this.database.select().from(themes).orderBy(asc(themes.from), asc(themes.title));
+  }
+
+  /** The themes of a day, written like 2026-03-05; the shortest first, since it says most about that day. */
+  async of(day: string): Promise<ThemeView[]> {
+    const length = ({ from, until }: ThemeView): number => Date.parse(until) - Date.parse(from);
+    return (await this.list())
+      .filter(({ from, until }) => from <= day && day <= until)
+      .sort((a, b) => length(a) - length(b));
+  }
+
+  /** Makes or changes a theme; the same request again changes nothing. */
+  async save(id: string, { title, from, until }: SaveThemeDto): Promise<ThemeView> {
+    if (until < from) {
+      const message = 'The last day comes before the first one.';
+      throw new UnprocessableEntityException({ message, errors: [{ field: 'until', message }] });
+    }
+    const row = { title, from, until };
+    await this.database
+      .insert(themes)
+      .values({ id, ...row })
+      .onConflictDoUpdate({ target: themes.id, set: row });
+    return { id, ...row };
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.database.delete(themes).where(eq(themes.id, id));
+  }
+}

@@ -1,0 +1,60 @@
+import { Injectable, UnprocessableEntityException } from '@nestjs/common';
+import type { SaveSheetDto, SheetView } from '@eurhythm/contract';
+import { eq, inArray } from 'drizzle-orm';
+import type { Database } from '../store/openStore.ts';
+import { classSheets, fighters } from '../store/schema.ts';
+import { InjectDatabase } from '../store/store.module.ts';
+import { SessionsService } from './sessions.service.ts';
+
+const EMPTY: SaveSheetDto = { present: [], size: 2, rotations: 4 };
+
+/** Who came to a class, what was ticked at the door, and how they are put together. */
+@Injectable()
+export class SheetsService {
+  constructor(
+    @InjectDatabase() private readonly database: Database,
+    private readonly sessions: SessionsService,
+  ) {}
+
+  /** The sheet of a session; an empty one until somebody has come. */
+  async one(sessionId: string): Promise<SheetView> {
+    await this.sessions.one(sessionId);
+    const [row] = await this.database.select().from(classSheets).where(eq(classSheets.sessionId, sessionId));
+    return { sessionId, ...EMPTY, ...row?.sheet };
+  }
+
+  /** Keeps the sheet as it is now; the same request again changes nothing. */
+  async save(sessionId: string, sheet: SaveSheetDto): Promise<SheetView> {
+    await this.sessions.one(sessionId);
+    await this.mustKnow(sheet);
+    const { present, size, rotations } = sheet;
+    const row = { sheet: { present, size, rotations } };
+    await this.database
+      .insert(classSheets)
+      .values({ sessionId, ...row })
+      .onConflictDoUpdate({ target: classSheets.sessionId, set: row });
+    return this.one(sessionId);
+  }
+
+  private async mustKnow({ present }: SaveSheetDto): Promise<void> {
+    const ids = present.map(({ fighterId }) => fighterId);
+    const known =
+      ids.length === 0 ? [] : await this.database.select().from(fighters).where(inArray(fighters.id, ids));
+    const refuse = (field: string, message: string) =>
+      new UnprocessableEntityException({ message, errors: [{ field, message }] });
+    for (const [i, { fighterId, from, until }] of present.entries()) {
+      const fighter = known.find((each) => each.id === fighterId);
+      if (!fighter) throw refuse(`present.${i}.fighterId`, 'This fighter is not in the gym.');
+      if (!fighter.fit)
+        throw refuse(
+          `present.${i}.fighterId`,
+          `${fighter.name} is marked not fit to train. Lift the mark first, on the fighter’s page.`,
+        );
+      if (until !== null && until <= from)
+        throw refuse(
+          `present.${i}.until`,
+          `${fighter.name} would leave before the first rotation. Choose a later one.`,
+        );
+    }
+  }
+}

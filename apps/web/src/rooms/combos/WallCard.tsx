@@ -1,0 +1,68 @@
+import { useQuery } from '@tanstack/react-query';
+import { Printer } from 'lucide-react';
+import { useParams } from 'react-router';
+import { CAUTIONS } from '@eurhythm/contract';
+import { queries } from '../../app/queries.ts';
+import { Button, ButtonLink } from '../../ui/Button.tsx';
+import { Plain } from '../../ui/Panel.tsx';
+import { SmallStrip } from './SmallStrip.tsx';
+
+/** The combos of a grade for the wall: large numbers and strips that read in black and white. */
+export function WallCard() {
+  const { gradeId = '' } = useParams();
+  const { data: all, error } = useQuery(queries.combos());
+  const { data: book } = useQuery(queries.book());
+  const { data: gym } = useQuery(queries.gym());
+  if (error) return <Plain>{error.message}</Plain>;
+  if (!all || !book || !gym) return null;
+  const grade = gym.grades.find((each) => each.id === gradeId);
+  if (!grade) return <Plain>There is no such grade. Choose one from the list of combos.</Plain>;
+  const combos = all.filter((combo) => combo.gradeId === gradeId);
+  return (
+    <article className="print-card mx-auto w-full max-w-4xl px-8 py-6">
+      <div className="no-print mb-4 flex gap-3">
+        <Button weight="main" onClick={() => window.print()}>
+          <Printer size={16} aria-hidden /> Print
+        </Button>
+        <ButtonLink to="/combos">Back to the combos</ButtonLink>
+      </div>
+      <header className="flex items-end justify-between border-b-2 border-ink pb-1">
+        <h1 className="text-5xl">{grade.name}</h1>
+        <p>{gym.name}</p>
+      </header>
+      {combos.length === 0 && <Plain>This grade has no combo yet.</Plain>}
+      <ol>
+        {combos.map((combo) => (
+          <li
+            key={combo.id}
+            className="grid break-inside-avoid grid-cols-[4.5rem_1fr] gap-x-4 border-b border-ink py-2"
+          >
+            <strong className="font-heading text-6xl leading-none">{combo.number}</strong>
+            <div className="min-w-0">
+              <div className="flex items-baseline justify-between gap-4">
+                <h2 className="text-xl">{combo.title}</h2>
+                <span className="whitespace-nowrap">
+                  {combo.bpm} a minute{combo.bothLeads ? ' · both leads' : ''}
+                </span>
+              </div>
+              <SmallStrip
+                line={combo.line}
+                beatsPerBar={combo.beatsPerBar}
+                book={book}
+                room={700}
+                size="wall"
+              />
+              <code className="block font-line text-lg break-words">{combo.line}</code>
+              {combo.focus.length > 0 && <p className="text-sm">{combo.focus.join(' · ')}</p>}
+            </div>
+          </li>
+        ))}
+      </ol>
+      <section className="mt-4 break-inside-avoid border border-ink p-3 text-sm">
+        {CAUTIONS.map((caution) => (
+          <p key={caution}>{caution}</p>
+        ))}
+      </section>
+    </article>
+  );
+}

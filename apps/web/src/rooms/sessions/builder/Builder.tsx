@@ -1,0 +1,199 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
+import { toast } from 'sonner';
+import type { LibraryItem, RoundDto, SaveSessionDto } from '@eurhythm/contract';
+import { newId, put } from '../../../app/api.ts';
+import type { Draft } from '../../../app/useDraft.ts';
+import { useFieldErrors } from '../../../app/useFieldErrors.ts';
+import { useStable } from '../../../app/useStable.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Part } from '../../../ui/Panel.tsx';
+import { DraftSheet } from '../library/DraftSheet.tsx';
+import { LibraryPanel } from '../library/LibraryPanel.tsx';
+import { FitPanel } from '../plan/FitPanel.tsx';
+import { groupNames } from '../plan/lanes.ts';
+import { SessionTimeline } from '../plan/SessionTimeline.tsx';
+import { TotalsChart } from '../plan/TotalsChart.tsx';
+import { usePlanned, type PlanGround } from '../plan/usePlanned.ts';
+import { WarningsPanel } from '../plan/WarningsPanel.tsx';
+import { placeToAdd, putDown, withBlock, withRounds } from './arrange.ts';
+import { freeRoundId, newRound } from './newRound.ts';
+import { RoundEditor } from './RoundEditor.tsx';
+import { RoundList } from './RoundList.tsx';
+import { SessionHead } from './SessionHead.tsx';
+import { Arrangeable } from './Sortable.tsx';
+import { useSaving } from './useSaving.ts';
+
+interface BuilderProps {
+  readonly id: string;
+  /** Whether the server has it already. */
+  readonly isKnown: boolean;
+  readonly session: SaveSessionDto;
+  readonly draft: Draft<SaveSessionDto>;
+  readonly ground: PlanGround;
+}
+
+/** Rounds in order, the whole session to scale above them, and the chosen round's settings. */
+export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
+  const { combos, firstCombo, book, gym } = ground;
+  const errors = useFieldErrors();
+  const [chosen, setChosen] = useState(0);
+  const [isDrafting, setDrafting] = useState(false);
+  const { rounds } = session;
+  const at = Math.min(chosen, rounds.length - 1);
+  const open = rounds[at];
+  const change = (changes: Partial<SaveSessionDto>): void => draft.change({ ...session, ...changes });
+  const saving = useSaving(id, session, draft, {
+    isKnown,
+    errors,
+    onFault: (field) => {
+      const place = /^rounds\.(\d+)/.exec(field);
+      if (place) setChosen(Number(place[1]));
+    },
+  });
+  // What is worked out from the session comes after the key that changed it.
+  const later = useDeferredValue(session);
+  const planned = usePlanned(later, ground);
+  const keep = useKeeping();
+  const comboName = useStable((comboId: string | undefined): string => {
+    const combo = combos.find((each) => each.id === comboId);
+    return combo ? `${combo.grade} ${combo.number}` : 'a combo that is gone';
+  });
+  const choose = useStable(setChosen);
+  const setRounds = (next: RoundDto[]): void => change({ rounds: next });
+  const add = (round: RoundDto): void => {
+    setRounds([...rounds, round]);
+    setChosen(rounds.length);
+  };
+  const putIn = (item: LibraryItem): void => {
+    setRounds(withRounds(rounds, item.rounds));
+    setChosen(rounds.length);
+    toast(`“${item.title}” stands at the end.`);
+  };
+  const putBlocksIn = (item: LibraryItem): void => {
+    if (!open) return;
+    const blocks = item.rounds.flatMap((round) => round.blocks);
+    const filled = blocks.reduce((round, block) => withBlock(round, block, placeToAdd(round)), open);
+    setRounds(rounds.with(at, filled));
+    toast(`${blocks.length} blocks are put into “${open.title}”.`);
+  };
+
+  return (
+    <div className="min-w-0 flex-1 px-8 py-5">
+      <SessionHead
+        id={id}
+        isKnown={isKnown}
+        session={session}
+        draft={draft}
+        saving={saving}
+        seconds={planned.seconds}
+        gym={gym}
+        errors={errors}
+        onChange={change}
+        onDraft={() => setDrafting(true)}
+      />
+      {planned.warnings.length > 0 && (
+        <a
+          href="#before-the-class"
+          className="mb-1 inline-flex min-h-9 items-center font-semibold text-caution underline underline-offset-4"
+        >
+          {planned.warnings.length === 1 ? 'One thing' : `${planned.warnings.length} things`} to look at
+          before the class
+        </a>
+      )}
+      <SessionTimeline id={id} session={later} chosen={at} comboName={comboName} onChoose={choose} />
+      <Arrangeable onPutDown={(from, onto) => setRounds(putDown(rounds, from, onto))}>
+        <div className="mt-4 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">
+          <section aria-label="Rounds">
+            {errors.of('rounds') !== undefined && (
+              <p role="alert" className="font-semibold text-caution">
+                {errors.of('rounds')}
+              </p>
+            )}
+            <RoundList
+              rounds={rounds}
+              combos={combos}
+              book={book}
+              chosen={at}
+              errors={errors}
+              onChoose={setChosen}
+              onChange={setRounds}
+              onKeep={keep}
+            />
+            {rounds.length === 0 && (
+              <p className="py-4 text-quiet">
+                No rounds yet. Two minutes of pads and forty seconds of rest are a good beginning.
+              </p>
+            )}
+            <div className="mt-4 flex flex-wrap gap-3">
+              <Button
+                onClick={() => add(newRound('pads', freeRoundId(rounds), firstCombo, gym.school.words))}
+              >
+                Add pads
+              </Button>
+              <Button onClick={() => add(newRound('shadow', freeRoundId(rounds), null))}>Add shadow</Button>
+            </div>
+            <LibraryPanel onRounds={putIn} onBlocks={open ? putBlocksIn : null} />
+            <FitPanel rounds={rounds} onChange={setRounds} />
+          </section>
+          {open && (
+            <RoundEditor
+              key={open.id}
+              round={open}
+              path={`rounds.${at}`}
+              lead={session.lead}
+              combos={combos}
+              firstCombo={firstCombo}
+              book={book}
+              school={gym.school}
+              errors={errors}
+              groups={groupNames(session)}
+              onChange={(round) => setRounds(rounds.with(at, round))}
+            />
+          )}
+        </div>
+      </Arrangeable>
+      <div id="before-the-class" className="mt-8 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">
+        <WarningsPanel
+          warnings={planned.warnings}
+          onPlace={(round) =>
+            setChosen(
+              Math.max(
+                0,
+                rounds.findIndex((each) => round === each.id || round.startsWith(`${each.id}.`)),
+              ),
+            )
+          }
+        />
+        <Part title="In all" aside="about, for one fighter">
+          <TotalsChart planned={planned} />
+        </Part>
+      </div>
+      <DraftSheet
+        open={isDrafting}
+        ground={ground}
+        onClose={() => setDrafting(false)}
+        onTake={(drafted) => {
+          change(drafted);
+          setChosen(0);
+          setDrafting(false);
+        }}
+      />
+    </div>
+  );
+}
+
+/** Keeps a round in the library, to be used again. */
+function useKeeping(): (round: RoundDto) => void {
+  const client = useQueryClient();
+  const keep = useMutation({
+    mutationFn: (round: RoundDto) =>
+      put<LibraryItem>(`library/${newId()}`, { title: round.title, rounds: [{ ...round, series: null }] }),
+    onSuccess: async (item) => {
+      await client.invalidateQueries({ queryKey: ['library'] });
+      toast(`“${item.title}” is in the library.`);
+    },
+    onError: (error) => toast.error(error.message),
+  });
+  return keep.mutate;
+}

@@ -1,0 +1,78 @@
+import { X } from 'lucide-react';
+import type { ClassGroupDto, GymView } from '@eurhythm/contract';
+import type { FieldErrors } from '../../../app/useFieldErrors.ts';
+import { Button, IconButton } from '../../../ui/Button.tsx';
+import { TextField, TickField } from '../../../ui/Field.tsx';
+
+interface ClassGroupsProps {
+  readonly groups: readonly ClassGroupDto[];
+  readonly gym: GymView;
+  readonly errors: FieldErrors;
+  onChange(groups: ClassGroupDto[]): void;
+}
+
+/** The groups that a class is split into, and the grades in each. A group can have combos and counts of its own. */
+export function ClassGroups({ groups, gym, errors, onChange }: ClassGroupsProps) {
+  const free = gym.grades.filter((grade) => !groups.some((group) => group.gradeIds.includes(grade.id)));
+  const add = (): void =>
+    onChange([
+      ...groups,
+      {
+        name: free[0]?.name ?? `Group ${groups.length + 1}`,
+        gradeIds: free.slice(0, 1).map((grade) => grade.id),
+      },
+    ]);
+  return (
+    <details className="mb-3" open={groups.length > 0}>
+      <summary className="flex min-h-11 w-fit cursor-pointer items-center text-sm font-semibold text-quiet">
+        {groups.length === 0 ? 'Everybody is one group' : `${groups.length} groups on one clock`}
+      </summary>
+      {errors.of('groups') !== undefined && (
+        <p role="alert" className="text-sm font-semibold text-caution">
+          {errors.of('groups')}
+        </p>
+      )}
+      <ul aria-label="Groups">
+        {groups.map((group, i) => (
+          <li key={i} className="flex flex-wrap items-center gap-x-4 border-t border-rule py-1">
+            <TextField
+              label="Name of the group"
+              className="w-44 [&>label]:sr-only"
+              value={group.name}
+              error={errors.of(`groups.${i}.name`)}
+              onChange={(e) => onChange(groups.with(i, { ...group, name: e.target.value }))}
+            />
+            {gym.grades.map((grade) => (
+              <TickField
+                key={grade.id}
+                label={grade.name}
+                checked={group.gradeIds.includes(grade.id)}
+                onChange={(e) =>
+                  onChange(
+                    groups.with(i, {
+                      ...group,
+                      gradeIds: e.target.checked
+                        ? [...group.gradeIds, grade.id]
+                        : group.gradeIds.filter((each) => each !== grade.id),
+                    }),
+                  )
+                }
+              />
+            ))}
+            <IconButton
+              label={`Take the group ${group.name} out`}
+              onClick={() => onChange(groups.toSpliced(i, 1))}
+            >
+              <X size={18} />
+            </IconButton>
+          </li>
+        ))}
+      </ul>
+      {groups.length < 6 && (
+        <Button weight="bare" className="px-0!" onClick={add}>
+          Add a group
+        </Button>
+      )}
+    </details>
+  );
+}

@@ -1,0 +1,63 @@
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
+import { groupBy } from '@eurhythm/core/units';
+import { CompileRoundDto, checkFields, type AnyBlockDto, type CompiledRoundView } from '@eurhythm/contract';
+import { send } from '../../../app/api.ts';
+import { clockText } from '../../../ui/times.ts';
+
+/** Compiles the round as it stands and tells what would be heard, and which calls found no room. */
+export function RoundCheck({ blocks, lead }: { blocks: readonly AnyBlockDto[]; lead: 'left' | 'right' }) {
+  const request = useDeferredValue({ blocks, lead, seed: 0 });
+  const isSound = checkFields(CompileRoundDto, request).length === 0;
+  const { data, error } = useQuery({
+    queryKey: ['check', request],
+    queryFn: () => send<CompiledRoundView>('POST', 'rounds/compile', request),
+    enabled: isSound,
+    placeholderData: (before) => before,
+  });
+  const [open, setOpen] = useState(false);
+  if (!isSound) return null;
+  if (error) return <p className="pt-4 font-semibold text-caution">{error.message}</p>;
+  if (!data) return <p className="pt-4 text-quiet">Listening to the round…</p>;
+  const strikes = data.cues.filter((cue) => cue.kind === 'strike').length;
+  const calls = data.cues.filter((cue) => cue.clip).length;
+  const dropped = data.findings.filter((finding) => finding.rule === 'call-dropped');
+  const others = data.findings.filter((finding) => finding.rule !== 'call-dropped');
+  const byWord = groupBy(dropped, (finding) => finding.message.split(' at ')[0]!);
+  return (
+    <div className="pt-4">
+      <p className="text-quiet">
+        {data.cycles.length} times through, {strikes} strokes due, {calls} calls.
+      </p>
+      {others.map((finding) => (
+        <p key={finding.at} className="font-semibold text-caution">
+          {finding.message}
+        </p>
+      ))}
+      {dropped.length > 0 && (
+        <p>
+          Could not fit {dropped.length} {dropped.length === 1 ? 'call' : 'calls'}:{' '}
+          <button
+            type="button"
+            className="min-h-11 font-semibold underline"
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+          >
+            {open ? 'hide' : 'show'}
+          </button>
+        </p>
+      )}
+      {open && (
+        <ul className="text-sm">
+          {[...byWord].map(([word, same]) => (
+            <li key={word} className="border-b border-rule py-1">
+              {same.length === 1
+                ? same[0]!.message
+                : `${word} is not called ${same.length} times, first at ${clockText(same[0]!.at)}: another call fills its place.`}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,141 @@
+import { useState } from 'react';
+import type { MoveBook } from '@eurhythm/core/moves';
+import { BLOCK_KINDS } from '@eurhythm/core/rounds';
+import { PACE_FACTORS } from '@eurhythm/core/body';
+import {
+  withExactLength,
+  type AnyBlockDto,
+  type ComboView,
+  type RoundDto,
+  type SchoolDto,
+} from '@eurhythm/contract';
+import type { FieldErrors } from '../../../app/useFieldErrors.ts';
+import { ChoiceField, TextField } from '../../../ui/Field.tsx';
+import { Part } from '../../../ui/Panel.tsx';
+import { BlockRow } from './blocks/BlockRow.tsx';
+import { BlockSettings } from './blocks/BlockSettings.tsx';
+import { BLOCK_NAMES, newBlock, type BlockKind } from './blocks/newBlock.ts';
+import { blockPlace, placeToAdd, withBlock } from './arrange.ts';
+import { SortableList, SortableRow } from './Sortable.tsx';
+import { FromGradeList } from './FromGradeList.tsx';
+import { KIND_CHOICES } from './choices.ts';
+import { freeBlockId } from './newRound.ts';
+import { RoundCheck } from './RoundCheck.tsx';
+
+interface RoundEditorProps {
+  readonly round: RoundDto;
+  /** Where the round stands in the session, as in the errors: "rounds.2". */
+  readonly path: string;
+  readonly lead: 'left' | 'right';
+  readonly combos: readonly ComboView[];
+  readonly firstCombo: string | null;
+  readonly book: MoveBook;
+  readonly school: SchoolDto;
+  readonly errors: FieldErrors;
+  /** Names of the groups of the class. */
+  readonly groups: readonly string[];
+  onChange(round: RoundDto): void;
+}
+
+/** One round: its blocks in order, and the settings of the one that is open. */
+export function RoundEditor({
+  round,
+  path,
+  lead,
+  combos,
+  firstCombo,
+  book,
+  school,
+  errors,
+  groups,
+  onChange,
+}: RoundEditorProps) {
+  const [openId, setOpenId] = useState(round.blocks.find((block) => block.kind !== 'rest')?.id ?? null);
+  const { blocks } = round;
+  const openAt = blocks.findIndex((block) => block.id === openId);
+  const setBlocks = (next: AnyBlockDto[]): void => onChange({ ...round, blocks: next });
+  const exact = (block: AnyBlockDto): AnyBlockDto => withExactLength(block, book, PACE_FACTORS[school.pace]);
+  const changeBlock = (at: number, block: AnyBlockDto): void => setBlocks(blocks.with(at, exact(block)));
+  const add = (block: AnyBlockDto, at = placeToAdd(round)): void => {
+    const own = { ...block, id: freeBlockId(round) };
+    onChange(withBlock(round, exact(own), at));
+    setOpenId(own.id);
+  };
+  const swap = (i: number, j: number): void => setBlocks(blocks.with(i, blocks[j]!).with(j, blocks[i]!));
+  const comboName = (id: string | undefined): string => {
+    const combo = combos.find((each) => each.id === id);
+    return combo ? `${combo.grade} ${combo.number}` : 'a combo that is gone';
+  };
+  return (
+    <Part title={round.title || 'No title yet'}>
+      <div className="grid grid-cols-6 gap-3 pt-3">
+        <TextField
+          label="Title"
+          className="col-span-4"
+          value={round.title}
+          error={errors.of(`${path}.title`)}
+          onChange={(e) => onChange({ ...round, title: e.target.value })}
+        />
+        <ChoiceField
+          label="Phase"
+          className="col-span-2"
+          value={round.kind}
+          choices={KIND_CHOICES}
+          onChange={(e) => onChange({ ...round, kind: e.target.value as RoundDto['kind'] })}
+        />
+      </div>
+      {errors.of(`${path}.blocks`) !== undefined && (
+        <p role="alert" className="pt-2 font-semibold text-caution">
+          {errors.of(`${path}.blocks`)}
+        </p>
+      )}
+      <SortableList ids={blocks.map((block) => blockPlace(round.id, block.id))}>
+        <ol aria-label="Blocks" className="mt-4 border-t border-rule">
+          {blocks.map((block, i) => (
+            <SortableRow
+              key={block.id}
+              id={blockPlace(round.id, block.id)}
+              label={`block ${BLOCK_NAMES[block.kind][0]}`}
+            >
+              <BlockRow
+                block={block}
+                isOpen={block.id === openId}
+                error={errors.of(`${path}.blocks.${i}.seconds`)}
+                comboName={comboName}
+                onOpen={() => setOpenId(block.id)}
+                onSeconds={(seconds) => changeBlock(i, { ...block, seconds })}
+                onUp={i > 0 ? () => swap(i, i - 1) : null}
+                onDown={i < blocks.length - 1 ? () => swap(i, i + 1) : null}
+                onCopy={() => add(block, i + 1)}
+                onRemove={() => setBlocks(blocks.toSpliced(i, 1))}
+              />
+            </SortableRow>
+          ))}
+        </ol>
+      </SortableList>
+      <ChoiceField
+        label="Add a block"
+        className="w-80 pt-3"
+        value=""
+        choices={[
+          { value: '', label: 'choose what comes next' },
+          ...BLOCK_KINDS.map((kind) => ({ value: kind, label: BLOCK_NAMES[kind].join(': ') })),
+        ]}
+        onChange={(e) => add(newBlock(e.target.value as BlockKind, '', firstCombo, school.words))}
+      />
+      <FromGradeList comboLine={(id) => combos.find((each) => each.id === id)} book={book} onAdd={add} />
+      {blocks[openAt] && (
+        <BlockSettings
+          block={blocks[openAt]}
+          path={`${path}.blocks.${openAt}`}
+          combos={combos}
+          book={book}
+          errors={errors}
+          groups={groups}
+          onChange={(block) => changeBlock(openAt, block)}
+        />
+      )}
+      <RoundCheck blocks={blocks} lead={lead} />
+    </Part>
+  );
+}

@@ -1,0 +1,117 @@
+import { format } from 'date-fns';
+import { useState } from 'react';
+import type { Seconds } from '@eurhythm/core/units';
+import type { GymView, SaveSessionDto } from '@eurhythm/contract';
+import { UndoButtons } from '../../../app/UndoButtons.tsx';
+import type { Draft } from '../../../app/useDraft.ts';
+import type { FieldErrors } from '../../../app/useFieldErrors.ts';
+import { Button, ButtonLink } from '../../../ui/Button.tsx';
+import { ChoiceField, TextField } from '../../../ui/Field.tsx';
+import { clockText } from '../../../ui/times.ts';
+import { RepeatSheet } from '../calendar/RepeatSheet.tsx';
+import { FilesMenu } from '../paper/FilesMenu.tsx';
+import { LEAD_CHOICES } from './choices.ts';
+import { ClassGroups } from './ClassGroups.tsx';
+import type { Saving } from './useSaving.ts';
+
+interface SessionHeadProps {
+  readonly id: string;
+  readonly isKnown: boolean;
+  readonly session: SaveSessionDto;
+  readonly draft: Draft<SaveSessionDto>;
+  readonly saving: Saving;
+  readonly seconds: Seconds;
+  readonly gym: GymView;
+  readonly errors: FieldErrors;
+  onChange(changes: Partial<SaveSessionDto>): void;
+  onDraft(): void;
+}
+
+/** What a session is called, when it is and for whom; its running total; and where to go with it. */
+export function SessionHead(props: SessionHeadProps) {
+  const { id, isKnown, session, draft, saving, seconds, gym, errors, onChange, onDraft } = props;
+  const [isRepeating, setRepeating] = useState(false);
+  return (
+    <>
+      <header className="mb-3 flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
+        <div>
+          <h1 className="text-3xl">{session.title || 'A new session'}</h1>
+          <p
+            role="status"
+            className={`text-sm ${saving.status.startsWith('not saved:') ? 'font-semibold text-caution' : 'text-quiet'}`}
+          >
+            {saving.status}
+          </p>
+        </div>
+        <div className="flex flex-wrap items-center gap-2">
+          <p className="mr-2">
+            <strong className="tabular font-heading text-3xl">{clockText(seconds)}</strong>{' '}
+            <span className="text-sm text-quiet">in all</span>
+          </p>
+          <UndoButtons draft={draft as Draft<unknown>} />
+          <Button onClick={saving.saveNow}>Save</Button>
+          <Button onClick={onDraft}>Draft for me</Button>
+          {isKnown && <FilesMenu id={id} />}
+          {isKnown && <ButtonLink to={`/sessions/${id}/sheet`}>Who is here</ButtonLink>}
+          {saving.isSaved && (
+            <ButtonLink weight="main" to={`/floor?session=${id}`}>
+              Take to the Floor
+            </ButtonLink>
+          )}
+        </div>
+      </header>
+      <div className="mb-3 flex flex-wrap items-end gap-4">
+        <TextField
+          label="Title"
+          className="min-w-56 flex-1"
+          value={session.title}
+          error={errors.of('title')}
+          onChange={(e) => onChange({ title: e.target.value })}
+        />
+        <TextField
+          label="When"
+          type="datetime-local"
+          className="w-56"
+          value={session.plannedFor ? format(new Date(session.plannedFor), "yyyy-MM-dd'T'HH:mm") : ''}
+          error={errors.of('plannedFor')}
+          onChange={(e) =>
+            onChange({ plannedFor: e.target.value === '' ? null : new Date(e.target.value).toISOString() })
+          }
+        />
+        {isKnown && session.plannedFor && (
+          <Button weight="bare" className="px-1!" onClick={() => setRepeating(true)}>
+            Repeat weekly
+          </Button>
+        )}
+        <TextField
+          label="Word of the day"
+          className="w-36"
+          value={session.word ?? ''}
+          error={errors.of('word')}
+          onChange={(e) => onChange({ word: e.target.value })}
+        />
+        <ChoiceField
+          label="Lead"
+          className="w-28"
+          value={session.lead}
+          choices={LEAD_CHOICES}
+          onChange={(e) => onChange({ lead: e.target.value as 'left' | 'right' })}
+        />
+      </div>
+      <ClassGroups
+        groups={session.groups ?? []}
+        gym={gym}
+        errors={errors}
+        onChange={(groups) => onChange({ groups })}
+      />
+      {isRepeating && session.plannedFor && (
+        <RepeatSheet
+          id={id}
+          title={session.title}
+          plannedFor={session.plannedFor}
+          onClose={() => setRepeating(false)}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,63 @@
+import { ArrowDown, ArrowUp, Copy, X } from 'lucide-react';
+import { isCounted } from '@eurhythm/core/plan';
+import type { AnyBlockDto } from '@eurhythm/contract';
+import { IconButton } from '../../../../ui/Button.tsx';
+import { clockText } from '../../../../ui/times.ts';
+import { BLOCK_NAMES, tellBlock } from './newBlock.ts';
+import { TimeField } from './TimeField.tsx';
+
+interface BlockRowProps {
+  readonly block: AnyBlockDto;
+  readonly isOpen: boolean;
+  readonly error: string | undefined;
+  readonly comboName: (id: string | undefined) => string;
+  onOpen(): void;
+  onSeconds(seconds: number): void;
+  readonly onUp: (() => void) | null;
+  readonly onDown: (() => void) | null;
+  onCopy(): void;
+  onRemove(): void;
+}
+
+/** A block in its round: what it is, how long, and where it stands. */
+export function BlockRow(props: BlockRowProps) {
+  const { block, isOpen, error, comboName, onOpen, onSeconds, onUp, onDown, onCopy, onRemove } = props;
+  const [name] = BLOCK_NAMES[block.kind];
+  return (
+    <div
+      className={`grid grid-cols-[1fr_6.5rem_auto] items-start gap-2 border-b border-l-[6px] border-b-rule py-1.5 pl-2 ${isOpen ? 'border-l-tape bg-paper' : 'border-l-transparent'}`}
+    >
+      <button type="button" aria-expanded={isOpen} onClick={onOpen} className="min-h-11 min-w-0 text-left">
+        <strong className="block leading-tight">{name}</strong>
+        <span className="block truncate text-sm text-quiet">{tellBlock(block, comboName)}</span>
+      </button>
+      {isCounted(block) ? (
+        <span className="tabular pt-2.5 text-right font-heading text-lg font-bold">
+          {clockText(block.seconds)}
+        </span>
+      ) : (
+        <TimeField
+          label={block.kind === 'rest' ? 'Rest' : block.kind === 'talk' ? 'Talk' : 'Work'}
+          className="[&>label]:sr-only"
+          seconds={block.seconds}
+          error={error}
+          onChange={onSeconds}
+        />
+      )}
+      <span className="flex">
+        <IconButton label={`${name} earlier`} className="w-8!" disabled={!onUp} onClick={() => onUp?.()}>
+          <ArrowUp size={16} />
+        </IconButton>
+        <IconButton label={`${name} later`} className="w-8!" disabled={!onDown} onClick={() => onDown?.()}>
+          <ArrowDown size={16} />
+        </IconButton>
+        <IconButton label={`Copy ${name}`} className="w-8!" onClick={onCopy}>
+          <Copy size={16} />
+        </IconButton>
+        <IconButton label={`Take ${name} out`} className="w-8!" onClick={onRemove}>
+          <X size={16} />
+        </IconButton>
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,89 @@
+import type { MoveBook } from '@eurhythm/core/moves';
+import type { ComboBlockDto, ComboView } from '@eurhythm/contract';
+import { ChoiceField, TextField } from '../../../../ui/Field.tsx';
+import { ComboPicker } from '../ComboPicker.tsx';
+import { CALL_CHOICES, WORD_CHOICES } from '../choices.ts';
+import { shownNumber, typedNumber, type SettingsProps } from './settings.ts';
+import { TempoFields } from './TempoFields.tsx';
+
+/** Settings of combos on a beat. */
+export function ComboSettings({
+  block,
+  path,
+  combos,
+  book,
+  errors,
+  groups,
+  onChange,
+}: SettingsProps<ComboBlockDto> & {
+  combos: readonly ComboView[];
+  book: MoveBook;
+  groups: readonly string[];
+}) {
+  const lanes = block.lanes ?? [];
+  const shown = [...groups, ...lanes.map((lane) => lane.group).filter((group) => !groups.includes(group))];
+  const idsOf = (group: string): string[] =>
+    lanes.find((lane) => lane.group === group)?.combos.flatMap((ref) => ref.comboId ?? []) ?? [];
+  const setLane = (group: string, ids: readonly string[]): void => {
+    const others = lanes.filter((lane) => lane.group !== group);
+    const own = ids.length > 0 ? [{ group, combos: ids.map((comboId) => ({ comboId })) }] : [];
+    onChange({ ...block, lanes: [...others, ...own] });
+  };
+  return (
+    <>
+      <div className="grid grid-cols-6 gap-3 pt-3">
+        <TextField
+          label="Beats a minute"
+          className="col-span-2"
+          inputMode="numeric"
+          value={shownNumber(block.bpm)}
+          error={errors.of(`${path}.bpm`)}
+          onChange={(e) => onChange({ ...block, bpm: typedNumber(e.target.value) })}
+        />
+        <TextField
+          label="Times each combo"
+          className="col-span-2"
+          inputMode="numeric"
+          value={shownNumber(block.cyclesEach)}
+          error={errors.of(`${path}.cyclesEach`)}
+          onChange={(e) => onChange({ ...block, cyclesEach: typedNumber(e.target.value) })}
+        />
+        <ChoiceField
+          label="Called by"
+          className="col-span-2"
+          value={block.words}
+          choices={WORD_CHOICES}
+          onChange={(e) => onChange({ ...block, words: e.target.value as ComboBlockDto['words'] })}
+        />
+        <ChoiceField
+          label="Calls"
+          className="col-span-6"
+          value={block.calls}
+          choices={CALL_CHOICES}
+          onChange={(e) => onChange({ ...block, calls: e.target.value as ComboBlockDto['calls'] })}
+        />
+      </div>
+      <TempoFields block={block} path={path} errors={errors} onChange={onChange} />
+      <ComboPicker
+        label="Combos, in the order of their calls"
+        chosen={block.combos.flatMap((ref) => ref.comboId ?? [])}
+        combos={combos}
+        book={book}
+        error={errors.of(`${path}.combos`) ?? errors.under(`${path}.combos`)[0]?.message}
+        onChange={(ids) => onChange({ ...block, combos: ids.map((comboId) => ({ comboId })) })}
+      />
+      {shown.map((group) => (
+        <ComboPicker
+          key={group}
+          label={idsOf(group).length > 0 ? `${group} do instead` : `${group} do the same`}
+          add={`Own combo for ${group}`}
+          chosen={idsOf(group)}
+          combos={combos}
+          book={book}
+          error={errors.under(`${path}.lanes.${lanes.findIndex((lane) => lane.group === group)}`)[0]?.message}
+          onChange={(ids) => setLane(group, ids)}
+        />
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,60 @@
+import { PACE_FACTORS } from '@eurhythm/core/body';
+import { starterBook } from '@eurhythm/core/moves';
+import { BLOCK_KINDS } from '@eurhythm/core/rounds';
+import { RoundDto, checkFields, withExactLength, type AnyBlockDto } from '@eurhythm/contract';
+import { newBlock, tellBlock } from './blocks/newBlock.ts';
+import { copyRound, freeBlockId, freeRoundId, newRound } from './newRound.ts';
+
+const book = starterBook();
+
+describe('rounds in the builder', () => {
+  it('begin complete', () => {
+    expect(checkFields(RoundDto, newRound('pads', 'r1', 'ebb-1'))).toEqual([]);
+    expect(checkFields(RoundDto, newRound('shadow', 'r1', null))).toEqual([]);
+    expect(checkFields(RoundDto, newRound('pads', 'r1', null))).toMatchObject([
+      { field: 'blocks.0.combos', message: 'Choose at least one combo.' },
+    ]);
+  });
+  it('take blocks of every kind, each complete and with an id of its own', () => {
+    const round = newRound('pads', 'r1', 'ebb-1');
+    for (const kind of BLOCK_KINDS) round.blocks.push(newBlock(kind, freeBlockId(round), 'ebb-1'));
+    expect(checkFields(RoundDto, round)).toEqual([]);
+    expect(new Set(round.blocks.map((block) => block.id)).size).toBe(round.blocks.length);
+  });
+  it('know how long what is counted takes, and leave the clock alone', () => {
+    const count = withExactLength(
+      { ...newBlock('count', 'c', null), repSeconds: 2, reps: 10, sets: 2, rest: 20 } as AnyBlockDto,
+      book,
+      PACE_FACTORS.club,
+    );
+    expect(count.seconds).toBe(2 * 2 * (3 + 10 * 2) + 20);
+    const hold = withExactLength(newBlock('hold', 'h', null), book, PACE_FACTORS.club);
+    expect(hold.seconds).toBe(66);
+    expect(
+      withExactLength({ ...hold, holdSeconds: NaN } as AnyBlockDto, book, PACE_FACTORS.club).seconds,
+    ).toBe(66);
+    expect(withExactLength(newBlock('free', 'f', null), book, PACE_FACTORS.club).seconds).toBe(120);
+  });
+  it('tell each block in a line', () => {
+    const name = (id: string | undefined): string => `combo ${id}`;
+    expect(BLOCK_KINDS.map((kind) => tellBlock(newBlock(kind, 'b', 'ebb-1'), name))).toEqual([
+      'combo ebb-1 · 80 a minute',
+      'Round kick: 15 each side × 2',
+      'Two straights',
+      'Low stance: 30 s each side × 1',
+      '4 prompts',
+      '“now”: 1 2',
+      '3 × in, 2, 3 × out',
+      'Squats: 15',
+      '',
+      'What comes next',
+    ]);
+  });
+  it('never share ids', () => {
+    const first = newRound('pads', 'round-1', 'ebb-1');
+    const id = freeRoundId([first]);
+    const copy = copyRound(first, id);
+    expect(id).not.toBe('round-1');
+    expect(copy.blocks.map((block) => block.id)).not.toEqual(first.blocks.map((block) => block.id));
+  });
+});

@@ -1,0 +1,68 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { SessionSummary } from '@eurhythm/contract';
+import { newId, send } from '../../../app/api.ts';
+import { useFieldErrors } from '../../../app/useFieldErrors.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { Sheet } from '../../../ui/Panel.tsx';
+import { weeksAfter } from './dates.ts';
+
+const MOST_WEEKS = 52;
+
+interface RepeatSheetProps {
+  readonly id: string;
+  readonly title: string;
+  readonly plannedFor: string;
+  onClose(): void;
+}
+
+/** Plans copies of a session for the weeks to come; each copy can then be changed by itself. */
+export function RepeatSheet({ id, title, plannedFor, onClose }: RepeatSheetProps) {
+  const client = useQueryClient();
+  const errors = useFieldErrors();
+  const [weeks, setWeeks] = useState('4');
+  const [ids] = useState(() => Array.from({ length: MOST_WEEKS }, newId));
+  const count = Number(weeks);
+  const isWhole = Number.isInteger(count) && count >= 1 && count <= MOST_WEEKS;
+  const repeat = useMutation({
+    mutationFn: () =>
+      send<{ items: SessionSummary[] }>('POST', `sessions/${id}/repeat`, {
+        ids: ids.slice(0, count),
+        dates: weeksAfter(plannedFor, count),
+      }),
+    onSuccess: async ({ items }) => {
+      await client.invalidateQueries({ queryKey: ['sessions'], exact: true });
+      toast(`“${title}” is planned ${items.length} more ${items.length === 1 ? 'time' : 'times'}.`);
+      onClose();
+    },
+    onError: errors.showFailure,
+  });
+  return (
+    <Sheet open title="Repeat weekly" onClose={onClose}>
+      <TextField
+        label="How many weeks more"
+        className="w-44"
+        inputMode="numeric"
+        value={weeks}
+        error={isWhole ? errors.of('dates') : `From 1 to ${MOST_WEEKS} weeks.`}
+        onChange={(e) => setWeeks(e.target.value)}
+      />
+      {isWhole && (
+        <p className="pt-3">
+          Each {format(new Date(plannedFor), 'EEEE, HH:mm')}, the last time on{' '}
+          {format(new Date(weeksAfter(plannedFor, count).at(-1)!), 'd MMMM yyyy')}. Each copy can be changed
+          by itself.
+        </p>
+      )}
+      <div className="flex gap-3 pt-4">
+        <Button weight="main" disabled={!isWhole || repeat.isPending} onClick={() => repeat.mutate()}>
+          Plan them
+        </Button>
+        <Button onClick={onClose}>Not now</Button>
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,99 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { sessionSeconds } from '@eurhythm/core/plan';
+import type { LibraryItem } from '@eurhythm/contract';
+import { put, send } from '../../../app/api.ts';
+import { queries } from '../../../app/queries.ts';
+import { Button, IconButton } from '../../../ui/Button.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { Part, Plain } from '../../../ui/Panel.tsx';
+import { clockText } from '../../../ui/times.ts';
+
+interface LibraryPanelProps {
+  onRounds(item: LibraryItem): void;
+  /** Puts the blocks into the round that is open; null while none is. */
+  readonly onBlocks: ((item: LibraryItem) => void) | null;
+}
+
+/** Rounds to use again: own ones, what ships with the product, and a test for each grade. */
+export function LibraryPanel({ onRounds, onBlocks }: LibraryPanelProps) {
+  const { data: items, error } = useQuery(queries.library());
+  const [search, setSearch] = useState('');
+  const [open, setOpen] = useState<string | null>(null);
+  const remove = useRemove();
+  const wanted = search.trim().toLocaleLowerCase();
+  const shown = (items ?? []).filter(({ title, about }) =>
+    `${title} ${about}`.toLocaleLowerCase().includes(wanted),
+  );
+  return (
+    <Part title="Library" aside={items ? `${items.length} to choose from` : ''} className="mt-6">
+      {error && <Plain>{error.message}</Plain>}
+      <TextField
+        label="Look for"
+        className="pt-2"
+        value={search}
+        onChange={(e) => setSearch(e.target.value)}
+      />
+      <ul aria-label="Library" className="mt-2 max-h-96 overflow-y-auto">
+        {shown.map((item) => (
+          <li key={item.id} className="border-b border-rule">
+            <button
+              type="button"
+              aria-expanded={open === item.id}
+              onClick={() => setOpen(open === item.id ? null : item.id)}
+              className="flex min-h-11 w-full items-baseline gap-3 py-2 text-left hover:bg-hint"
+            >
+              <span className="min-w-0 flex-1">
+                <strong>{item.title}</strong>
+                {item.own && <span className="ml-2 text-sm text-quiet">own</span>}
+              </span>
+              <span className="tabular font-heading font-bold">{clockText(sessionSeconds(item.rounds))}</span>
+            </button>
+            {open === item.id && (
+              <div className="pb-3">
+                <p className="text-sm text-quiet">
+                  {item.about || 'Kept by the gym.'}{' '}
+                  {item.rounds.length > 1
+                    ? `${item.rounds.length} rounds`
+                    : `${item.rounds[0]?.blocks.length ?? 0} blocks`}
+                  .
+                </p>
+                <span className="flex flex-wrap gap-2 pt-2">
+                  <Button onClick={() => onRounds(item)}>Put at the end</Button>
+                  {onBlocks && item.rounds.length === 1 && (
+                    <Button onClick={() => onBlocks(item)}>Into the open round</Button>
+                  )}
+                  {item.own && (
+                    <IconButton label={`Take ${item.title} out of the library`} onClick={() => remove(item)}>
+                      <Trash2 size={18} />
+                    </IconButton>
+                  )}
+                </span>
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+      {items && shown.length === 0 && <Plain>Nothing in the library is called that.</Plain>}
+    </Part>
+  );
+}
+
+function useRemove(): (item: LibraryItem) => void {
+  const client = useQueryClient();
+  const refresh = (): Promise<void> => client.invalidateQueries({ queryKey: ['library'] });
+  const remove = useMutation({
+    mutationFn: ({ id }: LibraryItem) => send('DELETE', `library/${id}`),
+    onSuccess: async (_, { id, title, rounds }) => {
+      await refresh();
+      toast(`“${title}” is out of the library.`, {
+        duration: 10_000,
+        action: { label: 'Undo', onClick: () => void put(`library/${id}`, { title, rounds }).then(refresh) },
+      });
+    },
+    onError: (error) => toast.error(error.message),
+  });
+  return remove.mutate;
+}

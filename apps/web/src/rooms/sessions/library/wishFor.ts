@@ -1,0 +1,92 @@
+import { differenceInCalendarDays } from 'date-fns';
+import { PACE_FACTORS } from '@eurhythm/core/body';
+import type { DraftGroup, DraftWish, SessionDraft } from '@eurhythm/core/plan';
+import type { Block } from '@eurhythm/core/rounds';
+import {
+  countedTechnique,
+  plannedBlock,
+  type AnyBlockDto,
+  type ComboView,
+  type LastTrained,
+  type LibraryItem,
+  type RoundDto,
+  type TechniqueLists,
+} from '@eurhythm/contract';
+import { STARTER_PROMPTS } from '../builder/blocks/newBlock.ts';
+import type { PlanGround } from '../plan/usePlanned.ts';
+
+/** What a coach says about the class that is to be drafted. */
+export interface Wanted {
+  readonly minutes: number;
+  /** In the order of the lanes: the first is the one that the voice calls. */
+  readonly gradeIds: readonly string[];
+  readonly focus: string;
+  readonly people: number;
+}
+
+export interface Known {
+  readonly library: readonly LibraryItem[];
+  readonly techniques: TechniqueLists;
+  readonly trained: LastTrained;
+}
+
+/** Puts together what the draft has to choose from. */
+export function wishFor(
+  { minutes, gradeIds, focus, people }: Wanted,
+  { gym, combos, book }: PlanGround,
+  known: Known,
+  now: Date,
+): DraftWish {
+  const byId = new Map(combos.map((combo) => [combo.id, combo]));
+  const daysAgo = (id: string): number | null => {
+    const at = known.trained[id];
+    return at === undefined ? null : Math.max(0, differenceInCalendarDays(now, new Date(at)));
+  };
+  const group = (gradeId: string): DraftGroup => ({
+    name: gym.grades.find((grade) => grade.id === gradeId)?.name ?? gradeId,
+    combos: combos
+      .filter((combo) => combo.gradeId === gradeId)
+      .map((combo) => ({ ...combo, daysAgo: daysAgo(combo.id) })),
+    techniques: (known.techniques[gradeId] ?? []).flatMap(
+      (technique) => countedTechnique(technique, byId.get(technique.comboId ?? ''), book) ?? [],
+    ),
+  });
+  return {
+    minutes,
+    groups: gradeIds.map(group),
+    focus: focus === '' ? null : focus,
+    floorSteps: gym.school.floorSteps,
+    kit: gym.school.kit,
+    people,
+    library: known.library.flatMap(({ rounds }) =>
+      rounds.length === 1
+        ? rounds.map((round) => ({
+            ...round,
+            blocks: round.blocks.map((block) => plannedBlock(block, byId)),
+          }))
+        : [],
+    ),
+    words: gym.school.words,
+    prompts: STARTER_PROMPTS,
+    factor: PACE_FACTORS[gym.school.pace],
+  };
+}
+
+/** The drafted rounds as the builder keeps them: combos of the book by their ids, others by their lines. */
+export function roundsOf({ rounds }: SessionDraft, combos: readonly ComboView[]): RoundDto[] {
+  const known = new Set(combos.map((combo) => combo.id));
+  return rounds.map(({ id, title, kind, blocks }) => ({
+    id,
+    title,
+    kind,
+    blocks: blocks.map((block) => blockOf(block, known)),
+  }));
+}
+
+function blockOf(block: Block, known: ReadonlySet<string>): AnyBlockDto {
+  if (block.kind !== 'combo') return block as AnyBlockDto;
+  const refs = (combos: typeof block.combos) =>
+    combos.map(({ id, line, title }) => (known.has(id) ? { comboId: id } : { line, title }));
+  const lanes = (block.lanes ?? []).map(({ group, combos }) => ({ group, combos: refs(combos) }));
+  return { ...block, combos: refs(block.combos), lanes } as AnyBlockDto;
+}

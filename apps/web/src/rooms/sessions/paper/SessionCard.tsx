@@ -1,0 +1,134 @@
+import { useQuery } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { Printer } from 'lucide-react';
+import { useParams } from 'react-router';
+import { roundSeconds, seriesOf, sessionSeconds } from '@eurhythm/core/plan';
+import type { MoveBook } from '@eurhythm/core/moves';
+import { CAUTIONS, type AnyBlockDto, type ComboView } from '@eurhythm/contract';
+import { queries } from '../../../app/queries.ts';
+import { Button, ButtonLink } from '../../../ui/Button.tsx';
+import { Plain } from '../../../ui/Panel.tsx';
+import { clockText } from '../../../ui/times.ts';
+import { SmallStrip } from '../../combos/SmallStrip.tsx';
+import { BLOCK_NAMES, tellBlock } from '../builder/blocks/newBlock.ts';
+import { groupNames, laneOf } from '../plan/lanes.ts';
+
+/** A session on paper: rounds with their times from the start, strips, room for notes, and the cautions. */
+export function SessionCard() {
+  const { id = '' } = useParams();
+  const { data: session, error } = useQuery(queries.session(id));
+  const { data: combos } = useQuery(queries.combos());
+  const { data: book } = useQuery(queries.book());
+  if (error) return <Plain>{error.message}</Plain>;
+  if (!session || !combos || !book) return null;
+  const stretches = seriesOf(session.rounds);
+  const starts = stretches.map((_, i) =>
+    sessionSeconds(stretches.slice(0, i).flatMap((stretch) => stretch.rounds)),
+  );
+  const total = sessionSeconds(session.rounds);
+  return (
+    <article className="print-card mx-auto w-full max-w-4xl px-8 py-6">
+      <div className="no-print mb-4 flex gap-3">
+        <Button weight="main" onClick={() => window.print()}>
+          <Printer size={16} aria-hidden /> Print
+        </Button>
+        <ButtonLink to={`/sessions/${id}`}>Back to the session</ButtonLink>
+      </div>
+      <header className="flex items-end justify-between border-b-2 border-ink pb-2">
+        <div>
+          <h1 className="text-3xl">{session.title}</h1>
+          <p>
+            {session.plannedFor ? format(new Date(session.plannedFor), 'EEEE d MMMM, HH:mm') : 'No date'} ·{' '}
+            {session.lead} lead first
+            {session.word ? ` · word of the day: ${session.word}` : ''}
+          </p>
+        </div>
+        <p className="tabular font-heading text-3xl font-bold">{clockText(total)}</p>
+      </header>
+      <table className="w-full">
+        <thead className="text-left text-sm">
+          <tr>
+            <th className="w-16 py-1">from</th>
+            <th>round</th>
+            <th className="w-16 text-right">time</th>
+          </tr>
+        </thead>
+        <tbody>
+          {stretches.flatMap(({ rounds, times }, i) =>
+            rounds.map((round, j) => (
+              <tr key={round.id} className="break-inside-avoid border-t border-ink align-top">
+                <td className="tabular py-2">{j === 0 ? clockText(starts[i]!) : ''}</td>
+                <td className="py-2">
+                  <strong>{round.title}</strong> <span className="text-sm">{round.kind}</span>
+                  {times > 1 && (
+                    <strong className="ml-2 text-sm">
+                      {rounds.length > 1 ? `${j + 1} of ${rounds.length} in turn, ` : ''}
+                      {times} times
+                    </strong>
+                  )}
+                  <ul>
+                    {round.blocks.map((block) => (
+                      <BlockOnCard key={block.id} block={block} combos={combos} book={book} />
+                    ))}
+                  </ul>
+                </td>
+                <td className="tabular py-2 text-right font-bold">{clockText(roundSeconds(round))}</td>
+              </tr>
+            )),
+          )}
+        </tbody>
+      </table>
+      <section className="mt-4 break-inside-avoid border border-ink p-3 text-sm">
+        {CAUTIONS.map((caution) => (
+          <p key={caution}>{caution}</p>
+        ))}
+      </section>
+    </article>
+  );
+}
+
+function BlockOnCard({
+  block,
+  combos,
+  book,
+}: {
+  block: AnyBlockDto;
+  combos: readonly ComboView[];
+  book: MoveBook;
+}) {
+  const comboName = (comboId: string | undefined): string => {
+    const combo = combos.find((each) => each.id === comboId);
+    return combo ? `${combo.grade} ${combo.number} ${combo.title}` : 'a combo that is gone';
+  };
+  const strips = block.kind === 'combo' ? block.combos.slice(0, 2) : [];
+  const groups = groupNames({ rounds: [{ id: '', title: '', kind: 'pads', blocks: [block] }] });
+  return (
+    <li className="flex items-center gap-3 text-sm">
+      <span className="tabular w-12 self-start">{clockText(block.seconds)}</span>
+      <span className="flex-1">
+        {BLOCK_NAMES[block.kind][0]} {tellBlock(block, comboName)}
+        {groups.map((group) => (
+          <span key={group} className="block">
+            {group}: {laneOf(block, group, comboName)?.text ?? 'the same'}
+          </span>
+        ))}
+        {block.tell && <em className="block">{block.tell}</em>}
+        {block.kit && block.kit.length > 0 && <span className="block">At hand: {block.kit.join(', ')}</span>}
+      </span>
+      {strips.map((ref) => {
+        const combo = combos.find((each) => each.id === ref.comboId);
+        return (
+          combo && (
+            <SmallStrip
+              key={combo.id}
+              line={combo.line}
+              beatsPerBar={combo.beatsPerBar}
+              book={book}
+              room={130}
+            />
+          )
+        );
+      })}
+    </li>
+  );
+}

@@ -1,0 +1,75 @@
+import { useMemo, useState } from 'react';
+import { fitSession, placeOf, withLengths } from '@eurhythm/core/plan';
+import type { RoundDto } from '@eurhythm/contract';
+import { Button } from '../../../ui/Button.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { Part } from '../../../ui/Panel.tsx';
+import { clockText } from '../../../ui/times.ts';
+import { BLOCK_NAMES } from '../builder/blocks/newBlock.ts';
+
+/** Brings the session to the length of the class: proposed changes, taken one by one or all at once. */
+export function FitPanel({
+  rounds,
+  onChange,
+}: {
+  rounds: readonly RoundDto[];
+  onChange: (rounds: RoundDto[]) => void;
+}) {
+  const [minutes, setMinutes] = useState('');
+  const wanted = Number(minutes);
+  const isWanted = minutes.trim() !== '' && wanted > 0 && wanted <= 600;
+  const fit = useMemo(() => (isWanted ? fitSession(rounds, wanted * 60) : null), [rounds, wanted, isWanted]);
+  const names = new Map(
+    rounds.flatMap((round) =>
+      round.blocks.map((block) => [
+        placeOf(round, block.id),
+        `${round.title}: ${BLOCK_NAMES[block.kind][0].toLowerCase()}`,
+      ]),
+    ),
+  );
+  return (
+    <Part title="Fit to the hour" className="mt-6">
+      <TextField
+        label="Minutes of the class"
+        className="w-44 pt-3"
+        inputMode="decimal"
+        value={minutes}
+        error={minutes.trim() === '' || isWanted ? undefined : 'From 1 to 600 minutes.'}
+        onChange={(e) => setMinutes(e.target.value)}
+      />
+      {fit && fit.changes.length === 0 && fit.missing === 0 && (
+        <p className="pt-3 text-fine">It fits to the second.</p>
+      )}
+      {fit && fit.missing !== 0 && (
+        <p className="pt-3 font-semibold text-caution">
+          {clockText(Math.abs(fit.missing))} {fit.missing > 0 ? 'stay empty' : 'too much'} even so: the
+          warm-up and what is counted keep their length, the rest is at most doubled or halved.
+        </p>
+      )}
+      {fit && fit.changes.length > 0 && (
+        <>
+          <ul aria-label="Proposed changes" className="pt-2">
+            {fit.changes.map((change) => (
+              <li key={change.id} className="flex min-h-11 items-center gap-3 border-b border-rule">
+                <span className="min-w-0 flex-1 truncate">{names.get(change.id)}</span>
+                <span className="tabular whitespace-nowrap">
+                  {clockText(change.from)} → <strong>{clockText(change.to)}</strong>
+                </span>
+                <Button
+                  weight="bare"
+                  className="px-2!"
+                  onClick={() => onChange(withLengths(rounds, [change]))}
+                >
+                  Take
+                </Button>
+              </li>
+            ))}
+          </ul>
+          <Button className="mt-3" onClick={() => onChange(withLengths(rounds, fit.changes))}>
+            Take all: {clockText(fit.total)}
+          </Button>
+        </>
+      )}
+    </Part>
+  );
+}

@@ -1,0 +1,245 @@
+import { isPause, type Phase } from '../rounds/index.ts';
+import type { Seconds } from '../units/index.ts';
+import { addStrikes, NO_STRIKES, type BlockWork, type StrikeCount } from './roundWork.ts';
+
+/*
+ * The limits below are this product's own, set where a careful coach would begin to ask; they warn and never block.
+ */
+/** Easy work that should lie before the first high kick. */
+const WARM_UP: Seconds = 5 * 60;
+/** Work that should lie before the first spin. */
+const BEFORE_SPIN: Seconds = 10 * 60;
+/** Longest work without a pause, by the youngest band that takes part. */
+const LONGEST_WORK = { children: 3 * 60, adults: 8 * 60 } as const satisfies Record<string, Seconds>;
+/** One side may do so much more than the other, once there are enough strikes to judge by. */
+const ONE_SIDE = 1.5;
+const ENOUGH_STRIKES = 60;
+
+export const WARNING_RULES = [
+  'no-warm-up',
+  'spins-early',
+  'no-rest',
+  'one-side',
+  'small-room',
+  'kit-missing',
+  'empty-group',
+  'gone-combo',
+  'retired-move',
+] as const;
+export type WarningRule = (typeof WARNING_RULES)[number];
+
+export interface SessionWarning {
+  readonly rule: WarningRule;
+  readonly message: string;
+  /** Where it happens: the round and block, and the instant in the session; null when it is about the whole. */
+  readonly place: { readonly round: string; readonly block: string; readonly at: Seconds } | null;
+}
+
+export type Band = 'children' | 'adults';
+
+/** A block as the warnings see it. */
+export interface WarnedBlock {
+  readonly id: string;
+  readonly kind: string;
+  readonly seconds: Seconds;
+  readonly kit?: readonly string[];
+  readonly work: BlockWork;
+  /** What its lines name and the book no longer has, or has retired. */
+  readonly gone: readonly string[];
+  readonly retired: readonly string[];
+}
+
+/** Rounds as they are held one after the other, series written out. */
+export interface WarnedRound {
+  readonly id: string;
+  readonly title: string;
+  readonly kind: Phase;
+  readonly blocks: readonly WarnedBlock[];
+}
+
+export interface ClassFacts {
+  /** Groups by name, with the bands and the number of people in them. */
+  readonly groups: readonly {
+    readonly name: string;
+    readonly bands: readonly Band[];
+    readonly people: number;
+  }[];
+  readonly bands: readonly Band[];
+  readonly floorSteps: number | null;
+  /** What the gym has; empty when nobody wrote it down. */
+  readonly kit: readonly string[];
+}
+
+/** Everything about a whole session that a coach would want to hear before the class, each told once, in order of time. */
+export function sessionWarnings(rounds: readonly WarnedRound[], facts: ClassFacts): SessionWarning[] {
+  const placed = placeBlocks(rounds);
+  return [
+    ...emptyGroups(facts),
+    ...lackingWarmUp(placed),
+    ...earlySpin(placed),
+    ...longWork(placed, facts),
+    ...smallRoom(placed, facts),
+    ...missingKit(placed, facts),
+    ...lostMoves(placed),
+    ...oneSide(placed),
+  ];
+}
+
+interface PlacedBlock {
+  readonly round: WarnedRound;
+  readonly block: WarnedBlock;
+  readonly at: Seconds;
+}
+
+function placeBlocks(rounds: readonly WarnedRound[]): PlacedBlock[] {
+  let at = 0;
+  return rounds.flatMap((round) =>
+    round.blocks.map((block) => {
+      const placed = { round, block, at };
+      at += Number.isFinite(block.seconds) ? block.seconds : 0;
+      return placed;
+    }),
+  );
+}
+
+const placeOfBlock = ({ round, block, at }: PlacedBlock): SessionWarning['place'] => ({
+  round: round.id,
+  block: block.id,
+  at,
+});
+
+const isEasy = (phase: Phase): boolean => phase === 'warm-up' || phase === 'shadow';
+
+function minutes(seconds: Seconds): string {
+  const whole = Math.round(seconds);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+function lackingWarmUp(placed: readonly PlacedBlock[]): SessionWarning[] {
+  const first = placed.find(({ block }) => block.work.demands.highKick);
+  if (!first) return [];
+  const warm = placed
+    .filter(({ at, round, block }) => at < first.at && isEasy(round.kind) && !isPause(block))
+    .reduce((sum, { block }) => sum + block.seconds, 0);
+  if (warm >= WARM_UP) return [];
+  const before = warm === 0 ? 'no warm-up' : `only ${minutes(warm)} of warm-up`;
+  return [
+    {
+      rule: 'no-warm-up',
+      message: `High kicks in “${first.round.title}” with ${before} before them. Five minutes are usual.`,
+      place: placeOfBlock(first),
+    },
+  ];
+}
+
+function earlySpin(placed: readonly PlacedBlock[]): SessionWarning[] {
+  const first = placed.find(({ block }) => block.work.demands.spin);
+  if (!first || first.at >= BEFORE_SPIN) return [];
+  return [
+    {
+      rule: 'spins-early',
+      message: `Spins already at ${minutes(first.at)}, in “${first.round.title}”. Ten minutes of work before them are usual.`,
+      place: placeOfBlock(first),
+    },
+  ];
+}
+
+function longWork(placed: readonly PlacedBlock[], { bands }: ClassFacts): SessionWarning[] {
+  const band: Band = bands.includes('children') ? 'children' : 'adults';
+  const most = LONGEST_WORK[band];
+  const stretches: { first: PlacedBlock; seconds: Seconds }[] = [];
+  let goesOn = false;
+  for (const each of placed) {
+    const isEasing = isPause(each.block) || each.round.kind === 'warm-up' || each.round.kind === 'stretch';
+    if (!isEasing && goesOn) stretches.at(-1)!.seconds += each.block.seconds;
+    else if (!isEasing) stretches.push({ first: each, seconds: each.block.seconds });
+    goesOn = !isEasing;
+  }
+  return stretches
+    .filter(({ seconds }) => seconds > most)
+    .map(({ first, seconds }) => ({
+      rule: 'no-rest',
+      message: `${minutes(seconds)} of work without rest from “${first.round.title}” on; for ${band} ${minutes(most)} is long.`,
+      place: placeOfBlock(first),
+    }));
+}
+
+function smallRoom(placed: readonly PlacedBlock[], { floorSteps }: ClassFacts): SessionWarning[] {
+  if (floorSteps === null) return [];
+  const wide = firstOfEach(
+    placed.filter(({ block }) => block.work.demands.floor > floorSteps),
+    ({ round }) => round.title,
+  );
+  return wide.map((each) => ({
+    rule: 'small-room',
+    message: `“${each.round.title}” needs ${Number(each.block.work.demands.floor.toFixed(1))} steps one way; this floor has ${floorSteps}.`,
+    place: placeOfBlock(each),
+  }));
+}
+
+function missingKit(placed: readonly PlacedBlock[], { kit }: ClassFacts): SessionWarning[] {
+  if (kit.length === 0) return [];
+  const has = new Set(kit.map((item) => item.toLocaleLowerCase()));
+  const lacking = placed.flatMap((each) =>
+    (each.block.kit ?? [])
+      .filter((item) => !has.has(item.toLocaleLowerCase()))
+      .map((item) => ({ ...each, item })),
+  );
+  return firstOfEach(lacking, ({ item }) => item.toLocaleLowerCase()).map((each) => ({
+    rule: 'kit-missing',
+    message: `“${each.round.title}” needs ${each.item}, which is not among what the gym has.`,
+    place: placeOfBlock(each),
+  }));
+}
+
+function emptyGroups({ groups }: ClassFacts): SessionWarning[] {
+  return groups
+    .filter(({ people }) => people === 0)
+    .map(({ name }) => ({
+      rule: 'empty-group',
+      message: `Nobody is in the group ${name}. Give it grades that somebody has, or take it out.`,
+      place: null,
+    }));
+}
+
+function lostMoves(placed: readonly PlacedBlock[]): SessionWarning[] {
+  const gone = placed.filter(({ block }) => block.gone.length > 0);
+  const retired = placed.flatMap((each) => each.block.retired.map((move) => ({ ...each, move })));
+  return [
+    ...firstOfEach(gone, ({ round }) => round.title).map((each): SessionWarning => ({
+      rule: 'gone-combo',
+      message: `“${each.round.title}” names a combo that is not in the book any more. Choose another one.`,
+      place: placeOfBlock(each),
+    })),
+    ...firstOfEach(retired, ({ move }) => move).map((each): SessionWarning => ({
+      rule: 'retired-move',
+      message: `“${each.round.title}” uses ${each.move}, which is retired. It still works; the book has other moves.`,
+      place: placeOfBlock(each),
+    })),
+  ];
+}
+
+function oneSide(placed: readonly PlacedBlock[]): SessionWarning[] {
+  const { limbs } = placed.reduce<StrikeCount>(
+    (sum, { block }) => addStrikes(sum, block.work.strikes),
+    NO_STRIKES,
+  );
+  const left = limbs['left-hand'] + limbs['left-leg'];
+  const right = limbs['right-hand'] + limbs['right-leg'];
+  if (left + right < ENOUGH_STRIKES || Math.max(left, right) < ONE_SIDE * Math.max(1, Math.min(left, right)))
+    return [];
+  const [more, less] = left > right ? ['left', 'right'] : ['right', 'left'];
+  return [
+    {
+      rule: 'one-side',
+      message: `The ${more} side strikes ${Math.max(left, right)} times, the ${less} ${Math.min(left, right)} times. Both leads, half each, would even it out.`,
+      place: null,
+    },
+  ];
+}
+
+function firstOfEach<T>(list: readonly T[], key: (each: T) => string): T[] {
+  const seen = new Map<string, T>();
+  for (const each of list) if (!seen.has(key(each))) seen.set(key(each), each);
+  return [...seen.values()];
+}
