@@ -78,7 +78,7 @@ export class RoundsService {
 
   /** Makes the clips of these blocks ahead of time, so that nobody waits for them on the Floor. */
   async warmVoice(blocks: readonly AnyBlockDto[]): Promise<void> {
-    await this.voice.shelf(await this.texts(blocks), (await this.speech()).speaker);
+    await this.voice.shelf(await this.texts(blocks), (await this.speech()).speaker, { isUrgent: false });
   }
 
   /** Refuses blocks that name a missing combo or hold a bad line; `under` is the path of the list in the request. */

@@ -3,6 +3,7 @@ import { phonesOf, type VoiceClip } from '@eurhythm/core/calls';
 import { encodeWav, levelClip, parsePhones, readWav, vowelOnset } from '@eurhythm/core/sound';
 import type { BundledVoice } from '@eurhythm/contract';
 import type { ClipFolder } from './clipFolder.ts';
+import type { SpeechRequest } from './fliteWorker.ts';
 import { Synthesiser } from './synthesiser.ts';
 
 /** Raised whenever synthesis, levelling or centring changes, so that old clips are not used any more. */
@@ -31,30 +32,33 @@ export class BundledClips {
     return this.synthesiser.stop();
   }
 
-  /** The clip of a text, said by the gym's own phones where it has some; null when the voice has no sound for it. */
-  clip(text: string, voice: BundledVoice, rate: number, own?: string): Promise<BundledClip | null> {
+  /**
+   * The clip of a text, said by the gym's own phones where it has some; null when the voice has no sound for it. One that is
+   * only made ahead waits for those that somebody asks for.
+   */
+  clip(
+    text: string,
+    voice: BundledVoice,
+    rate: number,
+    { own, isUrgent = true }: { own?: string | undefined; isUrgent?: boolean } = {},
+  ): Promise<BundledClip | null> {
     const phones = own ?? phonesOf(text);
     const id = clipId(VERSION, voice, rate, text, ...(own === undefined ? [] : [own]));
     let clip = this.made.get(id);
     if (!clip) {
       clip = this.folder
         .read<BundledClip>(id)
-        .then((kept) => kept ?? this.make(id, text, phones, voice, rate));
+        .then((kept) => kept ?? this.make({ id, text, phones, voice, rate }, isUrgent));
       this.made.set(id, clip);
       // A failure is told to whoever asked, and tried again by whoever asks next.
       clip.catch(() => this.made.delete(id));
-    }
+    } else if (isUrgent) this.synthesiser.hurry(id);
     return clip;
   }
 
-  private async make(
-    id: string,
-    text: string,
-    said: string | undefined,
-    voice: BundledVoice,
-    rate: number,
-  ): Promise<BundledClip | null> {
-    const spoken = await this.synthesiser.speak({ id, text, phones: said, voice, rate });
+  private async make(request: SpeechRequest, isUrgent: boolean): Promise<BundledClip | null> {
+    const { id, text, rate } = request;
+    const spoken = await this.synthesiser.speak(request, isUrgent);
     const read = readWav(spoken.wav);
     if (!read.ok) throw new Error(`the voice gave no sound for “${text}”: ${read.message}`);
     const levelled = levelClip(read.sound);

@@ -1,22 +1,35 @@
 import { Worker } from 'node:worker_threads';
 import type { SpeechAnswer, SpeechRequest } from './fliteWorker.ts';
 
-interface Waiting {
+interface Wanted {
+  readonly request: SpeechRequest;
   resolve(answer: { wav: Uint8Array; phones: string }): void;
   reject(error: Error): void;
 }
 
-/** Asks the synthesiser's thread for one clip after the other; the thread is started at the first call. */
+/**
+ * Asks the synthesiser's thread for one clip after the other; the thread is started at the first call. What somebody waits
+ * for goes before what is only made ahead.
+ */
 export class Synthesiser {
   private worker: Worker | null = null;
-  private readonly waiting = new Map<string, Waiting>();
+  private now: Wanted | null = null;
+  private urgent: Wanted[] = [];
+  private ahead: Wanted[] = [];
 
-  speak(request: SpeechRequest): Promise<{ wav: Uint8Array; phones: string }> {
-    this.worker ??= this.start();
+  speak(request: SpeechRequest, isUrgent: boolean): Promise<{ wav: Uint8Array; phones: string }> {
     return new Promise((resolve, reject) => {
-      this.waiting.set(request.id, { resolve, reject });
-      this.worker!.postMessage(request);
+      (isUrgent ? this.urgent : this.ahead).push({ request, resolve, reject });
+      this.next();
     });
+  }
+
+  /** Somebody waits for this one now. */
+  hurry(id: string): void {
+    const wanted = this.ahead.find(({ request }) => request.id === id);
+    if (!wanted) return;
+    this.ahead = this.ahead.filter((each) => each !== wanted);
+    this.urgent.push(wanted);
   }
 
   async stop(): Promise<void> {
@@ -27,10 +40,11 @@ export class Synthesiser {
   private start(): Worker {
     const worker = new Worker(new URL('./fliteWorker.js', import.meta.url));
     worker.on('message', (answer: SpeechAnswer) => {
-      const waiting = this.waiting.get(answer.id);
-      this.waiting.delete(answer.id);
-      if ('error' in answer) waiting?.reject(new Error(answer.error));
-      else waiting?.resolve(answer);
+      const done = this.now;
+      this.now = null;
+      if ('error' in answer) done?.reject(new Error(answer.error));
+      else done?.resolve(answer);
+      this.next();
     });
     worker.on('error', (error) => this.fail(error));
     worker.on('exit', () => this.fail(new Error('the voice has stopped')));
@@ -38,9 +52,18 @@ export class Synthesiser {
     return worker;
   }
 
+  private next(): void {
+    if (this.now) return;
+    this.now = this.urgent.shift() ?? this.ahead.shift() ?? null;
+    if (!this.now) return;
+    this.worker ??= this.start();
+    this.worker.postMessage(this.now.request);
+  }
+
   private fail(error: Error): void {
     this.worker = null;
-    for (const waiting of this.waiting.values()) waiting.reject(error);
-    this.waiting.clear();
+    const all = [...(this.now ? [this.now] : []), ...this.urgent, ...this.ahead];
+    [this.now, this.urgent, this.ahead] = [null, [], []];
+    for (const wanted of all) wanted.reject(error);
   }
 }

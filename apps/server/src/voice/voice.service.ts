@@ -37,7 +37,11 @@ export class VoiceService implements OnModuleDestroy {
    * All clips of these texts, from the speaker's slowest rate on; texts that the voice cannot say are missing from the
    * shelf. What the own voice lacks is said by a bundled one.
    */
-  async shelf(texts: readonly string[], { voice, slowest, phones }: Speaker): Promise<ClipShelf> {
+  async shelf(
+    texts: readonly string[],
+    { voice, slowest, phones }: Speaker,
+    { isUrgent }: { isUrgent: boolean } = { isUrgent: true },
+  ): Promise<ClipShelf> {
     const recorded = voice === 'own' ? await this.own.clips(texts) : [];
     const has = new Set(recorded.map((clip) => clip.text));
     const rates = VOICE_RATES.filter((rate) => rate >= slowest);
@@ -45,7 +49,9 @@ export class VoiceService implements OnModuleDestroy {
       texts
         .filter((text) => !has.has(text))
         .flatMap((text) =>
-          rates.map((rate) => this.bundled.clip(text, bundledOf(voice), rate, phones?.get(text))),
+          rates.map((rate) =>
+            this.bundled.clip(text, bundledOf(voice), rate, { own: phones?.get(text), isUrgent }),
+          ),
         ),
     );
     return clipShelf([
