@@ -1,11 +1,16 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 
-/** Rounds of several blocks, lengths that follow from counts, and a session that fits the hour. */
+/** Classes are planned: rounds, groups, the library, partners, the calendar, and all of it by keyboard. */
+async function open(page: Page, path: string): Promise<void> {
+  await page.request.put('/api/gym/notice', { data: { accepted: true } });
+  await page.goto(path);
+}
+const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+
 test('a technique block is counted for two groups, and the session is fitted to its minutes', async ({
   page,
 }) => {
-  await page.request.put('/api/gym/notice', { data: { accepted: true } });
-  await page.goto('/sessions/new');
+  await open(page, '/sessions/new');
   await page.getByLabel('Title').first().fill('Kicks and pads');
   await page
     .getByLabel('Add a block')
@@ -35,4 +40,188 @@ test('a technique block is counted for two groups, and the session is fitted to 
   await page.getByRole('menuitem', { name: /Card/ }).click();
   await expect(page.getByRole('article')).toContainText('a qualified coach come first');
   await expect(page.getByRole('article')).toContainText('Round kick: 15 each side × 1');
+});
+
+test('every change is kept by itself, can be undone after that, and a fault is told without a press', async ({
+  page,
+}) => {
+  await open(page, '/sessions/first-steps');
+  await page.getByLabel('Word of the day').fill('heron');
+  await saved(page);
+  expect((await (await page.request.get('/api/sessions/first-steps')).json()).word).toBe('heron');
+  await page.getByLabel('Title').first().fill('');
+  await expect(
+    page.getByRole('status').filter({ hasText: 'not saved: The title is plain text' }),
+  ).toBeVisible();
+  await page.getByRole('heading', { name: 'A new session' }).click();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await saved(page);
+  await expect
+    .poll(async () => (await (await page.request.get('/api/sessions/first-steps')).json()).word)
+    .toBe('');
+});
+
+test('the class of an hour is built by keyboard alone', async ({ page }) => {
+  const { keyboard } = page;
+  const press = async (...keys: string[]): Promise<void> => {
+    for (const key of keys) await keyboard.press(key);
+  };
+  await open(page, '/sessions');
+  // Everything below is done by keys; `focus` stands for the tabs that lead there.
+  const to = (
+    name: string | RegExp,
+    role: 'button' | 'link' | 'textbox' | 'combobox' | 'checkbox' = 'button',
+  ) =>
+    page
+      .getByRole(role, { name, exact: typeof name === 'string' })
+      .first()
+      .focus();
+  await to('Build a session', 'link');
+  await press('Enter');
+  await to('Title', 'textbox');
+  await press('Control+a');
+  await keyboard.type('Hour by keys');
+  // Three groups, each with a grade.
+  await page.getByText('Everybody is one group').focus();
+  await press('Enter');
+  for (let i = 0; i < 3; i++) {
+    await to('Add a group');
+    await press('Enter');
+  }
+  await expect(page.getByText('On one clock: Minnows, Herons, Ebb')).toBeVisible();
+  // A warm-up from the library, moved to the front by its grip.
+  await page.getByRole('button', { name: /^Squats, kicks and held stretches/ }).focus();
+  await press('Enter');
+  await to('Put at the end');
+  await press('Enter');
+  const rounds = page.getByRole('list', { name: 'Rounds of the session' });
+  await expect(rounds.getByRole('listitem')).toHaveCount(2);
+  await to('Move round Squats, kicks, stretches');
+  await press('Space');
+  await page.waitForTimeout(150);
+  await press('ArrowUp');
+  await page.waitForTimeout(300);
+  await press('Space');
+  await expect(rounds.getByRole('listitem').first()).toContainText('Squats, kicks, stretches');
+  // The pads: a combo of their own for the Minnows, and four times.
+  await page.getByRole('button', { name: /^Pads Ebb 1/ }).focus();
+  await press('Enter');
+  await page.getByRole('button', { name: /^Combos Ebb 1/ }).focus();
+  await press('Enter');
+  await to('Own combo for Minnows', 'combobox');
+  await keyboard.type('Minnows 1');
+  await expect(page.getByText('Minnows do instead')).toBeVisible();
+  await page.getByLabel('Held, times').focus();
+  await press('Control+a');
+  await keyboard.type('4');
+  await expect(page.getByRole('list', { name: 'Held 4 times' })).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Lane of Minnows' })).toContainText('1');
+  // Fitted to the hour, and kept.
+  await to('Minutes of the class', 'textbox');
+  await keyboard.type('20');
+  await page.getByRole('button', { name: /^Take all/ }).focus();
+  await press('Enter');
+  await expect(page.getByText('20:00 in all')).toBeVisible();
+  await press('Control+s');
+  await expect(page.getByText('“Hour by keys” is saved.')).toBeVisible();
+  await to('Take to the Floor', 'link');
+  await press('Enter');
+  await expect(page).toHaveURL(/\/floor\?session=/);
+});
+
+test('blocks are dragged from round to round, and a round is kept in the library', async ({ page }) => {
+  await open(page, '/sessions/new');
+  await page.getByLabel('Title').first().fill('Dragging');
+  await page.getByRole('button', { name: 'Add shadow' }).click();
+  await page.getByLabel('Add a block').selectOption({ label: 'Burst: as many as possible in ten seconds' });
+  const blocks = page.getByRole('list', { name: 'Blocks' }).getByRole('listitem');
+  await expect(blocks).toHaveCount(3);
+  const grip = await page.getByRole('button', { name: 'Move block Burst' }).boundingBox();
+  const target = await page.getByRole('button', { name: 'Move round Pads' }).boundingBox();
+  await page.mouse.move(grip!.x + 5, grip!.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(target!.x + 60, target!.y + 12, { steps: 12 });
+  await page.mouse.move(target!.x + 62, target!.y + 12);
+  await page.mouse.up();
+  await expect(blocks).toHaveCount(2);
+  await page.getByRole('button', { name: /^Pads Ebb 1/ }).click();
+  await expect(blocks).toHaveCount(3);
+  await page.getByRole('button', { name: 'Keep in the library' }).click();
+  await expect(page.getByText('“Pads” is in the library.')).toBeVisible();
+  const own = page.getByRole('list', { name: 'Library' }).getByRole('button', { name: /^Pads own/ });
+  await own.click();
+  await page.getByRole('button', { name: 'Take Pads out of the library' }).click();
+  await expect(own).toBeHidden();
+});
+
+test('a session is drafted, looked through for what is missing, and heard from the middle', async ({
+  page,
+}) => {
+  await open(page, '/sessions/new');
+  await page.getByRole('button', { name: 'Draft for me' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('Minutes').fill('45');
+  await sheet.getByLabel('Flood').check();
+  const drafted = sheet.getByRole('list', { name: 'Drafted rounds' }).getByRole('listitem');
+  await expect(drafted.first()).toContainText('from the library');
+  expect(await drafted.count()).toBeGreaterThan(6);
+  await sheet.getByRole('button', { name: 'Take it: 45:00' }).click();
+  await expect(page.getByText('45:00 in all')).toBeVisible();
+  await saved(page);
+  await page.getByLabel('Phase').selectOption('Pads');
+  await expect(page.getByRole('list', { name: 'Warnings' })).not.toBeEmpty();
+  await expect(page.getByRole('img', { name: /^Strikes: left hand \d+/ })).toBeVisible();
+  await page.getByLabel('Place in the session').focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('PageUp');
+  await page.getByRole('button', { name: /^Listen from/ }).click();
+  await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Stop' }).click();
+});
+
+test('who is here is ticked at the door, and works with somebody new each time', async ({ page }) => {
+  await open(page, '/sessions/first-steps/sheet');
+  for (const name of ['Sanne Ibarra', 'Emeka Roux', 'Mbali Serrano', 'Nuria Castellan'])
+    await page.getByRole('checkbox', { name }).check();
+  await page.getByRole('group', { name: 'Checked for Sanne Ibarra' }).getByLabel('gloves').check();
+  const rotations = page.getByRole('list', { name: 'Rotations' });
+  const first = await rotations.getByRole('listitem').filter({ hasText: 'Rotation 1' }).first().innerText();
+  await page.getByRole('checkbox', { name: 'Radek' }).check();
+  const late = page.locator('li').filter({ has: page.getByRole('checkbox', { name: 'Radek' }) });
+  await late.getByText('Comes late, leaves early').click();
+  await late.getByLabel('Here from rotation').selectOption('2');
+  await expect(rotations.getByRole('listitem').filter({ hasText: 'Rotation 1' }).first()).toHaveText(
+    new RegExp(first.split('\n')[1]!.trim().slice(0, 12)),
+  );
+  await expect(rotations).toContainText('by three');
+  await expect(page.getByRole('status')).toContainText('5 here, kept');
+  await page.reload();
+  await expect(page.getByRole('checkbox', { name: 'gloves' }).first()).toBeVisible();
+  await expect(page.getByRole('status')).toContainText('5 here');
+});
+
+test('a session is repeated for some weeks, and a week gets a theme', async ({ page }) => {
+  await open(page, '/sessions/shadow-and-rhythm');
+  await page.getByRole('button', { name: 'Repeat weekly' }).click();
+  await page.getByLabel('How many weeks more').fill('2');
+  await page.getByRole('button', { name: 'Plan them' }).click();
+  await expect(page.getByText('“Shadow and broken rhythm” is planned 2 more times.')).toBeVisible();
+  await page.getByRole('link', { name: 'Calendar and themes' }).click();
+  await page.getByLabel('Theme', { exact: true }).fill('Elbows in');
+  await page.getByLabel('Last day').fill('2000-01-01');
+  await page.getByRole('button', { name: 'Keep the theme' }).click();
+  await expect(page.getByText('The last day comes before the first one.')).toBeVisible();
+  await page.getByRole('button', { name: 'One week' }).click();
+  await page.getByRole('button', { name: 'Keep the theme' }).click();
+  await expect(page.getByRole('list', { name: 'Themes' })).toContainText('Elbows in');
+  await page.goto('/');
+  await expect(page.getByText('Elbows in')).toBeVisible();
+});
+
+test('the combos of a grade are printed for the wall', async ({ page }) => {
+  await open(page, '/combos/wall/flood');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('article')).toContainText('Low gate, knee through');
+  await expect(page.getByRole('article')).toContainText('a qualified coach come first');
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
 });

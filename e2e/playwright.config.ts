@@ -34,6 +34,8 @@ export default defineConfig({
         '--autoplay-policy=user-gesture-required',
       ],
     },
+    // What cannot be pressed for so long will not be pressed later.
+    actionTimeout: 30_000,
     trace: 'off',
   },
   // The story begins on a fresh gym, so it goes first.

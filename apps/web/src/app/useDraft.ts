@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { changed, redone, startHistory, undone, type DraftHistory } from './draftHistory.ts';
 
 /**
@@ -21,7 +21,17 @@ export function useDraft<T>(key: string, saved: T | undefined): Draft<T> {
       }),
     [place],
   );
-  const change = useCallback((next: T) => step((before) => changed(before, next, performance.now())), [step]);
+  /** The first step back leads to what was there when the first change was made, whatever the server has by then. */
+  const base = useRef(saved);
+  base.current = saved;
+  const change = useCallback(
+    (next: T) =>
+      step((before) => {
+        const from = before.now === undefined ? { ...before, now: base.current } : before;
+        return changed(from, next, performance.now());
+      }),
+    [step],
+  );
   const clear = useCallback(() => step(() => startHistory<T | undefined>(undefined)), [step]);
   const [settled, setSettled] = useState<string | null>(null);
   const settle = useCallback(

@@ -36,14 +36,14 @@ export const STRIP_SCALES: Readonly<Record<'row' | 'wall' | 'bench' | 'mat', Str
   wall: {
     leastBeat: 30,
     mostBeat: 74,
-    left: 30,
+    left: 62,
     right: 14,
     heights: { head: 70, body: 46, low: 25 },
     head: 7.5,
     tape: 16,
     top: 26,
     below: 44,
-    label: 11,
+    label: 12.5,
   },
   bench: {
     leastBeat: 56,

@@ -118,6 +118,25 @@ describe('a drafted session', () => {
     expect(bare.rounds[0]!.title).toBe('Jog');
     expect(draftSession({ ...wish, kit: ['rope', 'pads'] }, book).rounds[0]!.title).toBe('Rope');
   });
+  it('shortens a technique that would eat the class, and leaves it out when nothing helps', () => {
+    const long = {
+      title: 'Everything',
+      line: 'jab cross f:hook r:round jab cross',
+      reps: 30,
+      sides: 'both' as const,
+      sets: 6,
+      rest: 20,
+    };
+    const drafted = (reps: number) =>
+      draftSession(
+        { ...wish, groups: [{ ...wish.groups[0]!, techniques: [{ ...long, reps }] }] },
+        book,
+      ).rounds.filter((round) => round.kind === 'technique');
+    const [shorter] = drafted(10);
+    expect(shorter!.blocks[0]!.seconds).toBeLessThanOrEqual(360);
+    expect(shorter!.blocks[0]).toMatchObject({ reps: 10 });
+    expect(drafted(99)).toEqual([]);
+  });
   it('goes into the air without pads, and says so', () => {
     const air = draftSession({ ...wish, kit: ['rope'] }, book);
     expect(air.rounds.some((round) => round.kind === 'pads')).toBe(false);

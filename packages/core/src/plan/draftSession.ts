@@ -52,6 +52,9 @@ const ROUND_OF_PADS: Seconds = 180;
 const PAUSE: Seconds = 40;
 /** A class shorter than this has no technique sets or conditioning of its own. */
 const SHORT_CLASS = 25;
+/** From here on there is time for two techniques; each takes this share of the class at most. */
+const LONG_CLASS = 50;
+const TECHNIQUE_SHARE = 0.1;
 const COMBOS_PER_ROUND = 2;
 
 /**
@@ -156,36 +159,57 @@ function techniqueRounds(
       shared: codesOf(technique.line, book).filter((code) => used.has(code)).length,
     }))
     .sort((a, b) => b.shared - a.shared);
-  const chosen = ranked.slice(0, wish.minutes >= 50 ? 2 : 1);
-  return chosen.map(({ technique, shared }): DraftedRound => {
-    const block: CountBlock = {
-      ...technique,
-      kind: 'count',
-      id: 'technique',
-      seconds: 0,
-      groups: others.flatMap((group) => {
-        const same = group.techniques.find((each) => each.line === technique.line);
-        return same ? [{ group: group.name, reps: same.reps }] : [];
-      }),
-      repSeconds: null,
-      method: 'build-up',
-      direction: 'up',
-      levels: 'fixed',
-      from: 'standing',
-      shoutLast: true,
-    };
-    const seconds = Math.max(5, countedLength(block, book, wish.factor) ?? 60);
-    return {
-      id: 'technique',
-      title: technique.title,
-      kind: 'technique',
-      blocks: [
-        { ...block, seconds },
-        { kind: 'rest', id: 'rest', seconds: 30, next: '' },
-      ],
-      why: shared > 0 ? 'The combos of today need it.' : 'Stands in what this grade trains.',
-    };
+  const most = wish.minutes * 60 * TECHNIQUE_SHARE;
+  return ranked
+    .flatMap(({ technique, shared }): DraftedRound[] => {
+      const block = countedWithin(technique, others, most, wish, book);
+      if (!block) return [];
+      return [
+        {
+          id: 'technique',
+          title: technique.title,
+          kind: 'technique',
+          blocks: [block, { kind: 'rest', id: 'rest', seconds: 30, next: '' }],
+          why: shared > 0 ? 'The combos of today need it.' : 'Stands in what this grade trains.',
+        },
+      ];
+    })
+    .slice(0, wish.minutes >= LONG_CLASS ? 2 : 1);
+}
+
+/** A technique by parts and in all its sets if there is time for it, else in fewer sets, else on one count; null when never. */
+function countedWithin(
+  technique: DraftTechnique,
+  others: readonly DraftGroup[],
+  most: Seconds,
+  wish: DraftWish,
+  book: MoveBook,
+): CountBlock | null {
+  const groups = others.flatMap((group) => {
+    const same = group.techniques.find((each) => each.line === technique.line);
+    return same ? [{ group: group.name, reps: same.reps }] : [];
   });
+  for (const method of ['build-up', 'whole'] as const) {
+    for (let sets = technique.sets; sets >= 1; sets--) {
+      const block: CountBlock = {
+        ...technique,
+        kind: 'count',
+        id: 'technique',
+        seconds: 0,
+        sets,
+        groups,
+        repSeconds: null,
+        method,
+        direction: 'up',
+        levels: 'fixed',
+        from: 'standing',
+        shoutLast: true,
+      };
+      const seconds = Math.max(5, countedLength(block, book, wish.factor) ?? Infinity);
+      if (seconds <= most) return { ...block, seconds };
+    }
+  }
+  return null;
 }
 
 function codesOf(line: string, book: MoveBook): string[] {
@@ -254,7 +278,10 @@ function padsOf(
       ...(lanes.length > 0 ? { lanes } : {}),
       ...(inAir ? {} : { kit: ['pads'] }),
     };
-    const why = own.map(({ combo, why: because }) => `${nameOf(combo)} ${because}`).join('; ');
+    const others = lanes.map((lane) => `${lane.group} have their own`);
+    const why = [...own.map(({ combo, why: because }) => `${nameOf(combo)} ${because}`), ...others].join(
+      '; ',
+    );
     return round(inAir ? 'combos' : 'pads', combos.map(nameOf).join(' and '), block, `${why}.`);
   });
 }

@@ -87,20 +87,12 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
         draft={draft}
         saving={saving}
         seconds={planned.seconds}
+        warnings={planned.warnings.length}
         gym={gym}
         errors={errors}
         onChange={change}
         onDraft={() => setDrafting(true)}
       />
-      {planned.warnings.length > 0 && (
-        <a
-          href="#before-the-class"
-          className="mb-1 inline-flex min-h-9 items-center font-semibold text-caution underline underline-offset-4"
-        >
-          {planned.warnings.length === 1 ? 'One thing' : `${planned.warnings.length} things`} to look at
-          before the class
-        </a>
-      )}
       <SessionTimeline id={id} session={later} chosen={at} comboName={comboName} onChoose={choose} />
       <Arrangeable onPutDown={(from, onto) => setRounds(putDown(rounds, from, onto))}>
         <div className="mt-4 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">

@@ -23,9 +23,11 @@ export function ClassGroups({ groups, gym, errors, onChange }: ClassGroupsProps)
       },
     ]);
   return (
-    <details className="mb-3" open={groups.length > 0}>
+    <details className="mb-2 min-w-0 flex-1">
       <summary className="flex min-h-11 w-fit cursor-pointer items-center text-sm font-semibold text-quiet">
-        {groups.length === 0 ? 'Everybody is one group' : `${groups.length} groups on one clock`}
+        {groups.length === 0
+          ? 'Everybody is one group'
+          : `On one clock: ${groups.map((group) => group.name).join(', ')}`}
       </summary>
       {errors.of('groups') !== undefined && (
         <p role="alert" className="text-sm font-semibold text-caution">

@@ -21,6 +21,8 @@ interface SessionHeadProps {
   readonly draft: Draft<SaveSessionDto>;
   readonly saving: Saving;
   readonly seconds: Seconds;
+  /** How many things there are to look at before the class. */
+  readonly warnings: number;
   readonly gym: GymView;
   readonly errors: FieldErrors;
   onChange(changes: Partial<SaveSessionDto>): void;
@@ -29,7 +31,7 @@ interface SessionHeadProps {
 
 /** What a session is called, when it is and for whom; its running total; and where to go with it. */
 export function SessionHead(props: SessionHeadProps) {
-  const { id, isKnown, session, draft, saving, seconds, gym, errors, onChange, onDraft } = props;
+  const { id, isKnown, session, draft, saving, seconds, warnings, gym, errors, onChange, onDraft } = props;
   const [isRepeating, setRepeating] = useState(false);
   return (
     <>
@@ -98,12 +100,22 @@ export function SessionHead(props: SessionHeadProps) {
           onChange={(e) => onChange({ lead: e.target.value as 'left' | 'right' })}
         />
       </div>
-      <ClassGroups
-        groups={session.groups ?? []}
-        gym={gym}
-        errors={errors}
-        onChange={(groups) => onChange({ groups })}
-      />
+      <div className="flex items-start justify-between gap-4">
+        <ClassGroups
+          groups={session.groups ?? []}
+          gym={gym}
+          errors={errors}
+          onChange={(groups) => onChange({ groups })}
+        />
+        {warnings > 0 && (
+          <a
+            href="#before-the-class"
+            className="inline-flex min-h-11 items-center text-sm font-semibold text-caution underline underline-offset-4"
+          >
+            {warnings === 1 ? 'One thing' : `${warnings} things`} to look at before the class
+          </a>
+        )}
+      </div>
       {isRepeating && session.plannedFor && (
         <RepeatSheet
           id={id}

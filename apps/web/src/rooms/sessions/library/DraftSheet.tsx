@@ -71,7 +71,7 @@ function DraftForm({ ground, onTake }: Pick<DraftSheetProps, 'ground' | 'onTake'
           onChange={(e) => setFocus(e.target.value)}
         />
       </div>
-      <fieldset className="flex flex-wrap gap-x-4 pt-3">
+      <fieldset className="mt-4 flex flex-wrap gap-x-4">
         <legend className="text-sm font-semibold text-quiet">
           Who comes; the first that you tick is the one that is called
         </legend>

@@ -46,7 +46,7 @@ export function LibraryPanel({ onRounds, onBlocks }: LibraryPanelProps) {
               className="flex min-h-11 w-full items-baseline gap-3 py-2 text-left hover:bg-hint"
             >
               <span className="min-w-0 flex-1">
-                <strong>{item.title}</strong>
+                <strong>{item.title}</strong>{' '}
                 {item.own && <span className="ml-2 text-sm text-quiet">own</span>}
               </span>
               <span className="tabular font-heading font-bold">{clockText(sessionSeconds(item.rounds))}</span>

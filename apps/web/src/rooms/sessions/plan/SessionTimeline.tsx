@@ -5,7 +5,7 @@ import { roundSeconds, unrollRounds } from '@eurhythm/core/plan';
 import type { SaveSessionDto } from '@eurhythm/contract';
 import { Button } from '../../../ui/Button.tsx';
 import { clockText } from '../../../ui/times.ts';
-import { groupNames, laneOf } from './lanes.ts';
+import { laneOf, lanesOf } from './lanes.ts';
 import { useListening } from './useListening.ts';
 import { sourceOf } from './usePlanned.ts';
 
@@ -28,7 +28,7 @@ export function SessionTimeline({ id, session, chosen, comboName, onChoose }: Se
   if (total === 0) return null;
   return (
     <section aria-label="Timeline">
-      <div className="grid grid-cols-[5.5rem_1fr] items-center">
+      <div className="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center">
         <span className="text-sm text-quiet">everybody</span>
         <div className="flex h-14">
           {held.map((round) => {
@@ -38,17 +38,17 @@ export function SessionTimeline({ id, session, chosen, comboName, onChoose }: Se
                 key={round.id}
                 type="button"
                 aria-pressed={source === chosen}
-                aria-label={`Round ${source + 1}: ${round.title}, ${clockText(roundSeconds(round))}`}
                 onClick={() => onChoose(source)}
-                className="flex min-w-0 overflow-hidden text-left"
+                className="relative flex min-w-0 overflow-hidden text-left"
                 style={{ width: share(roundSeconds(round), total) }}
               >
-                <Blocks round={round} isChosen={source === chosen} />
+                <span className="sr-only">Round {source + 1}:</span>
+                <Blocks round={round} total={total} isChosen={source === chosen} />
               </button>
             );
           })}
         </div>
-        {groupNames(session).map((group) => (
+        {lanesOf(session, comboName).map((group) => (
           <Lane key={group} group={group} held={held} total={total} comboName={comboName} />
         ))}
         <span />
@@ -72,35 +72,44 @@ function share(seconds: number, total: number): string {
   return `${(100 * (Number.isFinite(seconds) ? seconds : 0)) / total}%`;
 }
 
+/** A block with a smaller share of the session has no room for its time. */
+const LEAST_TOLD = 0.03;
+
 const Blocks = memo(function Blocks({
   round,
+  total,
   isChosen,
 }: {
   round: SaveSessionDto['rounds'][number];
+  total: number;
   isChosen: boolean;
 }) {
   const whole = roundSeconds(round);
-  const named = round.blocks.findIndex((block) => block.kind !== 'rest');
-  return round.blocks.map((block, i) => (
-    <span
-      key={block.id}
-      style={{ width: share(block.seconds, whole) }}
-      className={`block h-full overflow-hidden border-r border-canvas px-1.5 py-1 ${
-        isPause(block)
-          ? 'bg-hint/60'
-          : ['pads', 'combos', 'technique'].includes(round.kind)
-            ? 'bg-tape text-[#22302c]'
-            : 'bg-tape-right text-[#22302c]'
-      } ${isChosen && block.kind !== 'rest' ? 'border-b-4 border-b-ink' : ''}`}
-    >
-      {i === named && (
-        <span className="block truncate text-sm leading-tight font-semibold">{round.title}</span>
-      )}
-      {block.kind !== 'rest' && (
-        <span className="tabular block truncate text-sm">{clockText(block.seconds)}</span>
-      )}
-    </span>
-  ));
+  const isOnBeat = ['pads', 'combos', 'technique'].includes(round.kind);
+  return (
+    <>
+      {round.blocks.map((block) => (
+        <span
+          key={block.id}
+          style={{ width: share(block.seconds, whole) }}
+          className={`flex h-full min-w-0 items-end overflow-hidden border-r border-canvas ${
+            isPause(block)
+              ? 'bg-hint/60'
+              : isOnBeat
+                ? 'bg-tape text-[#22302c]'
+                : 'bg-tape-right text-[#22302c]'
+          } ${isChosen && block.kind !== 'rest' ? 'border-b-4 border-b-ink' : ''}`}
+        >
+          {block.kind !== 'rest' && block.seconds > LEAST_TOLD * total && (
+            <span className="tabular truncate pb-1 pl-1.5 text-sm">{clockText(block.seconds)}</span>
+          )}
+        </span>
+      ))}
+      <span className="absolute inset-x-0 top-1 truncate px-1.5 text-sm leading-tight font-semibold text-[#22302c]">
+        {round.title}
+      </span>
+    </>
+  );
 });
 
 interface LaneProps {
@@ -132,7 +141,7 @@ const Lane = memo(function Lane({ group, held, total, comboName }: LaneProps) {
                       className="min-w-0 truncate bg-front/15 px-1.5"
                       style={{ width: `${100 * lane.share}%` }}
                     >
-                      {lane.text}
+                      {lane.text.replaceAll(`${group} `, '')}
                     </span>
                     {lane.share < 1 && (
                       <span className="min-w-0 flex-1 truncate bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_3px,transparent_3px_8px)] pl-1 text-quiet">
@@ -152,7 +161,7 @@ const Lane = memo(function Lane({ group, held, total, comboName }: LaneProps) {
 
 function Minutes({ total }: { total: number }) {
   const every = [1, 2, 5, 10, 15, 30].find((minutes) => total / 60 / minutes <= 10) ?? 60;
-  const marks = Array.from({ length: Math.floor(total / 60 / every) + 1 }, (_, i) => i * every);
+  const marks = Array.from({ length: Math.ceil(total / 60 / every) }, (_, i) => i * every);
   return (
     <div className="tabular relative mt-0.5 h-5 text-sm text-quiet" aria-hidden="true">
       {marks.map((minute) => (
@@ -192,7 +201,7 @@ function Listen({
   const wanted = place?.of === starts ? place.at : starts;
   const at = Math.min(total, listening.at ?? wanted);
   return (
-    <div className="mt-1 grid grid-cols-[5.5rem_1fr_auto] items-center gap-x-0">
+    <div className="mt-1 grid grid-cols-[5.5rem_minmax(0,1fr)_auto] items-center gap-x-0">
       <span className="tabular text-sm">{clockText(at)}</span>
       <input
         type="range"

@@ -9,6 +9,17 @@ export function groupNames(session: Pick<SaveSessionDto, 'groups' | 'rounds'>): 
   );
 }
 
+/** The groups that do something of their own anywhere in the session. */
+export function lanesOf(
+  session: Pick<SaveSessionDto, 'groups' | 'rounds'>,
+  comboName: (id: string | undefined) => string,
+): string[] {
+  const blocks = session.rounds.flatMap((round) => round.blocks);
+  return groupNames(session).filter((group) =>
+    blocks.some((block) => laneOf(block, group, comboName) !== null),
+  );
+}
+
 function groupsOfBlock(block: AnyBlockDto): string[] {
   const own =
     block.kind === 'combo'

@@ -54,28 +54,33 @@ export function CheckIn({ fighters, present, checklist, rotations, onChange }: C
                     />
                   ))}
                 </div>
-                <div className="flex gap-3">
-                  <RotationField
-                    label="Here from rotation"
-                    value={here.from}
-                    from={0}
-                    to={rotations - 1}
-                    onChange={(from) =>
-                      onChange(fighter.id, {
-                        from: from ?? 0,
-                        until: here.until !== null && here.until <= (from ?? 0) ? null : here.until,
-                      })
-                    }
-                  />
-                  <RotationField
-                    label="Leaves before"
-                    value={here.until}
-                    from={here.from + 1}
-                    to={rotations - 1}
-                    none="stays to the end"
-                    onChange={(until) => onChange(fighter.id, { until })}
-                  />
-                </div>
+                <details open={here.from > 0 || here.until !== null}>
+                  <summary className="flex min-h-9 w-fit cursor-pointer items-center text-sm text-quiet">
+                    Comes late, leaves early
+                  </summary>
+                  <div className="flex gap-3">
+                    <RotationField
+                      label="Here from rotation"
+                      value={here.from}
+                      from={0}
+                      to={rotations - 1}
+                      onChange={(from) =>
+                        onChange(fighter.id, {
+                          from: from ?? 0,
+                          until: here.until !== null && here.until <= (from ?? 0) ? null : here.until,
+                        })
+                      }
+                    />
+                    <RotationField
+                      label="Leaves before"
+                      value={here.until}
+                      from={here.from + 1}
+                      to={rotations - 1}
+                      none="stays to the end"
+                      onChange={(until) => onChange(fighter.id, { until })}
+                    />
+                  </div>
+                </details>
               </div>
             )}
           </li>

@@ -62,8 +62,14 @@ export function Partners({ sheet, fighters, ranks, onChange }: PartnersProps) {
           Tick who is here, and the pairs stand here. Late arrivals change only what is still to come.
         </Plain>
       )}
+      {present.length > 0 && size > 1 && (
+        <p className="pt-3 text-sm text-quiet">
+          The first works and the next one holds; then everybody takes the next role. A third one watches
+          meanwhile.
+        </p>
+      )}
       {present.length > 0 && (
-        <ol aria-label="Rotations" className="mt-4 grid gap-x-6 gap-y-4 md:grid-cols-2">
+        <ol aria-label="Rotations" className="mt-3 grid gap-x-6 gap-y-4 md:grid-cols-2">
           {plan.map(({ groups }, i) => (
             <li key={i} className="break-inside-avoid">
               <h3 className="border-b border-ink text-base">Rotation {i + 1}</h3>
