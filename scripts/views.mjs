@@ -92,16 +92,37 @@ export const VIEWS = {
     await page.keyboard.type(' rund 42');
   },
   async sessions(page, base) {
-    await page.goto(`${base}/sessions/knees-behind-the-cross`);
+    await page.goto(`${base}/sessions/three-groups`);
+    await page.getByRole('button', { name: /^Combos, each their own/ }).click();
     await page.getByText(/times through/).waitFor();
   },
-  async 'session-card'(page, base) {
-    await page.goto(`${base}/sessions/knees-behind-the-cross/card`);
+  async 'session-partners'(page, base) {
+    await page.goto(`${base}/sessions/three-groups/sheet`);
+    const here = [
+      'Sanne Ibarra',
+      'Emeka Roux',
+      'Dario Halloran',
+      'Mbali Serrano',
+      'Tomasz Brandt',
+      'Nuria Castellan',
+      'Radek Ilić',
+    ];
+    for (const name of here) await page.getByRole('checkbox', { name }).check();
+    for (const item of ['forms signed', 'named bottle', 'gloves'])
+      await page.getByRole('checkbox', { name: item }).first().check();
+    await page.getByText(`${here.length} here, kept`).waitFor();
+  },
+  async calendar(page, base) {
+    await page.goto(`${base}/sessions/calendar`);
+    await page.getByRole('list', { name: 'Themes' }).waitFor();
+  },
+  async 'combo-wall'(page, base) {
+    await page.goto(`${base}/combos/wall/flood`);
     await page.getByRole('button', { name: 'Print' }).waitFor();
   },
-  async 'floor-choose'(page, base) {
-    await page.goto(`${base}/floor`);
-    await page.getByText('Who is here').waitFor();
+  async 'session-card'(page, base) {
+    await page.goto(`${base}/sessions/three-groups/card`);
+    await page.getByRole('button', { name: 'Print' }).waitFor();
   },
   async floor(page, base) {
     const fighters = await startRun(page, base, 'shot', 'knees-behind-the-cross');

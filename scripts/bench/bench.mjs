@@ -1,4 +1,4 @@
-/** `npm run bench [core|start|pages|centre|sound]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
+/** `npm run bench [core|start|pages|sessions|centre|sound]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
 import { build, install } from '../house.mjs';
 import { printTable } from './table.mjs';
 
@@ -8,6 +8,7 @@ const PARTS = {
   core: () => import('./coreBench.mjs'),
   start: () => import('./startBench.mjs'),
   pages: () => import('./pageBench.mjs'),
+  sessions: () => import('./sessionBench.mjs'),
   centre: () => import('./centreBench.mjs'),
   sound: () => import('./soundBench.mjs'),
 };

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { FieldError } from '@eurhythm/contract';
 import { Refused } from './api.ts';
@@ -17,17 +17,20 @@ export interface FieldErrors {
 
 export function useFieldErrors(): FieldErrors {
   const [errors, setErrors] = useState<readonly FieldError[]>([]);
-  return {
-    all: errors,
-    of: (field) => errors.find((error) => error.field === field)?.message,
-    under: (path, but = []) =>
-      errors.filter(({ field }) => field.startsWith(`${path}.`) && !but.includes(field)),
-    show: setErrors,
-    showFailure: (error) => {
-      const told =
-        error instanceof Refused ? error.errors.filter((each) => typeof each.field === 'string') : [];
-      setErrors(told);
-      if (told.length === 0) toast.error(error.message);
-    },
-  };
+  return useMemo(
+    () => ({
+      all: errors,
+      of: (field) => errors.find((error) => error.field === field)?.message,
+      under: (path, but = []) =>
+        errors.filter(({ field }) => field.startsWith(`${path}.`) && !but.includes(field)),
+      show: setErrors,
+      showFailure: (error) => {
+        const told =
+          error instanceof Refused ? error.errors.filter((each) => typeof each.field === 'string') : [];
+        setErrors(told);
+        if (told.length === 0) toast.error(error.message);
+      },
+    }),
+    [errors],
+  );
 }

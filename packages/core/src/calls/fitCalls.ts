@@ -69,7 +69,7 @@ export function fitCalls<W extends WantedCall>(wanted: readonly W[], shelf: Clip
     const small = taken.of(call);
     const { longestFirst } = clipsOf(call.forms);
     if (!small || small.clip === longestFirst[0]) continue;
-    taken.grow(small, () => placeFirst(call, longestFirst, taken) ?? small);
+    taken.grow(small, longestFirst);
   }
   return { fitted: taken.all(), dropped };
 }
@@ -80,18 +80,23 @@ interface ClipsOfForms {
   readonly shortestFirst: readonly VoiceClip[];
 }
 
-/** Finds the clips that say a call. A round asks for the same few lists of forms thousands of times. */
+/** Finds the clips that say a call. A round asks for the same few lists of forms thousands of times, often the very same list. */
 function clipFinder(shelf: ClipShelf): (forms: readonly string[]) => ClipsOfForms {
-  const found = new Map<readonly string[], ClipsOfForms>();
+  const byList = new Map<readonly string[], ClipsOfForms>();
+  const byTexts = new Map<string, ClipsOfForms>();
   return (forms) => {
-    let clips = found.get(forms);
+    let clips = byList.get(forms);
+    if (clips) return clips;
+    const texts = forms.join('\n');
+    clips = byTexts.get(texts);
     if (!clips) {
       const longestFirst = forms.flatMap((text) =>
         VOICE_RATES.flatMap((rate) => shelf.find(text, rate) ?? []),
       );
       clips = { longestFirst, shortestFirst: [...longestFirst].sort((a, b) => a.seconds - b.seconds) };
-      found.set(forms, clips);
+      byTexts.set(texts, clips);
     }
+    byList.set(forms, clips);
     return clips;
   };
 }
@@ -109,20 +114,16 @@ function placeFirst<W extends WantedCall>(
 }
 
 function startFor(place: CallPlace, clip: VoiceClip, taken: TakenTimes<WantedCall>): Seconds | null {
-  switch (place.kind) {
-    case 'centre': {
-      const start = place.at - clip.centre;
-      return start >= 0 && taken.isFree(start, start + clip.seconds) ? start : null;
-    }
-    case 'start':
-      return taken.firstFree(place.at, place.latest, clip.seconds);
-    case 'end': {
-      const start = place.at - clip.seconds;
-      return start >= place.earliest && taken.isFree(start, place.at) ? start : null;
-    }
-    default:
-      return place satisfies never;
-  }
+  if (place.kind === 'start') return taken.firstFree(place.at, place.latest, clip.seconds);
+  const start = fixedStart(place, clip);
+  return start !== null && taken.isFree(start, start + clip.seconds) ? start : null;
+}
+
+/** Where a clip starts that is bound to an instant; null where it would have to start too early. */
+function fixedStart(place: Exclude<CallPlace, { kind: 'start' }>, clip: VoiceClip): Seconds | null {
+  const [start, earliest] =
+    place.kind === 'centre' ? [place.at - clip.centre, 0] : [place.at - clip.seconds, place.earliest];
+  return start >= earliest ? start : null;
 }
 
 /** Calls in order of time, none overlapping. */
@@ -165,12 +166,29 @@ class TakenTimes<W extends WantedCall> {
     this.byWanted.set(call.wanted, call);
   }
 
-  /** Takes a call off, and puts in its place what `place` then finds. */
-  grow(call: FittedCall<W>, place: () => FittedCall<W>): void {
+  /** Says a call by the first of these clips that fits where it stands; it stays as it is when none does. */
+  grow(call: FittedCall<W>, clips: readonly VoiceClip[]): void {
     const at = this.calls.indexOf(call, this.positionOf(call.start));
-    this.calls.splice(at, 1);
-    this.byWanted.delete(call.wanted);
-    this.add(place());
+    const { wanted } = call;
+    if (wanted.place.kind === 'start') {
+      // It may have to go behind another call, so it looks for its place anew.
+      this.calls.splice(at, 1);
+      this.byWanted.delete(wanted);
+      this.add(placeFirst(wanted, clips, this) ?? call);
+      return;
+    }
+    const before = this.calls[at - 1];
+    const after = this.calls[at + 1];
+    const from = before ? endOf(before) + CALL_SPACING : -Infinity;
+    const to = after ? after.start - CALL_SPACING : Infinity;
+    for (const clip of clips) {
+      const start = fixedStart(wanted.place, clip);
+      if (start === null || start < from || start + clip.seconds > to) continue;
+      const grown = { wanted, clip, start };
+      this.calls[at] = grown;
+      this.byWanted.set(wanted, grown);
+      return;
+    }
   }
 
   of(wanted: WantedCall): FittedCall<W> | undefined {

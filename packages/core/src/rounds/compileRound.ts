@@ -1,4 +1,4 @@
-import { CALL_PRIORITIES, fitCalls, type ClipShelf } from '../calls/index.ts';
+import { CALL_PRIORITIES, fitCalls, type CallWords, type ClipShelf } from '../calls/index.ts';
 import type { MoveBook } from '../moves/index.ts';
 import { seededRandom, type Seconds } from '../units/index.ts';
 import { isPause, type Block, type RoundPlan } from './block.ts';
@@ -15,6 +15,8 @@ import {
   type RoundCall,
   type RoundFinding,
 } from './cue.ts';
+import { cyclePlanner } from './combo/cyclePlan.ts';
+import { strokeFormsOf, type FormsOf } from './combo/layOutCycle.ts';
 import { layOutCombos, type BlockTime, type RoundGround } from './combo/layOutCombos.ts';
 import { layOutBurst, layOutFree, layOutRest, layOutWorkClock } from './layOutTime.ts';
 
@@ -30,8 +32,13 @@ interface TimedBlock extends BlockTime {
 export function compileRound(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): CompiledRound {
   const layout = layOut(plan, book, shelf);
   const { fitted, dropped } = fitCalls(layout.calls, shelf);
+  // The cue of a call is this compile's own: it becomes the cue of the round where it stands, without a copy.
   const spoken = fitted.map(({ wanted, clip, start }): Cue => {
-    return { ...wanted.cue, at: start + clip.centre, text: clip.text, clip: placeClip(clip, start) };
+    const cue = wanted.cue as { -readonly [K in keyof Cue]: Cue[K] };
+    cue.at = start + clip.centre;
+    cue.text = clip.text;
+    cue.clip = placeClip(clip, start);
+    return cue;
   });
   const unspoken = dropped.flatMap(({ wanted }): Cue[] =>
     wanted.cue.kind === 'stance' || wanted.priority === 'time'
@@ -41,14 +48,32 @@ export function compileRound(plan: RoundPlan, book: MoveBook, shelf: ClipShelf):
   const findings = [...layout.findings, ...dropped.map((drop) => droppedFinding(drop.wanted, drop.reason))];
   return {
     duration: plan.blocks.reduce((sum, block) => sum + block.seconds, 0),
-    cues: [...layout.cues, ...spoken, ...unspoken].sort((a, b) => a.at - b.at),
+    cues: inOrder(layout.cues, spoken, unspoken),
     cycles: layout.cycles,
     findings: findings.sort((a, b) => a.at - b.at),
   };
 }
 
+/** All cues in order of time. Each list nearly is already, so they are sorted apart and then run together. */
+function inOrder(...lists: readonly Cue[][]): Cue[] {
+  const sorted = lists.map((list) => list.sort((a, b) => a.at - b.at));
+  return sorted.reduce((one, other) => {
+    const all: Cue[] = [];
+    let [i, j] = [0, 0];
+    while (i < one.length || j < other.length) {
+      const [a, b] = [one[i], other[j]];
+      const isFirst = a !== undefined && (b === undefined || a.at <= b.at);
+      all.push(isFirst ? a : b!);
+      if (isFirst) i += 1;
+      else j += 1;
+    }
+    return all;
+  });
+}
+
 function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
   const layout = emptyLayout();
+  const formsByWords = new Map<CallWords, FormsOf>();
   const ground: RoundGround = {
     lead: plan.lead,
     book,
@@ -57,6 +82,12 @@ function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
     shifts: plan.shifts ?? [],
     count: plan.count ?? { language: 'english', own: [] },
     layout,
+    planner: cyclePlanner(book),
+    formsOf: (words) => {
+      let forms = formsByWords.get(words);
+      if (!forms) formsByWords.set(words, (forms = strokeFormsOf(book, words)));
+      return forms;
+    },
   };
   const timed = timeBlocks(plan.blocks);
   const blockAt = (at: Seconds): string =>

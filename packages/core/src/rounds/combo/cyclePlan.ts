@@ -29,17 +29,24 @@ export function planCycle(combo: BlockCombo, book: MoveBook, lead: Lead, bpm: Bp
 
 export type CyclePlanner = (combo: BlockCombo, lead: Lead, bpm: Bpm, stage: Stage) => CyclePlan | null;
 
-/** Plans cycles, walking each line once for each lead and stage however often it comes. */
+/** Plans cycles; each line is walked once for each lead and stage, and measured once for each tempo, however often it comes. */
 export function cyclePlanner(book: MoveBook): CyclePlanner {
   const walks = new Map<string, Walk | null>();
-  return (combo, lead, bpm, stage) => {
-    const key = `${stage === 'parts' ? 'even' : 'as-set'} ${lead} ${combo.line}`;
+  const plans = new Map<string, CyclePlan | null>();
+  const walkOf = (line: string, lead: Lead, stage: Stage): Walk | null => {
+    const key = `${stage === 'parts' ? 'even' : 'as-set'} ${lead} ${line}`;
     let walk = walks.get(key);
-    if (walk === undefined) {
-      walk = walked(combo.line, book, lead, stage);
-      walks.set(key, walk);
+    if (walk === undefined) walks.set(key, (walk = walked(line, book, lead, stage)));
+    return walk;
+  };
+  return (combo, lead, bpm, stage) => {
+    const key = `${combo.id} ${stage} ${lead} ${bpm} ${combo.beatsPerBar} ${combo.cycleBeats ?? ''} ${combo.line}`;
+    let plan = plans.get(key);
+    if (plan === undefined) {
+      const walk = walkOf(combo.line, lead, stage);
+      plans.set(key, (plan = walk && withLength(combo, walk, lead, bpm)));
     }
-    return walk && withLength(combo, walk, lead, bpm);
+    return plan;
   };
 }
 

@@ -1,12 +1,12 @@
-import type { ClipShelf } from '../../calls/index.ts';
+import type { CallWords, ClipShelf } from '../../calls/index.ts';
 import { otherLead, type Lead, type MoveBook } from '../../moves/index.ts';
 import { beatSeconds, type Bpm, type RandomSource, type Seconds } from '../../units/index.ts';
 import type { BlockCombo, CallStyle, ComboBlock, CountWords, TempoShift } from '../block.ts';
 import type { Layout } from '../cue.ts';
 import { announceSet } from './announcements.ts';
 import { comboOrder } from './comboOrder.ts';
-import { cyclePlanner, type CyclePlan, type CyclePlanner } from './cyclePlan.ts';
-import { LAST_COUNT, layOutCycle, strokeFormsOf, type FormsOf } from './layOutCycle.ts';
+import type { CyclePlan, CyclePlanner } from './cyclePlan.ts';
+import { LAST_COUNT, layOutCycle, type FormsOf } from './layOutCycle.ts';
 import { leadStretches, type LeadStretch } from './leadStretches.ts';
 import { stageAt, tempoAt, type Stage } from './tempoOf.ts';
 
@@ -35,6 +35,9 @@ export interface RoundGround {
   readonly shifts: readonly TempoShift[];
   readonly count: CountWords;
   readonly layout: Layout;
+  /** Shared, so that what comes in many blocks is walked and worded once. */
+  readonly planner: CyclePlanner;
+  readonly formsOf: (words: CallWords) => FormsOf;
 }
 
 /** Lays out a combo block: each combo is called, counted in, and cycled; then the next; as its plans say. */
@@ -62,8 +65,8 @@ class ComboLayout {
     this.block = block;
     this.time = time;
     this.ground = ground;
-    this.plan = cyclePlanner(ground.book);
-    this.formsOf = strokeFormsOf(ground.book, block.words);
+    this.plan = ground.planner;
+    this.formsOf = ground.formsOf(block.words);
     const readable = block.combos.filter((combo) => this.plan(combo, ground.lead, block.bpm, 'as-set'));
     this.combos = comboOrder(readable, block.order ?? 'in-order', ground.random);
     this.lead = ground.lead;

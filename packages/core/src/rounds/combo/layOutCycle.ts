@@ -69,7 +69,9 @@ export function layOutCycle(block: ComboBlock, placed: PlacedCycle, formsOf: For
       kind: 'tick',
       text: String((i % beatsPerBar) + 1),
       sound: i % beatsPerBar === 0 ? 'tick-bar' : 'tick-beat',
-      ...ids,
+      block: ids.block,
+      combo: ids.combo,
+      cycle: ids.cycle,
     });
   }
   if (placed.calls === 'one-count' && at <= placed.callsUntil) {
@@ -90,26 +92,55 @@ export function layOutCycle(block: ComboBlock, placed: PlacedCycle, formsOf: For
   callHome(placed, ids, layout);
 }
 
-type CycleIds = Pick<Cue, 'block' | 'combo' | 'cycle'>;
+type CycleIds = Required<Pick<Cue, 'block' | 'combo' | 'cycle'>>;
 
 function layOutStroke(
-  stroke: WalkedStroke,
+  walked: WalkedStroke,
   at: Seconds,
   shownAt: Seconds,
-  ids: CycleIds,
+  { block, combo, cycle }: CycleIds,
   layout: Layout,
 ): void {
-  const of = { stroke: stroke.index, lead: stroke.before.lead, ...ids };
-  if (stroke.beat.d === 2) layout.cues.push({ at, kind: 'tick', text: '', sound: 'tick-half', ...ids });
-  const { limb, level } = stroke;
-  const { power } = stroke.stroke;
-  layout.cues.push({ at, kind: 'strike', text: stroke.move.name, limb, level, power, ...of });
-  if (isStrike(stroke.move) && stroke.stroke.by === 'fighter')
-    layout.cues.push({ at: shownAt, kind: 'show', text: offerText(stroke), ...of });
-  if (stroke.after.lead !== stroke.before.lead && stroke.move.family !== 'step') {
-    const { lead } = stroke.after;
-    layout.cues.push({ at, kind: 'stance', text: `${lead} lead`, ...of, lead });
-  }
+  const { index: stroke, move, limb, level, before, after } = walked;
+  const { power, by } = walked.stroke;
+  const { lead } = before;
+  if (walked.beat.d === 2)
+    layout.cues.push({ at, kind: 'tick', text: '', sound: 'tick-half', block, combo, cycle });
+  layout.cues.push({
+    at,
+    kind: 'strike',
+    text: move.name,
+    limb,
+    level,
+    power,
+    stroke,
+    lead,
+    block,
+    combo,
+    cycle,
+  });
+  if (isStrike(move) && by === 'fighter')
+    layout.cues.push({
+      at: shownAt,
+      kind: 'show',
+      text: offerText(walked),
+      stroke,
+      lead,
+      block,
+      combo,
+      cycle,
+    });
+  if (after.lead !== lead && move.family !== 'step')
+    layout.cues.push({
+      at,
+      kind: 'stance',
+      text: `${after.lead} lead`,
+      stroke,
+      lead: after.lead,
+      block,
+      combo,
+      cycle,
+    });
 }
 
 function callStroke(
@@ -128,7 +159,14 @@ function callStroke(
     forms,
     priority: switches ? 'stance' : 'stroke',
     place: { kind: 'centre', at },
-    cue: { kind: switches ? 'stance' : 'call', stroke: walked.index, lead: walked.after.lead, ...ids },
+    cue: {
+      kind: switches ? 'stance' : 'call',
+      stroke: walked.index,
+      lead: walked.after.lead,
+      block: ids.block,
+      combo: ids.combo,
+      cycle: ids.cycle,
+    },
   });
 }
 

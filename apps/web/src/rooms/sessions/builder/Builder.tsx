@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { LibraryItem, RoundDto, SaveSessionDto } from '@eurhythm/contract';
 import { newId, put } from '../../../app/api.ts';
@@ -51,32 +51,43 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
       if (place) setChosen(Number(place[1]));
     },
   });
-  // What is worked out from the session comes after the key that changed it.
-  const later = useDeferredValue(session);
-  const planned = usePlanned(later, ground);
+  const planned = usePlanned(session, ground);
   const keep = useKeeping();
-  const comboName = useStable((comboId: string | undefined): string => {
-    const combo = combos.find((each) => each.id === comboId);
-    return combo ? `${combo.grade} ${combo.number}` : 'a combo that is gone';
-  });
+  const comboName = useCallback(
+    (comboId: string | undefined): string => {
+      const combo = combos.find((each) => each.id === comboId);
+      return combo ? `${combo.grade} ${combo.number}` : 'a combo that is gone';
+    },
+    [combos],
+  );
   const choose = useStable(setChosen);
-  const setRounds = (next: RoundDto[]): void => change({ rounds: next });
+  const setRounds = useStable((next: RoundDto[]): void => change({ rounds: next }));
   const add = (round: RoundDto): void => {
     setRounds([...rounds, round]);
     setChosen(rounds.length);
   };
-  const putIn = (item: LibraryItem): void => {
+  const putIn = useStable((item: LibraryItem): void => {
     setRounds(withRounds(rounds, item.rounds));
     setChosen(rounds.length);
     toast(`“${item.title}” stands at the end.`);
-  };
-  const putBlocksIn = (item: LibraryItem): void => {
+  });
+  const putBlocksIn = useStable((item: LibraryItem): void => {
     if (!open) return;
     const blocks = item.rounds.flatMap((round) => round.blocks);
     const filled = blocks.reduce((round, block) => withBlock(round, block, placeToAdd(round)), open);
     setRounds(rounds.with(at, filled));
     toast(`${blocks.length} blocks are put into “${open.title}”.`);
-  };
+  });
+  const setRound = useStable((round: RoundDto): void => setRounds(rounds.with(at, round)));
+  const groups = useMemo(() => groupNames(session), [session]);
+  const showRound = useStable((id: string): void =>
+    setChosen(
+      Math.max(
+        0,
+        rounds.findIndex((each) => id === each.id || id.startsWith(`${each.id}.`)),
+      ),
+    ),
+  );
 
   return (
     <div className="min-w-0 flex-1 px-8 py-5">
@@ -93,7 +104,7 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
         onChange={change}
         onDraft={() => setDrafting(true)}
       />
-      <SessionTimeline id={id} session={later} chosen={at} comboName={comboName} onChoose={choose} />
+      <SessionTimeline id={id} session={session} chosen={at} comboName={comboName} onChoose={choose} />
       <Arrangeable onPutDown={(from, onto) => setRounds(putDown(rounds, from, onto))}>
         <div className="mt-4 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">
           <section aria-label="Rounds">
@@ -108,7 +119,7 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
               book={book}
               chosen={at}
               errors={errors}
-              onChoose={setChosen}
+              onChoose={choose}
               onChange={setRounds}
               onKeep={keep}
             />
@@ -139,24 +150,14 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
               book={book}
               school={gym.school}
               errors={errors}
-              groups={groupNames(session)}
-              onChange={(round) => setRounds(rounds.with(at, round))}
+              groups={groups}
+              onChange={setRound}
             />
           )}
         </div>
       </Arrangeable>
       <div id="before-the-class" className="mt-8 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">
-        <WarningsPanel
-          warnings={planned.warnings}
-          onPlace={(round) =>
-            setChosen(
-              Math.max(
-                0,
-                rounds.findIndex((each) => round === each.id || round.startsWith(`${each.id}.`)),
-              ),
-            )
-          }
-        />
+        <WarningsPanel warnings={planned.warnings} onPlace={showRound} />
         <Part title="In all" aside="about, for one fighter">
           <TotalsChart planned={planned} />
         </Part>

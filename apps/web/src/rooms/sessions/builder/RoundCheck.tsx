@@ -1,14 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { groupBy } from '@eurhythm/core/units';
 import { CompileRoundDto, checkFields, type AnyBlockDto, type CompiledRoundView } from '@eurhythm/contract';
 import { send } from '../../../app/api.ts';
+import { useRested } from '../../../app/useRested.ts';
 import { clockText } from '../../../ui/times.ts';
+
+/** Milliseconds without a change before the round is compiled. */
+const RESTS_FOR = 300;
 
 /** Compiles the round as it stands and tells what would be heard, and which calls found no room. */
 export function RoundCheck({ blocks, lead }: { blocks: readonly AnyBlockDto[]; lead: 'left' | 'right' }) {
-  const request = useDeferredValue({ blocks, lead, seed: 0 });
-  const isSound = checkFields(CompileRoundDto, request).length === 0;
+  const asked = useMemo(() => ({ blocks, lead, seed: 0 }), [blocks, lead]);
+  const request = useRested(asked, RESTS_FOR);
+  const isSound = useMemo(() => checkFields(CompileRoundDto, request).length === 0, [request]);
   const { data, error } = useQuery({
     queryKey: ['check', request],
     queryFn: () => send<CompiledRoundView>('POST', 'rounds/compile', request),

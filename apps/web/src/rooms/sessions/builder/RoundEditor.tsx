@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { BLOCK_KINDS } from '@eurhythm/core/rounds';
 import { PACE_FACTORS } from '@eurhythm/core/body';
@@ -38,7 +38,7 @@ interface RoundEditorProps {
 }
 
 /** One round: its blocks in order, and the settings of the one that is open. */
-export function RoundEditor({
+export const RoundEditor = memo(function RoundEditor({
   round,
   path,
   lead,
@@ -138,4 +138,4 @@ export function RoundEditor({
       <RoundCheck blocks={blocks} lead={lead} />
     </Part>
   );
-}
+});

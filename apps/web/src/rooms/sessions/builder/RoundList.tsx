@@ -1,13 +1,14 @@
+import { memo } from 'react';
 import { toast } from 'sonner';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { seriesOf } from '@eurhythm/core/plan';
 import type { ComboView, RoundDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../../app/useFieldErrors.ts';
+import { useStableActions } from '../../../app/useStable.ts';
 import { joinedWithBefore, partedFromBefore, roundPlace, withTimes } from './arrange.ts';
 import { copyRound, freeRoundId } from './newRound.ts';
-import { RoundRow } from './RoundRow.tsx';
-import { SeriesMark } from './SeriesMark.tsx';
-import { SortableList, SortableRow } from './Sortable.tsx';
+import { RoundRow, type RoundActions } from './RoundRow.tsx';
+import { SortableList } from './Sortable.tsx';
 
 interface RoundListProps {
   readonly rounds: readonly RoundDto[];
@@ -21,55 +22,43 @@ interface RoundListProps {
 }
 
 /** The rounds in order; those of a series stand under one mark that says how often they are held. */
-export function RoundList({
-  rounds,
-  combos,
-  book,
-  chosen,
-  errors,
-  onChoose,
-  onChange,
-  onKeep,
-}: RoundListProps) {
-  const move = (from: number, by: -1 | 1): void => {
-    onChange(rounds.toSpliced(from, 1).toSpliced(from + by, 0, rounds[from]!));
-    onChoose(from + by);
-  };
+export const RoundList = memo(function RoundList(props: RoundListProps) {
+  const { rounds, combos, book, chosen, errors, onChoose, onChange, onKeep } = props;
+  const actions = useStableActions<RoundActions>({
+    choose: onChoose,
+    move: (i, by) => {
+      onChange(rounds.toSpliced(i, 1).toSpliced(i + by, 0, rounds[i]!));
+      onChoose(i + by);
+    },
+    copy: (i) => {
+      onChange(rounds.toSpliced(i + 1, 0, copyRound(rounds[i]!, freeRoundId(rounds))));
+      onChoose(i + 1);
+    },
+    keep: (i) => onKeep(rounds[i]!),
+    remove: (i) => {
+      onChange(rounds.toSpliced(i, 1));
+      toast(`“${rounds[i]!.title}” is taken out.`, {
+        duration: 10_000,
+        action: { label: 'Undo', onClick: () => onChange([...rounds]) },
+      });
+    },
+    hold: (i, times) => onChange(withTimes(rounds, i, times)),
+    join: (i) => onChange(joinedWithBefore(rounds, i)),
+    part: (i) => onChange(partedFromBefore(rounds, i)),
+  });
   const row = (round: RoundDto, i: number) => (
-    <SortableRow key={round.id} id={roundPlace(round.id)} label={`round ${round.title}`}>
-      <RoundRow
-        round={round}
-        combos={combos}
-        book={book}
-        isChosen={i === chosen}
-        hasFault={errors.under(`rounds.${i}`).length > 0}
-        onChoose={() => onChoose(i)}
-        onUp={i > 0 ? () => move(i, -1) : null}
-        onDown={i < rounds.length - 1 ? () => move(i, 1) : null}
-        onCopy={() => {
-          onChange(rounds.toSpliced(i + 1, 0, copyRound(round, freeRoundId(rounds))));
-          onChoose(i + 1);
-        }}
-        onKeep={() => onKeep(round)}
-        onRemove={() => {
-          onChange(rounds.toSpliced(i, 1));
-          toast(`“${round.title}” is taken out.`, {
-            duration: 10_000,
-            action: { label: 'Undo', onClick: () => onChange([...rounds]) },
-          });
-        }}
-      >
-        <SeriesMark
-          round={round}
-          isFirst={i === 0}
-          isJoined={i > 0 && Boolean(round.series) && rounds[i - 1]?.series?.id === round.series?.id}
-          error={errors.of(`rounds.${i}.series.times`)}
-          onTimes={(times) => onChange(withTimes(rounds, i, times))}
-          onJoin={() => onChange(joinedWithBefore(rounds, i))}
-          onPart={() => onChange(partedFromBefore(rounds, i))}
-        />
-      </RoundRow>
-    </SortableRow>
+    <RoundRow
+      key={round.id}
+      round={round}
+      index={i}
+      isLast={i === rounds.length - 1}
+      isJoined={i > 0 && Boolean(round.series) && rounds[i - 1]?.series?.id === round.series?.id}
+      combos={combos}
+      book={book}
+      isChosen={i === chosen}
+      hasFault={errors.under(`rounds.${i}`).length > 0}
+      actions={actions}
+    />
   );
   return (
     <SortableList ids={rounds.map((round) => roundPlace(round.id))}>
@@ -91,4 +80,4 @@ export function RoundList({
       </ol>
     </SortableList>
   );
-}
+});

@@ -1,20 +1,18 @@
-import type { RoundDto } from '@eurhythm/contract';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 
 interface SeriesMarkProps {
-  readonly round: RoundDto;
+  readonly times: number;
   readonly isFirst: boolean;
   /** Whether it is held in turn with the round before it. */
   readonly isJoined: boolean;
-  readonly error: string | undefined;
   onTimes(times: number): void;
   onJoin(): void;
   onPart(): void;
 }
 
 /** How often the round is held, and whether in turn with the one before it. */
-export function SeriesMark({ round, isFirst, isJoined, error, onTimes, onJoin, onPart }: SeriesMarkProps) {
+export function SeriesMark({ times, isFirst, isJoined, onTimes, onJoin, onPart }: SeriesMarkProps) {
   return (
     <span className="flex items-center pl-2">
       <TextField
@@ -23,8 +21,7 @@ export function SeriesMark({ round, isFirst, isJoined, error, onTimes, onJoin, o
         type="number"
         min={1}
         max={20}
-        value={round.series?.times ?? 1}
-        error={error}
+        value={times}
         onChange={(e) => onTimes(Math.min(20, Math.max(1, Math.round(Number(e.target.value)) || 1)))}
       />
       {!isFirst && (

@@ -16,7 +16,7 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { readPlace, type Place } from './arrange.ts';
 
 /** A round is put among rounds; a block onto blocks or rounds. */
@@ -53,8 +53,11 @@ export function Arrangeable({
 }
 
 export function SortableList({ ids, children }: { ids: readonly string[]; children: ReactNode }) {
+  // The same list again lets the rows alone.
+  const key = ids.join(' ');
+  const items = useMemo(() => key.split(' '), [key]);
   return (
-    <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
+    <SortableContext items={items} strategy={verticalListSortingStrategy}>
       {children}
     </SortableContext>
   );

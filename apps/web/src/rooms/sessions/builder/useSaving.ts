@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef } from 'react';
+import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { SaveSessionDto, checkFields, type SessionView } from '@eurhythm/contract';
 import { Refused, put } from '../../../app/api.ts';
@@ -31,12 +31,14 @@ export function useSaving(
   { isKnown, errors, onFault }: { isKnown: boolean; errors: FieldErrors; onFault: (field: string) => void },
 ): Saving {
   const client = useQueryClient();
-  const refused = useRef<{ session: SaveSessionDto; why: string } | null>(null);
+  const [refused, setRefused] = useState<{ readonly session: SaveSessionDto; readonly why: string } | null>(
+    null,
+  );
   const save = useMutation({
     mutationFn: ({ written }: { written: SaveSessionDto; loud: boolean }) =>
       put<SessionView>(`sessions/${id}`, written),
     onSuccess: async (saved, { written, loud }) => {
-      refused.current = null;
+      setRefused(null);
       draft.settle(written);
       client.setQueryData(['sessions', id], saved);
       errors.show([]);
@@ -45,23 +47,24 @@ export function useSaving(
       if (loud) toast(`“${saved.title}” is saved.`);
     },
     onError: (error, { written, loud }) => {
-      refused.current = { session: written, why: error.message };
+      setRefused({ session: written, why: error.message });
       if (loud || !(error instanceof Refused && error.status === 0)) errors.showFailure(error);
     },
   });
-  const faults = draft.isChanged || !isKnown ? checkFields(SaveSessionDto, session) : [];
-  const wants = draft.isChanged && faults.length === 0 && !save.isPending;
-  const wasRefused = refused.current?.session === session;
-  const isAway = save.error instanceof Refused && save.error.status === 0;
   const { mutate } = save;
+  const isAway = save.error instanceof Refused && save.error.status === 0;
+  const isWaiting = draft.isChanged && !save.isPending && (refused?.session !== session || isAway);
   useEffect(() => {
-    if (!wants || (wasRefused && !isAway)) return;
-    const timer = setTimeout(
-      () => mutate({ written: session, loud: false }),
-      isAway ? ASKS_AGAIN_AFTER : SETTLES_AFTER,
-    );
+    if (!isWaiting) return;
+    const send = (): void => {
+      // Looking through a whole session takes a while, so it is done when the keys rest.
+      const [fault] = checkFields(SaveSessionDto, session);
+      if (fault) setRefused({ session, why: fault.message });
+      else mutate({ written: session, loud: false });
+    };
+    const timer = setTimeout(send, isAway ? ASKS_AGAIN_AFTER : SETTLES_AFTER);
     return () => clearTimeout(timer);
-  }, [wants, wasRefused, isAway, session, mutate]);
+  }, [isWaiting, isAway, session, mutate]);
 
   const saveNow = (): void => {
     const wrong = checkFields(SaveSessionDto, session);
@@ -70,16 +73,15 @@ export function useSaving(
     else mutate({ written: session, loud: true });
   };
   useShortcut('mod+s', saveNow);
+  const isSaved = isKnown && !draft.isChanged && !save.isPending;
   const status = save.isPending
     ? 'saving'
-    : faults[0]
-      ? `not saved: ${faults[0].message}`
-      : wasRefused
-        ? `not saved: ${refused.current!.why}`
-        : draft.isChanged
-          ? 'not saved yet'
-          : isKnown
-            ? 'saved'
-            : 'new';
-  return { status, isSaved: isKnown && !draft.isChanged && !save.isPending, saveNow };
+    : draft.isChanged && refused?.session === session
+      ? `not saved: ${refused.why}`
+      : draft.isChanged
+        ? 'not saved yet'
+        : isKnown
+          ? 'saved'
+          : 'new';
+  return { status, isSaved, saveNow };
 }

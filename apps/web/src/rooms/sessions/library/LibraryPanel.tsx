@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { toast } from 'sonner';
 import { sessionSeconds } from '@eurhythm/core/plan';
 import type { LibraryItem } from '@eurhythm/contract';
@@ -18,7 +18,7 @@ interface LibraryPanelProps {
 }
 
 /** Rounds to use again: own ones, what ships with the product, and a test for each grade. */
-export function LibraryPanel({ onRounds, onBlocks }: LibraryPanelProps) {
+export const LibraryPanel = memo(function LibraryPanel({ onRounds, onBlocks }: LibraryPanelProps) {
   const { data: items, error } = useQuery(queries.library());
   const [search, setSearch] = useState('');
   const [open, setOpen] = useState<string | null>(null);
@@ -79,7 +79,7 @@ export function LibraryPanel({ onRounds, onBlocks }: LibraryPanelProps) {
       {items && shown.length === 0 && <Plain>Nothing in the library is called that.</Plain>}
     </Part>
   );
-}
+});
 
 function useRemove(): (item: LibraryItem) => void {
   const client = useQueryClient();

@@ -1,8 +1,8 @@
 import { Play, Square } from 'lucide-react';
-import { memo, useMemo, useState } from 'react';
+import { Fragment, memo, useMemo, useState } from 'react';
 import { isPause } from '@eurhythm/core/rounds';
 import { roundSeconds, unrollRounds } from '@eurhythm/core/plan';
-import type { SaveSessionDto } from '@eurhythm/contract';
+import type { RoundDto, SaveSessionDto } from '@eurhythm/contract';
 import { Button } from '../../../ui/Button.tsx';
 import { clockText } from '../../../ui/times.ts';
 import { laneOf, lanesOf } from './lanes.ts';
@@ -21,11 +21,14 @@ interface SessionTimelineProps {
  * The whole session laid out to scale: a length of tape for each round's work, bare floor for its rest, a lane for each
  * group that does something of its own; and a place on it from which the session can be heard.
  */
-export function SessionTimeline({ id, session, chosen, comboName, onChoose }: SessionTimelineProps) {
+export const SessionTimeline = memo(function SessionTimeline(props: SessionTimelineProps) {
+  const { id, session, chosen, comboName, onChoose } = props;
   const { rounds } = session;
   const held = useMemo(() => unrollRounds(rounds), [rounds]);
   const total = held.reduce((sum, round) => sum + roundSeconds(round), 0);
   if (total === 0) return null;
+  // In whole tens, so that a second more does not draw every block anew.
+  const least = Math.round((LEAST_TOLD * total) / 10) * 10;
   return (
     <section aria-label="Timeline">
       <div className="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center">
@@ -34,64 +37,74 @@ export function SessionTimeline({ id, session, chosen, comboName, onChoose }: Se
           {held.map((round) => {
             const source = sourceOf(round.id, rounds);
             return (
-              <button
+              <RoundOnTape
                 key={round.id}
-                type="button"
-                aria-pressed={source === chosen}
-                onClick={() => onChoose(source)}
-                className="relative flex min-w-0 overflow-hidden text-left"
-                style={{ width: share(roundSeconds(round), total) }}
-              >
-                <span className="sr-only">Round {source + 1}:</span>
-                <Blocks round={round} total={total} isChosen={source === chosen} />
-              </button>
+                round={round}
+                source={source}
+                isChosen={source === chosen}
+                least={least}
+                onChoose={onChoose}
+              />
             );
           })}
         </div>
         {lanesOf(session, comboName).map((group) => (
-          <Lane key={group} group={group} held={held} total={total} comboName={comboName} />
+          <Fragment key={group}>
+            <span className="truncate text-sm text-quiet">{group}</span>
+            <div role="list" aria-label={`Lane of ${group}`} className="flex h-7 border-t border-rule">
+              {held.map((round) => (
+                <RoundInLane key={round.id} round={round} group={group} comboName={comboName} />
+              ))}
+            </div>
+          </Fragment>
         ))}
         <span />
         <Minutes total={total} />
       </div>
-      <Listen
-        id={id}
-        session={session}
-        total={total}
-        starts={startsOf(
-          held,
-          rounds.findIndex((_, i) => i === chosen),
-          rounds,
-        )}
-      />
+      <Listen id={id} session={session} total={total} starts={startsOf(held, chosen, rounds)} />
     </section>
   );
-}
-
-function share(seconds: number, total: number): string {
-  return `${(100 * (Number.isFinite(seconds) ? seconds : 0)) / total}%`;
-}
+});
 
 /** A block with a smaller share of the session has no room for its time. */
 const LEAST_TOLD = 0.03;
 
-const Blocks = memo(function Blocks({
+/** As wide as its time is long, beside its neighbours. */
+function asLong(seconds: number): { flex: string } {
+  return { flex: `${Number.isFinite(seconds) ? seconds : 0} 0 0` };
+}
+
+interface RoundOnTapeProps {
+  readonly round: RoundDto;
+  /** Place of the round in the session that it stands for. */
+  readonly source: number;
+  readonly isChosen: boolean;
+  /** Shorter blocks do not tell their time. */
+  readonly least: number;
+  onChoose(round: number): void;
+}
+
+const RoundOnTape = memo(function RoundOnTape({
   round,
-  total,
+  source,
   isChosen,
-}: {
-  round: SaveSessionDto['rounds'][number];
-  total: number;
-  isChosen: boolean;
-}) {
-  const whole = roundSeconds(round);
+  least,
+  onChoose,
+}: RoundOnTapeProps) {
   const isOnBeat = ['pads', 'combos', 'technique'].includes(round.kind);
   return (
-    <>
+    <button
+      type="button"
+      aria-pressed={isChosen}
+      onClick={() => onChoose(source)}
+      className="relative flex min-w-0 overflow-hidden text-left"
+      style={asLong(roundSeconds(round))}
+    >
+      <span className="sr-only">Round {source + 1}:</span>
       {round.blocks.map((block) => (
         <span
           key={block.id}
-          style={{ width: share(block.seconds, whole) }}
+          style={asLong(block.seconds)}
           className={`flex h-full min-w-0 items-end overflow-hidden border-r border-canvas ${
             isPause(block)
               ? 'bg-hint/60'
@@ -100,7 +113,7 @@ const Blocks = memo(function Blocks({
                 : 'bg-tape-right text-[#22302c]'
           } ${isChosen && block.kind !== 'rest' ? 'border-b-4 border-b-ink' : ''}`}
         >
-          {block.kind !== 'rest' && block.seconds > LEAST_TOLD * total && (
+          {block.kind !== 'rest' && block.seconds > least && (
             <span className="tabular truncate pb-1 pl-1.5 text-sm">{clockText(block.seconds)}</span>
           )}
         </span>
@@ -108,54 +121,48 @@ const Blocks = memo(function Blocks({
       <span className="absolute inset-x-0 top-1 truncate px-1.5 text-sm leading-tight font-semibold text-[#22302c]">
         {round.title}
       </span>
-    </>
+    </button>
   );
 });
 
-interface LaneProps {
+interface RoundInLaneProps {
+  readonly round: RoundDto;
   readonly group: string;
-  readonly held: SaveSessionDto['rounds'];
-  readonly total: number;
   comboName(id: string | undefined): string;
 }
 
-/** What one group does to the same clock: its own combos or counts, and the bonus while slower groups go on. */
-const Lane = memo(function Lane({ group, held, total, comboName }: LaneProps) {
+/** What one group does in a round to the same clock: its own combos or counts, and the bonus while slower groups go on. */
+const RoundInLane = memo(function RoundInLane({ round, group, comboName }: RoundInLaneProps) {
   return (
-    <>
-      <span className="truncate text-sm text-quiet">{group}</span>
-      <ol aria-label={`Lane of ${group}`} className="flex h-7 border-t border-rule">
-        {held.flatMap((round) =>
-          round.blocks.map((block) => {
-            const lane = laneOf(block, group, comboName);
-            return (
-              <li
-                key={`${round.id}/${block.id}`}
-                style={{ width: share(block.seconds, total) }}
-                title={lane === null ? undefined : `${round.title}: ${lane.text}`}
-                className="flex min-w-0 overflow-hidden text-sm leading-7"
-              >
-                {lane && (
-                  <>
-                    <span
-                      className="min-w-0 truncate bg-front/15 px-1.5"
-                      style={{ width: `${100 * lane.share}%` }}
-                    >
-                      {lane.text.replaceAll(`${group} `, '')}
-                    </span>
-                    {lane.share < 1 && (
-                      <span className="min-w-0 flex-1 truncate bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_3px,transparent_3px_8px)] pl-1 text-quiet">
-                        bonus
-                      </span>
-                    )}
-                  </>
+    <span role="listitem" className="flex min-w-0" style={asLong(roundSeconds(round))}>
+      {round.blocks.map((block) => {
+        const lane = laneOf(block, group, comboName);
+        return (
+          <span
+            key={block.id}
+            style={asLong(block.seconds)}
+            title={lane === null ? undefined : `${round.title}: ${lane.text}`}
+            className="flex min-w-0 overflow-hidden text-sm leading-7"
+          >
+            {lane && (
+              <>
+                <span
+                  className="min-w-0 truncate bg-front/15 px-1.5"
+                  style={{ width: `${100 * lane.share}%` }}
+                >
+                  {lane.text.replaceAll(`${group} `, '')}
+                </span>
+                {lane.share < 1 && (
+                  <span className="min-w-0 flex-1 truncate bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_3px,transparent_3px_8px)] pl-1 text-quiet">
+                    bonus
+                  </span>
                 )}
-              </li>
-            );
-          }),
-        )}
-      </ol>
-    </>
+              </>
+            )}
+          </span>
+        );
+      })}
+    </span>
   );
 });
 
@@ -165,7 +172,7 @@ function Minutes({ total }: { total: number }) {
   return (
     <div className="tabular relative mt-0.5 h-5 text-sm text-quiet" aria-hidden="true">
       {marks.map((minute) => (
-        <span key={minute} className="absolute" style={{ left: share(minute * 60, total) }}>
+        <span key={minute} className="absolute" style={{ left: `${(6000 * minute) / total}%` }}>
           {minute}
           {minute === 0 ? ' min' : ''}
         </span>

@@ -2,7 +2,7 @@ import { BarChart } from 'echarts/charts';
 import { GridComponent, TitleComponent, TooltipComponent } from 'echarts/components';
 import { init, use as register, type EChartsType } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { clockText } from '../../../ui/times.ts';
 import type { PlannedSession } from './usePlanned.ts';
 
@@ -14,20 +14,25 @@ const PHASE_NAMES: Readonly<Record<string, string>> = { 'warm-up': 'warm-up', co
 export function TotalsChart({ planned }: { planned: Pick<PlannedSession, 'strikes' | 'phases'> }) {
   const host = useRef<HTMLDivElement>(null);
   const chart = useRef<EChartsType | null>(null);
+  const [isSeen, setSeen] = useState(false);
   useEffect(() => {
     const element = host.current!;
     const made = init(element, null, { renderer: 'svg' });
     chart.current = made;
-    const observer = new ResizeObserver(() => made.resize());
-    observer.observe(element);
+    const size = new ResizeObserver(() => made.resize());
+    size.observe(element);
+    const sight = new IntersectionObserver(([entry]) => setSeen(entry!.isIntersecting));
+    sight.observe(element);
     return () => {
-      observer.disconnect();
+      size.disconnect();
+      sight.disconnect();
       made.dispose();
     };
   }, []);
+  // Out of sight it waits: a key pressed at the top of a long page does not draw what is below it.
   useEffect(() => {
-    chart.current?.setOption(totals(host.current!, planned), { notMerge: true });
-  }, [planned]);
+    if (isSeen) chart.current?.setOption(totals(host.current!, planned), { notMerge: true });
+  }, [planned, isSeen]);
   return <div ref={host} className="h-60" role="img" aria-label={told(planned)} />;
 }
 

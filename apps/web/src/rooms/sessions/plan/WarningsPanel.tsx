@@ -1,9 +1,10 @@
 import type { SessionWarning } from '@eurhythm/core/plan';
+import { memo } from 'react';
 import { Part } from '../../../ui/Panel.tsx';
 import { clockText } from '../../../ui/times.ts';
 
 /** What a coach would want to hear before the class. It informs; nothing is blocked. */
-export function WarningsPanel({
+export const WarningsPanel = memo(function WarningsPanel({
   warnings,
   onPlace,
 }: {
@@ -38,4 +39,4 @@ export function WarningsPanel({
       </ul>
     </Part>
   );
-}
+});

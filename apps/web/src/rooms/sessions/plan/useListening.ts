@@ -1,12 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { linkRounds } from '@eurhythm/core/rounds';
-import { roundSeconds, unrollRounds } from '@eurhythm/core/plan';
 import { seedFromText, type Seconds } from '@eurhythm/core/units';
-import type { AnyBlockDto, CompiledRoundView, RoundDto, SaveSessionDto } from '@eurhythm/contract';
+import type { CompiledRoundView, SaveSessionDto } from '@eurhythm/contract';
 import { send } from '../../../app/api.ts';
 import { AudioDesk } from '../../../floor/AudioDesk.ts';
 import { RoundPlayer } from '../../../floor/RoundPlayer.ts';
+import { roundAt } from './roundAt.ts';
 
 export interface Listening {
   readonly state: 'silent' | 'loading' | 'playing';
@@ -83,28 +82,4 @@ export function useListening(id: string, session: SaveSessionDto): Listening {
         toast.error(error.message);
       }),
   };
-}
-
-/** The round that sounds at an instant of a session, and when it starts; null behind the end. */
-export function roundAt(
-  rounds: readonly RoundDto[],
-  at: Seconds,
-): { readonly round: RoundDto; readonly starts: Seconds } | null {
-  const next = (blockId: string, seconds: Seconds, title: string): AnyBlockDto => ({
-    kind: 'rest',
-    id: blockId,
-    seconds,
-    next: title,
-  });
-  // The time to get ready before the first round belongs to the Floor, not to the plan.
-  const held = linkRounds<AnyBlockDto, RoundDto>(unrollRounds(rounds), next).map((round, i) =>
-    i === 0 ? { ...round, blocks: round.blocks.slice(1) } : round,
-  );
-  let starts = 0;
-  for (const round of held) {
-    const seconds = roundSeconds(round);
-    if (at < starts + seconds) return { round, starts };
-    starts += seconds;
-  }
-  return null;
 }
