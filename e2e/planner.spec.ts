@@ -173,6 +173,9 @@ test('a session is drafted, looked through for what is missing, and heard from t
   await sheet.getByRole('button', { name: 'Take it: 45:00' }).click();
   await expect(page.getByText('45:00 in all')).toBeVisible();
   await saved(page);
+  await page.getByText(/^Told of the time:/).click();
+  await page.getByRole('group', { name: 'Told of the time' }).getByLabel('thirty seconds').check();
+  await expect(page.getByText(/^Told of the time:.*thirty seconds/)).toBeVisible();
   await page.getByLabel('Phase').selectOption('Pads');
   await expect(page.getByRole('list', { name: 'Warnings' })).not.toBeEmpty();
   await expect(page.getByRole('img', { name: /^Strikes: left hand \d+/ })).toBeVisible();

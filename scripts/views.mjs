@@ -95,6 +95,8 @@ export const VIEWS = {
     await page.goto(`${base}/sessions/three-groups`);
     await page.getByRole('button', { name: /^Combos, each their own/ }).click();
     await page.getByText(/times through/).waitFor();
+    await page.evaluate(() => scrollTo(0, 0));
+    await page.mouse.move(8, 790);
   },
   async 'session-partners'(page, base) {
     await page.goto(`${base}/sessions/three-groups/sheet`);

@@ -45,6 +45,7 @@ describe('series and groups', () => {
       { blocks: [{ ...round.blocks[0], lanes: [{ group: 'Minnows', combos: [] }] }] },
       'rounds.0.blocks.0.lanes.0.combos',
     ],
+    ['time calls', { timeCalls: ['noon'] }, 'rounds.0.timeCalls'],
     ['kit that is no text', { blocks: [{ ...round.blocks[0], kit: ['<b>'] }] }, 'rounds.0.blocks.0.kit'],
   ])('refuses wrong %s at the field', async (_, changes, field) => {
     const answer = await call('PUT', 'sessions/bad-series', {
@@ -57,6 +58,46 @@ describe('series and groups', () => {
     const blocks = [{ ...round.blocks[0], lanes: [{ group: 'Minnows', combos: [{ comboId: 'nope' }] }] }];
     const answer = await call('PUT', 'sessions/bad-lane', { ...session, rounds: [{ ...round, blocks }] });
     expect([answer.status, answer.body.errors[0].field]).toEqual([422, 'rounds.0.blocks.0.lanes.0.combos.0']);
+  });
+});
+
+describe('very long sessions', () => {
+  const rest = (i: number) => ({ kind: 'rest', id: `b${i}`, seconds: 5 });
+  const long = (rounds: number, blocks: number) => ({
+    ...session,
+    rounds: Array.from({ length: rounds }, (_, i) => ({
+      ...round,
+      id: `r${i}`,
+      blocks: Array.from({ length: blocks }, (_, j) => rest(j)),
+    })),
+  });
+  it('hold a thousand blocks', async () => {
+    const saved = await call('PUT', 'sessions/thousand', long(20, 50));
+    expect([saved.status, saved.body.rounds?.length]).toEqual([200, 20]);
+  });
+  it.each([
+    [long(1, 61), 'rounds.0.blocks', 'A round holds at most 60 blocks.'],
+    [long(101, 1), 'rounds', 'A session holds at most 100 rounds.'],
+    [long(1, 0), 'rounds.0.blocks', 'A round needs at least one block.'],
+  ])('say where they are too long or empty', async (body, field, message) => {
+    const answer = await call('PUT', 'sessions/too-long', body);
+    expect([answer.status, answer.body.errors[0]]).toEqual([400, { field, message }]);
+  });
+});
+
+describe('time calls of a round', () => {
+  it('are kept, go along with a run, and are what is heard', async () => {
+    const quiet = { ...round, timeCalls: ['end-bell'] };
+    await call('PUT', 'sessions/quiet', { ...session, rounds: [quiet] });
+    const run = await call('PUT', 'runs/quiet-run', {
+      sessionId: 'quiet',
+      fighterIds: [],
+      startedAt: '2026-03-05T18:30:00Z',
+    });
+    const { blocks, timeCalls } = run.body.rounds[0];
+    const { body } = await call('POST', 'rounds/compile', { blocks, timeCalls, lead: 'left', seed: 1 });
+    const bells = body.cues.filter((cue: { kind: string }) => cue.kind === 'bell');
+    expect(bells.map((bell: { text: string }) => bell.text)).toEqual(['end']);
   });
 });
 

@@ -1,4 +1,4 @@
-import { PHASES, ROUND_LIMITS, type Phase } from '@eurhythm/core/rounds';
+import { PHASES, ROUND_LIMITS, TIME_CALLS, type Phase, type TimeCall } from '@eurhythm/core/rounds';
 import type { BlockCombo, CompiledRound } from '@eurhythm/core/rounds';
 import { Type } from 'class-transformer';
 import {
@@ -6,6 +6,7 @@ import {
   ArrayMinSize,
   ArrayUnique,
   IsArray,
+  IsIn,
   IsISO8601,
   IsOptional,
   ValidateNested,
@@ -38,6 +39,18 @@ export class ClassGroupDto {
   gradeIds!: string[];
 }
 
+/** What is told of the time in a round; the usual calls without it. */
+function IsTimeCalls(): PropertyDecorator {
+  return (target, key) => {
+    IsOptional()(target, key as string);
+    IsArray({ message: 'The time calls are a list.' })(target, key as string);
+    IsIn(TIME_CALLS, { each: true, message: `A time call is one of: ${TIME_CALLS.join(', ')}.` })(
+      target,
+      key as string,
+    );
+  };
+}
+
 export class RoundDto {
   @IsOwnId('a round')
   id!: string;
@@ -59,6 +72,9 @@ export class RoundDto {
   @ValidateNested()
   @Type(() => SeriesDto)
   series?: SeriesDto | null;
+
+  @IsTimeCalls()
+  timeCalls?: TimeCall[];
 }
 
 export class SaveSessionDto {
@@ -140,6 +156,9 @@ export class CompileRoundDto {
   @IsOptional()
   @IsPlainText('the word of the day', 40)
   word?: string;
+
+  @IsTimeCalls()
+  timeCalls?: TimeCall[];
 
   /** Changes of tempo made while the round runs. */
   @IsOptional()

@@ -60,10 +60,11 @@ export class PlayedSessionService {
     const linked = heldRounds(wanted);
     const rounds: PlayedRound[] = [];
     let at = 0;
-    for (const { id, title, blocks } of linked) {
+    for (const { id, title, blocks, timeCalls } of linked) {
       const round = await this.rounds.compile({
         blocks,
         lead: session.lead,
+        ...(timeCalls ? { timeCalls } : {}),
         ...(session.word ? { word: session.word } : {}),
         seed: seedFromText(`${sessionId}/${id}`),
         ...(voice === undefined ? {} : { voice }),

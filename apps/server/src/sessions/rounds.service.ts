@@ -42,16 +42,32 @@ export class RoundsService {
     voice,
     shifts,
     word = '',
+    timeCalls,
   }: CompileRoundDto): Promise<CompiledRoundView> {
     const book = await this.moves.book();
     const filled = await this.fill(blocks, book);
     const { speaker, count } = await this.speech(voice);
-    const shelf = await this.voice.shelf(wantedTexts(filled, book, count, word), speaker);
+    const shelf = await this.voice.shelf(
+      wantedTexts(filled, book, count, { word, ...(timeCalls ? { timeCalls } : {}) }),
+      speaker,
+    );
     const combos = filled.flatMap((block) =>
       block.kind === 'combo' ? [...block.combos, ...(block.lanes ?? []).flatMap((lane) => lane.combos)] : [],
     );
     return {
-      ...compileRound({ blocks: filled, lead, seed, shifts: shifts ?? [], count, word }, book, shelf),
+      ...compileRound(
+        {
+          blocks: filled,
+          lead,
+          seed,
+          shifts: shifts ?? [],
+          count,
+          word,
+          ...(timeCalls ? { timeCalls } : {}),
+        },
+        book,
+        shelf,
+      ),
       combos,
     };
   }

@@ -165,8 +165,10 @@ export class RunDeck {
   }
 
   private compile(round: number, shifts: readonly TempoShiftDto[]): Promise<CompiledRoundView> {
+    const { blocks, timeCalls } = this.run.rounds[round]!;
     return send<CompiledRoundView>('POST', 'rounds/compile', {
-      blocks: this.run.rounds[round]!.blocks,
+      blocks,
+      ...(timeCalls ? { timeCalls } : {}),
       lead: this.run.lead,
       ...(this.run.word === '' ? {} : { word: this.run.word }),
       seed: seedFromText(`${this.run.id}/${round}`),

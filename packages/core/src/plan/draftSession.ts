@@ -1,60 +1,19 @@
 import type { CallWords } from '../calls/index.ts';
-import { parseLine } from '../line/index.ts';
-import { walkStance } from '../body/index.ts';
 import type { MoveBook } from '../moves/index.ts';
-import { countedLength, type Block, type ComboBlock, type CountBlock } from '../rounds/index.ts';
+import type { Block, ComboBlock } from '../rounds/index.ts';
 import { BPM_LIMITS, type Seconds } from '../units/index.ts';
+import { techniqueRounds } from './draftTechnique.ts';
+import type { DraftWish, DraftedRound, SessionDraft } from './draftWish.ts';
 import { pickCombos, type DraftCombo, type PickedCombo } from './pickCombos.ts';
 import { roundSeconds, type RoundLike } from './plannedRound.ts';
 import { demandsOf } from './roundWork.ts';
 import { fitSession, withLengths } from './stretchLimits.ts';
-
-/** A technique of a grade, ready to be counted. */
-export type DraftTechnique = Pick<CountBlock, 'title' | 'line' | 'reps' | 'sides' | 'sets' | 'rest'>;
-
-/** Who trains together, and what they have to choose from. */
-export interface DraftGroup {
-  readonly name: string;
-  readonly combos: readonly DraftCombo[];
-  readonly techniques: readonly DraftTechnique[];
-}
-
-export interface DraftWish {
-  readonly minutes: number;
-  /** The first group is the one that the voice calls; the others get combos of their own beside it. */
-  readonly groups: readonly DraftGroup[];
-  readonly focus: string | null;
-  readonly floorSteps: number | null;
-  /** What is at hand; empty when nobody said. */
-  readonly kit: readonly string[];
-  readonly people: number;
-  /** Rounds of the library to take warm-up, conditioning and stretch from, own ones first. */
-  readonly library: readonly RoundLike[];
-  readonly words: CallWords;
-  readonly prompts: readonly string[];
-  /** Pace factor of the gym, for what is counted. */
-  readonly factor: number;
-}
-
-export interface DraftedRound extends RoundLike {
-  /** Why it is there, in one line. */
-  readonly why: string;
-}
-
-export interface SessionDraft {
-  readonly rounds: readonly DraftedRound[];
-  /** What could not be had, each in one sentence. */
-  readonly notes: readonly string[];
-}
 
 /** Shares of a class that a coach would begin with (our own choice). */
 const ROUND_OF_PADS: Seconds = 180;
 const PAUSE: Seconds = 40;
 /** A class shorter than this has no technique sets or conditioning of its own. */
 const SHORT_CLASS = 25;
-/** From here on there is time for two techniques; each takes this share of the class at most. */
-const LONG_CLASS = 50;
-const TECHNIQUE_SHARE = 0.1;
 const COMBOS_PER_ROUND = 2;
 
 /**
@@ -142,79 +101,6 @@ function fromLibrary(kind: RoundLike['kind'], wish: DraftWish, book: MoveBook): 
       ),
   );
   return found ? { ...found, why: `“${found.title}” from the library fits the room and the kit.` } : null;
-}
-
-/** Technique sets that prepare the combos: those whose move stands in one of them come first. */
-function techniqueRounds(
-  base: DraftGroup,
-  others: readonly DraftGroup[],
-  picked: readonly PickedCombo[],
-  wish: DraftWish,
-  book: MoveBook,
-): DraftedRound[] {
-  const used = new Set(picked.flatMap(({ combo }) => codesOf(combo.line, book)));
-  const ranked = base.techniques
-    .map((technique) => ({
-      technique,
-      shared: codesOf(technique.line, book).filter((code) => used.has(code)).length,
-    }))
-    .sort((a, b) => b.shared - a.shared);
-  const most = wish.minutes * 60 * TECHNIQUE_SHARE;
-  return ranked
-    .flatMap(({ technique, shared }): DraftedRound[] => {
-      const block = countedWithin(technique, others, most, wish, book);
-      if (!block) return [];
-      return [
-        {
-          id: 'technique',
-          title: technique.title,
-          kind: 'technique',
-          blocks: [block, { kind: 'rest', id: 'rest', seconds: 30, next: '' }],
-          why: shared > 0 ? 'The combos of today need it.' : 'Stands in what this grade trains.',
-        },
-      ];
-    })
-    .slice(0, wish.minutes >= LONG_CLASS ? 2 : 1);
-}
-
-/** A technique by parts and in all its sets if there is time for it, else in fewer sets, else on one count; null when never. */
-function countedWithin(
-  technique: DraftTechnique,
-  others: readonly DraftGroup[],
-  most: Seconds,
-  wish: DraftWish,
-  book: MoveBook,
-): CountBlock | null {
-  const groups = others.flatMap((group) => {
-    const same = group.techniques.find((each) => each.line === technique.line);
-    return same ? [{ group: group.name, reps: same.reps }] : [];
-  });
-  for (const method of ['build-up', 'whole'] as const) {
-    for (let sets = technique.sets; sets >= 1; sets--) {
-      const block: CountBlock = {
-        ...technique,
-        kind: 'count',
-        id: 'technique',
-        seconds: 0,
-        sets,
-        groups,
-        repSeconds: null,
-        method,
-        direction: 'up',
-        levels: 'fixed',
-        from: 'standing',
-        shoutLast: true,
-      };
-      const seconds = Math.max(5, countedLength(block, book, wish.factor) ?? Infinity);
-      if (seconds <= most) return { ...block, seconds };
-    }
-  }
-  return null;
-}
-
-function codesOf(line: string, book: MoveBook): string[] {
-  const parsed = parseLine(line, book);
-  return parsed.ok ? walkStance(parsed.line, book, 'left').strokes.map(({ move }) => move.code) : [];
 }
 
 function comboBlock(combos: readonly DraftCombo[], words: CallWords, seconds: Seconds): ComboBlock {

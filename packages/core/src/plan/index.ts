@@ -6,4 +6,5 @@ export * from './partnerPlan.ts';
 export * from './roundWork.ts';
 export * from './sessionWarnings.ts';
 export * from './pickCombos.ts';
+export * from './draftWish.ts';
 export * from './draftSession.ts';

@@ -57,6 +57,11 @@ export function unrollRounds<
   );
 }
 
+/** The title of a round that is held several times, without which time it is. */
+export function titleInSeries(title: string): string {
+  return title.replace(/ \(\d+ of \d+\)$/, '');
+}
+
 /** Length of all rounds as often as they are held. */
 export function sessionSeconds(
   rounds: readonly {

@@ -231,6 +231,20 @@ describe('warnings of a session', () => {
     expect(rules([broken])).toEqual([]);
     expect(rules([long, { ...long, id: 'm' }, { ...long, id: 'n' }])).toEqual(['no-rest']);
   });
+  it('tell once what happens each time that a series is held', () => {
+    const shadow = {
+      kind: 'free',
+      id: 'f',
+      seconds: 240,
+      prompts: [],
+      every: { min: 5, max: 9 },
+      leadPlan: 'as-set',
+    } as const;
+    const held = unrollRounds([round('Long', 'shadow', [shadow, rest('r')], { id: 's', times: 3 })]);
+    const warnings = sessionWarnings(warned(held), { ...facts, bands: ['children'] });
+    expect(warnings).toMatchObject([{ rule: 'no-rest', place: { round: 'Long', at: 0 } }]);
+    expect(warnings[0]!.message).toContain('“Long”');
+  });
   it('find one side that is trained much more', () => {
     expect(rules([round('p', 'pads', [pads('p', 'jab lead'), rest('r')])])).toEqual(['one-side']);
     expect(rules([round('p', 'pads', [pads('p', 'jab lead', { leadPlan: 'halves' }), rest('r')])])).toEqual(

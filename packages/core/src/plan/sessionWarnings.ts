@@ -1,5 +1,6 @@
 import { isPause, type Phase } from '../rounds/index.ts';
 import type { Seconds } from '../units/index.ts';
+import { titleInSeries } from './plannedRound.ts';
 import { addStrikes, NO_STRIKES, type BlockWork, type StrikeCount } from './roundWork.ts';
 
 /*
@@ -93,13 +94,14 @@ interface PlacedBlock {
 
 function placeBlocks(rounds: readonly WarnedRound[]): PlacedBlock[] {
   let at = 0;
-  return rounds.flatMap((round) =>
-    round.blocks.map((block) => {
+  return rounds.flatMap((held) => {
+    const round = { ...held, title: titleInSeries(held.title) };
+    return round.blocks.map((block) => {
       const placed = { round, block, at };
       at += Number.isFinite(block.seconds) ? block.seconds : 0;
       return placed;
-    }),
-  );
+    });
+  });
 }
 
 const placeOfBlock = ({ round, block, at }: PlacedBlock): SessionWarning['place'] => ({
@@ -155,13 +157,14 @@ function longWork(placed: readonly PlacedBlock[], { bands }: ClassFacts): Sessio
     else if (!isEasing) stretches.push({ first: each, seconds: each.block.seconds });
     goesOn = !isEasing;
   }
-  return stretches
-    .filter(({ seconds }) => seconds > most)
-    .map(({ first, seconds }) => ({
+  const long = stretches.filter(({ seconds }) => seconds > most);
+  return firstOfEach(long, ({ first, seconds }) => `${first.round.title} ${seconds}`).map(
+    ({ first, seconds }) => ({
       rule: 'no-rest',
       message: `${minutes(seconds)} of work without rest from “${first.round.title}” on; for ${band} ${minutes(most)} is long.`,
       place: placeOfBlock(first),
-    }));
+    }),
+  );
 }
 
 function smallRoom(placed: readonly PlacedBlock[], { floorSteps }: ClassFacts): SessionWarning[] {

@@ -228,6 +228,20 @@ export function isPause(block: { readonly kind: string }): boolean {
   return block.kind === 'rest' || block.kind === 'talk';
 }
 
+/** What is told of the time in a round. */
+export const TIME_CALLS = [
+  'start-bell',
+  'halfway',
+  'thirty',
+  'ten',
+  'last-five',
+  'end-bell',
+  'ready',
+] as const;
+export type TimeCall = (typeof TIME_CALLS)[number];
+/** All but the thirty seconds, which are much talk in a short round. */
+export const USUAL_TIME_CALLS: readonly TimeCall[] = TIME_CALLS.filter((call) => call !== 'thirty');
+
 /** A round ready to be compiled. `seed` settles everything that is left to chance. */
 export interface RoundPlan {
   readonly blocks: readonly Block[];
@@ -235,6 +249,8 @@ export interface RoundPlan {
   readonly seed: number;
   /** Changes of tempo made while the round runs: what begins at `from` or later goes so much faster. */
   readonly shifts?: readonly TempoShift[];
+  /** What is told of the time; the usual calls without it. */
+  readonly timeCalls?: readonly TimeCall[];
   /** The word of the day: said at random instants of the work, to be answered by everybody. */
   readonly word?: string;
   /** What is counted in; English without it. */

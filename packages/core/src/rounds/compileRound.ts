@@ -1,7 +1,7 @@
 import { CALL_PRIORITIES, fitCalls, type CallWords, type ClipShelf } from '../calls/index.ts';
 import type { MoveBook } from '../moves/index.ts';
 import { seededRandom, type Seconds } from '../units/index.ts';
-import { isPause, type Block, type RoundPlan } from './block.ts';
+import { USUAL_TIME_CALLS, isPause, type Block, type RoundPlan } from './block.ts';
 import { layOutCondition, layOutCount, layOutHold } from './counted/layOutCounted.ts';
 import { footworkAsCombo } from './footworkLine.ts';
 import { layOutReact } from './layOutReact.ts';
@@ -89,11 +89,12 @@ function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
       return forms;
     },
   };
+  const timeCalls = new Set(plan.timeCalls ?? USUAL_TIME_CALLS);
   const timed = timeBlocks(plan.blocks);
   const blockAt = (at: Seconds): string =>
     (timed.find(({ from, to }) => at >= from && at < to) ?? timed.at(-1)!).block.id;
   for (const { from, to, last } of workStretches(timed))
-    layOutWorkClock(from, to, { blockAt, isCounted: countsItself(last) }, layout);
+    layOutWorkClock(from, to, { blockAt, isCounted: countsItself(last) }, timeCalls, layout);
   for (const time of timed) {
     const { block } = time;
     switch (block.kind) {
@@ -125,7 +126,7 @@ function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
         layout.cues.push({ at: time.from, kind: 'show', text: block.title, block: block.id });
         break;
       case 'rest':
-        layOutRest(block, time, time.from === 0, layout);
+        layOutRest(block, time, time.from === 0, timeCalls, layout);
         break;
       default:
         block satisfies never;

@@ -1,6 +1,6 @@
 import { numberWord } from '../calls/index.ts';
 import { pick, type Seconds } from '../units/index.ts';
-import type { BurstBlock, FreeBlock, RestBlock } from './block.ts';
+import type { BurstBlock, FreeBlock, RestBlock, TimeCall } from './block.ts';
 import type { Layout } from './cue.ts';
 import { switchForms } from './combo/announcements.ts';
 import type { BlockTime, RoundGround } from './combo/layOutCombos.ts';
@@ -8,6 +8,7 @@ import { leadStretches } from './combo/leadStretches.ts';
 
 /** Work shorter than this has no such call. */
 const HALFWAY_FROM: Seconds = 40;
+const THIRTY_FROM: Seconds = 75;
 const TEN_FROM: Seconds = 24;
 const LAST_FIVE_FROM: Seconds = 10;
 
@@ -19,10 +20,12 @@ export function layOutWorkClock(
   from: Seconds,
   to: Seconds,
   { blockAt, isCounted }: { blockAt: (at: Seconds) => string; isCounted: boolean },
+  timeCalls: ReadonlySet<TimeCall>,
   layout: Layout,
 ): void {
   const seconds = to - from;
-  layout.cues.push({ at: from, kind: 'bell', text: 'start', block: blockAt(from), sound: 'bell-start' });
+  if (timeCalls.has('start-bell'))
+    layout.cues.push({ at: from, kind: 'bell', text: 'start', block: blockAt(from), sound: 'bell-start' });
   const say = (text: string, at: Seconds, slack: Seconds): void => {
     layout.calls.push({
       forms: [text],
@@ -31,10 +34,13 @@ export function layOutWorkClock(
       cue: { kind: 'time', block: blockAt(at) },
     });
   };
-  if (seconds >= HALFWAY_FROM) say('halfway', from + seconds / 2, 0.5);
-  if (seconds >= TEN_FROM && !isCounted) say('ten seconds', to - 10, 0.5);
-  if (seconds >= LAST_FIVE_FROM && !isCounted) layOutLastFive(to, 5, blockAt(to - 5), layout);
-  layout.cues.push({ at: to, kind: 'bell', text: 'end', block: blockAt(to - 0.001), sound: 'bell-end' });
+  if (seconds >= HALFWAY_FROM && timeCalls.has('halfway')) say('halfway', from + seconds / 2, 0.5);
+  if (seconds >= THIRTY_FROM && !isCounted && timeCalls.has('thirty')) say('thirty seconds', to - 30, 0.5);
+  if (seconds >= TEN_FROM && !isCounted && timeCalls.has('ten')) say('ten seconds', to - 10, 0.5);
+  if (seconds >= LAST_FIVE_FROM && !isCounted && timeCalls.has('last-five'))
+    layOutLastFive(to, 5, blockAt(to - 5), layout);
+  if (timeCalls.has('end-bell'))
+    layout.cues.push({ at: to, kind: 'bell', text: 'end', block: blockAt(to - 0.001), sound: 'bell-end' });
 }
 
 /** Counts the last seconds down, the centre of each number on its second. */
@@ -54,6 +60,7 @@ export function layOutRest(
   block: RestBlock,
   { from, to }: BlockTime,
   opensRound: boolean,
+  timeCalls: ReadonlySet<TimeCall>,
   layout: Layout,
 ): void {
   const seconds = to - from;
@@ -67,9 +74,9 @@ export function layOutRest(
   };
   // The end bell rings into the rest; a rest that opens a round has no bell before it.
   if (seconds >= 8) say(opensRound ? 'get ready' : 'rest', from + (opensRound ? 0.2 : 1.4), from + 3);
-  if (seconds >= TEN_FROM) say('ten seconds', to - 10, to - 9);
+  if (seconds >= TEN_FROM && timeCalls.has('ten')) say('ten seconds', to - 10, to - 9);
   if (block.next !== '' && seconds >= 8) say(`next, ${block.next.toLowerCase()}`, to - 7.5, to - 5);
-  if (seconds >= 6) {
+  if (seconds >= 6 && timeCalls.has('ready')) {
     layout.calls.push({
       forms: ['ready'],
       priority: 'time',

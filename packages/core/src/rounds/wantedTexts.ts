@@ -2,7 +2,7 @@ import { walkStance } from '../body/index.ts';
 import { comboForms, countWord, holderForms, numberWord, strokeForms } from '../calls/index.ts';
 import { parseLine } from '../line/index.ts';
 import type { MoveBook } from '../moves/index.ts';
-import type { Block, ComboBlock, CountWords } from './block.ts';
+import { USUAL_TIME_CALLS, type Block, type ComboBlock, type CountWords, type RoundPlan } from './block.ts';
 import { intensityCall, laneForms, stageCall, switchForms } from './combo/announcements.ts';
 import { countSteps, mostReps } from './counted/countSteps.ts';
 import { countForms, holdForms } from './counted/layOutCounted.ts';
@@ -23,9 +23,10 @@ export function wantedTexts(
   blocks: readonly Block[],
   book: MoveBook,
   count: CountWords = { language: 'english', own: [] },
-  word = '',
+  { word = '', timeCalls = USUAL_TIME_CALLS }: Pick<RoundPlan, 'word' | 'timeCalls'> = {},
 ): string[] {
   const texts = new Set([...TIME_TEXTS, ...LEAD_TEXTS]);
+  if (timeCalls.includes('thirty')) texts.add('thirty seconds');
   if (word !== '') texts.add(word.toLowerCase());
   for (const block of blocks) {
     for (const text of countedTexts(block, book, count)) texts.add(text);

@@ -18,11 +18,11 @@ import { usePlanned, type PlanGround } from '../plan/usePlanned.ts';
 import { WarningsPanel } from '../plan/WarningsPanel.tsx';
 import { placeToAdd, putDown, withBlock, withRounds } from './arrange.ts';
 import { freeRoundId, newRound } from './newRound.ts';
-import { RoundEditor } from './RoundEditor.tsx';
-import { RoundList } from './RoundList.tsx';
-import { SessionHead } from './SessionHead.tsx';
+import { RoundEditor } from './rounds/RoundEditor.tsx';
+import { RoundList } from './rounds/RoundList.tsx';
+import { SessionHead } from './head/SessionHead.tsx';
 import { Arrangeable } from './Sortable.tsx';
-import { useSaving } from './useSaving.ts';
+import { useSaving } from './head/useSaving.ts';
 
 interface BuilderProps {
   readonly id: string;
@@ -136,6 +136,9 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
               </Button>
               <Button onClick={() => add(newRound('shadow', freeRoundId(rounds), null))}>Add shadow</Button>
             </div>
+            <div id="before-the-class" className="mt-6">
+              <WarningsPanel warnings={planned.warnings} onPlace={showRound} />
+            </div>
             <LibraryPanel onRounds={putIn} onBlocks={open ? putBlocksIn : null} />
             <FitPanel rounds={rounds} onChange={setRounds} />
           </section>
@@ -152,16 +155,14 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
               errors={errors}
               groups={groups}
               onChange={setRound}
+              onKeep={keep}
             />
           )}
         </div>
       </Arrangeable>
-      <div id="before-the-class" className="mt-8 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">
-        <WarningsPanel warnings={planned.warnings} onPlace={showRound} />
-        <Part title="In all" aside="about, for one fighter">
-          <TotalsChart planned={planned} />
-        </Part>
-      </div>
+      <Part title="In all" aside="about, for one fighter" className="mt-8">
+        <TotalsChart planned={planned} />
+      </Part>
       <DraftSheet
         open={isDrafting}
         ground={ground}

@@ -3,28 +3,24 @@ import { seriesOf } from '@eurhythm/core/plan';
 import type { AnyBlockDto, RoundDto } from '@eurhythm/contract';
 import { copyRound, freeBlockId, freeRoundId } from './newRound.ts';
 
-/** What is picked up or stood upon: `round:R`, `block:R/B`, or `item:I` of the library. */
+/** What is picked up or stood upon: `round:R` or `block:R/B`. */
 export type Place =
   | { readonly kind: 'round'; readonly round: string }
-  | { readonly kind: 'block'; readonly round: string; readonly block: string }
-  | { readonly kind: 'item'; readonly item: string };
+  | { readonly kind: 'block'; readonly round: string; readonly block: string };
 
 export const roundPlace = (round: string): string => `round:${round}`;
 export const blockPlace = (round: string, block: string): string => `block:${round}/${block}`;
 
 export function readPlace(id: string): Place | null {
-  const [, kind, first = '', second = ''] = /^(round|block|item):([^/]+)(?:\/(.+))?$/.exec(id) ?? [];
+  const [, kind, first = '', second = ''] = /^(round|block):([^/]+)(?:\/(.+))?$/.exec(id) ?? [];
   if (kind === 'round') return { kind, round: first };
-  if (kind === 'block') return { kind, round: first, block: second };
-  return kind === 'item' ? { kind, item: first } : null;
+  return kind === 'block' ? { kind, round: first, block: second } : null;
 }
 
 /** The rounds after something was put down: a round on a round, a block on a block or into another round. */
 export function putDown(rounds: readonly RoundDto[], from: Place, onto: Place): RoundDto[] {
-  if (from.kind === 'round' && onto.kind !== 'item') return moveRound(rounds, from.round, onto.round);
-  if (from.kind === 'block' && onto.kind !== 'item')
-    return moveBlock(rounds, from, { round: onto.round, before: onto.kind === 'block' ? onto.block : null });
-  return [...rounds];
+  if (from.kind === 'round') return moveRound(rounds, from.round, onto.round);
+  return moveBlock(rounds, from, { round: onto.round, before: onto.kind === 'block' ? onto.block : null });
 }
 
 /** A round that leaves its neighbours leaves their series too. */

@@ -101,7 +101,10 @@ function BlockOnCard({
     return combo ? `${combo.grade} ${combo.number} ${combo.title}` : 'a combo that is gone';
   };
   const strips = block.kind === 'combo' ? block.combos.slice(0, 2) : [];
-  const groups = groupNames({ rounds: [{ id: '', title: '', kind: 'pads', blocks: [block] }] });
+  const groups =
+    block.kind === 'combo'
+      ? groupNames({ rounds: [{ id: '', title: '', kind: 'pads', blocks: [block] }] })
+      : [];
   return (
     <li className="flex items-center gap-3 text-sm">
       <span className="tabular w-12 self-start">{clockText(block.seconds)}</span>

@@ -150,7 +150,7 @@ const RoundInLane = memo(function RoundInLane({ round, group, comboName }: Round
                   className="min-w-0 truncate bg-front/15 px-1.5"
                   style={{ width: `${100 * lane.share}%` }}
                 >
-                  {lane.text.replaceAll(`${group} `, '')}
+                  {lane.short}
                 </span>
                 {lane.share < 1 && (
                   <span className="min-w-0 flex-1 truncate bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_3px,transparent_3px_8px)] pl-1 text-quiet">

@@ -32,6 +32,8 @@ function groupsOfBlock(block: AnyBlockDto): string[] {
 
 export interface LaneText {
   readonly text: string;
+  /** The same where there is little room. */
+  readonly short: string;
   /** Share of the block in which the group works; the rest is bonus. */
   readonly share: number;
 }
@@ -42,14 +44,22 @@ export function laneOf(
   group: string,
   comboName: (id: string | undefined) => string,
 ): LaneText | null {
-  if (block.who && block.who.length > 0 && !block.who.includes(group)) return { text: 'rests', share: 1 };
+  if (block.who && block.who.length > 0 && !block.who.includes(group))
+    return { text: 'rests', short: 'rests', share: 1 };
   if (block.kind === 'combo') {
     const lane = (block.lanes ?? []).find((each) => each.group === group);
-    return lane ? { text: lane.combos.map((ref) => comboName(ref.comboId)).join(', '), share: 1 } : null;
+    if (!lane) return null;
+    const text = lane.combos.map((ref) => comboName(ref.comboId)).join(', ');
+    // The lane says whose it is already.
+    return { text, short: text.replaceAll(`${group} `, ''), share: 1 };
   }
   if (block.kind !== 'count' && block.kind !== 'condition') return null;
   const own = block.groups.find((each) => each.group === group);
   if (!own || block.reps === null) return null;
   const most = mostReps(block.reps, block.groups);
-  return { text: `${own.reps} of ${most}`, share: most > 0 ? Math.min(1, own.reps / most) : 1 };
+  return {
+    text: `${own.reps} of ${most}`,
+    short: String(own.reps),
+    share: most > 0 ? Math.min(1, own.reps / most) : 1,
+  };
 }

@@ -26,9 +26,13 @@ describe('lanes', () => {
     expect(lanesOf(session, name)).toEqual(['Minnows', 'Herons']);
   });
   it('tell own counts with the bonus, own combos, and who rests', () => {
-    expect(laneOf(count, 'Minnows', name)).toEqual({ text: '15 of 20', share: 0.75 });
-    expect(laneOf(pads, 'Herons', name)).toEqual({ text: 'combo h1', share: 1 });
-    expect(laneOf({ ...pads, who: ['Adults'] }, 'Herons', name)).toEqual({ text: 'rests', share: 1 });
+    expect(laneOf(count, 'Minnows', name)).toEqual({ text: '15 of 20', short: '15', share: 0.75 });
+    expect(laneOf(pads, 'Herons', name)).toEqual({ text: 'combo h1', short: 'combo h1', share: 1 });
+    expect(laneOf({ ...pads, who: ['Adults'] }, 'Herons', name)).toEqual({
+      text: 'rests',
+      short: 'rests',
+      share: 1,
+    });
     expect(laneOf(pads, 'Adults', name)).toBeNull();
   });
 });

@@ -55,6 +55,7 @@ export function useListening(id: string, session: SaveSessionDto): Listening {
     desk.current ??= new AudioDesk();
     const compiled = await send<CompiledRoundView>('POST', 'rounds/compile', {
       blocks: found.round.blocks,
+      ...(found.round.timeCalls ? { timeCalls: found.round.timeCalls } : {}),
       lead: session.lead,
       seed: seedFromText(`${id}/${found.round.id}`),
       ...(session.word ? { word: session.word } : {}),

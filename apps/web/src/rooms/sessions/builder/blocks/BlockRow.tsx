@@ -1,8 +1,10 @@
-import { ArrowDown, ArrowUp, Copy, X } from 'lucide-react';
+import { ArrowDown, ArrowUp, BookMarked, Copy, X } from 'lucide-react';
+import type { MoveBook } from '@eurhythm/core/moves';
 import { isCounted } from '@eurhythm/core/plan';
 import type { AnyBlockDto } from '@eurhythm/contract';
 import { IconButton } from '../../../../ui/Button.tsx';
 import { clockText } from '../../../../ui/times.ts';
+import { SmallStrip } from '../../../combos/SmallStrip.tsx';
 import { BLOCK_NAMES, tellBlock } from './newBlock.ts';
 import { TimeField } from './TimeField.tsx';
 
@@ -11,17 +13,35 @@ interface BlockRowProps {
   readonly isOpen: boolean;
   readonly error: string | undefined;
   readonly comboName: (id: string | undefined) => string;
+  /** The line that the block begins with; null when it has none. */
+  readonly line: string | null;
+  readonly book: MoveBook;
   onOpen(): void;
   onSeconds(seconds: number): void;
   readonly onUp: (() => void) | null;
   readonly onDown: (() => void) | null;
   onCopy(): void;
+  onKeep(): void;
   onRemove(): void;
 }
 
 /** A block in its round: what it is, how long, and where it stands. */
 export function BlockRow(props: BlockRowProps) {
-  const { block, isOpen, error, comboName, onOpen, onSeconds, onUp, onDown, onCopy, onRemove } = props;
+  const {
+    block,
+    isOpen,
+    error,
+    comboName,
+    line,
+    book,
+    onOpen,
+    onSeconds,
+    onUp,
+    onDown,
+    onCopy,
+    onKeep,
+    onRemove,
+  } = props;
   const [name] = BLOCK_NAMES[block.kind];
   return (
     <div
@@ -29,7 +49,10 @@ export function BlockRow(props: BlockRowProps) {
     >
       <button type="button" aria-expanded={isOpen} onClick={onOpen} className="min-h-11 min-w-0 text-left">
         <strong className="block leading-tight">{name}</strong>
-        <span className="block truncate text-sm text-quiet">{tellBlock(block, comboName)}</span>
+        <span className="flex items-center gap-3">
+          <span className="min-w-0 truncate text-sm text-quiet">{tellBlock(block, comboName)}</span>
+          {line !== null && <SmallStrip line={line} beatsPerBar={4} book={book} room={84} />}
+        </span>
       </button>
       {isCounted(block) ? (
         <span className="tabular pt-2.5 text-right font-heading text-lg font-bold">
@@ -53,6 +76,9 @@ export function BlockRow(props: BlockRowProps) {
         </IconButton>
         <IconButton label={`Copy ${name}`} className="w-8!" onClick={onCopy}>
           <Copy size={16} />
+        </IconButton>
+        <IconButton label={`Keep ${name} in the library`} className="w-8!" onClick={onKeep}>
+          <BookMarked size={16} />
         </IconButton>
         <IconButton label={`Take ${name} out`} className="w-8!" onClick={onRemove}>
           <X size={16} />

@@ -1,7 +1,7 @@
 import type { MoveBook } from '@eurhythm/core/moves';
 import type { ComboBlockDto, ComboView } from '@eurhythm/contract';
 import { ChoiceField, TextField } from '../../../../ui/Field.tsx';
-import { ComboPicker } from '../ComboPicker.tsx';
+import { ComboPicker } from '../rounds/ComboPicker.tsx';
 import { CALL_CHOICES, WORD_CHOICES } from '../choices.ts';
 import { shownNumber, typedNumber, type SettingsProps } from './settings.ts';
 import { TempoFields } from './TempoFields.tsx';

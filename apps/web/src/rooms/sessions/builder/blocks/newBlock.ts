@@ -1,4 +1,4 @@
-import type { AnyBlockDto, CountBlockDto, SchoolDto } from '@eurhythm/contract';
+import type { AnyBlockDto, CountBlockDto, GroupRepsDto, SchoolDto } from '@eurhythm/contract';
 
 export type BlockKind = AnyBlockDto['kind'];
 
@@ -95,7 +95,7 @@ export function tellBlock(block: AnyBlockDto, comboName: (id: string | undefined
     case 'combo':
       return `${block.combos.map((ref) => comboName(ref.comboId)).join(', ') || 'no combo yet'} · ${block.bpm} a minute`;
     case 'count':
-      return `${block.title}: ${block.reps}${block.sides === 'both' ? ' each side' : ''} × ${block.sets}`;
+      return `${block.title}: ${block.reps}${block.sides === 'both' ? ' each side' : ''} × ${block.sets}${tellGroups(block.groups)}`;
     case 'burst':
       return block.title;
     case 'hold':
@@ -107,7 +107,7 @@ export function tellBlock(block: AnyBlockDto, comboName: (id: string | undefined
     case 'footwork':
       return `${block.steps} × ${block.there}${block.strike === '' ? '' : `, ${block.strike}`}, ${block.steps} × ${block.back}`;
     case 'condition':
-      return `${block.title}${block.reps === null ? '' : `: ${[block.reps, ...block.groups.map((each) => each.reps)].join(' / ')}`}`;
+      return `${block.title}${block.reps === null ? '' : `: ${block.reps}${tellGroups(block.groups)}`}`;
     case 'rest':
       return '';
     case 'talk':
@@ -115,4 +115,9 @@ export function tellBlock(block: AnyBlockDto, comboName: (id: string | undefined
     default:
       return block satisfies never;
   }
+}
+
+/** Who does how many instead. */
+function tellGroups(groups: readonly GroupRepsDto[]): string {
+  return groups.length === 0 ? '' : ` (${groups.map(({ group, reps }) => `${group} ${reps}`).join(', ')})`;
 }

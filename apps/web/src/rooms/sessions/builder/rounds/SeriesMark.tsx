@@ -1,5 +1,5 @@
-import { Button } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
+import { Button } from '../../../../ui/Button.tsx';
+import { TextField } from '../../../../ui/Field.tsx';
 
 interface SeriesMarkProps {
   readonly times: number;

@@ -1,17 +1,26 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { groupBy } from '@eurhythm/core/units';
-import { CompileRoundDto, checkFields, type AnyBlockDto, type CompiledRoundView } from '@eurhythm/contract';
-import { send } from '../../../app/api.ts';
-import { useRested } from '../../../app/useRested.ts';
-import { clockText } from '../../../ui/times.ts';
+import { CompileRoundDto, checkFields, type CompiledRoundView, type RoundDto } from '@eurhythm/contract';
+import { send } from '../../../../app/api.ts';
+import { useRested } from '../../../../app/useRested.ts';
+import { clockText } from '../../../../ui/times.ts';
 
 /** Milliseconds without a change before the round is compiled. */
 const RESTS_FOR = 300;
 
 /** Compiles the round as it stands and tells what would be heard, and which calls found no room. */
-export function RoundCheck({ blocks, lead }: { blocks: readonly AnyBlockDto[]; lead: 'left' | 'right' }) {
-  const asked = useMemo(() => ({ blocks, lead, seed: 0 }), [blocks, lead]);
+export function RoundCheck({
+  round: { blocks, timeCalls },
+  lead,
+}: {
+  round: RoundDto;
+  lead: 'left' | 'right';
+}) {
+  const asked = useMemo(
+    () => ({ blocks, lead, seed: 0, ...(timeCalls ? { timeCalls } : {}) }),
+    [blocks, timeCalls, lead],
+  );
   const request = useRested(asked, RESTS_FOR);
   const isSound = useMemo(() => checkFields(CompileRoundDto, request).length === 0, [request]);
   const { data, error } = useQuery({

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { countedTechnique, type AnyBlockDto, type ComboView } from '@eurhythm/contract';
-import { queries } from '../../../app/queries.ts';
-import { ChoiceField } from '../../../ui/Field.tsx';
-import { newCountBlock } from './blocks/newBlock.ts';
+import { queries } from '../../../../app/queries.ts';
+import { ChoiceField } from '../../../../ui/Field.tsx';
+import { newCountBlock } from '../blocks/newBlock.ts';
 
 interface FromGradeListProps {
   readonly comboLine: (id: string | null) => ComboView | undefined;

@@ -1,26 +1,29 @@
-import { memo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
+import { linesOf } from '@eurhythm/core/plan';
 import { BLOCK_KINDS } from '@eurhythm/core/rounds';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import {
+  plannedBlock,
   withExactLength,
   type AnyBlockDto,
   type ComboView,
   type RoundDto,
   type SchoolDto,
 } from '@eurhythm/contract';
-import type { FieldErrors } from '../../../app/useFieldErrors.ts';
-import { ChoiceField, TextField } from '../../../ui/Field.tsx';
-import { Part } from '../../../ui/Panel.tsx';
-import { BlockRow } from './blocks/BlockRow.tsx';
-import { BlockSettings } from './blocks/BlockSettings.tsx';
-import { BLOCK_NAMES, newBlock, type BlockKind } from './blocks/newBlock.ts';
-import { blockPlace, placeToAdd, withBlock } from './arrange.ts';
-import { SortableList, SortableRow } from './Sortable.tsx';
+import type { FieldErrors } from '../../../../app/useFieldErrors.ts';
+import { ChoiceField, TextField } from '../../../../ui/Field.tsx';
+import { Part } from '../../../../ui/Panel.tsx';
+import { BlockRow } from '../blocks/BlockRow.tsx';
+import { BlockSettings } from '../blocks/BlockSettings.tsx';
+import { BLOCK_NAMES, newBlock, type BlockKind } from '../blocks/newBlock.ts';
+import { blockPlace, placeToAdd, withBlock } from '../arrange.ts';
+import { SortableList, SortableRow } from '../Sortable.tsx';
 import { FromGradeList } from './FromGradeList.tsx';
-import { KIND_CHOICES } from './choices.ts';
-import { freeBlockId } from './newRound.ts';
+import { KIND_CHOICES } from '../choices.ts';
+import { freeBlockId } from '../newRound.ts';
 import { RoundCheck } from './RoundCheck.tsx';
+import { TimeCalls } from './TimeCalls.tsx';
 
 interface RoundEditorProps {
   readonly round: RoundDto;
@@ -35,6 +38,8 @@ interface RoundEditorProps {
   /** Names of the groups of the class. */
   readonly groups: readonly string[];
   onChange(round: RoundDto): void;
+  /** Keeps a round in the library; a block alone is kept as a round of one block. */
+  onKeep(round: RoundDto): void;
 }
 
 /** One round: its blocks in order, and the settings of the one that is open. */
@@ -49,6 +54,7 @@ export const RoundEditor = memo(function RoundEditor({
   errors,
   groups,
   onChange,
+  onKeep,
 }: RoundEditorProps) {
   const [openId, setOpenId] = useState(round.blocks.find((block) => block.kind !== 'rest')?.id ?? null);
   const { blocks } = round;
@@ -62,6 +68,7 @@ export const RoundEditor = memo(function RoundEditor({
     setOpenId(own.id);
   };
   const swap = (i: number, j: number): void => setBlocks(blocks.with(i, blocks[j]!).with(j, blocks[i]!));
+  const byId = useMemo(() => new Map(combos.map((combo) => [combo.id, combo])), [combos]);
   const comboName = (id: string | undefined): string => {
     const combo = combos.find((each) => each.id === id);
     return combo ? `${combo.grade} ${combo.number}` : 'a combo that is gone';
@@ -102,11 +109,14 @@ export const RoundEditor = memo(function RoundEditor({
                 isOpen={block.id === openId}
                 error={errors.of(`${path}.blocks.${i}.seconds`)}
                 comboName={comboName}
+                line={linesOf(plannedBlock(block, byId), book)[0] ?? null}
+                book={book}
                 onOpen={() => setOpenId(block.id)}
                 onSeconds={(seconds) => changeBlock(i, { ...block, seconds })}
                 onUp={i > 0 ? () => swap(i, i - 1) : null}
                 onDown={i < blocks.length - 1 ? () => swap(i, i + 1) : null}
                 onCopy={() => add(block, i + 1)}
+                onKeep={() => onKeep({ ...round, title: BLOCK_NAMES[block.kind][0], blocks: [block] })}
                 onRemove={() => setBlocks(blocks.toSpliced(i, 1))}
               />
             </SortableRow>
@@ -135,7 +145,8 @@ export const RoundEditor = memo(function RoundEditor({
           onChange={(block) => changeBlock(openAt, block)}
         />
       )}
-      <RoundCheck blocks={blocks} lead={lead} />
+      <TimeCalls timeCalls={round.timeCalls} onChange={(timeCalls) => onChange({ ...round, timeCalls })} />
+      <RoundCheck round={round} lead={lead} />
     </Part>
   );
 });

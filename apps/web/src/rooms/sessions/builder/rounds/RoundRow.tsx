@@ -3,13 +3,13 @@ import { memo } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { roundSeconds } from '@eurhythm/core/plan';
 import type { ComboView, RoundDto } from '@eurhythm/contract';
-import { IconButton } from '../../../ui/Button.tsx';
-import { clockText } from '../../../ui/times.ts';
-import { SmallStrip } from '../../combos/SmallStrip.tsx';
-import { roundPlace } from './arrange.ts';
-import { tellBlock } from './blocks/newBlock.ts';
+import { IconButton } from '../../../../ui/Button.tsx';
+import { clockText } from '../../../../ui/times.ts';
+import { SmallStrip } from '../../../combos/SmallStrip.tsx';
+import { roundPlace } from '../arrange.ts';
+import { tellBlock } from '../blocks/newBlock.ts';
 import { SeriesMark } from './SeriesMark.tsx';
-import { SortableRow } from './Sortable.tsx';
+import { SortableRow } from '../Sortable.tsx';
 
 /** What can be done with a round, named by its place. */
 // A type and not an interface, so that it counts as a list of functions.

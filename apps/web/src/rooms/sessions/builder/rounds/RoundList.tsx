@@ -3,12 +3,12 @@ import { toast } from 'sonner';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { seriesOf } from '@eurhythm/core/plan';
 import type { ComboView, RoundDto } from '@eurhythm/contract';
-import type { FieldErrors } from '../../../app/useFieldErrors.ts';
-import { useStableActions } from '../../../app/useStable.ts';
-import { joinedWithBefore, partedFromBefore, roundPlace, withTimes } from './arrange.ts';
-import { copyRound, freeRoundId } from './newRound.ts';
+import type { FieldErrors } from '../../../../app/useFieldErrors.ts';
+import { useStableActions } from '../../../../app/useStable.ts';
+import { joinedWithBefore, partedFromBefore, roundPlace, withTimes } from '../arrange.ts';
+import { copyRound, freeRoundId } from '../newRound.ts';
 import { RoundRow, type RoundActions } from './RoundRow.tsx';
-import { SortableList } from './Sortable.tsx';
+import { SortableList } from '../Sortable.tsx';
 
 interface RoundListProps {
   readonly rounds: readonly RoundDto[];

@@ -2,10 +2,10 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { SaveSessionDto, checkFields, type SessionView } from '@eurhythm/contract';
-import { Refused, put } from '../../../app/api.ts';
-import type { Draft } from '../../../app/useDraft.ts';
-import type { FieldErrors } from '../../../app/useFieldErrors.ts';
-import { useShortcut } from '../../../app/useShortcut.ts';
+import { Refused, put } from '../../../../app/api.ts';
+import type { Draft } from '../../../../app/useDraft.ts';
+import type { FieldErrors } from '../../../../app/useFieldErrors.ts';
+import { useShortcut } from '../../../../app/useShortcut.ts';
 
 /** A change is sent when nothing more came for so long. */
 const SETTLES_AFTER = 1200;

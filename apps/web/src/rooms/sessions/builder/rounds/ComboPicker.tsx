@@ -1,9 +1,9 @@
 import { X } from 'lucide-react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import type { ComboView } from '@eurhythm/contract';
-import { SmallStrip } from '../../combos/SmallStrip.tsx';
-import { IconButton } from '../../../ui/Button.tsx';
-import { ChoiceField } from '../../../ui/Field.tsx';
+import { SmallStrip } from '../../../combos/SmallStrip.tsx';
+import { IconButton } from '../../../../ui/Button.tsx';
+import { ChoiceField } from '../../../../ui/Field.tsx';
 
 interface ComboPickerProps {
   readonly label: string;

@@ -1,8 +1,8 @@
 import { X } from 'lucide-react';
 import type { ClassGroupDto, GymView } from '@eurhythm/contract';
-import type { FieldErrors } from '../../../app/useFieldErrors.ts';
-import { Button, IconButton } from '../../../ui/Button.tsx';
-import { TextField, TickField } from '../../../ui/Field.tsx';
+import type { FieldErrors } from '../../../../app/useFieldErrors.ts';
+import { Button, IconButton } from '../../../../ui/Button.tsx';
+import { TextField, TickField } from '../../../../ui/Field.tsx';
 
 interface ClassGroupsProps {
   readonly groups: readonly ClassGroupDto[];

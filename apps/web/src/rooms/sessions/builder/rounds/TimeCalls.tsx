@@ -1,0 +1,44 @@
+import { TIME_CALLS, USUAL_TIME_CALLS, type TimeCall } from '@eurhythm/core/rounds';
+import { TickField } from '../../../../ui/Field.tsx';
+
+const NAMES: Readonly<Record<TimeCall, string>> = {
+  'start-bell': 'bell at the start',
+  halfway: 'halfway',
+  thirty: 'thirty seconds',
+  ten: 'ten seconds',
+  'last-five': 'the last five counted',
+  'end-bell': 'bell at the end',
+  ready: 'ready',
+};
+
+interface TimeCallsProps {
+  /** What is told; the usual calls while nobody has chosen. */
+  readonly timeCalls: readonly TimeCall[] | undefined;
+  onChange(timeCalls: TimeCall[]): void;
+}
+
+/** What is told of the time in this round. */
+export function TimeCalls({ timeCalls = USUAL_TIME_CALLS, onChange }: TimeCallsProps) {
+  const told = TIME_CALLS.filter((call) => timeCalls.includes(call));
+  return (
+    <details className="mt-3 border-t border-rule pt-1">
+      <summary className="flex min-h-11 cursor-pointer items-center text-sm font-semibold text-quiet">
+        Told of the time: {told.length === 0 ? 'nothing' : told.map((call) => NAMES[call]).join(', ')}
+      </summary>
+      <div role="group" aria-label="Told of the time" className="flex flex-wrap gap-x-4">
+        {TIME_CALLS.map((call) => (
+          <TickField
+            key={call}
+            label={NAMES[call]}
+            checked={timeCalls.includes(call)}
+            onChange={(e) =>
+              onChange(
+                TIME_CALLS.filter((each) => (each === call ? e.target.checked : timeCalls.includes(each))),
+              )
+            }
+          />
+        ))}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,56 @@
+import { lettersVoice } from '../calls/testShelf.ts';
+import { starterBook } from '../moves/index.ts';
+import { TIME_CALLS, compileRound, wantedTexts, type Block, type TimeCall } from './index.ts';
+
+const book = starterBook();
+const blocks: Block[] = [
+  { kind: 'rest', id: 'r0', seconds: 10, next: 'Shadow' },
+  { kind: 'free', id: 'f', seconds: 120, prompts: [], every: { min: 5, max: 9 }, leadPlan: 'as-set' },
+  { kind: 'rest', id: 'r', seconds: 40, next: 'Pads' },
+];
+const heard = (timeCalls?: readonly TimeCall[]): string[] =>
+  compileRound(
+    { blocks, lead: 'left', seed: 1, ...(timeCalls ? { timeCalls } : {}) },
+    book,
+    lettersVoice(),
+  ).cues.map((cue) => `${cue.text}@${Math.floor(cue.at)}`);
+
+describe('time calls', () => {
+  it('are all but the thirty seconds, unless the round says otherwise', () => {
+    const usual = heard();
+    for (const call of [
+      'start@10',
+      'halfway@70',
+      'ten seconds@120',
+      'five@125',
+      'end@130',
+      'ten seconds@160',
+    ])
+      expect(usual).toContain(call);
+    expect(usual.some((text) => text.startsWith('thirty'))).toBe(false);
+    expect(usual.some((text) => text.startsWith('ready'))).toBe(true);
+  });
+  it.each([
+    ['start-bell', 'start@10'],
+    ['halfway', 'halfway@70'],
+    ['thirty', 'thirty seconds@100'],
+    ['ten', 'ten seconds@120'],
+    ['last-five', 'five@125'],
+    ['end-bell', 'end@130'],
+    ['ready', 'ready@'],
+  ] as const)('%s can be switched on and off by itself', (call, text) => {
+    expect(heard([call]).some((each) => each.startsWith(text))).toBe(true);
+    expect(heard(TIME_CALLS.filter((each) => each !== call)).some((each) => each.startsWith(text))).toBe(
+      false,
+    );
+  });
+  it('are asked of the voice beforehand', () => {
+    const none = { language: 'english', own: [] } as const;
+    expect(wantedTexts(blocks, book, none, { timeCalls: ['thirty'] })).toContain('thirty seconds');
+    expect(wantedTexts(blocks, book)).not.toContain('thirty seconds');
+  });
+  it('still say a rest and what comes next when nothing is told of the time', () => {
+    expect(heard([]).some((text) => text.startsWith('next, pads'))).toBe(true);
+    expect(heard([]).some((text) => /^(start|halfway|ten|five|end|ready)@/.test(text))).toBe(false);
+  });
+});
