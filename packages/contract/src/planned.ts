@@ -1,7 +1,7 @@
 import { findMove, type MoveBook } from '@eurhythm/core/moves';
 import { isCounted, type DraftTechnique } from '@eurhythm/core/plan';
 import { countedLength, type Block, type BlockCombo } from '@eurhythm/core/rounds';
-import type { AnyBlockDto, ComboRefDto } from './blocks.ts';
+import type { AnyBlockDto, ComboBlockDto, ComboRefDto } from './blocks.ts';
 import type { ComboView } from './combos.ts';
 import type { TechniqueDto } from './grades.ts';
 
@@ -56,4 +56,9 @@ export function countedTechnique(
   const line = move ?? '';
   const found = findMove(book, line.replace(/^[fr]:/, ''));
   return found ? { ...counts, title: found.move.name, line } : null;
+}
+
+/** Every combo that a block names, those of its groups too. */
+export function comboRefs({ combos, lanes = [] }: ComboBlockDto): ComboRefDto[] {
+  return [...combos, ...lanes.flatMap((lane) => lane.combos)];
 }

@@ -1,4 +1,5 @@
 import { Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
+import { comboRefs } from '@eurhythm/contract';
 import type {
   AttemptView,
   LastTrained,
@@ -12,7 +13,6 @@ import type {
 import { and, asc, desc, eq, inArray } from 'drizzle-orm';
 import { attemptView } from '../fighters/attemptView.ts';
 import { heldRounds } from '../sessions/heldRounds.ts';
-import { comboRefs } from '../sessions/rounds.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 import type { Database } from '../store/openStore.ts';
 import { attempts, fighters, roundResults, runs } from '../store/schema.ts';

@@ -9,10 +9,9 @@ import {
   type BlockCombo,
   type CountWords,
 } from '@eurhythm/core/rounds';
-import { plannedCombo } from '@eurhythm/contract';
+import { comboRefs, plannedCombo } from '@eurhythm/contract';
 import type {
   AnyBlockDto,
-  ComboBlockDto,
   ComboRefDto,
   ComboView,
   CompileRoundDto,
@@ -166,11 +165,6 @@ export class RoundsService {
       throw new UnprocessableEntityException({ message: faults[0]!.message, errors: faults });
     return filled;
   }
-}
-
-/** Every combo that a block names, those of its groups too. */
-export function comboRefs({ combos, lanes = [] }: ComboBlockDto): ComboRefDto[] {
-  return [...combos, ...lanes.flatMap((lane) => lane.combos)];
 }
 
 /** The combo a reference stands for, or a sentence that says what is wrong with it. */

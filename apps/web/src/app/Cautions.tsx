@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { FIRST_CAUTION, STANDING_CAUTIONS, type GymView } from '@eurhythm/contract';
+import { CAUTIONS, FIRST_CAUTION, STANDING_CAUTIONS, type GymView } from '@eurhythm/contract';
 import { Button } from '../ui/Button.tsx';
 import { Sheet } from '../ui/Panel.tsx';
 import { put } from './api.ts';
@@ -58,5 +58,16 @@ export function StandingLine({ onOpen }: { onOpen: () => void }) {
         All cautions
       </button>
     </footer>
+  );
+}
+
+/** The cautions as they stand at the end of every printed sheet. */
+export function PaperCautions({ className = '' }: { className?: string }) {
+  return (
+    <section className={`mt-4 break-inside-avoid border border-ink p-3 text-sm ${className}`}>
+      {CAUTIONS.map((caution) => (
+        <p key={caution}>{caution}</p>
+      ))}
+    </section>
   );
 }

@@ -2,7 +2,14 @@ import { walkStance, type Limb, type Walk } from '../body/index.ts';
 import type { ClipShelf } from '../calls/index.ts';
 import { parseLine } from '../line/index.ts';
 import { isLegStrike, isStrike, otherLead, type Lead, type Level, type MoveBook } from '../moves/index.ts';
-import { compileRound, footworkAsCombo, type Block, type CountBlock } from '../rounds/index.ts';
+import {
+  PHASES,
+  compileRound,
+  footworkAsCombo,
+  type Block,
+  type CountBlock,
+  type Phase,
+} from '../rounds/index.ts';
 import { seedFromText, type Seconds } from '../units/index.ts';
 
 export const WORK_LIMBS = ['left-hand', 'right-hand', 'left-leg', 'right-leg'] as const;
@@ -137,10 +144,50 @@ export interface BlockWork {
   readonly seconds: Seconds;
 }
 
+/** Of a block that is still being typed. */
+export const NO_WORK: BlockWork = {
+  strikes: NO_STRIKES,
+  demands: { highKick: false, spin: false, floor: 0 },
+  seconds: 0,
+};
+
 export function workOf(block: Block, book: MoveBook, lead: Lead): BlockWork {
   return {
     strikes: strikesOfBlock(block, book, lead),
     demands: demandsOf(block, book),
     seconds: block.seconds,
   };
+}
+
+/** Names of the moves in a block that the gym has retired, each once. */
+export function retiredIn(block: Block, book: MoveBook, retired: ReadonlySet<string>): string[] {
+  if (retired.size === 0) return [];
+  const strokes = walksOf(block, book).flatMap((walk) => walk.strokes);
+  return [
+    ...new Set(strokes.flatMap(({ move }) => (retired.has(move.code) ? [move.name.toLowerCase()] : []))),
+  ];
+}
+
+/** Strikes of a whole session, and its time by phase in the order of a class; only phases that it has. */
+export interface SessionTotals {
+  readonly strikes: StrikeCount;
+  readonly phases: readonly { readonly phase: Phase; readonly seconds: Seconds }[];
+}
+
+export function sessionTotals(
+  rounds: readonly {
+    readonly kind: Phase;
+    readonly blocks: readonly { readonly seconds: Seconds; readonly work: BlockWork }[];
+  }[],
+): SessionTotals {
+  const byPhase = new Map<Phase, Seconds>();
+  let strikes = NO_STRIKES;
+  for (const { kind, blocks } of rounds) {
+    byPhase.set(kind, (byPhase.get(kind) ?? 0) + blocks.reduce((sum, { seconds }) => sum + seconds, 0));
+    for (const { work } of blocks) strikes = addStrikes(strikes, work.strikes);
+  }
+  const phases = PHASES.flatMap((phase) =>
+    byPhase.has(phase) ? [{ phase, seconds: byPhase.get(phase)! }] : [],
+  );
+  return { strikes, phases };
 }

@@ -5,8 +5,10 @@ import {
   addStrikes,
   demandsOf,
   fitSession,
+  retiredIn,
   seriesOf,
   sessionSeconds,
+  sessionTotals,
   sessionWarnings,
   strikesOfBlock,
   unrollRounds,
@@ -166,6 +168,27 @@ describe('work of a block', () => {
     expect(strikesOfBlock(pads('p', 'jab', { leadPlan: 'other' }), book, 'left').limbs['left-hand']).toBe(0);
     const halves = strikesOfBlock(pads('p', 'jab', { leadPlan: 'halves' }), book, 'left').limbs;
     expect(Math.abs(halves['left-hand'] - halves['right-hand'])).toBeLessThanOrEqual(5);
+  });
+  it('names the retired moves of a block once, those of its groups too', () => {
+    const lanes = [{ group: 'Ebb', combos: [combo('jab back')] }];
+    expect(retiredIn(pads('p', 'jab cross jab', { lanes }), book, new Set(['jab', 'back']))).toEqual([
+      'jab',
+      'back kick',
+    ]);
+    expect(retiredIn(pads('p', 'jab'), book, new Set())).toEqual([]);
+  });
+  it('adds a session up by limb and by phase, in the order of a class', () => {
+    const own = (block: Block) => ({ ...block, work: workOf(block, book, 'left') });
+    const totals = sessionTotals([
+      { kind: 'stretch', blocks: [own(rest('r', 30))] },
+      { kind: 'technique', blocks: [own(count('r:round')), own(rest('r', 10))] },
+      { kind: 'technique', blocks: [own(count('r:round'))] },
+    ]);
+    expect(totals.phases).toEqual([
+      { phase: 'technique', seconds: 130 },
+      { phase: 'stretch', seconds: 30 },
+    ]);
+    expect(totals.strikes.limbs).toMatchObject({ 'left-leg': 40, 'right-leg': 40 });
   });
   it('foresees nothing of what is free, and nothing of a line that cannot be read', () => {
     expect(strikesOfBlock({ kind: 'burst', id: 'b', seconds: 10, title: 'x' }, book, 'left')).toEqual(

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
-import { CAUTIONS } from '@eurhythm/contract';
+import { PaperCautions } from '../../app/Cautions.tsx';
 import { queries } from '../../app/queries.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
@@ -58,11 +58,7 @@ export function WallCard() {
           </li>
         ))}
       </ol>
-      <section className="mt-4 break-inside-avoid border border-ink p-3 text-sm">
-        {CAUTIONS.map((caution) => (
-          <p key={caution}>{caution}</p>
-        ))}
-      </section>
+      <PaperCautions />
     </article>
   );
 }

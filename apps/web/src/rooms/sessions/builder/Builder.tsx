@@ -17,6 +17,7 @@ import { TotalsChart } from '../plan/TotalsChart.tsx';
 import { usePlanned, type PlanGround } from '../plan/usePlanned.ts';
 import { WarningsPanel } from '../plan/WarningsPanel.tsx';
 import { placeToAdd, putDown, withBlock, withRounds } from './arrange.ts';
+import { comboName } from './comboName.ts';
 import { freeRoundId, newRound } from './newRound.ts';
 import { RoundEditor } from './rounds/RoundEditor.tsx';
 import { RoundList } from './rounds/RoundList.tsx';
@@ -53,13 +54,7 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
   });
   const planned = usePlanned(session, ground);
   const keep = useKeeping();
-  const comboName = useCallback(
-    (comboId: string | undefined): string => {
-      const combo = combos.find((each) => each.id === comboId);
-      return combo ? `${combo.grade} ${combo.number}` : 'a combo that is gone';
-    },
-    [combos],
-  );
+  const nameOf = useCallback((comboId: string | undefined) => comboName(comboId, combos), [combos]);
   const choose = useStable(setChosen);
   const setRounds = useStable((next: RoundDto[]): void => change({ rounds: next }));
   const add = (round: RoundDto): void => {
@@ -104,7 +99,7 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
         onChange={change}
         onDraft={() => setDrafting(true)}
       />
-      <SessionTimeline id={id} session={session} chosen={at} comboName={comboName} onChoose={choose} />
+      <SessionTimeline id={id} session={session} chosen={at} comboName={nameOf} onChoose={choose} />
       <Arrangeable onPutDown={(from, onto) => setRounds(putDown(rounds, from, onto))}>
         <div className="mt-4 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">
           <section aria-label="Rounds">

@@ -4,7 +4,8 @@ import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
 import { roundSeconds, seriesOf, sessionSeconds } from '@eurhythm/core/plan';
 import type { MoveBook } from '@eurhythm/core/moves';
-import { CAUTIONS, type AnyBlockDto, type ComboView } from '@eurhythm/contract';
+import type { AnyBlockDto, ComboView } from '@eurhythm/contract';
+import { PaperCautions } from '../../../app/Cautions.tsx';
 import { queries } from '../../../app/queries.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { Plain } from '../../../ui/Panel.tsx';
@@ -78,11 +79,7 @@ export function SessionCard() {
           )}
         </tbody>
       </table>
-      <section className="mt-4 break-inside-avoid border border-ink p-3 text-sm">
-        {CAUTIONS.map((caution) => (
-          <p key={caution}>{caution}</p>
-        ))}
-      </section>
+      <PaperCautions />
     </article>
   );
 }

@@ -3,15 +3,15 @@ import { GridComponent, TitleComponent, TooltipComponent } from 'echarts/compone
 import { init, use as register, type EChartsType } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef, useState } from 'react';
+import type { SessionTotals } from '@eurhythm/core/plan';
 import { clockText } from '../../../ui/times.ts';
-import type { PlannedSession } from './usePlanned.ts';
 
 register([BarChart, GridComponent, TitleComponent, TooltipComponent, SVGRenderer]);
 
 const PHASE_NAMES: Readonly<Record<string, string>> = { 'warm-up': 'warm-up', conditioning: 'condition' };
 
 /** Strikes by limb and by height, and the time of each phase, of the whole session. */
-export function TotalsChart({ planned }: { planned: Pick<PlannedSession, 'strikes' | 'phases'> }) {
+export function TotalsChart({ planned }: { planned: SessionTotals }) {
   const host = useRef<HTMLDivElement>(null);
   const chart = useRef<EChartsType | null>(null);
   const [isSeen, setSeen] = useState(false);
@@ -36,7 +36,7 @@ export function TotalsChart({ planned }: { planned: Pick<PlannedSession, 'strike
   return <div ref={host} className="h-60" role="img" aria-label={told(planned)} />;
 }
 
-function told({ strikes: { limbs, levels }, phases }: Pick<PlannedSession, 'strikes' | 'phases'>): string {
+function told({ strikes: { limbs, levels }, phases }: SessionTotals): string {
   const list = (counts: Readonly<Record<string, number>>): string =>
     Object.entries(counts)
       .map(([name, n]) => `${name.replace('-', ' ')} ${n}`)
@@ -44,10 +44,7 @@ function told({ strikes: { limbs, levels }, phases }: Pick<PlannedSession, 'stri
   return `Strikes: ${list(limbs)}. Heights: ${list(levels)}. Time: ${phases.map(({ phase, seconds }) => `${phase} ${clockText(seconds)}`).join(', ')}.`;
 }
 
-function totals(
-  element: Element,
-  { strikes: { limbs, levels }, phases }: Pick<PlannedSession, 'strikes' | 'phases'>,
-) {
+function totals(element: Element, { strikes: { limbs, levels }, phases }: SessionTotals) {
   const token = (name: string): string =>
     getComputedStyle(element).getPropertyValue(`--color-${name}`).trim();
   const [ink, quiet] = [token('ink'), token('quiet')];

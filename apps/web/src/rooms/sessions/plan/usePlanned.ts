@@ -1,23 +1,21 @@
 import { useMemo } from 'react';
 import type { Lead, MoveBook } from '@eurhythm/core/moves';
 import {
-  NO_STRIKES,
-  addStrikes,
-  linesOf,
+  NO_WORK,
+  retiredIn,
   sessionSeconds,
+  sessionTotals,
   sessionWarnings,
   unrollRounds,
   workOf,
   type BlockWork,
+  type SessionTotals,
   type SessionWarning,
-  type StrikeCount,
   type WarnedBlock,
 } from '@eurhythm/core/plan';
-import { parseLine } from '@eurhythm/core/line';
-import { walkStance } from '@eurhythm/core/body';
-import { PHASES, type Phase } from '@eurhythm/core/rounds';
 import type { Seconds } from '@eurhythm/core/units';
 import {
+  comboRefs,
   plannedBlock,
   type AnyBlockDto,
   type ComboView,
@@ -38,10 +36,8 @@ export interface PlanGround {
   readonly fighters: readonly FighterView[];
 }
 
-export interface PlannedSession {
+export interface PlannedSession extends SessionTotals {
   readonly seconds: Seconds;
-  readonly phases: readonly { readonly phase: Phase; readonly seconds: Seconds }[];
-  readonly strikes: StrikeCount;
   readonly warnings: readonly SessionWarning[];
 }
 
@@ -78,27 +74,13 @@ function workedOut(
   retired: ReadonlySet<string>,
 ): KnownBlock {
   const planned = plannedBlock(block, combos);
-  const refs =
-    block.kind === 'combo' ? [...block.combos, ...(block.lanes ?? []).flatMap((lane) => lane.combos)] : [];
+  const refs = block.kind === 'combo' ? comboRefs(block) : [];
   const isWhole = Number.isFinite(block.seconds) && (block.kind !== 'combo' || Number.isFinite(block.bpm));
   return {
-    work: isWhole
-      ? workOf(planned, book, lead)
-      : { strikes: NO_STRIKES, demands: { highKick: false, spin: false, floor: 0 }, seconds: 0 },
+    work: isWhole ? workOf(planned, book, lead) : NO_WORK,
     gone: refs.flatMap(({ comboId }) => (comboId !== undefined && !combos.has(comboId) ? [comboId] : [])),
-    retired:
-      retired.size === 0
-        ? []
-        : [...new Set(linesOf(planned, book).flatMap((line) => retiredIn(line, book, retired)))],
+    retired: retiredIn(planned, book, retired),
   };
-}
-
-function retiredIn(line: string, book: MoveBook, retired: ReadonlySet<string>): string[] {
-  const parsed = parseLine(line, book);
-  if (!parsed.ok) return [];
-  return walkStance(parsed.line, book, 'left').strokes.flatMap(({ move }) =>
-    retired.has(move.code) ? [move.name.toLowerCase()] : [],
-  );
 }
 
 function plan(
@@ -111,12 +93,6 @@ function plan(
     ...round,
     blocks: round.blocks.map((block) => warnedBlock(block, knownOf(block, session.lead))),
   }));
-  const byPhase = new Map<Phase, Seconds>();
-  let strikes = NO_STRIKES;
-  for (const { kind, blocks } of warned) {
-    byPhase.set(kind, (byPhase.get(kind) ?? 0) + blocks.reduce((sum, { seconds }) => sum + seconds, 0));
-    for (const { work } of blocks) strikes = addStrikes(strikes, work.strikes);
-  }
   const groups = (session.groups ?? []).map(({ name, gradeIds }) => ({
     name,
     bands: gym.grades.filter((grade) => gradeIds.includes(grade.id)).map((grade) => grade.band),
@@ -124,8 +100,7 @@ function plan(
   }));
   return {
     seconds: sessionSeconds(session.rounds),
-    phases: PHASES.flatMap((phase) => (byPhase.has(phase) ? [{ phase, seconds: byPhase.get(phase)! }] : [])),
-    strikes,
+    ...sessionTotals(warned),
     warnings: sessionWarnings(warned, {
       groups,
       bands: groups.length > 0 ? groups.flatMap((group) => group.bands) : ['adults'],

@@ -3,14 +3,9 @@ import { format } from 'date-fns';
 import { Printer } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
-import {
-  CAUTIONS,
-  type FighterView,
-  type PresentDto,
-  type SaveSheetDto,
-  type SheetView,
-} from '@eurhythm/contract';
+import type { FighterView, PresentDto, SaveSheetDto, SheetView } from '@eurhythm/contract';
 import { put } from '../../../app/api.ts';
+import { PaperCautions } from '../../../app/Cautions.tsx';
 import { queries } from '../../../app/queries.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
@@ -49,11 +44,7 @@ export function ClassSheet() {
         ranks={gym.grades.map((grade) => grade.id)}
         checklist={gym.school.checklist}
       />
-      <section className="mt-6 hidden border border-ink p-3 text-sm print:block">
-        {CAUTIONS.map((caution) => (
-          <p key={caution}>{caution}</p>
-        ))}
-      </section>
+      <PaperCautions className="hidden print:block" />
     </article>
   );
 }

@@ -18,6 +18,7 @@ import { BlockRow } from '../blocks/BlockRow.tsx';
 import { BlockSettings } from '../blocks/BlockSettings.tsx';
 import { BLOCK_NAMES, newBlock, type BlockKind } from '../blocks/newBlock.ts';
 import { blockPlace, placeToAdd, withBlock } from '../arrange.ts';
+import { comboName } from '../comboName.ts';
 import { SortableList, SortableRow } from '../Sortable.tsx';
 import { FromGradeList } from './FromGradeList.tsx';
 import { KIND_CHOICES } from '../choices.ts';
@@ -69,10 +70,6 @@ export const RoundEditor = memo(function RoundEditor({
   };
   const swap = (i: number, j: number): void => setBlocks(blocks.with(i, blocks[j]!).with(j, blocks[i]!));
   const byId = useMemo(() => new Map(combos.map((combo) => [combo.id, combo])), [combos]);
-  const comboName = (id: string | undefined): string => {
-    const combo = combos.find((each) => each.id === id);
-    return combo ? `${combo.grade} ${combo.number}` : 'a combo that is gone';
-  };
   return (
     <Part title={round.title || 'No title yet'}>
       <div className="grid grid-cols-6 gap-3 pt-3">
@@ -108,7 +105,7 @@ export const RoundEditor = memo(function RoundEditor({
                 block={block}
                 isOpen={block.id === openId}
                 error={errors.of(`${path}.blocks.${i}.seconds`)}
-                comboName={comboName}
+                comboName={(id) => comboName(id, combos)}
                 line={linesOf(plannedBlock(block, byId), book)[0] ?? null}
                 book={book}
                 onOpen={() => setOpenId(block.id)}

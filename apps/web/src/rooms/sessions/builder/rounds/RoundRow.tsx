@@ -7,6 +7,7 @@ import { IconButton } from '../../../../ui/Button.tsx';
 import { clockText } from '../../../../ui/times.ts';
 import { SmallStrip } from '../../../combos/SmallStrip.tsx';
 import { roundPlace } from '../arrange.ts';
+import { comboName } from '../comboName.ts';
 import { tellBlock } from '../blocks/newBlock.ts';
 import { SeriesMark } from './SeriesMark.tsx';
 import { SortableRow } from '../Sortable.tsx';
@@ -101,11 +102,6 @@ export const RoundRow = memo(function RoundRow(props: RoundRowProps) {
     </SortableRow>
   );
 });
-
-export function comboName(id: string | undefined, combos: readonly ComboView[]): string {
-  const combo = combos.find((each) => each.id === id);
-  return combo ? `${combo.grade} ${combo.number}` : 'a combo that is gone';
-}
 
 /** What is done in a round: its blocks of work in a few words. */
 function tellRound(round: RoundDto, name: (id: string | undefined) => string): string {
