@@ -8,7 +8,8 @@ import { seedDemoGym } from './demo/seedDemoGym.ts';
 import { CannotStart } from './house/cannotStart.ts';
 import { takeDataFolder } from './house/dataFolder.ts';
 import { serveOpenApi } from './house/openApi.ts';
-import { RefusalFilter, contractPipe, readBodies } from './house/refusals.ts';
+import { readRequests } from './house/readRequests.ts';
+import { RefusalFilter, contractPipe } from './house/refusals.ts';
 import { serveWebPages } from './house/webPages.ts';
 import { SessionsService } from './sessions/sessions.service.ts';
 import { openStore, type Store } from './store/openStore.ts';
@@ -26,7 +27,7 @@ async function start(): Promise<void> {
     logger: ['error', 'warn'],
     bodyParser: false,
   });
-  readBodies(app);
+  readRequests(app);
   app.useGlobalPipes(contractPipe());
   app.useGlobalFilters(new RefusalFilter());
   serveOpenApi(app);

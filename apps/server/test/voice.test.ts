@@ -77,6 +77,45 @@ describe('the bundled voices', () => {
   });
 });
 
+describe('words of other languages', () => {
+  it.each([
+    ['größe', 'grosse'],
+    ['guarda, às', 'guarda, as'],
+    ['đấm', 'dam'],
+  ])('%s is said like %s', async (text, plain) => {
+    const [said, like] = await Promise.all([say(text), say(plain)]);
+    expect([said.status, said.body.text, said.body.seconds]).toEqual([200, text, like.body.seconds]);
+  });
+  it.each(['удар', '蹴り', '🥊', '…', '\u{10c3f3}\u{43ff3}'])(
+    '%s has no sound, which is told',
+    async (text) => {
+      const { status, body } = await say(text);
+      expect([status, body.message]).toEqual([422, `The voice has no sound for “${text}”.`]);
+    },
+  );
+  it('leave a round its other calls, and are told with their time', async () => {
+    const blocks = [
+      { kind: 'condition', id: 'c', seconds: 20, title: 'Приседания', reps: null, groups: [], repSeconds: 2 },
+      { kind: 'rest', id: 'r', seconds: 10 },
+    ];
+    const { status, body } = await call('POST', 'rounds/compile', { blocks, lead: 'left', seed: 1 });
+    expect(status).toBe(200);
+    expect(body.cues.filter((cue: { clip?: object }) => cue.clip).length).toBeGreaterThan(3);
+    expect(body.findings.map((finding: { message: string }) => finding.message)).toEqual([
+      expect.stringMatching(/^“приседания” at 0:\d\d\.\d is not called: the voice has no sound for it;/),
+    ]);
+  });
+  it('are called once they are recorded', async () => {
+    const { body } = await say('kick');
+    const file = await fetch(`${server.base()}/api/voice/clips/${body.id}.wav`);
+    await upload('удар', new Uint8Array(await file.arrayBuffer()));
+    expect((await say('удар', 'own')).status).toBe(200);
+    expect((await say('удар', 'slt')).status).toBe(422);
+    await call('DELETE', `voice/own/${encodeURIComponent('удар')}`);
+    expect((await say('удар', 'own')).status).toBe(422);
+  });
+});
+
 describe('the own voice', () => {
   const recorded = async (): Promise<Uint8Array> => {
     const { samples, sampleRate } = await soundOf((await say('two', 'rms')).body.id);

@@ -1,6 +1,6 @@
 import { BLOCK_KINDS, ROUND_LIMITS } from '@eurhythm/core/rounds';
-import { ArrayMaxSize, IsArray, IsIn, IsOptional, ValidateIf } from 'class-validator';
-import { IsOwnId, IsPlainName, IsPlainText, IsWithin } from './fields.ts';
+import { ArrayMaxSize, IsArray, IsIn, ValidateIf } from 'class-validator';
+import { IsOwnId, IsPlainName, IsPlainText, IsWithin, MayBeMissing } from './fields.ts';
 
 const { blockSeconds } = ROUND_LIMITS;
 
@@ -16,14 +16,14 @@ export class BlockDto {
   seconds!: number;
 
   /** Names of the groups it is for; without any, everybody. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'The groups of a block are a list.' })
   @ArrayMaxSize(6, { message: 'There are at most six groups.' })
   @IsPlainName('the name of a group', 24, { each: true })
   who?: string[];
 
   /** What has to be at hand. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'What is needed is a list.' })
   @ArrayMaxSize(12, { message: 'A block needs at most twelve things.' })
   @IsPlainName('a thing that is needed', 40, { each: true })
@@ -34,7 +34,7 @@ export class BlockDto {
   space?: number | null;
 
   /** What the coach says before it begins. */
-  @IsOptional()
+  @MayBeMissing()
   @IsPlainText('what is said before', 500)
   tell?: string;
 }

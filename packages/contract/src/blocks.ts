@@ -15,7 +15,6 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
-  IsOptional,
   IsString,
   MaxLength,
   ValidateIf,
@@ -30,7 +29,16 @@ import {
   ReactBlockDto,
   TalkBlockDto,
 } from './countedBlocks.ts';
-import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsTempo, IsWholeWithin, IsWithin } from './fields.ts';
+import {
+  IsOneOf,
+  IsOwnId,
+  IsPlainName,
+  IsPlainText,
+  IsTempo,
+  IsWholeWithin,
+  IsWithin,
+  MayBeMissing,
+} from './fields.ts';
 
 const { cyclesEach, combosPerBlock } = ROUND_LIMITS;
 
@@ -45,7 +53,7 @@ export class ComboRefDto {
   @MaxLength(20_000, { message: 'This text is far too long for a line.' })
   line?: string;
 
-  @IsOptional()
+  @MayBeMissing()
   @IsPlainText('the title', 60)
   title?: string;
 }
@@ -181,27 +189,27 @@ export class ComboBlockDto extends BlockDto {
   @IsWholeWithin('cycles of each combo', cyclesEach.min, cyclesEach.max, '')
   cyclesEach!: number;
 
-  @IsOptional()
+  @MayBeMissing()
   @ValidateNested()
   @TypedShape()
   tempo?: AnyShapeDto;
 
-  @IsOptional()
+  @MayBeMissing()
   @ValidateNested()
   @TypedGaps()
   gaps?: AnyGapsDto;
 
-  @IsOptional()
+  @MayBeMissing()
   @IsOneOf('the order', COMBO_ORDERS)
   order?: ComboOrder;
 
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'The contact plan is a list.' })
   @ArrayMaxSize(8, { message: 'A contact plan has at most eight steps.' })
   @IsWholeWithin('a step of contact', 0, 100, 'percent', { each: true })
   intensity?: number[];
 
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'The groups are a list.' })
   @ArrayMaxSize(6, { message: 'There are at most six groups.' })
   @ValidateNested({ each: true })
@@ -243,7 +251,7 @@ export class BurstBlockDto extends BlockDto {
 export class RestBlockDto extends BlockDto {
   declare kind: 'rest';
 
-  @IsOptional()
+  @MayBeMissing()
   @IsPlainText('what comes next', 80)
   next?: string;
 }

@@ -1,5 +1,5 @@
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsISO8601, Matches } from 'class-validator';
-import { IsOwnId, IsPlainName } from './fields.ts';
+import { IsInstant, IsOwnId, IsPlainName } from './fields.ts';
 
 const DAY = { message: 'A day is written like 2026-03-05.' };
 
@@ -34,6 +34,6 @@ export class RepeatSessionDto {
   @ArrayMinSize(1, { message: 'Repeat it at least once.' })
   @ArrayMaxSize(52, { message: 'A session is repeated for at most a year: 52 times.' })
   @ArrayUnique({ message: 'A date stands twice in this list.' })
-  @IsISO8601({ strict: true }, { each: true, message: 'A date is written like 2026-03-05T18:30:00Z.' })
+  @IsInstant('a date', { each: true })
   dates!: string[];
 }

@@ -13,8 +13,7 @@ export function fieldErrors(errors: readonly ValidationError[], under = ''): Fie
     const field = under === '' ? error.property : `${under}.${error.property}`;
     // Rules are noted from the last to the first, so the last one is the plainest: what kind of thing is wanted at all.
     const own = Object.entries(error.constraints ?? {}).at(-1);
-    const message =
-      own?.[0] === 'whitelistValidation' ? `\`${error.property}\` is not known here.` : own?.[1];
+    const message = own && toldPlainly(own[0], own[1], error.property);
     return [
       ...(message === undefined ? [] : [{ field, message }]),
       ...fieldErrors(error.children ?? [], field),
@@ -28,4 +27,11 @@ export function checkFields<T extends object>(shape: new () => T, plain: unknown
   return fieldErrors(
     validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }),
   );
+}
+
+/** The rules without a sentence of their own get one here. */
+function toldPlainly(rule: string, message: string, property: string): string {
+  if (rule === 'whitelistValidation') return `\`${property}\` is not known here.`;
+  if (rule === 'nestedValidation') return `\`${property}\` holds something of the wrong kind.`;
+  return message;
 }

@@ -19,6 +19,7 @@ import {
   IsTempo,
   IsWholeWithin,
   IsWithin,
+  MayBeMissing,
   LEADS,
 } from './fields.ts';
 
@@ -35,16 +36,16 @@ export class AnalyseComboDto {
   @IsOneOf('the lead', LEADS)
   lead!: 'left' | 'right';
 
-  @IsOptional()
+  @MayBeMissing()
   @IsOneOf('the pace', PACES)
   pace?: (typeof PACES)[number];
 
-  @IsOptional()
+  @MayBeMissing()
   @IsTempo()
   bpm?: number;
 
   /** For whom the line is; without it nobody's limits are asked. */
-  @IsOptional()
+  @MayBeMissing()
   @IsOwnId('the grade')
   gradeId?: string;
 }
@@ -89,7 +90,7 @@ export class SaveComboDto {
   bothLeads!: boolean;
 
   /** What to look at, a word or two each. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'The focus words are a list.' })
   @ArrayMaxSize(8, { message: 'A combo has at most eight focus words.' })
   @IsPlainName('a focus word', 24, { each: true })
@@ -101,7 +102,7 @@ export class SaveComboDto {
   cycleBeats: number | null = null;
 
   /** Contact with a partner, round by round, in percent of full power; empty when nothing is planned. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'The contact plan is a list.' })
   @ArrayMaxSize(8, { message: 'A contact plan has at most eight steps.' })
   @IsWholeWithin('a step of contact', 0, 100, 'percent', { each: true })

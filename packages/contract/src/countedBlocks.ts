@@ -3,14 +3,21 @@ import {
   ArrayMaxSize,
   IsArray,
   IsBoolean,
-  IsOptional,
   IsString,
   MaxLength,
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
 import { BlockDto, WaitDto } from './blockBase.ts';
-import { IsOneOf, IsPlainName, IsPlainText, IsTempo, IsWholeWithin, IsWithin } from './fields.ts';
+import {
+  IsOneOf,
+  IsPlainName,
+  IsPlainText,
+  IsTempo,
+  IsWholeWithin,
+  IsWithin,
+  MayBeMissing,
+} from './fields.ts';
 
 /** Most repetitions that are counted: the voice has words up to here. */
 const MOST_REPS = 99;
@@ -28,7 +35,7 @@ export class GroupRepsDto {
 /** The groups of a class at once, each with a count of its own. */
 function IsGroups(): PropertyDecorator {
   return (target, key) => {
-    IsOptional()(target, key as string);
+    MayBeMissing()(target, key as string);
     IsArray({ message: 'The groups are a list.' })(target, key as string);
     ArrayMaxSize(6, { message: 'There are at most six groups.' })(target, key as string);
     ValidateNested({ each: true })(target, key as string);

@@ -1,4 +1,17 @@
-import { IsIn, IsInt, IsNumber, IsString, Matches, Max, MaxLength, Min, MinLength } from 'class-validator';
+import {
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateBy,
+  ValidateIf,
+  isISO8601,
+} from 'class-validator';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 
 /** Applies several field rules as one. */
@@ -11,6 +24,11 @@ function all(...rules: PropertyDecorator[]): PropertyDecorator {
 /** Whether a rule holds for the field or for each item of a list. */
 interface OfEach {
   readonly each?: boolean | undefined;
+}
+
+/** A field that may be missing and then takes its usual value; null is a value like any other, and is checked. */
+export function MayBeMissing(): PropertyDecorator {
+  return ValidateIf((_whole, value) => value !== undefined);
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -77,3 +95,17 @@ export function IsOneOf(what: string, choices: readonly string[]): PropertyDecor
 }
 
 export const LEADS = ['left', 'right'] as const;
+
+/** From the year 1000 on, to the minute at least, and with its place on earth. */
+const INSTANT = /^[1-9]\d{3}-\d{2}-\d{2}T\d{2}:\d{2}(?::\d{2}(?:\.\d{1,9})?)?(?:Z|[+-]\d{2}:\d{2})$/;
+
+/** An instant, as 2026-03-05T18:30:00Z. Weeks, days alone and other forms of the standard are refused. */
+export function IsInstant(what: string, { each }: OfEach = {}): PropertyDecorator {
+  const validate = (value: unknown): boolean =>
+    typeof value === 'string' &&
+    INSTANT.test(value) &&
+    isISO8601(value, { strict: true }) &&
+    !Number.isNaN(Date.parse(value));
+  const message = `${capital(what)} is written like 2026-03-05T18:30:00Z.`;
+  return ValidateBy({ name: 'isInstant', validator: { validate } }, { each, message });
+}

@@ -1,5 +1,5 @@
-import { ArrayMaxSize, IsArray, IsBoolean, IsOptional, ValidateIf } from 'class-validator';
-import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsWithin, LEADS } from './fields.ts';
+import { ArrayMaxSize, IsArray, IsBoolean, ValidateIf } from 'class-validator';
+import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsWithin, MayBeMissing, LEADS } from './fields.ts';
 import type { AttemptView, ResultView } from './runs.ts';
 
 export class SaveFighterDto {
@@ -24,7 +24,7 @@ export class SaveFighterDto {
   height?: number | null;
 
   /** Fighters who should not be partners of this one. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'Those to be kept apart are a list.' })
   @ArrayMaxSize(20, { message: 'At most 20 others can be kept apart.' })
   @IsOwnId('a fighter', { each: true })

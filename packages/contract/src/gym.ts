@@ -15,7 +15,7 @@ import {
 import { Type } from 'class-transformer';
 import { PACES } from './combos.ts';
 import { VOICES, type VoiceId } from './voice.ts';
-import { IsOneOf, IsOwnId, IsPlainName, IsWholeWithin, IsWithin } from './fields.ts';
+import { IsOneOf, IsOwnId, IsPlainName, IsWholeWithin, IsWithin, MayBeMissing } from './fields.ts';
 import type { FighterView } from './fighters.ts';
 import type { ThemeView } from './calendar.ts';
 import type { SessionSummary } from './sessions.ts';
@@ -46,7 +46,7 @@ export class YouthLimitsDto {
   jumps!: boolean;
 
   /** Hardest contact with a partner, in percent of full power. */
-  @IsOptional()
+  @MayBeMissing()
   @IsWholeWithin('the contact', 0, 100, 'percent')
   contact?: number;
 }
@@ -59,7 +59,7 @@ export class SchoolDto {
   @IsOneOf('the end of a strike', ['snap', 'through'])
   strikes!: School['strikes'];
 
-  @IsOptional()
+  @MayBeMissing()
   @IsOneOf('the turn of the hips', ['full', 'square'])
   hips: School['hips'] = 'full';
 
@@ -73,16 +73,16 @@ export class SchoolDto {
   words!: 'numbers' | 'names';
 
   /** How a new move is counted first: each part, or one count for the whole. */
-  @IsOptional()
+  @MayBeMissing()
   @IsOneOf('the counting', ['parts', 'whole'])
   counting: 'parts' | 'whole' = 'parts';
 
-  @IsOptional()
+  @MayBeMissing()
   @IsOneOf('the language of the count', COUNT_LANGUAGES)
   countLanguage: CountLanguage = 'english';
 
   /** The gym's own count words, from one on; used with the language `own`. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'The count words are a list.' })
   @ArrayMaxSize(20, { message: 'There are at most 20 count words.' })
   @IsString({ each: true, message: 'A count word is a text.' })
@@ -93,25 +93,25 @@ export class SchoolDto {
   countWords: string[] = [];
 
   /** The gap that a new stroke gets: a whole beat, or half a beat. */
-  @IsOptional()
+  @MayBeMissing()
   @IsOneOf('the rhythm', ['even', 'broken'])
   rhythm: 'even' | 'broken' = 'even';
 
   /** What new technique work goes by. */
-  @IsOptional()
+  @MayBeMissing()
   @IsOneOf('the measure of work', ['clock', 'count'])
   workBy: 'clock' | 'count' = 'count';
 
-  @IsOptional()
+  @MayBeMissing()
   @IsOneOf('the speed aimed at', ['clean', 'fastest'])
   speed: SpeedAim = 'clean';
 
-  @IsOptional()
+  @MayBeMissing()
   @IsOneOf('the voice', VOICES)
   voice: VoiceId = 'slt';
 
   /** The slowest rate at which the voice speaks. */
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(VOICE_RATES, { message: `The speed of the voice is one of: ${VOICE_RATES.join(', ')}.` })
   voiceRate: number = 1;
 
@@ -120,14 +120,14 @@ export class SchoolDto {
   floorSteps!: number | null;
 
   /** What the gym has at hand; empty when nobody wrote it down. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'What the gym has is a list.' })
   @ArrayMaxSize(40, { message: 'The list of what the gym has holds at most 40 things.' })
   @IsPlainName('a thing that the gym has', 40, { each: true })
   kit: string[] = [];
 
   /** What is asked of everybody who comes to a class. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'The checklist is a list.' })
   @ArrayMaxSize(12, { message: 'The checklist holds at most twelve items.' })
   @IsPlainName('an item of the checklist', 40, { each: true })

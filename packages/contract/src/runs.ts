@@ -4,18 +4,25 @@ import {
   ArrayUnique,
   IsArray,
   IsBoolean,
-  IsISO8601,
   IsNumber,
   IsOptional,
   Matches,
   ValidateNested,
 } from 'class-validator';
-import { IsOneOf, IsOwnId, IsPlainName, IsWholeWithin, IsWithin, LEADS } from './fields.ts';
+import {
+  IsInstant,
+  IsOneOf,
+  IsOwnId,
+  IsPlainName,
+  IsWholeWithin,
+  IsWithin,
+  MayBeMissing,
+  LEADS,
+} from './fields.ts';
 import { TempoShiftDto, type RoundDto } from './sessions.ts';
 
 export const DONE = ['finished', 'part', 'sat-out'] as const;
 export const QUALITIES = ['clean', 'loose', 'wild'] as const;
-const DATE = { message: 'The time is written like 2026-03-05T18:30:00Z.' };
 
 export class StartRunDto {
   @IsOwnId('the session')
@@ -27,7 +34,7 @@ export class StartRunDto {
   @Matches(/^[A-Za-z0-9._-]{1,64}$/, { each: true, message: 'A fighter is named by its id.' })
   fighterIds!: string[];
 
-  @IsISO8601({ strict: true }, DATE)
+  @IsInstant('the time')
   startedAt!: string;
 }
 
@@ -43,14 +50,14 @@ export class RunClockDto {
   running!: boolean;
 
   /** Changes of tempo that were made in this round. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'The changes of tempo are a list.' })
   @ArrayMaxSize(500, { message: 'There are at most 500 changes of tempo.' })
   @ValidateNested({ each: true })
   @Type(() => TempoShiftDto)
   shifts?: TempoShiftDto[];
 
-  @IsISO8601({ strict: true }, DATE)
+  @IsInstant('the time')
   at!: string;
 }
 
@@ -68,7 +75,7 @@ export class MarkResultDto {
   @IsOneOf('how it was', QUALITIES)
   quality?: (typeof QUALITIES)[number] | null;
 
-  @IsISO8601({ strict: true }, DATE)
+  @IsInstant('the time')
   at!: string;
 }
 
@@ -97,7 +104,7 @@ export class SaveAttemptDto {
   )
   instants!: number[];
 
-  @IsISO8601({ strict: true }, DATE)
+  @IsInstant('the time')
   at!: string;
 }
 

@@ -7,12 +7,21 @@ import {
   ArrayUnique,
   IsArray,
   IsIn,
-  IsISO8601,
   IsOptional,
   ValidateNested,
 } from 'class-validator';
 import { TypedBlocks, type AnyBlockDto } from './blocks.ts';
-import { IsOneOf, IsOwnId, IsPlainName, IsPlainText, IsWholeWithin, IsWithin, LEADS } from './fields.ts';
+import {
+  IsInstant,
+  IsOneOf,
+  IsOwnId,
+  IsPlainName,
+  IsPlainText,
+  IsWholeWithin,
+  IsWithin,
+  MayBeMissing,
+  LEADS,
+} from './fields.ts';
 import { VOICES, type VoiceId } from './voice.ts';
 
 export const ROUND_KINDS = PHASES;
@@ -42,7 +51,7 @@ export class ClassGroupDto {
 /** What is told of the time in a round; the usual calls without it. */
 function IsTimeCalls(): PropertyDecorator {
   return (target, key) => {
-    IsOptional()(target, key as string);
+    MayBeMissing()(target, key as string);
     IsArray({ message: 'The time calls are a list.' })(target, key as string);
     IsIn(TIME_CALLS, { each: true, message: `A time call is one of: ${TIME_CALLS.join(', ')}.` })(
       target,
@@ -85,16 +94,16 @@ export class SaveSessionDto {
   lead!: 'left' | 'right';
 
   @IsOptional()
-  @IsISO8601({ strict: true }, { message: 'The date is written like 2026-03-05T18:30:00Z.' })
+  @IsInstant('the date')
   plannedFor?: string | null;
 
   /** The word of the day, said now and then and answered by everybody; empty for none. */
-  @IsOptional()
+  @MayBeMissing()
   @IsPlainText('the word of the day', 40)
   word?: string;
 
   /** The groups that the class is split into; without any, everybody is one. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'The groups are a list.' })
   @ArrayMaxSize(6, { message: 'There are at most six groups.' })
   @ArrayUnique((group: ClassGroupDto) => group?.name?.trim?.().toLowerCase(), {
@@ -149,11 +158,11 @@ export class CompileRoundDto {
   seed!: number;
 
   /** Without it, the gym's own choice. */
-  @IsOptional()
+  @MayBeMissing()
   @IsOneOf('the voice', VOICES)
   voice?: VoiceId;
 
-  @IsOptional()
+  @MayBeMissing()
   @IsPlainText('the word of the day', 40)
   word?: string;
 
@@ -161,7 +170,7 @@ export class CompileRoundDto {
   timeCalls?: TimeCall[];
 
   /** Changes of tempo made while the round runs. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray({ message: 'The changes of tempo are a list.' })
   @ArrayMaxSize(500, { message: 'There are at most 500 changes of tempo.' })
   @ValidateNested({ each: true })

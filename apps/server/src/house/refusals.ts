@@ -1,20 +1,10 @@
 import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, ValidationPipe } from '@nestjs/common';
 import { BadRequestException, PayloadTooLargeException } from '@nestjs/common';
 import { fieldErrors, type Refusal } from '@eurhythm/contract';
-import type { NestExpressApplication } from '@nestjs/platform-express';
-import express, { type NextFunction, type Request, type Response } from 'express';
+import type { Response } from 'express';
 
 /** Largest request body that is read. */
-const BODY_LIMIT = '256kb';
-
-/** Reads JSON bodies; what cannot be read is refused here, before any route sees it. */
-export function readBodies(app: NestExpressApplication): void {
-  app.use(express.json({ limit: BODY_LIMIT }));
-  app.use((error: unknown, _request: Request, response: Response, _next: NextFunction) => {
-    const { status, body } = refusalOf(error);
-    response.status(status).json(body);
-  });
-}
+export const BODY_LIMIT = '256kb';
 
 /** Checks every body against its contract class; what is wrong comes back as one sentence for each field. */
 export function contractPipe(): ValidationPipe {
@@ -43,11 +33,16 @@ export class RefusalFilter implements ExceptionFilter {
     const { status, body } = refusalOf(error);
     if (status >= 500)
       this.log.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
-    if (!response.headersSent) response.status(status).json(body);
+    if (response.headersSent) return;
+    // What the route would have said of its file does not hold for a sentence.
+    for (const header of ['Content-Type', 'Content-Disposition', 'Cache-Control'])
+      response.removeHeader(header);
+    response.status(status).json(body);
   }
 }
 
-function refusalOf(error: unknown): { status: number; body: object } {
+/** The status and the sentence for an error of any kind. */
+export function refusalOf(error: unknown): { status: number; body: object } {
   if (error instanceof PayloadTooLargeException)
     return { status: 413, body: { message: 'This file is too large.' } };
   if (error instanceof HttpException) {

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { phonesOf, type VoiceClip } from '@eurhythm/core/calls';
+import { phonesOf, plainLetters, type VoiceClip } from '@eurhythm/core/calls';
 import { encodeWav, levelClip, parsePhones, readWav, vowelOnset } from '@eurhythm/core/sound';
 import type { BundledVoice } from '@eurhythm/contract';
 import type { ClipFolder } from './clipFolder.ts';
@@ -7,7 +7,7 @@ import type { SpeechRequest } from './fliteWorker.ts';
 import { Synthesiser } from './synthesiser.ts';
 
 /** Raised whenever synthesis, levelling or centring changes, so that old clips are not used any more. */
-const VERSION = 'flite 2.3, level 1, phones 1';
+const VERSION = 'flite 2.3, level 1, phones 1, letters 1';
 
 /** A clip of a bundled voice, with the phones that say it. */
 export interface BundledClip extends VoiceClip {
@@ -58,16 +58,18 @@ export class BundledClips {
 
   private async make(request: SpeechRequest, isUrgent: boolean): Promise<BundledClip | null> {
     const { id, text, rate } = request;
-    const spoken = await this.synthesiser.speak(request, isUrgent);
+    const spoken = await this.synthesiser.speak({ ...request, text: plainLetters(text) }, isUrgent);
+    if (!spoken) return null;
     const read = readWav(spoken.wav);
-    if (!read.ok) throw new Error(`the voice gave no sound for “${text}”: ${read.message}`);
+    if (!read.ok) return null;
     const levelled = levelClip(read.sound);
-    if (!levelled) return null;
-    const seconds = levelled.sound.samples.length / levelled.sound.sampleRate;
     const phones = parsePhones(spoken.phones);
+    const names = phones.map(({ phone }) => phone).filter((phone) => phone !== 'pau');
+    // A text in letters that it cannot read is a pause to the voice.
+    if (!levelled || names.length === 0) return null;
+    const seconds = levelled.sound.samples.length / levelled.sound.sampleRate;
     const onset = vowelOnset(phones) ?? levelled.cutBefore;
     const centre = Math.min(seconds, Math.max(0, onset - levelled.cutBefore));
-    const names = phones.map(({ phone }) => phone).filter((phone) => phone !== 'pau');
     const clip: BundledClip = { id, text, rate, seconds, centre, phones: names };
     await this.folder.keep(clip, encodeWav(levelled.sound));
     return clip;

@@ -1,6 +1,7 @@
 /**
  * Runs the Flite speech synthesiser (a WASI program from the package registry) in a thread of its own.
- * Takes `{ id, text, phones, voice, rate }`, answers `{ id, wav, phones }` or `{ id, error }`.
+ * Takes `{ id, text, phones, voice, rate }`, answers `{ id, wav, phones }`, `{ id, unsayable }` where the program gives up on this
+ * text, or `{ id, error }`.
  *
  * The program sees files in memory only. Node's own WASI is not used: it crashed the process now and then.
  */
@@ -20,6 +21,7 @@ export interface SpeechRequest {
 
 export type SpeechAnswer =
   | { readonly id: string; readonly wav: Uint8Array; readonly phones: string }
+  | { readonly id: string; readonly unsayable: string }
   | { readonly id: string; readonly error: string };
 
 const program = WebAssembly.compile(
@@ -38,9 +40,14 @@ async function speak({ id, text, phones, voice, rate }: SpeechRequest): Promise<
     { debug: false },
   );
   const instance = await WebAssembly.instantiate(await program, { wasi_snapshot_preview1: wasi.wasiImport });
-  const code = wasi.start(instance as Parameters<WASI['start']>[0]);
+  try {
+    const code = wasi.start(instance as Parameters<WASI['start']>[0]);
+    if (code !== 0) return { id, unsayable: `code ${code}` };
+  } catch (error) {
+    return { id, unsayable: String(error) };
+  }
   const file = folder.dir.contents.get('call.wav');
-  if (code !== 0 || !(file instanceof File)) return { id, error: `the voice stopped with code ${code}` };
+  if (!(file instanceof File)) return { id, unsayable: 'no sound' };
   return { id, wav: file.data, phones: new TextDecoder().decode(printed.file.data) };
 }
 

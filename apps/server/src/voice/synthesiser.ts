@@ -1,9 +1,12 @@
 import { Worker } from 'node:worker_threads';
 import type { SpeechAnswer, SpeechRequest } from './fliteWorker.ts';
 
+/** What the voice said; null where it gives up on the text. */
+type Spoken = { readonly wav: Uint8Array; readonly phones: string } | null;
+
 interface Wanted {
   readonly request: SpeechRequest;
-  resolve(answer: { wav: Uint8Array; phones: string }): void;
+  resolve(answer: Spoken): void;
   reject(error: Error): void;
 }
 
@@ -17,7 +20,7 @@ export class Synthesiser {
   private urgent: Wanted[] = [];
   private ahead: Wanted[] = [];
 
-  speak(request: SpeechRequest, isUrgent: boolean): Promise<{ wav: Uint8Array; phones: string }> {
+  speak(request: SpeechRequest, isUrgent: boolean): Promise<Spoken> {
     return new Promise((resolve, reject) => {
       (isUrgent ? this.urgent : this.ahead).push({ request, resolve, reject });
       this.next();
@@ -43,7 +46,7 @@ export class Synthesiser {
       const done = this.now;
       this.now = null;
       if ('error' in answer) done?.reject(new Error(answer.error));
-      else done?.resolve(answer);
+      else done?.resolve('unsayable' in answer ? null : answer);
       this.next();
     });
     worker.on('error', (error) => this.fail(error));

@@ -5,3 +5,4 @@ export * from './callForms.ts';
 export * from './countWords.ts';
 export * from './vocabulary.ts';
 export * from './soundAlike.ts';
+export * from './plainLetters.ts';

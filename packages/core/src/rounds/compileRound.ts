@@ -171,7 +171,10 @@ function workStretches(timed: readonly TimedBlock[]): { from: Seconds; to: Secon
 function droppedFinding(call: RoundCall, reason: 'no-room' | 'no-clip'): RoundFinding {
   const minutes = Math.floor(call.place.at / 60);
   const seconds = (call.place.at % 60).toFixed(1).padStart(4, '0');
-  const why = reason === 'no-clip' ? 'the voice has no clip for it' : 'another call fills its place';
+  const why =
+    reason === 'no-clip'
+      ? 'the voice has no sound for it; record it in your own voice'
+      : 'another call fills its place';
   return {
     rule: 'call-dropped',
     severity:
