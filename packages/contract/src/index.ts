@@ -19,4 +19,5 @@ export * from './exchange.ts';
 export * from './calendar.ts';
 export * from './sheets.ts';
 export * from './library.ts';
+export * from './rightBlock.ts';
 export * from './planned.ts';

@@ -1,20 +1,21 @@
 import { findMove, type MoveBook } from '@eurhythm/core/moves';
 import { isCounted, type DraftTechnique } from '@eurhythm/core/plan';
-import { countedLength, type Block, type BlockCombo } from '@eurhythm/core/rounds';
+import { ROUND_LIMITS, countedLength, type Block, type BlockCombo } from '@eurhythm/core/rounds';
 import type { AnyBlockDto, ComboBlockDto, ComboRefDto } from './blocks.ts';
 import type { ComboView } from './combos.ts';
 import type { TechniqueDto } from './grades.ts';
+import { isRightBlock } from './rightBlock.ts';
 
-/** The shortest block that the contract takes. */
-const SHORTEST = 5;
+const SHORTEST = ROUND_LIMITS.blockSeconds.min;
 /** The voice has words up to here. */
 const MOST_COUNTED = 99;
 
 /** The block with the length that its counts need at this pace, where it is counted; a half-typed one stays as it is. */
 export function withExactLength(block: AnyBlockDto, book: MoveBook, factor: number): AnyBlockDto {
   if (!isCounted(block)) return block;
-  const isWhole = Object.values(block).every((value) => typeof value !== 'number' || Number.isFinite(value));
-  const seconds = isWhole ? countedLength(plannedBlock(block, new Map()), book, factor) : null;
+  // Its own length may be what is wrong: it is worked out here.
+  const isRight = isRightBlock({ ...block, seconds: SHORTEST });
+  const seconds = isRight ? countedLength(plannedBlock(block, new Map()), book, factor) : null;
   return seconds === null ? block : { ...block, seconds: Math.max(SHORTEST, seconds) };
 }
 

@@ -1,6 +1,5 @@
 import {
   useId,
-  useState,
   type InputHTMLAttributes,
   type ReactNode,
   type SelectHTMLAttributes,
@@ -10,7 +9,7 @@ import {
 const BOX =
   'min-h-11 w-full rounded-md border bg-paper px-3 py-1.5 text-ink aria-invalid:border-caution aria-invalid:border-2 border-quiet/60';
 
-interface Labelled {
+export interface Labelled {
   readonly label: string;
   /** What is wrong, told at the field. */
   readonly error?: string | undefined;
@@ -104,31 +103,6 @@ export function ChoiceField<T extends string>({
         ))}
       </select>
     </Frame>
-  );
-}
-
-/** A short list written with commas. What is typed stays as it is typed; the list is what stands between the commas. */
-export function WordsField({
-  words,
-  onChange,
-  ...rest
-}: Labelled & { words: readonly string[]; onChange: (words: string[]) => void }) {
-  const split = (text: string): string[] =>
-    text
-      .split(',')
-      .map((word) => word.trim())
-      .filter((word) => word !== '');
-  const [typed, setTyped] = useState(words.join(', '));
-  const shown = split(typed).join() === words.join() ? typed : words.join(', ');
-  return (
-    <TextField
-      {...rest}
-      value={shown}
-      onChange={(e) => {
-        setTyped(e.target.value);
-        onChange(split(e.target.value));
-      }}
-    />
   );
 }
 

@@ -144,13 +144,6 @@ export interface BlockWork {
   readonly seconds: Seconds;
 }
 
-/** Of a block that is still being typed. */
-export const NO_WORK: BlockWork = {
-  strikes: NO_STRIKES,
-  demands: { highKick: false, spin: false, floor: 0 },
-  seconds: 0,
-};
-
 export function workOf(block: Block, book: MoveBook, lead: Lead): BlockWork {
   return {
     strikes: strikesOfBlock(block, book, lead),

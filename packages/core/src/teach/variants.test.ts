@@ -62,6 +62,9 @@ describe('teaching variants', () => {
     expect(ladder(100, 80)).toEqual([65, 76]);
     expect(ladder(92, null)).toEqual([60, 92]);
     expect(ladder(92, 118, 'fastest')).toEqual([60, 92, 118]);
+    expect(ladder(200, 400, 'fastest')).toEqual([130, 200, 300]);
+    expect(ladder(24, null)).toEqual([24]);
+    for (const none of [NaN, 0, 999]) expect(ladder(none, 118)).toEqual([]);
   });
   it('easier: replaces what is above the grade and says what changed', () => {
     expect(easier(line('1 2-r:knee'), book, ebb)).toEqual({

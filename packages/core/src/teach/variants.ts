@@ -9,7 +9,7 @@ import {
   type Move,
   type MoveBook,
 } from '../moves/index.ts';
-import type { Bpm } from '../units/index.ts';
+import { BPM_LIMITS, type Bpm } from '../units/index.ts';
 import { evenGaps, firstStrokes, mapStrokes, writtenStrokes } from './rewriteLine.ts';
 
 /** Slow practice: this share of the working tempo. */
@@ -78,13 +78,15 @@ export type SpeedAim = 'clean' | 'fastest';
 
 /**
  * Slow, working and top tempo, each once, rising. The top stays a little under the fastest clean tempo, or is that
- * tempo where the gym goes for speed; the working tempo is never above it.
+ * tempo where the gym goes for speed; the working tempo is never above it, and none leaves the limits of tempo. A working
+ * tempo that is none has no rungs.
  */
 export function ladder(working: Bpm, fastest: Bpm | null, aim: SpeedAim = 'clean'): Bpm[] {
+  if (!(working >= BPM_LIMITS.min && working <= BPM_LIMITS.max)) return [];
   const share = aim === 'clean' ? TOP_SHARE : 1;
-  const top = fastest === null ? working : Math.floor(fastest * share);
+  const top = Math.min(BPM_LIMITS.max, fastest === null ? working : Math.floor(fastest * share));
   const rungs = [Math.round(working * SLOW_SHARE), Math.min(working, top), top];
-  return [...new Set(rungs.filter((bpm) => bpm >= 20))].sort((a, b) => a - b);
+  return [...new Set(rungs.filter((bpm) => bpm >= BPM_LIMITS.min))].sort((a, b) => a - b);
 }
 
 export interface EasierLine {

@@ -1,6 +1,7 @@
 import type { GradeView, SaveComboDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../app/useFieldErrors.ts';
-import { ChoiceField, LongTextField, TextField, TickField, WordsField } from '../../ui/Field.tsx';
+import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
+import { MaybeNumberField, NumberField, NumbersField, WordsField } from '../../ui/TypedField.tsx';
 
 interface ComboCardProps {
   readonly combo: SaveComboDto;
@@ -11,8 +12,6 @@ interface ComboCardProps {
 
 /** What stands on the combo's card beside its line. */
 export function ComboCard({ combo, grades, errors, onChange }: ComboCardProps) {
-  const number = (text: string): number => (text.trim() === '' ? NaN : Number(text));
-  const shown = (value: number): string => (Number.isNaN(value) || value === null ? '' : String(value));
   return (
     <div className="grid grid-cols-6 gap-3 pt-3">
       <TextField
@@ -30,29 +29,29 @@ export function ComboCard({ combo, grades, errors, onChange }: ComboCardProps) {
         choices={grades.map((grade) => ({ value: grade.id, label: grade.name }))}
         onChange={(e) => onChange({ gradeId: e.target.value })}
       />
-      <TextField
+      <NumberField
         label="Number"
         className="col-span-2"
         inputMode="numeric"
-        value={shown(combo.number)}
+        value={combo.number}
         error={errors.of('number')}
-        onChange={(e) => onChange({ number: number(e.target.value) })}
+        onChange={(number) => onChange({ number })}
       />
-      <TextField
+      <NumberField
         label="Beats a minute"
         className="col-span-2"
         inputMode="numeric"
-        value={shown(combo.bpm)}
+        value={combo.bpm}
         error={errors.of('bpm')}
-        onChange={(e) => onChange({ bpm: number(e.target.value) })}
+        onChange={(bpm) => onChange({ bpm })}
       />
-      <TextField
+      <NumberField
         label="Beats in a bar"
         className="col-span-2"
         inputMode="numeric"
-        value={shown(combo.beatsPerBar)}
+        value={combo.beatsPerBar}
         error={errors.of('beatsPerBar')}
-        onChange={(e) => onChange({ beatsPerBar: number(e.target.value) })}
+        onChange={(beatsPerBar) => onChange({ beatsPerBar })}
       />
       <LongTextField
         label="Notes"
@@ -69,24 +68,21 @@ export function ComboCard({ combo, grades, errors, onChange }: ComboCardProps) {
         error={errors.of('focus')}
         onChange={(focus) => onChange({ focus })}
       />
-      <TextField
+      <MaybeNumberField
         label="Beats in a cycle"
         hint="empty: as the line needs"
         className="col-span-3"
-        inputMode="decimal"
-        value={combo.cycleBeats === null ? '' : shown(combo.cycleBeats)}
+        value={combo.cycleBeats}
         error={errors.of('cycleBeats')}
-        onChange={(e) =>
-          onChange({ cycleBeats: e.target.value.trim() === '' ? null : number(e.target.value) })
-        }
+        onChange={(cycleBeats) => onChange({ cycleBeats })}
       />
-      <WordsField
+      <NumbersField
         label="Contact plan, percent"
         hint="round by round, such as 0, 10, 25, 40"
         className="col-span-3"
-        words={combo.contact.map(shown)}
+        value={combo.contact}
         error={errors.of('contact')}
-        onChange={(steps) => onChange({ contact: steps.map(number) })}
+        onChange={(steps) => onChange({ contact: [...steps] })}
       />
       <TickField
         label="Trained from both leads"

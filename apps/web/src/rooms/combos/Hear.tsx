@@ -22,9 +22,9 @@ export function HearButton({ hearing, disabled, onPress }: HearButtonProps) {
 interface HearWaysProps {
   readonly disabled: boolean;
   readonly loops: boolean;
-  /** Tempos for slow practice and for the fastest clean one, beats a minute. */
-  readonly slow: number;
-  readonly fast: number;
+  /** Tempos for slow practice and for the fastest clean one, beats a minute; none while the combo has no tempo. */
+  readonly slow: number | undefined;
+  readonly fast: number | undefined;
   onLoop(loops: boolean): void;
   onHear(bpm: number): void;
 }
@@ -33,12 +33,21 @@ interface HearWaysProps {
 export function HearWays({ disabled, loops, slow, fast, onLoop, onHear }: HearWaysProps) {
   return (
     <div className="flex items-center gap-2" role="group" aria-label="Other ways to hear it">
-      <Button className="border! px-3" onClick={() => onHear(slow)} disabled={disabled}>
-        Slow {slow}
-      </Button>
-      <Button className="border! px-3" onClick={() => onHear(fast)} disabled={disabled}>
-        Fast {fast}
-      </Button>
+      {(
+        [
+          ['Slow', slow],
+          ['Fast', fast],
+        ] as const
+      ).map(([name, bpm]) => (
+        <Button
+          key={name}
+          className="border! px-3"
+          onClick={() => bpm !== undefined && onHear(bpm)}
+          disabled={disabled || bpm === undefined}
+        >
+          {name} {bpm}
+        </Button>
+      ))}
       <IconButton
         label={loops ? 'Loop is on' : 'Loop is off'}
         aria-pressed={loops}

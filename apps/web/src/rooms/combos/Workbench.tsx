@@ -169,8 +169,8 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all }: Workbench
           <HearWays
             disabled={!analysis.ok || hearing.state === 'loading'}
             loops={loops}
-            slow={rungs[0] ?? combo.bpm}
-            fast={rungs.at(-1) ?? combo.bpm}
+            slow={rungs[0]}
+            fast={rungs.at(-1)}
             onLoop={setLoops}
             onHear={(bpm) => hear({ bpm })}
           />

@@ -9,6 +9,9 @@ export interface DrawnLine {
   readonly beats: number;
 }
 
+/** The largest bar that the contract takes. */
+const MOST_IN_BAR = 12;
+
 /** The strip of the line, or of the last line that could be read, so that it does not flicker away while typing. */
 export function useDrawnLine(
   analysis: ComboAnalysis,
@@ -18,7 +21,8 @@ export function useDrawnLine(
 ): DrawnLine | null {
   const [last, setLast] = useState<DrawnLine | null>(null);
   const bpm = combo.bpm >= 20 && combo.bpm <= 300 ? combo.bpm : 90;
-  const beatsPerBar = Number.isInteger(combo.beatsPerBar) && combo.beatsPerBar > 0 ? combo.beatsPerBar : 4;
+  const beatsPerBar =
+    combo.beatsPerBar >= 1 && combo.beatsPerBar <= MOST_IN_BAR ? Math.floor(combo.beatsPerBar) : 4;
   const cycleBeats =
     combo.cycleBeats !== null && combo.cycleBeats >= 1 ? Math.min(64, combo.cycleBeats) : null;
   const now = useMemo((): DrawnLine | null => {

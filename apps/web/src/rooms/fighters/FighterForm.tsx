@@ -8,7 +8,7 @@ import { useDraft } from '../../app/useDraft.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
-import { shownNumber, typedNumber } from '../sessions/builder/blocks/settings.ts';
+import { MaybeNumberField } from '../../ui/TypedField.tsx';
 import { LEAD_CHOICES } from '../sessions/builder/choices.ts';
 
 /** The entry of a fighter; without one, a new entry. */
@@ -88,15 +88,12 @@ export function FighterForm({ fighter, onSaved }: { fighter: FighterView | null;
         error={errors.of('note')}
         onChange={(e) => change({ note: e.target.value })}
       />
-      <TextField
+      <MaybeNumberField
         label="Height, cm"
         hint="for partners of a size; empty: not measured"
-        inputMode="numeric"
-        value={shownNumber(entry.height ?? null)}
+        value={entry.height ?? null}
         error={errors.of('height')}
-        onChange={(e) =>
-          change({ height: e.target.value.trim() === '' ? null : typedNumber(e.target.value) })
-        }
+        onChange={(height) => change({ height })}
       />
       <ApartField
         apart={entry.apart ?? []}

@@ -1,7 +1,8 @@
 import { COUNT_LANGUAGES } from '@eurhythm/core/calls';
 import { PACES, type SchoolDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../app/useFieldErrors.ts';
-import { ChoiceField, TextField, WordsField } from '../../ui/Field.tsx';
+import { ChoiceField } from '../../ui/Field.tsx';
+import { MaybeNumberField, WordsField } from '../../ui/TypedField.tsx';
 
 /** A way in which schools differ: its name, what is said about it, and the choices. */
 const WAYS = [
@@ -62,15 +63,12 @@ export function SchoolFields({ school, errors, onChange }: SchoolFieldsProps) {
         choices={PACES.map((pace) => ({ value: pace, label: pace }))}
         onChange={(e) => onChange({ pace: e.target.value as SchoolDto['pace'] })}
       />
-      <TextField
+      <MaybeNumberField
         label="Room for one fighter, steps each way"
         hint="empty: plenty"
-        inputMode="decimal"
-        value={school.floorSteps === null || Number.isNaN(school.floorSteps) ? '' : String(school.floorSteps)}
+        value={school.floorSteps}
         error={errors.of('floorSteps')}
-        onChange={(e) =>
-          onChange({ floorSteps: e.target.value.trim() === '' ? null : Number(e.target.value) })
-        }
+        onChange={(floorSteps) => onChange({ floorSteps })}
       />
       <WordsField
         label="What the gym has"

@@ -19,7 +19,8 @@ import { UndoButtons } from '../../app/UndoButtons.tsx';
 import { useDraft, type Draft } from '../../app/useDraft.ts';
 import { useFieldErrors, type FieldErrors } from '../../app/useFieldErrors.ts';
 import { Button, ButtonLink, IconButton } from '../../ui/Button.tsx';
-import { ChoiceField, TextField } from '../../ui/Field.tsx';
+import { ChoiceField } from '../../ui/Field.tsx';
+import { NumberField } from '../../ui/TypedField.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
 import { clockText } from '../../ui/times.ts';
 
@@ -198,13 +199,13 @@ function Counts({
   onChange: (changes: Partial<TechniqueDto>) => void;
 }) {
   const field = (name: 'reps' | 'sets' | 'restSeconds', label: string) => (
-    <TextField
+    <NumberField
       label={label}
       className="w-20"
       inputMode="numeric"
-      value={Number.isNaN(technique[name]) || technique[name] === null ? '' : String(technique[name])}
+      value={technique[name]}
       error={errors.of(`${at}.${name}`)}
-      onChange={(e) => onChange({ [name]: e.target.value.trim() === '' ? NaN : Number(e.target.value) })}
+      onChange={(value) => onChange({ [name]: value })}
     />
   );
   return (

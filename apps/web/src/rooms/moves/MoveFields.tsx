@@ -13,6 +13,7 @@ import {
 import type { FieldErrors } from '../../app/useFieldErrors.ts';
 import { Button, IconButton } from '../../ui/Button.tsx';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
+import { NumberField } from '../../ui/TypedField.tsx';
 import { FAMILY_NAMES } from './familyNames.ts';
 
 const plain = (values: readonly string[]) =>
@@ -149,15 +150,12 @@ export function MoveBodyFields({
   grades,
   onChange,
 }: FieldsProps & { grades: readonly GradeView[] }) {
-  const number = (text: string): number => (text.trim() === '' ? NaN : Number(text));
-  const shown = (value: number): string => (value === null || Number.isNaN(value) ? '' : String(value));
   const numberField = (label: string, field: 'out' | 'back' | 'spin' | 'facing' | 'forward' | 'right') => (
-    <TextField
+    <NumberField
       label={label}
-      inputMode="decimal"
-      value={shown(form[field])}
+      value={form[field]}
       error={errors.of(field)}
-      onChange={(e) => onChange({ [field]: number(e.target.value) })}
+      onChange={(value) => onChange({ [field]: value })}
     />
   );
   const adults = grades.filter((grade) => grade.band === 'adults');

@@ -13,7 +13,8 @@ import {
 import { put, send } from '../../app/api.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
 import { Button, IconButton } from '../../ui/Button.tsx';
-import { ChoiceField, TextField } from '../../ui/Field.tsx';
+import { ChoiceField } from '../../ui/Field.tsx';
+import { NumberField } from '../../ui/TypedField.tsx';
 import { Part } from '../../ui/Panel.tsx';
 
 /** The gym's numbers. A change that would give lines another meaning shows them, and asks whether to write them anew. */
@@ -64,15 +65,13 @@ export function NumberMap({ book }: { book: BookView }) {
           <ol className="pt-3">
             {entries.map((entry, i) => (
               <li key={i} className="mb-2 grid grid-cols-[5rem_1fr_8rem_auto] items-start gap-2">
-                <TextField
+                <NumberField
                   label="Number"
                   className="[&>label]:sr-only"
                   inputMode="numeric"
-                  value={Number.isNaN(entry.number) ? '' : String(entry.number)}
+                  value={entry.number}
                   error={fault(i)}
-                  onChange={(e) =>
-                    change(i, { number: e.target.value === '' ? NaN : Number(e.target.value) })
-                  }
+                  onChange={(number) => change(i, { number })}
                 />
                 <ChoiceField
                   label="Move"

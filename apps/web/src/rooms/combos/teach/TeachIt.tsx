@@ -131,7 +131,7 @@ function Ways(props: TeachItProps & { line: BeatLine }) {
       />
       <Way
         name="Ladder"
-        what={`${rungs.join(' → ')} a minute${fastestBpm === null ? '' : `, clean up to ${fastestBpm}`}`}
+        what={`${rungs.length > 0 ? `${rungs.join(' → ')} a minute` : 'needs a tempo'}${fastestBpm === null ? '' : `, clean up to ${fastestBpm}`}`}
         actions={rungs.map((bpm) => (
           <Press key={bpm} onPress={() => onHear({ bpm })}>
             {bpm}

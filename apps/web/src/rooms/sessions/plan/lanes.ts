@@ -1,5 +1,5 @@
 import { mostReps } from '@eurhythm/core/rounds';
-import type { AnyBlockDto, SaveSessionDto } from '@eurhythm/contract';
+import { isRightBlock, type AnyBlockDto, type SaveSessionDto } from '@eurhythm/contract';
 
 /** Every group that the session knows or that a block names, in that order. */
 export function groupNames(session: Pick<SaveSessionDto, 'groups' | 'rounds'>): string[] {
@@ -55,7 +55,7 @@ export function laneOf(
   }
   if (block.kind !== 'count' && block.kind !== 'condition') return null;
   const own = block.groups.find((each) => each.group === group);
-  if (!own || block.reps === null) return null;
+  if (!own || block.reps === null || !isRightBlock(block)) return null;
   const most = mostReps(block.reps, block.groups);
   return {
     text: `${own.reps} of ${most}`,

@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
 import type { Lead, MoveBook } from '@eurhythm/core/moves';
 import {
-  NO_WORK,
   retiredIn,
   sessionSeconds,
   sessionTotals,
@@ -17,6 +16,7 @@ import type { Seconds } from '@eurhythm/core/units';
 import {
   comboRefs,
   plannedBlock,
+  rightBlock,
   type AnyBlockDto,
   type ComboView,
   type FighterView,
@@ -73,11 +73,10 @@ function workedOut(
   book: MoveBook,
   retired: ReadonlySet<string>,
 ): KnownBlock {
-  const planned = plannedBlock(block, combos);
+  const planned = plannedBlock(rightBlock(block), combos);
   const refs = block.kind === 'combo' ? comboRefs(block) : [];
-  const isWhole = Number.isFinite(block.seconds) && (block.kind !== 'combo' || Number.isFinite(block.bpm));
   return {
-    work: isWhole ? workOf(planned, book, lead) : NO_WORK,
+    work: workOf(planned, book, lead),
     gone: refs.flatMap(({ comboId }) => (comboId !== undefined && !combos.has(comboId) ? [comboId] : [])),
     retired: retiredIn(planned, book, retired),
   };
@@ -110,8 +109,8 @@ function plan(
   };
 }
 
-function warnedBlock({ id, kind, seconds, kit }: AnyBlockDto, known: KnownBlock): WarnedBlock {
-  return { id, kind, seconds: Number.isFinite(seconds) ? seconds : 0, kit: kit ?? [], ...known };
+function warnedBlock({ id, kind, kit }: AnyBlockDto, known: KnownBlock): WarnedBlock {
+  return { id, kind, seconds: known.work.seconds, kit: kit ?? [], ...known };
 }
 
 /** The round of the session that a held round stands for. */

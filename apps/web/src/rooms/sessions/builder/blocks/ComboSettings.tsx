@@ -1,9 +1,10 @@
 import type { MoveBook } from '@eurhythm/core/moves';
 import type { ComboBlockDto, ComboView } from '@eurhythm/contract';
-import { ChoiceField, TextField } from '../../../../ui/Field.tsx';
+import { ChoiceField } from '../../../../ui/Field.tsx';
+import { NumberField } from '../../../../ui/TypedField.tsx';
 import { ComboPicker } from '../rounds/ComboPicker.tsx';
 import { CALL_CHOICES, WORD_CHOICES } from '../choices.ts';
-import { shownNumber, typedNumber, type SettingsProps } from './settings.ts';
+import type { SettingsProps } from './settings.ts';
 import { TempoFields } from './TempoFields.tsx';
 
 /** Settings of combos on a beat. */
@@ -32,21 +33,21 @@ export function ComboSettings({
   return (
     <>
       <div className="grid grid-cols-6 gap-3 pt-3">
-        <TextField
+        <NumberField
           label="Beats a minute"
           className="col-span-2"
           inputMode="numeric"
-          value={shownNumber(block.bpm)}
+          value={block.bpm}
           error={errors.of(`${path}.bpm`)}
-          onChange={(e) => onChange({ ...block, bpm: typedNumber(e.target.value) })}
+          onChange={(bpm) => onChange({ ...block, bpm })}
         />
-        <TextField
+        <NumberField
           label="Times each combo"
           className="col-span-2"
           inputMode="numeric"
-          value={shownNumber(block.cyclesEach)}
+          value={block.cyclesEach}
           error={errors.of(`${path}.cyclesEach`)}
-          onChange={(e) => onChange({ ...block, cyclesEach: typedNumber(e.target.value) })}
+          onChange={(cyclesEach) => onChange({ ...block, cyclesEach })}
         />
         <ChoiceField
           label="Called by"

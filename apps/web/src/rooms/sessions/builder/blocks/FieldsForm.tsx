@@ -1,8 +1,9 @@
 import type { AnyBlockDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../../../app/useFieldErrors.ts';
-import { ChoiceField, LongTextField, TextField, TickField, WordsField } from '../../../../ui/Field.tsx';
+import { ChoiceField, LongTextField, TextField, TickField } from '../../../../ui/Field.tsx';
+import { MaybeNumberField, NumberField, WordsField } from '../../../../ui/TypedField.tsx';
 import type { BlockField } from './blockFields.ts';
-import { shownNumber, typedNumber } from './settings.ts';
+import { shownNumber } from '../../../../ui/numbers.ts';
 
 interface FieldsFormProps {
   readonly block: AnyBlockDto;
@@ -54,24 +55,20 @@ export function FieldsForm({ block, fields, path, errors, onChange }: FieldsForm
                 onChange={(e) => write(field.name, e.target.value)}
               />
             );
-          case 'number':
+          case 'number': {
+            const Field = field.orNull ? MaybeNumberField : NumberField;
             return (
-              <TextField
+              <Field
                 key={field.name}
                 label={field.label}
                 hint={field.hint}
                 className="col-span-2"
-                inputMode="decimal"
-                value={shownNumber(value as number | null)}
+                value={value as number}
                 error={error}
-                onChange={(e) =>
-                  write(
-                    field.name,
-                    field.orNull && e.target.value.trim() === '' ? null : typedNumber(e.target.value),
-                  )
-                }
+                onChange={(next: number | null) => write(field.name, next)}
               />
             );
+          }
           case 'choice':
             return (
               <ChoiceField

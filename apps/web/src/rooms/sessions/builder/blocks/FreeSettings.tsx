@@ -1,26 +1,25 @@
 import type { FreeBlockDto } from '@eurhythm/contract';
-import { LongTextField, TextField } from '../../../../ui/Field.tsx';
-import { shownNumber, typedNumber, type SettingsProps } from './settings.ts';
+import { LongTextField } from '../../../../ui/Field.tsx';
+import { NumberField } from '../../../../ui/TypedField.tsx';
+import type { SettingsProps } from './settings.ts';
 
 /** Settings of shadowboxing. */
 export function FreeSettings({ block, path, errors, onChange }: SettingsProps<FreeBlockDto>) {
   return (
     <div className="grid grid-cols-6 gap-3 pt-3">
-      <TextField
+      <NumberField
         label="Shortest wait, seconds"
         className="col-span-3"
-        inputMode="numeric"
-        value={shownNumber(block.every.min)}
+        value={block.every.min}
         error={errors.of(`${path}.every.min`)}
-        onChange={(e) => onChange({ ...block, every: { ...block.every, min: typedNumber(e.target.value) } })}
+        onChange={(min) => onChange({ ...block, every: { ...block.every, min } })}
       />
-      <TextField
+      <NumberField
         label="Longest wait, seconds"
         className="col-span-3"
-        inputMode="numeric"
-        value={shownNumber(block.every.max)}
+        value={block.every.max}
         error={errors.of(`${path}.every.max`)}
-        onChange={(e) => onChange({ ...block, every: { ...block.every, max: typedNumber(e.target.value) } })}
+        onChange={(max) => onChange({ ...block, every: { ...block.every, max } })}
       />
       <LongTextField
         label="Prompts, one on a line"

@@ -1,6 +1,7 @@
 import type { AnyBlockDto } from '@eurhythm/contract';
-import { TextField, TickField, WordsField } from '../../../../ui/Field.tsx';
-import { shownNumber, typedNumber, type SettingsProps } from './settings.ts';
+import { TextField, TickField } from '../../../../ui/Field.tsx';
+import { MaybeNumberField, WordsField } from '../../../../ui/TypedField.tsx';
+import type { SettingsProps } from './settings.ts';
 
 /** What every block has: whom it is for, what has to be at hand, the room, and what is said before. */
 export function SharedSettings({
@@ -48,16 +49,13 @@ export function SharedSettings({
           error={errors.under(`${path}.kit`)[0]?.message}
           onChange={(kit) => onChange({ ...block, kit })}
         />
-        <TextField
+        <MaybeNumberField
           label="Steps one way"
           hint="empty: as its lines need"
           className="col-span-2"
-          inputMode="decimal"
-          value={shownNumber(block.space ?? null)}
+          value={block.space ?? null}
           error={errors.of(`${path}.space`)}
-          onChange={(e) =>
-            onChange({ ...block, space: e.target.value.trim() === '' ? null : typedNumber(e.target.value) })
-          }
+          onChange={(space) => onChange({ ...block, space })}
         />
         <TextField
           label="Said before it begins"

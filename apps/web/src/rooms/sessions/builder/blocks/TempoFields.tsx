@@ -1,7 +1,8 @@
 import type { AnyShapeDto, ComboBlockDto } from '@eurhythm/contract';
-import { ChoiceField, TextField, WordsField } from '../../../../ui/Field.tsx';
+import { ChoiceField } from '../../../../ui/Field.tsx';
+import { NumberField, NumbersField } from '../../../../ui/TypedField.tsx';
 import { GAP_CHOICES, ORDER_CHOICES, SHAPE_CHOICES } from '../choices.ts';
-import { shownNumber, typedNumber, type SettingsProps } from './settings.ts';
+import type { SettingsProps } from './settings.ts';
 
 /** The field of a shape: its name in the block, its label, and the value it begins with at a tempo. */
 const SHAPE_FIELDS = {
@@ -39,16 +40,13 @@ export function TempoFields({ block, path, errors, onChange }: SettingsProps<Com
         }
       />
       {SHAPE_FIELDS[tempo.kind].map(([name, label]) => (
-        <TextField
+        <NumberField
           key={name}
           label={label}
           className="col-span-2"
-          inputMode="decimal"
-          value={shownNumber(values[name] ?? NaN)}
+          value={values[name] ?? NaN}
           error={errors.of(`${path}.tempo.${name}`)}
-          onChange={(e) =>
-            onChange({ ...block, tempo: { ...tempo, [name]: typedNumber(e.target.value) } as AnyShapeDto })
-          }
+          onChange={(value) => onChange({ ...block, tempo: { ...tempo, [name]: value } as AnyShapeDto })}
         />
       ))}
       <ChoiceField
@@ -65,14 +63,13 @@ export function TempoFields({ block, path, errors, onChange }: SettingsProps<Com
       />
       {gaps.kind === 'random' &&
         (['min', 'max'] as const).map((name) => (
-          <TextField
+          <NumberField
             key={name}
             label={name === 'min' ? 'At least, seconds' : 'At most, seconds'}
             className="col-span-2"
-            inputMode="decimal"
-            value={shownNumber(gaps[name])}
+            value={gaps[name]}
             error={errors.of(`${path}.gaps.${name}`)}
-            onChange={(e) => onChange({ ...block, gaps: { ...gaps, [name]: typedNumber(e.target.value) } })}
+            onChange={(value) => onChange({ ...block, gaps: { ...gaps, [name]: value } })}
           />
         ))}
       <ChoiceField
@@ -82,12 +79,12 @@ export function TempoFields({ block, path, errors, onChange }: SettingsProps<Com
         choices={ORDER_CHOICES}
         onChange={(e) => onChange({ ...block, order: e.target.value as NonNullable<ComboBlockDto['order']> })}
       />
-      <WordsField
+      <NumbersField
         label="Contact, percent"
         className="col-span-2"
-        words={(block.intensity ?? []).map(shownNumber)}
+        value={block.intensity ?? []}
         error={errors.of(`${path}.intensity`)}
-        onChange={(steps) => onChange({ ...block, intensity: steps.map(typedNumber) })}
+        onChange={(steps) => onChange({ ...block, intensity: [...steps] })}
       />
     </div>
   );

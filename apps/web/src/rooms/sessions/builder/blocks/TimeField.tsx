@@ -1,5 +1,5 @@
-import { useState } from 'react';
 import { TextField } from '../../../../ui/Field.tsx';
+import { useTyped } from '../../../../ui/TypedField.tsx';
 import { clockText, secondsFromClock } from '../../../../ui/times.ts';
 
 interface TimeFieldProps {
@@ -10,9 +10,13 @@ interface TimeFieldProps {
   onChange(seconds: number): void;
 }
 
+const readSeconds = (text: string): number => secondsFromClock(text) ?? NaN;
+
+const shownSeconds = (seconds: number): string => (Number.isFinite(seconds) ? clockText(seconds) : '');
+
 /** A length written as minutes and seconds, or as seconds alone. */
 export function TimeField({ label, className, seconds, error, onChange }: TimeFieldProps) {
-  const [text, setText] = useState(() => clockText(seconds));
+  const [text, setText] = useTyped(seconds, { read: readSeconds, show: shownSeconds, same: Object.is });
   const read = secondsFromClock(text);
   return (
     <TextField
@@ -23,7 +27,7 @@ export function TimeField({ label, className, seconds, error, onChange }: TimeFi
       error={read === null ? 'Write the time like 2:00, or in seconds.' : error}
       onChange={(e) => {
         setText(e.target.value);
-        onChange(secondsFromClock(e.target.value) ?? NaN);
+        onChange(readSeconds(e.target.value));
       }}
       onBlur={() => read !== null && setText(clockText(read))}
     />

@@ -1,4 +1,5 @@
 import type { AnyBlockDto, CountBlockDto, GroupRepsDto, SchoolDto } from '@eurhythm/contract';
+import { toldNumber } from '../../../../ui/numbers.ts';
 
 export type BlockKind = AnyBlockDto['kind'];
 
@@ -93,21 +94,21 @@ export function newBlock(
 export function tellBlock(block: AnyBlockDto, comboName: (id: string | undefined) => string): string {
   switch (block.kind) {
     case 'combo':
-      return `${block.combos.map((ref) => comboName(ref.comboId)).join(', ') || 'no combo yet'} · ${block.bpm} a minute`;
+      return `${block.combos.map((ref) => comboName(ref.comboId)).join(', ') || 'no combo yet'} · ${toldNumber(block.bpm)} a minute`;
     case 'count':
-      return `${block.title}: ${block.reps}${block.sides === 'both' ? ' each side' : ''} × ${block.sets}${tellGroups(block.groups)}`;
+      return `${block.title}: ${toldNumber(block.reps)}${block.sides === 'both' ? ' each side' : ''} × ${toldNumber(block.sets)}${tellGroups(block.groups)}`;
     case 'burst':
       return block.title;
     case 'hold':
-      return `${block.title}: ${block.holdSeconds} s${block.sides === 'both' ? ' each side' : ''} × ${block.times}`;
+      return `${block.title}: ${toldNumber(block.holdSeconds)} s${block.sides === 'both' ? ' each side' : ''} × ${toldNumber(block.times)}`;
     case 'free':
       return `${block.prompts.length} prompts`;
     case 'react':
       return `${block.call === '' ? 'the holder’s sign' : `“${block.call}”`}: ${block.line}`;
     case 'footwork':
-      return `${block.steps} × ${block.there}${block.strike === '' ? '' : `, ${block.strike}`}, ${block.steps} × ${block.back}`;
+      return `${toldNumber(block.steps)} × ${block.there}${block.strike === '' ? '' : `, ${block.strike}`}, ${toldNumber(block.steps)} × ${block.back}`;
     case 'condition':
-      return `${block.title}${block.reps === null ? '' : `: ${block.reps}${tellGroups(block.groups)}`}`;
+      return `${block.title}${block.reps === null ? '' : `: ${toldNumber(block.reps)}${tellGroups(block.groups)}`}`;
     case 'rest':
       return '';
     case 'talk':
@@ -119,5 +120,7 @@ export function tellBlock(block: AnyBlockDto, comboName: (id: string | undefined
 
 /** Who does how many instead. */
 function tellGroups(groups: readonly GroupRepsDto[]): string {
-  return groups.length === 0 ? '' : ` (${groups.map(({ group, reps }) => `${group} ${reps}`).join(', ')})`;
+  return groups.length === 0
+    ? ''
+    : ` (${groups.map(({ group, reps }) => `${group} ${toldNumber(reps)}`).join(', ')})`;
 }

@@ -5,6 +5,7 @@ import { BLOCK_KINDS } from '@eurhythm/core/rounds';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import {
   plannedBlock,
+  rightBlock,
   withExactLength,
   type AnyBlockDto,
   type ComboView,
@@ -106,7 +107,7 @@ export const RoundEditor = memo(function RoundEditor({
                 isOpen={block.id === openId}
                 error={errors.of(`${path}.blocks.${i}.seconds`)}
                 comboName={(id) => comboName(id, combos)}
-                line={linesOf(plannedBlock(block, byId), book)[0] ?? null}
+                line={linesOf(plannedBlock(rightBlock(block), byId), book)[0] ?? null}
                 book={book}
                 onOpen={() => setOpenId(block.id)}
                 onSeconds={(seconds) => changeBlock(i, { ...block, seconds })}
@@ -128,7 +129,9 @@ export const RoundEditor = memo(function RoundEditor({
           { value: '', label: 'choose what comes next' },
           ...BLOCK_KINDS.map((kind) => ({ value: kind, label: BLOCK_NAMES[kind].join(': ') })),
         ]}
-        onChange={(e) => add(newBlock(e.target.value as BlockKind, '', firstCombo, school.words))}
+        onChange={(e) =>
+          e.target.value !== '' && add(newBlock(e.target.value as BlockKind, '', firstCombo, school.words))
+        }
       />
       <FromGradeList comboLine={(id) => combos.find((each) => each.id === id)} book={book} onAdd={add} />
       {blocks[openAt] && (
