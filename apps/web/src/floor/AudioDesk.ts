@@ -28,6 +28,11 @@ export class AudioDesk {
     return this.context.state === 'running';
   }
 
+  /** Lets it sound, where the browser waits for a press; a desk that is closed stays closed. */
+  wake(): void {
+    if (this.context.state !== 'closed') void this.context.resume();
+  }
+
   /** Fetches and decodes clips that are not here yet; tells the share that is done. @throws when one cannot be had. */
   async load(ids: readonly string[], onShare: (share: number) => void): Promise<void> {
     const missing = [...new Set(ids)].filter((id) => !this.buffers.has(id));

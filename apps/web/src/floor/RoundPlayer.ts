@@ -67,7 +67,7 @@ export class RoundPlayer {
       : { clock: 'wall', zero: performance.now() / 1000 + counted - position };
     if (beat > 0) this.count(position, beat);
     this.next = this.firstFrom(position + (lead === 0 ? 0.02 : 0));
-    void this.desk.context.resume();
+    this.desk.wake();
     this.place();
   }
 

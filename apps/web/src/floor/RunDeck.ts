@@ -197,7 +197,7 @@ export class RunDeck {
 
   /** A press of any key lets a silent page sound, and takes the note about coming back away. */
   touch(): void {
-    void this.desk.context.resume();
+    this.desk.wake();
     if (this.state.cameBackAt !== null && this.desk.audible) this.set({ cameBackAt: null });
   }
 

@@ -23,7 +23,7 @@ export function useDesk(): DeskInHand {
       held.current = new AudioDesk();
       setDesk(held.current);
     }
-    void held.current.context.resume();
+    held.current.wake();
     return held.current;
   };
   return {

@@ -1,11 +1,9 @@
-import { useEffect, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { useEffect, useState } from 'react';
 import type { CallWords } from '@eurhythm/core/calls';
 import type { CallStyle } from '@eurhythm/core/rounds';
 import type { CompiledRoundView, CompileRoundDto } from '@eurhythm/contract';
 import { send } from '../app/api.ts';
-import { AudioDesk } from './AudioDesk.ts';
-import { RoundPlayer } from './RoundPlayer.ts';
+import { usePlaying } from './usePlaying.ts';
 
 /** Times through that are heard once, and in a loop until it is stopped. */
 const CYCLES = { once: 2, loop: 50 } as const;
@@ -30,61 +28,26 @@ export interface Hearing {
 
 /** Lets a line be heard as on the Floor: announced, counted in, and twice through with calls and ticks. */
 export function useHearing(): Hearing {
-  const desk = useRef<AudioDesk | null>(null);
-  const player = useRef<RoundPlayer | null>(null);
-  const [state, setState] = useState<Hearing['state']>('silent');
+  const { state, now, play, stop } = usePlaying();
   const [beat, setBeat] = useState<number | null>(null);
-
-  const stop = (): void => {
-    player.current?.dispose();
-    player.current = null;
-    setState('silent');
-    setBeat(null);
-  };
-  useEffect(
-    () => () => {
-      player.current?.dispose();
-      desk.current?.close();
-    },
-    [],
-  );
   useEffect(() => {
-    if (state !== 'playing') return;
+    if (state !== 'playing') return setBeat(null);
     let frame = requestAnimationFrame(function look() {
-      const { position = 0, round } = player.current ?? {};
+      const { position = 0, round } = now() ?? {};
       const cycle = round?.cycles.findLast((each) => each.at <= position);
       setBeat(cycle ? Math.min(cycle.beats, (position - cycle.at) / cycle.beatSeconds) : null);
       frame = requestAnimationFrame(look);
     });
     return () => cancelAnimationFrame(frame);
-  }, [state]);
-
-  const hear = async (wish: HearingWish): Promise<void> => {
-    stop();
-    setState('loading');
-    desk.current ??= new AudioDesk();
-    const round = excerpt(
-      await send<CompiledRoundView>('POST', 'rounds/compile', hearingRequest(wish)),
-      CYCLES[wish.times ?? 'once'],
+  }, [state, now]);
+  const hear = (wish: HearingWish): void =>
+    play(async () =>
+      excerpt(
+        await send<CompiledRoundView>('POST', 'rounds/compile', hearingRequest(wish)),
+        CYCLES[wish.times ?? 'once'],
+      ),
     );
-    await desk.current.load(
-      round.cues.flatMap((cue) => cue.clip?.id ?? []),
-      () => {},
-    );
-    player.current = new RoundPlayer(desk.current, round, stop);
-    player.current.start(0);
-    setState('playing');
-  };
-  return {
-    state,
-    beat,
-    stop,
-    hear: (wish) =>
-      void hear(wish).catch((error: Error) => {
-        stop();
-        toast.error(error.message);
-      }),
-  };
+  return { state, beat, stop, hear };
 }
 
 function hearingRequest({ line, lead, bpm, calls, words, times }: HearingWish): CompileRoundDto {

@@ -3,7 +3,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import type { MoveBook } from '@eurhythm/core/moves';
-import type { ComboView, GymView, SaveComboDto } from '@eurhythm/contract';
+import type { ComboView, GymView } from '@eurhythm/contract';
 import { newId } from '../../app/api.ts';
 import { queries } from '../../app/queries.ts';
 import { useDraft } from '../../app/useDraft.ts';
@@ -11,7 +11,7 @@ import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
 import { ComboList } from './ComboList.tsx';
 import { RhythmImport } from './RhythmImport.tsx';
-import { emptyCombo } from './newCombo.ts';
+import { emptyCombo, saveable } from './newCombo.ts';
 import { Workbench } from './Workbench.tsx';
 
 /** The gym's combos on the left, the workbench for one of them on the right. */
@@ -65,8 +65,4 @@ function OpenCombo({ combo, all, gym, book }: OpenComboProps) {
   // A draft of an earlier release may lack what is new.
   const value = { ...saved, ...draft.value };
   return <Workbench id={ownId} isNew={!combo} combo={value} draft={draft} gym={gym} book={book} all={all} />;
-}
-
-function saveable({ id: _id, grade: _grade, updatedAt: _at, ...combo }: ComboView): SaveComboDto {
-  return combo;
 }

@@ -12,6 +12,7 @@ import type { Draft } from '../../app/useDraft.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
 import { useStable } from '../../app/useStable.ts';
 import { useShortcut } from '../../app/useShortcut.ts';
+import { toastWithUndo } from '../../app/toastWithUndo.ts';
 import { useHearing, type HearingWish } from '../../floor/useHearing.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
@@ -86,10 +87,7 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all }: Workbench
   const take = useStable((line: string, what: string): void => {
     const before = combo.line;
     change({ line });
-    toast(`The line is now ${what}.`, {
-      duration: 10_000,
-      action: { label: 'Undo', onClick: () => change({ line: before }) },
-    });
+    toastWithUndo(`The line is now ${what}.`, () => change({ line: before }));
   });
   const hear = useStable((wish: Partial<HearingWish> = {}): void =>
     hearing.hear({

@@ -27,3 +27,8 @@ export function freeNumber(all: readonly ComboView[], gradeId: string): number {
   while (taken.has(number)) number += 1;
   return number;
 }
+
+/** A combo of the book as it is written back. */
+export function saveable({ id: _id, grade: _grade, updatedAt: _at, ...combo }: ComboView): SaveComboDto {
+  return combo;
+}

@@ -3,6 +3,7 @@ import { toast } from 'sonner';
 import type { Rule } from '@eurhythm/core/body';
 import type { GymView } from '@eurhythm/contract';
 import { put } from '../../app/api.ts';
+import { toastWithUndo } from '../../app/toastWithUndo.ts';
 
 /** Tells the gym not to hear of a rule any more; undo turns it on again. */
 export function useMutedRule({ school }: GymView): (rule: Rule) => void {
@@ -13,10 +14,9 @@ export function useMutedRule({ school }: GymView): (rule: Rule) => void {
   const mute = async (rule: Rule): Promise<void> => {
     try {
       await set([...school.muted, rule]);
-      toast('The gym does not hear of this any more. Gym turns it on again.', {
-        duration: 10_000,
-        action: { label: 'Undo', onClick: () => void set(school.muted) },
-      });
+      toastWithUndo('The gym does not hear of this any more. Gym turns it on again.', () =>
+        set(school.muted),
+      );
     } catch (error) {
       toast.error(error instanceof Error ? error.message : String(error));
     }

@@ -4,9 +4,10 @@ import { toast } from 'sonner';
 import type { RecipeKind } from '@eurhythm/core/teach';
 import { SaveComboDto, checkFields, type ComboView } from '@eurhythm/contract';
 import { put, send } from '../../app/api.ts';
+import { toastWithUndo } from '../../app/toastWithUndo.ts';
 import { putDraft, type Draft } from '../../app/useDraft.ts';
 import type { FieldErrors } from '../../app/useFieldErrors.ts';
-import { freeNumber } from './newCombo.ts';
+import { freeNumber, saveable } from './newCombo.ts';
 
 interface Wanted {
   readonly id: string;
@@ -53,11 +54,14 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
   const remove = useMutation({
     mutationFn: () => send('DELETE', `combos/${id}`),
     onSuccess: async () => {
+      const before = all.find((each) => each.id === id);
+      const unsaved = draft.isChanged ? combo : null;
       draft.clear();
       await refresh();
-      toast(`“${combo.title}” is out of the book.`, {
-        duration: 10_000,
-        action: { label: 'Undo', onClick: () => void put(`combos/${id}`, combo).then(refresh) },
+      toastWithUndo(`“${before?.title ?? combo.title}” is out of the book.`, async () => {
+        await put(`combos/${id}`, before ? saveable(before) : combo);
+        if (unsaved) putDraft(`combo.${id}`, unsaved);
+        await refresh();
       });
       void navigate('/combos');
     },

@@ -87,7 +87,8 @@ function GradeList({ grade, saved, combos, book, gym }: GradeListProps) {
     const rep = combo
       ? comboRepSeconds(combo.line, combo.bpm, lines)
       : moveRepSeconds((technique.move ?? '').replace(/^[fr]:/, ''), lines, factor);
-    return rep === null ? 0 : techniqueSeconds(rep, technique);
+    const seconds = rep === null ? 0 : techniqueSeconds(rep, technique);
+    return Number.isFinite(seconds) ? seconds : 0;
   };
   const total = list.reduce((sum, technique) => sum + secondsOf(technique), 0);
   const save = useMutation({

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { SaveMoveDto, checkFields, type BookView, type GradeView, type MoveView } from '@eurhythm/contract';
 import { put, send } from '../../app/api.ts';
+import { toastWithUndo } from '../../app/toastWithUndo.ts';
 import { useDraft } from '../../app/useDraft.ts';
 import { useFieldErrors } from '../../app/useFieldErrors.ts';
 import { useShortcut } from '../../app/useShortcut.ts';
@@ -47,17 +48,13 @@ export function MoveEditor({ code, saved, move, book, grades }: MoveEditorProps)
     mutationFn: () => send<{ retired: boolean; usedBy: string[] }>('DELETE', `moves/${target}`),
     onSuccess: async ({ retired, usedBy }) => {
       await client.invalidateQueries({ queryKey: ['moves'] });
-      toast(
+      toastWithUndo(
         retired
-          ? `${form.name} is retired, not gone: used by ${usedBy.slice(0, 3).join(', ')}${usedBy.length > 3 ? ` and ${usedBy.length - 3} more` : ''}.`
-          : `${form.name} is out of the book.`,
-        {
-          duration: 10_000,
-          action: {
-            label: 'Undo',
-            onClick: () =>
-              void put(`moves/${target}`, form).then(() => client.invalidateQueries({ queryKey: ['moves'] })),
-          },
+          ? `${saved.name} is retired, not gone: used by ${usedBy.slice(0, 3).join(', ')}${usedBy.length > 3 ? ` and ${usedBy.length - 3} more` : ''}.`
+          : `${saved.name} is out of the book.`,
+        async () => {
+          await put(`moves/${target}`, saved);
+          await client.invalidateQueries({ queryKey: ['moves'] });
         },
       );
       if (!retired) void navigate('/moves');

@@ -6,6 +6,7 @@ import { toast } from 'sonner';
 import { SaveThemeDto, checkFields, type ThemeView } from '@eurhythm/contract';
 import { newId, put, send } from '../../../app/api.ts';
 import { useFieldErrors } from '../../../app/useFieldErrors.ts';
+import { toastWithUndo } from '../../../app/toastWithUndo.ts';
 import { Button, IconButton } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
@@ -35,12 +36,9 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
     mutationFn: ({ id: gone }: ThemeView) => send('DELETE', `themes/${gone}`),
     onSuccess: async (_, { id: gone, title, from, until }) => {
       await refresh();
-      toast(`“${title}” is taken out.`, {
-        duration: 10_000,
-        action: {
-          label: 'Undo',
-          onClick: () => void put(`themes/${gone}`, { title, from, until }).then(refresh),
-        },
+      toastWithUndo(`“${title}” is taken out.`, async () => {
+        await put(`themes/${gone}`, { title, from, until });
+        await refresh();
       });
     },
     onError: (error) => toast.error(error.message),

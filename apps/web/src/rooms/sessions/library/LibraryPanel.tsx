@@ -6,6 +6,7 @@ import { sessionSeconds } from '@eurhythm/core/plan';
 import type { LibraryItem } from '@eurhythm/contract';
 import { put, send } from '../../../app/api.ts';
 import { queries } from '../../../app/queries.ts';
+import { toastWithUndo } from '../../../app/toastWithUndo.ts';
 import { Button, IconButton } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
@@ -88,9 +89,9 @@ function useRemove(): (item: LibraryItem) => void {
     mutationFn: ({ id }: LibraryItem) => send('DELETE', `library/${id}`),
     onSuccess: async (_, { id, title, rounds }) => {
       await refresh();
-      toast(`“${title}” is out of the library.`, {
-        duration: 10_000,
-        action: { label: 'Undo', onClick: () => void put(`library/${id}`, { title, rounds }).then(refresh) },
+      toastWithUndo(`“${title}” is out of the library.`, async () => {
+        await put(`library/${id}`, { title, rounds });
+        await refresh();
       });
     },
     onError: (error) => toast.error(error.message),

@@ -1,10 +1,8 @@
-import { useEffect, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { useEffect, useState } from 'react';
 import { seedFromText, type Seconds } from '@eurhythm/core/units';
 import type { CompiledRoundView, SaveSessionDto } from '@eurhythm/contract';
 import { send } from '../../../app/api.ts';
-import { AudioDesk } from '../../../floor/AudioDesk.ts';
-import { RoundPlayer } from '../../../floor/RoundPlayer.ts';
+import { usePlaying } from '../../../floor/usePlaying.ts';
 import { roundAt } from './roundAt.ts';
 
 export interface Listening {
@@ -17,70 +15,33 @@ export interface Listening {
 
 /** Lets a session be heard from any place on, as it will sound on the Floor, round after round. */
 export function useListening(id: string, session: SaveSessionDto): Listening {
-  const desk = useRef<AudioDesk | null>(null);
-  const player = useRef<{ player: RoundPlayer; starts: Seconds } | null>(null);
-  const turn = useRef(0);
-  const [state, setState] = useState<Listening['state']>('silent');
-  const [at, setAt] = useState<Seconds | null>(null);
-
-  const stop = (): void => {
-    turn.current += 1;
-    player.current?.player.dispose();
-    player.current = null;
-    setState('silent');
-    setAt(null);
-  };
-  useEffect(
-    () => () => {
-      player.current?.player.dispose();
-      desk.current?.close();
-    },
-    [],
-  );
+  const { state, now, play, stop } = usePlaying();
+  const [place, setPlace] = useState<{ readonly starts: Seconds; readonly at: Seconds }>({
+    starts: 0,
+    at: 0,
+  });
   useEffect(() => {
     if (state !== 'playing') return;
     const timer = setInterval(() => {
-      if (player.current) setAt(player.current.starts + player.current.player.position);
+      const position = now()?.position;
+      if (position !== undefined) setPlace(({ starts }) => ({ starts, at: starts + position }));
     }, 200);
     return () => clearInterval(timer);
-  }, [state]);
-
-  const listen = async (from: Seconds): Promise<void> => {
-    stop();
-    const own = turn.current;
-    setState('loading');
-    setAt(from);
+  }, [state, now]);
+  const listen = (from: Seconds): void => {
     const found = roundAt(session.rounds, from);
     if (!found) return stop();
-    desk.current ??= new AudioDesk();
-    const compiled = await send<CompiledRoundView>('POST', 'rounds/compile', {
-      blocks: found.round.blocks,
-      ...(found.round.timeCalls ? { timeCalls: found.round.timeCalls } : {}),
-      lead: session.lead,
-      seed: seedFromText(`${id}/${found.round.id}`),
-      ...(session.word ? { word: session.word } : {}),
-    });
-    await desk.current.load(
-      compiled.cues.flatMap((cue) => cue.clip?.id ?? []),
-      () => {},
-    );
-    if (own !== turn.current) return;
-    const next = found.starts + compiled.duration;
-    player.current = {
-      starts: found.starts,
-      player: new RoundPlayer(desk.current, compiled, () => void listen(next)),
-    };
-    player.current.player.start(from - found.starts);
-    setState('playing');
+    const { round, starts } = found;
+    setPlace({ starts, at: from });
+    const compile = (): Promise<CompiledRoundView> =>
+      send('POST', 'rounds/compile', {
+        blocks: round.blocks,
+        ...(round.timeCalls ? { timeCalls: round.timeCalls } : {}),
+        lead: session.lead,
+        seed: seedFromText(`${id}/${round.id}`),
+        ...(session.word ? { word: session.word } : {}),
+      });
+    play(compile, { from: from - starts, onEnd: ({ duration }) => listen(starts + duration) });
   };
-  return {
-    state,
-    at,
-    stop,
-    listen: (from) =>
-      void listen(from).catch((error: Error) => {
-        stop();
-        toast.error(error.message);
-      }),
-  };
+  return { state, at: state === 'silent' ? null : place.at, stop, listen };
 }

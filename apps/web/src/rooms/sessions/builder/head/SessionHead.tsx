@@ -12,6 +12,7 @@ import { RepeatSheet } from '../../calendar/RepeatSheet.tsx';
 import { FilesMenu } from '../../paper/FilesMenu.tsx';
 import { LEAD_CHOICES } from '../choices.ts';
 import { ClassGroups } from './ClassGroups.tsx';
+import { useRemoval } from './useRemoval.ts';
 import type { Saving } from './useSaving.ts';
 
 interface SessionHeadProps {
@@ -33,6 +34,7 @@ interface SessionHeadProps {
 export function SessionHead(props: SessionHeadProps) {
   const { id, isKnown, session, draft, saving, seconds, warnings, gym, errors, onChange, onDraft } = props;
   const [isRepeating, setRepeating] = useState(false);
+  const remove = useRemoval(id, session, draft);
   return (
     <>
       <header className="mb-3 flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
@@ -107,14 +109,21 @@ export function SessionHead(props: SessionHeadProps) {
           errors={errors}
           onChange={(groups) => onChange({ groups })}
         />
-        {warnings > 0 && (
-          <a
-            href="#before-the-class"
-            className="inline-flex min-h-11 items-center text-sm font-semibold text-caution underline underline-offset-4"
-          >
-            {warnings === 1 ? 'One thing' : `${warnings} things`} to look at before the class
-          </a>
-        )}
+        <span className="flex items-center gap-4 whitespace-nowrap">
+          {warnings > 0 && (
+            <a
+              href="#before-the-class"
+              className="inline-flex min-h-11 items-center text-sm font-semibold text-caution underline underline-offset-4"
+            >
+              {warnings === 1 ? 'One thing' : `${warnings} things`} to look at before the class
+            </a>
+          )}
+          {isKnown && (
+            <Button weight="bare" className="px-0!" onClick={remove}>
+              Take the session out
+            </Button>
+          )}
+        </span>
       </div>
       {isRepeating && session.plannedFor && (
         <RepeatSheet

@@ -1,10 +1,10 @@
 import { memo } from 'react';
-import { toast } from 'sonner';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { seriesOf } from '@eurhythm/core/plan';
 import type { ComboView, RoundDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../../../app/useFieldErrors.ts';
-import { useStableActions } from '../../../../app/useStable.ts';
+import { toastWithUndo } from '../../../../app/toastWithUndo.ts';
+import { useStable, useStableActions } from '../../../../app/useStable.ts';
 import { joinedWithBefore, partedFromBefore, roundPlace, withTimes } from '../arrange.ts';
 import { copyRound, freeRoundId } from '../newRound.ts';
 import { RoundRow, type RoundActions } from './RoundRow.tsx';
@@ -24,6 +24,9 @@ interface RoundListProps {
 /** The rounds in order; those of a series stand under one mark that says how often they are held. */
 export const RoundList = memo(function RoundList(props: RoundListProps) {
   const { rounds, combos, book, chosen, errors, onChoose, onChange, onKeep } = props;
+  const putBack = useStable((gone: RoundDto, at: number): void => {
+    if (!rounds.some((round) => round.id === gone.id)) onChange(rounds.toSpliced(at, 0, gone));
+  });
   const actions = useStableActions<RoundActions>({
     choose: onChoose,
     move: (i, by) => {
@@ -36,11 +39,9 @@ export const RoundList = memo(function RoundList(props: RoundListProps) {
     },
     keep: (i) => onKeep(rounds[i]!),
     remove: (i) => {
+      const gone = rounds[i]!;
       onChange(rounds.toSpliced(i, 1));
-      toast(`“${rounds[i]!.title}” is taken out.`, {
-        duration: 10_000,
-        action: { label: 'Undo', onClick: () => onChange([...rounds]) },
-      });
+      toastWithUndo(`“${gone.title}” is taken out.`, () => putBack(gone, i));
     },
     hold: (i, times) => onChange(withTimes(rounds, i, times)),
     join: (i) => onChange(joinedWithBefore(rounds, i)),
