@@ -102,6 +102,9 @@ test('without a microphone the page says how to allow it, and a WAV file does in
   await expect(page.getByRole('slider', { name: 'On the beat' })).toBeVisible();
   await page.getByRole('button', { name: 'Leave it to the bundled voice' }).click();
   await expect(page.getByText('Say it as you call it on the floor')).toBeVisible();
+  const gone = page.getByRole('listitem').filter({ hasText: 'is said by the bundled voice again' });
+  await gone.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('slider', { name: 'On the beat' })).toBeVisible();
 });
 
 test('the loudspeaker is measured by tapping along', async ({ page }) => {

@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import type { CallGroup, OwnCallView, VoiceView } from '@eurhythm/contract';
 import { put, send, sendForm } from '../../../app/api.ts';
 import { queries } from '../../../app/queries.ts';
+import { toastWithUndo } from '../../../app/toastWithUndo.ts';
 import { useDesk } from '../../../floor/useDesk.ts';
 import { ButtonLink } from '../../../ui/Button.tsx';
 import { ChoiceField, TextField } from '../../../ui/Field.tsx';
@@ -52,8 +53,15 @@ export function OwnVoice() {
     onError: (error) => toast.error(error.message),
   });
   const remove = useMutation({
-    mutationFn: (text: string) => send('DELETE', path(text)),
-    onSuccess: (_, text) => took(null, text),
+    mutationFn: async ({ text, centre, clip }: OwnCallView) => {
+      const wav = await (await fetch(`/api/voice/clips/${clip.id}.wav`)).blob();
+      await send('DELETE', path(text));
+      took(null, text);
+      toastWithUndo(`“${text}” is said by the bundled voice again.`, async () => {
+        await sendSound(path(text), wav);
+        took(await put<OwnCallView>(`${path(text)}/centre`, { centre }), text);
+      });
+    },
     onError: (error) => toast.error(error.message),
   });
   if (!data) return null;
@@ -107,7 +115,7 @@ export function OwnVoice() {
             isSending={record.isPending}
             onSound={(wav) => record.mutate({ text: open.text, wav })}
             onCentre={(centre) => setCentre.mutate({ text: open.text, centre })}
-            onRemove={() => remove.mutate(open.text)}
+            onRemove={() => open.own && remove.mutate(open.own)}
             onNext={next}
           />
         ) : (
