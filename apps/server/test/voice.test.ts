@@ -77,6 +77,23 @@ describe('the bundled voices', () => {
   });
 });
 
+describe('what the gym calls', () => {
+  it('has everything that its rounds may say, the word of the day and the thirty seconds too', async () => {
+    const { calls } = (await call('GET', 'voice')).body;
+    const texts = calls.map((each: { text: string }) => each.text);
+    expect(texts).toEqual(
+      expect.arrayContaining(['thirty seconds', 'halfway', 'tide', 'switch back', 'one']),
+    );
+    expect(new Set(texts).size).toBe(texts.length);
+    const { rounds, lead, word } = (await call('GET', 'sessions/first-steps')).body;
+    for (const { blocks } of rounds) {
+      const { body } = await call('POST', 'rounds/compile', { blocks, lead, word, seed: 3 });
+      const said = body.cues.flatMap((cue: { clip?: object; text: string }) => (cue.clip ? [cue.text] : []));
+      expect(said.filter((text: string) => !texts.includes(text))).toEqual([]);
+    }
+  });
+});
+
 describe('words of other languages', () => {
   it.each([
     ['größe', 'grosse'],

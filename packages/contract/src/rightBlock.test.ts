@@ -76,10 +76,10 @@ function numbersIn(value: unknown): (string | number)[][] {
   return Object.entries(value).flatMap(([key, inner]) => numbersIn(inner).map((place) => [key, ...place]));
 }
 
-function withNumber(value: any, [key, ...rest]: readonly (string | number)[], number: unknown): any {
+function withNumber(value: unknown, [key, ...rest]: readonly (string | number)[], number: unknown): unknown {
   if (key === undefined) return number;
-  const inner = withNumber(value[key], rest, number);
-  return Array.isArray(value) ? value.with(Number(key), inner) : { ...value, [key]: inner };
+  const inner = withNumber((value as Record<string, unknown>)[key], rest, number);
+  return Array.isArray(value) ? value.with(Number(key), inner) : { ...(value as object), [key]: inner };
 }
 
 describe('a right block', () => {

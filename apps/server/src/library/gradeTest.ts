@@ -1,12 +1,5 @@
-import type {
-  AnyBlockDto,
-  ComboView,
-  GradeView,
-  LibraryItem,
-  RoundDto,
-  TechniqueDto,
-} from '@eurhythm/contract';
-import { burst, counted, rest, talk, type Piece } from './starterPieces.ts';
+import type { ComboView, GradeView, LibraryItem, TechniqueDto } from '@eurhythm/contract';
+import { burst, counted, rest, round, talk } from './starterPieces.ts';
 
 /** A test shows this many combos at most, the newest numbers first: those are the grade's own. */
 const MOST_COMBOS = 6;
@@ -32,61 +25,43 @@ export function gradeTest(
   if (own.length === 0 && shown.length === 0) return null;
   const id = `test-${grade.id}`;
   const rounds = [
-    round(
-      id,
-      'Warm up',
-      'warm-up',
-      [
-        talk('Test', `What is asked for ${grade.name}, and in which order.`, 60),
-        {
-          kind: 'free',
-          seconds: 240,
-          prompts: ['Hands high', 'Light feet', 'Change lead'],
-          every: { min: 10, max: 16 },
-          leadPlan: 'halves',
-        },
-        rest(30),
-      ],
-      1,
-    ),
+    round(`${id}-1`, 'Warm up', 'warm-up', [
+      talk('Test', `What is asked for ${grade.name}, and in which order.`, 60),
+      {
+        kind: 'free',
+        seconds: 240,
+        prompts: ['Hands high', 'Light feet', 'Change lead'],
+        every: { min: 10, max: 16 },
+        leadPlan: 'halves',
+      },
+      rest(30),
+    ]),
     ...(shown.length > 0
-      ? [round(id, 'Technique', 'technique', [...shown.slice(0, MOST_TECHNIQUES), rest(40)], 2)]
+      ? [round(`${id}-2`, 'Technique', 'technique', [...shown.slice(0, MOST_TECHNIQUES), rest(40)])]
       : []),
     ...own.map((combo, i) =>
-      round(
-        id,
-        `${grade.name} ${combo.number}`,
-        'combos',
-        [
-          {
-            kind: 'combo',
-            seconds: 60,
-            combos: [{ comboId: combo.id }],
-            bpm: combo.bpm,
-            calls: 'lead-in',
-            words: 'combo-number',
-            leadPlan: 'halves',
-            cyclesEach: 2,
-          },
-          rest(30),
-        ],
-        3 + i,
-      ),
+      round(`${id}-${3 + i}`, `${grade.name} ${combo.number}`, 'combos', [
+        {
+          kind: 'combo',
+          seconds: 60,
+          combos: [{ comboId: combo.id }],
+          bpm: combo.bpm,
+          calls: 'lead-in',
+          words: 'combo-number',
+          leadPlan: 'halves',
+          cyclesEach: 2,
+        },
+        rest(30),
+      ]),
     ),
-    round(
-      id,
-      'Speed',
-      'conditioning',
-      [
-        talk('First lead', 'Take your own lead.', 10),
-        burst('Two straights'),
-        rest(40),
-        talk('Other lead', 'Change lead.', 10),
-        burst('Two straights'),
-        rest(40),
-      ],
-      3 + own.length,
-    ),
+    round(`${id}-${3 + own.length}`, 'Speed', 'conditioning', [
+      talk('First lead', 'Take your own lead.', 10),
+      burst('Two straights'),
+      rest(40),
+      talk('Other lead', 'Change lead.', 10),
+      burst('Two straights'),
+      rest(40),
+    ]),
   ];
   return {
     id: `starter.${id}`,
@@ -94,20 +69,5 @@ export function gradeTest(
     about: `What ${grade.name} has to show, from its own techniques and combos.`,
     own: false,
     rounds,
-  };
-}
-
-function round(
-  id: string,
-  title: string,
-  kind: RoundDto['kind'],
-  pieces: readonly Piece[],
-  place: number,
-): RoundDto {
-  return {
-    id: `${id}-${place}`,
-    title,
-    kind,
-    blocks: pieces.map((piece, i) => ({ ...piece, id: `${id}-${place}-${i + 1}` }) as AnyBlockDto),
   };
 }

@@ -1,14 +1,16 @@
-import type { AnyBlockDto, LibraryItem, RoundDto, RoundKind } from '@eurhythm/contract';
-import { burst, called, counted, exercise, held, rest, shadow, talk, type Piece } from './starterPieces.ts';
-
-function round(id: string, title: string, kind: RoundKind, pieces: readonly Piece[]): RoundDto {
-  return {
-    id,
-    title,
-    kind,
-    blocks: pieces.map((piece, i) => ({ ...piece, id: `${id}-${i + 1}` }) as AnyBlockDto),
-  };
-}
+import type { LibraryItem, RoundDto } from '@eurhythm/contract';
+import {
+  burst,
+  called,
+  counted,
+  exercise,
+  held,
+  rest,
+  round,
+  shadow,
+  talk,
+  type Piece,
+} from './starterPieces.ts';
 
 function item(id: string, title: string, about: string, rounds: readonly RoundDto[]): LibraryItem {
   return { id: `starter.${id}`, title, about, own: false, rounds: [...rounds] };

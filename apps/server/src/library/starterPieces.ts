@@ -1,4 +1,4 @@
-import type { AnyBlockDto } from '@eurhythm/contract';
+import type { AnyBlockDto, RoundDto, RoundKind } from '@eurhythm/contract';
 
 /** Short ways to write the blocks of the starter library. Lengths of counted blocks are worked out when they are served. */
 type Own<K extends AnyBlockDto['kind']> = Omit<Extract<AnyBlockDto, { kind: K }>, 'id' | 'kind' | 'seconds'>;
@@ -85,3 +85,9 @@ export const shadow = (seconds: number, prompts: string[]): Piece => ({
   every: { min: 8, max: 14 },
   leadPlan: 'halves',
 });
+
+/** A round of these pieces; the ids of its blocks follow from its own. */
+export function round(id: string, title: string, kind: RoundKind, pieces: readonly Piece[]): RoundDto {
+  const blocks = pieces.map((piece, i) => ({ ...piece, id: `${id}-${i + 1}` }) as AnyBlockDto);
+  return { id, title, kind, blocks };
+}

@@ -3,6 +3,7 @@ import { ownPhones } from '@eurhythm/core/calls';
 import { parseLine } from '@eurhythm/core/line';
 import type { MoveBook } from '@eurhythm/core/moves';
 import {
+  TIME_CALLS,
   compileRound,
   wantedTexts,
   type Block,
@@ -84,16 +85,18 @@ export class RoundsService {
     };
   }
 
-  /** Every text that these blocks may call. */
-  async texts(blocks: readonly AnyBlockDto[]): Promise<string[]> {
+  /** Every text that these blocks may call, with the word of the day where there is one. */
+  async texts(blocks: readonly AnyBlockDto[], word = ''): Promise<string[]> {
     const book = await this.moves.book();
     const { count } = await this.speech();
-    return wantedTexts(await this.fill(blocks, book), book, count);
+    return wantedTexts(await this.fill(blocks, book), book, count, { word, timeCalls: TIME_CALLS });
   }
 
   /** Makes the clips of these blocks ahead of time, so that nobody waits for them on the Floor. */
-  async warmVoice(blocks: readonly AnyBlockDto[]): Promise<void> {
-    await this.voice.shelf(await this.texts(blocks), (await this.speech()).speaker, { isUrgent: false });
+  async warmVoice(blocks: readonly AnyBlockDto[], word: string): Promise<void> {
+    await this.voice.shelf(await this.texts(blocks, word), (await this.speech()).speaker, {
+      isUrgent: false,
+    });
   }
 
   /** Refuses blocks that name a missing combo or hold a bad line; `under` is the path of the list in the request. */

@@ -84,21 +84,24 @@ export class SessionsService {
 
   /** Makes the voice of every saved session ahead of time, one session after the other. */
   async warmVoice(): Promise<void> {
-    for (const blocks of await this.blocksOfSessions()) await this.rounds.warmVoice(blocks);
+    for (const { blocks, word } of await this.blocksOfSessions()) await this.rounds.warmVoice(blocks, word);
   }
 
   /** Every text that the saved sessions may call. */
   async texts(): Promise<string[]> {
     const texts = await Promise.all(
-      (await this.blocksOfSessions()).map((blocks) => this.rounds.texts(blocks)),
+      (await this.blocksOfSessions()).map(({ blocks, word }) => this.rounds.texts(blocks, word)),
     );
     return [...new Set(texts.flat())];
   }
 
-  /** All blocks of each saved session, linked as they will be played. */
-  private async blocksOfSessions(): Promise<AnyBlockDto[][]> {
-    const rows = await this.database.select({ rounds: sessions.rounds }).from(sessions);
-    return rows.map(({ rounds }) => heldRounds(rounds).flatMap((round) => round.blocks));
+  /** All blocks of each saved session, linked as they will be played, and its word of the day. */
+  private async blocksOfSessions(): Promise<{ blocks: AnyBlockDto[]; word: string }[]> {
+    const rows = await this.database.select({ rounds: sessions.rounds, word: sessions.word }).from(sessions);
+    return rows.map(({ rounds, word }) => ({
+      blocks: heldRounds(rounds).flatMap((round) => round.blocks),
+      word,
+    }));
   }
 
   async remove(id: string): Promise<void> {

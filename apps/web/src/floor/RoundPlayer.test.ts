@@ -17,7 +17,8 @@ class HandWorker {
 
 /** A desk with a clock that the test turns, and a list of what stands on it. */
 class HandDesk {
-  readonly context = Object.assign(new EventTarget(), { currentTime: 0, resume: async () => {} });
+  readonly context = Object.assign(new EventTarget(), { currentTime: 0 });
+  wake(): void {}
   audible = true;
   placed: { at: number; when: number }[] = [];
   play(event: { at: number }, when: number): () => void {

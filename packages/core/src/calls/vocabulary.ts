@@ -4,6 +4,7 @@ import { numberWord } from './numberWords.ts';
 /** What is said in every round, whatever is trained. */
 export const ROUND_CALLS: readonly string[] = [
   'halfway',
+  'thirty seconds',
   'ten seconds',
   'rest',
   'get ready',

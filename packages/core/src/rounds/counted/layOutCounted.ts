@@ -83,8 +83,9 @@ export function layOutHold(block: HoldBlock, { from, to }: BlockTime, { layout }
     if (start >= to) break;
     say(layout, block.id, holdForms(block, side), start - COUNT_OPENING + 0.2, 'combo', 1.5);
     layout.cues.push({ at: start, kind: 'count', text: 'hold', block: block.id, sound: 'count-in' });
-    const end = start + block.holdSeconds;
-    for (let left = Math.min(COUNTED_DOWN, block.holdSeconds - 1); left >= 1; left--) {
+    // A block that is too short for its hold ends it.
+    const end = Math.min(to, start + block.holdSeconds);
+    for (let left = Math.min(COUNTED_DOWN, Math.floor(end - start) - 1); left >= 1; left--) {
       layout.calls.push({
         forms: [numberWord(left)],
         priority: 'count',
