@@ -9,12 +9,14 @@ export function editDistance(a: string, b: string, most = Infinity): number {
     const row = [i];
     let least = i;
     for (let j = 1; j <= b.length; j++) {
-      const same = a[i - 1] === b[j - 1];
-      let best = Math.min(last[j]! + 1, row[j - 1]! + 1, last[j - 1]! + (same ? 0 : 1));
-      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
-        best = Math.min(best, beforeLast[j - 2]! + 1);
+      // Compared by hand: this is the innermost loop of a line full of slips.
+      let best = last[j - 1]! + (a[i - 1] === b[j - 1] ? 0 : 1);
+      if (last[j]! < best) best = last[j]! + 1;
+      if (row[j - 1]! < best) best = row[j - 1]! + 1;
+      const isSwapped = i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1];
+      if (isSwapped && beforeLast[j - 2]! < best) best = beforeLast[j - 2]! + 1;
       row.push(best);
-      least = Math.min(least, best);
+      if (best < least) least = best;
     }
     if (least > most) return most + 1;
     [beforeLast, last] = [last, row];
@@ -33,7 +35,8 @@ export function nearestWord(word: string, known: Iterable<string>): string | nul
   let best: string | null = null;
   let bestDistance = allowed + 1;
   for (const candidate of known) {
-    if (Math.abs(candidate.length - lower.length) > allowed) continue;
+    const longer = candidate.length - lower.length;
+    if (longer > allowed || -longer > allowed) continue;
     const distance = editDistance(lower, candidate, allowed);
     if (distance < bestDistance || (distance === bestDistance && best !== null && candidate < best)) {
       best = candidate;

@@ -3,11 +3,22 @@ import { nearestWord } from './nearestWord.ts';
 
 /** The code meant by a word that the book does not know: by its name, an alias, or a slip of the pen; null when none is near. */
 export function wordFor(book: MoveBook, word: string): string | null {
-  const wanted = word.toLocaleLowerCase();
-  for (const move of book.moves.values()) {
-    const names = [move.name, move.say.short, ...move.aliases];
-    if (names.some((name) => name.toLocaleLowerCase().replaceAll(/[^\p{L}]/gu, '') === wanted))
-      return move.code;
+  return namesOf(book).get(word.toLowerCase()) ?? nearestWord(word, book.moves.keys());
+}
+
+type Names = ReadonlyMap<string, string>;
+const known = new WeakMap<MoveBook, Names>();
+
+/** The codes of a book by what else their moves are called, in letters alone; the first move keeps a name that two have. */
+function namesOf(book: MoveBook): Names {
+  let names = known.get(book);
+  if (!names) {
+    const all = [...book.moves.values()].flatMap((move) =>
+      [move.name, move.say.short, ...move.aliases].map(
+        (name) => [name.toLowerCase().replaceAll(/[^\p{L}]/gu, ''), move.code] as const,
+      ),
+    );
+    known.set(book, (names = new Map(all.reverse())));
   }
-  return nearestWord(word, book.moves.keys());
+  return names;
 }

@@ -90,13 +90,13 @@ function withOwnIds(round: DraftedRound, id: string): DraftedRound {
 }
 
 function fromLibrary(kind: RoundLike['kind'], wish: DraftWish, book: MoveBook): DraftedRound | null {
-  const has = new Set(wish.kit.map((item) => item.toLocaleLowerCase()));
+  const has = new Set(wish.kit.map((item) => item.toLowerCase()));
   const found = wish.library.find(
     (round) =>
       round.kind === kind &&
       round.blocks.every(
         (block) =>
-          (wish.kit.length === 0 || (block.kit ?? []).every((item) => has.has(item.toLocaleLowerCase()))) &&
+          (wish.kit.length === 0 || (block.kit ?? []).every((item) => has.has(item.toLowerCase()))) &&
           (wish.floorSteps === null || demandsOf(block, book).floor <= wish.floorSteps),
       ),
   );

@@ -107,10 +107,9 @@ function scoreOf(
 }
 
 function hasFocus(combo: DraftCombo, focus: string): boolean {
-  const wanted = focus.toLocaleLowerCase();
+  const wanted = focus.toLowerCase();
   return (
-    combo.focus.some((word) => word.toLocaleLowerCase() === wanted) ||
-    combo.title.toLocaleLowerCase().includes(wanted)
+    combo.focus.some((word) => word.toLowerCase() === wanted) || combo.title.toLowerCase().includes(wanted)
   );
 }
 

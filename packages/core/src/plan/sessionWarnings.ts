@@ -182,13 +182,11 @@ function smallRoom(placed: readonly PlacedBlock[], { floorSteps }: ClassFacts): 
 
 function missingKit(placed: readonly PlacedBlock[], { kit }: ClassFacts): SessionWarning[] {
   if (kit.length === 0) return [];
-  const has = new Set(kit.map((item) => item.toLocaleLowerCase()));
+  const has = new Set(kit.map((item) => item.toLowerCase()));
   const lacking = placed.flatMap((each) =>
-    (each.block.kit ?? [])
-      .filter((item) => !has.has(item.toLocaleLowerCase()))
-      .map((item) => ({ ...each, item })),
+    (each.block.kit ?? []).filter((item) => !has.has(item.toLowerCase())).map((item) => ({ ...each, item })),
   );
-  return firstOfEach(lacking, ({ item }) => item.toLocaleLowerCase()).map((each) => ({
+  return firstOfEach(lacking, ({ item }) => item.toLowerCase()).map((each) => ({
     rule: 'kit-missing',
     message: `“${each.round.title}” needs ${each.item}, which is not among what the gym has.`,
     place: placeOfBlock(each),

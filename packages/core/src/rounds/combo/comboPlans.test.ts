@@ -277,15 +277,16 @@ describe('any plan', () => {
             },
           });
           expect(unlisted).toEqual([]);
-          round.cycles.slice(1).forEach((cycle, i) => {
+          const tooSoon = round.cycles.slice(1).filter((cycle, i) => {
             const before = round.cycles[i]!;
-            expect(cycle.at).toBeGreaterThanOrEqual(before.at + before.beats * before.beatSeconds - 1e-6);
+            return cycle.at < before.at + before.beats * before.beatSeconds - 1e-6;
           });
-          for (const cue of round.cues) expect(cue.at <= extra.seconds + 1e-9 && cue.at >= -0.5).toBe(true);
+          expect(tooSoon).toEqual([]);
+          expect(round.cues.filter((cue) => cue.at > extra.seconds + 1e-9 || cue.at < -0.5)).toEqual([]);
           const clips = round.cues.flatMap((cue) => cue.clip ?? []).sort((x, y) => x.start - y.start);
-          clips.slice(1).forEach((clip, i) => {
-            expect(clip.start).toBeGreaterThan(clips[i]!.start + clips[i]!.seconds);
-          });
+          expect(
+            clips.slice(1).filter((clip, i) => clip.start <= clips[i]!.start + clips[i]!.seconds),
+          ).toEqual([]);
         },
       ),
       { numRuns: 400 },
