@@ -16,6 +16,8 @@ export default defineConfig({
   outputDir: '../test-results',
   // Without a sound card the browser's audio clock goes slower than real time while the machine is busy.
   timeout: 240_000,
+  // A busy machine draws late; what is drawn never is not drawn later either.
+  expect: { timeout: 15_000 },
   workers: 1,
   // On a busy machine a story may run once more; the list then calls it flaky, which is a fault to be looked into.
   retries: process.env['CI'] ? 1 : 0,
