@@ -63,6 +63,9 @@ export class VariantDto implements VariantRecipe {
   step: number | null = null;
 }
 
+/** Beats in a bar. */
+export const BAR_LIMITS = { min: 1, max: 12 } as const;
+
 export class SaveComboDto {
   @IsOwnId('the grade')
   gradeId!: string;
@@ -80,7 +83,7 @@ export class SaveComboDto {
   @IsTempo()
   bpm!: number;
 
-  @IsWholeWithin('the bar', 1, 12, 'beats')
+  @IsWholeWithin('the bar', BAR_LIMITS.min, BAR_LIMITS.max, 'beats')
   beatsPerBar!: number;
 
   @IsPlainText('the note', 2000)

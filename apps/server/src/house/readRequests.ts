@@ -3,7 +3,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import { BODY_LIMIT, refusalOf } from './refusals.ts';
 
-/** Nothing that is sent here is nested deeper than a tenth of this. */
+/** Deepest nesting that is looked into; no shape of the contract comes near it. */
 const DEEPEST = 100;
 
 /** Reads JSON bodies; what cannot be read or kept is refused here, before any route sees it. */

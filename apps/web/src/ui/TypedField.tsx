@@ -78,7 +78,7 @@ export function WordsField({ words, onChange, ...rest }: WordsFieldProps) {
   return <TypedField {...rest} value={words} meaning={WORDS} onChange={(next) => onChange([...next])} />;
 }
 
-const PERCENTS: Meaning<readonly number[]> = {
+const NUMBERS: Meaning<readonly number[]> = {
   read: (text) => WORDS.read(text).map(typedNumber),
   show: (steps) => steps.map(shownNumber).join(', '),
   same: (a, b) => a.length === b.length && a.every((step, i) => Object.is(step, b[i] ?? NaN)),
@@ -86,5 +86,5 @@ const PERCENTS: Meaning<readonly number[]> = {
 
 /** Several numbers with commas between. */
 export function NumbersField({ value, onChange, ...rest }: TypedProps<readonly number[]>) {
-  return <TypedField {...rest} value={value} meaning={PERCENTS} onChange={onChange} />;
+  return <TypedField {...rest} value={value} meaning={NUMBERS} onChange={onChange} />;
 }

@@ -2,15 +2,12 @@ import { useMemo, useState } from 'react';
 import type { ComboAnalysis, Walk } from '@eurhythm/core/body';
 import type { Lead, MoveBook } from '@eurhythm/core/moves';
 import { planCycle } from '@eurhythm/core/rounds';
-import type { SaveComboDto } from '@eurhythm/contract';
+import { BAR_LIMITS, type SaveComboDto } from '@eurhythm/contract';
 
 export interface DrawnLine {
   readonly walk: Walk;
   readonly beats: number;
 }
-
-/** The largest bar that the contract takes. */
-const MOST_IN_BAR = 12;
 
 /** The strip of the line, or of the last line that could be read, so that it does not flicker away while typing. */
 export function useDrawnLine(
@@ -22,7 +19,9 @@ export function useDrawnLine(
   const [last, setLast] = useState<DrawnLine | null>(null);
   const bpm = combo.bpm >= 20 && combo.bpm <= 300 ? combo.bpm : 90;
   const beatsPerBar =
-    combo.beatsPerBar >= 1 && combo.beatsPerBar <= MOST_IN_BAR ? Math.floor(combo.beatsPerBar) : 4;
+    combo.beatsPerBar >= BAR_LIMITS.min && combo.beatsPerBar <= BAR_LIMITS.max
+      ? Math.floor(combo.beatsPerBar)
+      : 4;
   const cycleBeats =
     combo.cycleBeats !== null && combo.cycleBeats >= 1 ? Math.min(64, combo.cycleBeats) : null;
   const now = useMemo((): DrawnLine | null => {
