@@ -9,6 +9,7 @@ const coreOrder = [
   'calls',
   'rounds',
   'plan',
+  'run',
   'strikes',
   'speed',
   'progress',
@@ -30,10 +31,10 @@ module.exports = {
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'core-is-pure',
-      comment: 'The computation imports nothing but itself: no Node, no DOM library, no package.',
+      comment: 'The computation imports nothing but itself and a library of statistics: no Node, no DOM.',
       severity: 'error',
       from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: '^packages/core/src' },
+      to: { pathNot: '^packages/core/src|node_modules/simple-statistics/' },
     },
     {
       name: 'contract-knows-core-only',

@@ -25,7 +25,7 @@ export default ts.config(
     files: ['apps/web/src/**/*.{ts,tsx}'],
     languageOptions: { globals: globals.browser },
     plugins: { 'react-hooks': hooks },
-    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    rules: Object.fromEntries(Object.keys(hooks.rules).map((rule) => [`react-hooks/${rule}`, 'error'])),
   },
   {
     // Answers of the API are looked at as they come.

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { choose } from './choose.ts';
 
 /** What is typed stays as it is typed, is undone, and never stops the page. */
 async function open(page: Page, path: string): Promise<void> {
@@ -42,9 +43,7 @@ test('a block with nonsense in its fields is told, drawn as empty, and mended', 
     await page.getByLabel(label).fill(right);
   }
   await status(page, /^saved$/);
-  await page
-    .getByLabel('Add a block')
-    .selectOption({ label: 'On the count: a move or line, so many on each side' });
+  await choose(page.getByLabel('Add a block'), 'On the count: a move or line, so many on each side');
   for (const nonsense of ['Minnows', 'Minnows 999999999', '']) {
     await page.getByLabel('Groups, such as Minnows 15, Ebb 25').fill(nonsense);
     await expect(blocks).toBeVisible();

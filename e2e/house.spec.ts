@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { choose } from './choose.ts';
 
 /** What holds everywhere: the gym's ways, who may train, going anywhere by name, and a server that is away. */
 async function open(page: Page, path: string): Promise<void> {
@@ -23,8 +24,8 @@ test('what the gym says of itself decides what is found in a line', async ({ pag
   const before = await fastest();
   await expect(says).not.toContainText('ribs');
   await open(page, '/gym');
-  await page.getByLabel('High block with the front arm').selectOption('avoided');
-  await page.getByLabel('End of a strike').selectOption('through');
+  await choose(page.getByLabel('High block with the front arm'), 'avoided: it opens the ribs');
+  await choose(page.getByLabel('End of a strike'), 'drives through');
   await page.getByLabel('Room for one fighter, steps each way').fill('nought');
   await page.getByRole('button', { name: 'Save' }).first().click();
   await expect(page.getByText('The floor goes from 0.5 to 50 steps.')).toBeVisible();
@@ -117,13 +118,13 @@ test('an own move is written, and lines know it at once, by its code and by anot
 test('while the server is away nothing is lost, and it is kept when it is back', async ({ page }) => {
   await open(page, '/sessions/first-steps');
   const word = (): Promise<string> => json(page, 'sessions/first-steps').then((session) => session.word);
-  await page.route('**/api/sessions/first-steps', (route) =>
+  await page.route('**/api/sessions/first-steps?*', (route) =>
     route.request().method() === 'PUT' ? route.abort() : route.continue(),
   );
   await page.getByLabel('Word of the day').fill('ebb tide');
-  await expect(page.getByRole('status').filter({ hasText: 'The server does not answer.' })).toBeVisible();
+  await expect(page.getByText('1 session waits for the server')).toBeVisible();
   expect(await word()).not.toBe('ebb tide');
-  await page.unroute('**/api/sessions/first-steps');
+  await page.unroute('**/api/sessions/first-steps?*');
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible({ timeout: 15_000 });
   expect(await word()).toBe('ebb tide');
   await page.getByLabel('Word of the day').fill('');

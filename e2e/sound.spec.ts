@@ -153,8 +153,8 @@ test('on the Floor the tempo changes from the next time through, and it holds af
   await page.request.put('/api/runs/tempo-run', {
     data: { sessionId: 'first-steps', fighterIds: [], startedAt: new Date().toISOString() },
   });
-  await page.request.put('/api/runs/tempo-run/clock', {
-    data: { round: 0, position: 16, running: false, at: new Date().toISOString() },
+  await page.request.put('/api/runs/tempo-run/events/held', {
+    data: { kind: 'hold', round: 0, position: 16, at: new Date().toISOString() },
   });
   await open(page, '/floor/tempo-run');
   await expect(page.getByTestId('call')).toHaveText('held', { timeout: 60_000 });
@@ -165,12 +165,15 @@ test('on the Floor the tempo changes from the next time through, and it holds af
   await expect(page.getByText('tempo +4')).toBeVisible();
   await expect(page.getByText(/76 a minute/)).toBeVisible({ timeout: 30_000 });
   await page.keyboard.press('v');
-  await page.getByRole('group', { name: 'Volume' }).getByLabel(/Ticks/).fill('0.3');
+  await page.getByRole('group', { name: 'Volume' }).getByRole('slider', { name: 'Ticks' }).press('Home');
   await page.keyboard.press('e');
   await page.getByText('leave').hover();
   await expect(page.getByTestId('call')).toHaveText('held', { timeout: 60_000 });
-  const { clock } = await (await page.request.get('/api/runs/tempo-run')).json();
-  expect(clock.shifts.map((shift: { by: number }) => shift.by)).toEqual([2, 2]);
+  const log = async (): Promise<string[]> => {
+    const { events } = await (await page.request.get('/api/runs/tempo-run')).json();
+    return events.map(({ kind, by = '' }: { kind: string; by?: number | '' }) => `${kind} ${by}`.trim());
+  };
+  await expect.poll(log).toEqual(['hold', 'go-on', 'tempo 2', 'tempo 2', 'hold']);
   await page.reload();
   await expect(page.getByText('tempo +4')).toBeVisible({ timeout: 60_000 });
   await page.request.put('/api/runs/tempo-run/end', { data: {} });

@@ -15,8 +15,8 @@ async function startRun(page, base, id, session) {
 }
 
 async function setClock(page, base, id, round, position) {
-  await page.request.put(`${base}/api/runs/${id}/clock`, {
-    data: { round, position, running: true, at: new Date().toISOString() },
+  await page.request.put(`${base}/api/runs/${id}/events/at-${round}-${position}`, {
+    data: { kind: 'start', round, position, at: new Date().toISOString() },
   });
 }
 

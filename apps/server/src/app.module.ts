@@ -6,12 +6,15 @@ import { FightersModule } from './fighters/fighters.module.ts';
 import { GradesModule } from './grades/grades.module.ts';
 import { GymModule } from './gym/gym.module.ts';
 import { LibraryModule } from './library/library.module.ts';
+import { LogModule } from './log/log.module.ts';
 import { MovesModule } from './moves/moves.module.ts';
+import { NumbersModule } from './numbers/numbers.module.ts';
 import { RunsModule } from './runs/runs.module.ts';
 import { SessionsModule } from './sessions/sessions.module.ts';
 import { SoundCheckModule } from './soundCheck/soundCheck.module.ts';
 import type { Store } from './store/openStore.ts';
 import { StoreModule } from './store/store.module.ts';
+import { TestsModule } from './tests/tests.module.ts';
 import { VoiceModule } from './voice/voice.module.ts';
 
 /** One module for each room of the product, over one store and one data folder. */
@@ -19,9 +22,12 @@ import { VoiceModule } from './voice/voice.module.ts';
   imports: [
     MovesModule,
     CombosModule,
+    NumbersModule,
     SessionsModule,
     LibraryModule,
     RunsModule,
+    TestsModule,
+    LogModule,
     CalendarModule,
     FightersModule,
     GymModule,

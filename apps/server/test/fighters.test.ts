@@ -21,10 +21,18 @@ describe('fighters', () => {
   });
   it('are taken in with what is known of them, and changed', async () => {
     const { status, body } = await call('PUT', 'fighters/ama', fighter);
-    expect([status, body]).toEqual([200, { id: 'ama', ...fighter, grade: 'Slack', height: null, apart: [] }]);
+    expect([status, body]).toEqual([
+      200,
+      { id: 'ama', ...fighter, grade: 'Slack', height: null, apart: [], version: 1 },
+    ]);
     const changed = { ...fighter, gradeId: 'flood', height: 171.5, apart: ['ines', 'radek'] };
     await call('PUT', 'fighters/ama', changed);
-    expect((await call('GET', 'fighters/ama')).body).toEqual({ id: 'ama', ...changed, grade: 'Flood' });
+    expect((await call('GET', 'fighters/ama')).body).toEqual({
+      id: 'ama',
+      ...changed,
+      grade: 'Flood',
+      version: 2,
+    });
     await call('PUT', 'fighters/ama', { ...changed, height: null });
     expect((await call('GET', 'fighters/ama')).body.height).toBeNull();
   });
@@ -73,8 +81,8 @@ describe('a fighter’s log', () => {
     const { attempts, bursts } = (await call('GET', 'fighters/ama/log')).body;
     expect(attempts).toHaveLength(4);
     expect(bursts).toEqual([
-      { title: 'Two straights', lead: 'left', best: 30, median: 26, trials: 3 },
-      { title: 'Two straights', lead: 'right', best: 18, median: 18, trials: 1 },
+      { testId: expect.any(String), title: 'Two straights', lead: 'left', best: 30, median: 26, trials: 3 },
+      { testId: bursts[0].testId, title: 'Two straights', lead: 'right', best: 18, median: 18, trials: 1 },
     ]);
   });
   it('counts what lies in the time, whatever order it came in', async () => {
@@ -104,7 +112,7 @@ describe('a fighter’s log', () => {
   });
   it('still tells of a round whose combo is gone', async () => {
     const combo = (await call('GET', 'combos/ebb-1')).body;
-    const { id: _, grade: __, updatedAt: ___, ...saveable } = combo;
+    const { id: _, grade: __, updatedAt: ___, version: ____, ...saveable } = combo;
     expect((await call('DELETE', 'combos/ebb-1')).status).toBe(204);
     const { rounds } = (await call('GET', 'fighters/ama/log')).body;
     expect(rounds[0].combos).toEqual(['a combo that is gone']);

@@ -27,7 +27,7 @@ describe('the move book', () => {
     easier: 'snap',
     cautions: [],
     aliases: ['löffeltritt'],
-    minGrade: 0,
+    minGrade: 'ebb',
   };
   const moves = async () => (await call('GET', 'moves')).body.items;
 

@@ -128,6 +128,7 @@ describe('the sheet of a class', () => {
   it('is empty at first, and keeps who came', async () => {
     expect((await call('GET', 'sessions/first-steps/sheet')).body).toEqual({
       sessionId: 'first-steps',
+      version: 0,
       present: [],
       size: 2,
       rotations: 4,
@@ -163,7 +164,12 @@ describe('the sheet of a class', () => {
     expect([answer.status, answer.body.errors[0].field]).toEqual([status, field]);
   });
   it('does not let in whoever is not fit to train', async () => {
-    const { id: _, grade: __, ...sanne } = (await call('GET', 'fighters/sanne/log')).body.fighter;
+    const {
+      id: _,
+      grade: __,
+      version: ___,
+      ...sanne
+    } = (await call('GET', 'fighters/sanne/log')).body.fighter;
     await call('PUT', 'fighters/sanne', { ...sanne, fit: false });
     const answer = await call('PUT', 'sessions/first-steps/sheet', { present, size: 2, rotations: 4 });
     expect([answer.status, answer.body.message]).toEqual([422, expect.stringContaining('not fit to train')]);

@@ -1,3 +1,5 @@
+import { moveBook } from '../../../packages/core/src/moves/index.ts';
+import { burstRound, clipIds, compileToPlay, roundSeed } from '../../../packages/core/src/run/index.ts';
 import { serverForThisFile } from './startedServer.ts';
 import { session } from './requests.ts';
 
@@ -37,12 +39,53 @@ describe('runs', () => {
     await call('PUT', 'fighters/ines', { name, gradeId, lead, note, fit: true });
     expect((await call('GET', 'runs/run2')).status).toBe(404);
   });
-  it('keeps the clock', async () => {
-    const clock = { round: 0, position: 12.5, running: true, at };
-    expect((await call('PUT', 'runs/run1/clock', clock)).body.clock).toEqual(clock);
-    expect((await call('GET', 'runs/run1')).body.clock).toEqual(clock);
-    expect((await call('PUT', 'runs/none/clock', clock)).status).toBe(404);
-    expect((await call('PUT', 'runs/run1/clock', { ...clock, position: -1 })).status).toBe(400);
+  it('keeps what was done to it, each thing once and in the order in which it came', async () => {
+    const did = (id: string, event: object) => call('PUT', `runs/run1/events/${id}`, { at, ...event });
+    const started = await did('e1', { kind: 'start', round: 0, position: 0 });
+    expect(started.body).toMatchObject({ id: 'e1', sequence: 1, kind: 'start', at, round: 0, position: 0 });
+    const again = await did('e1', { kind: 'hold', round: 0, position: 9 });
+    expect(again.body).toEqual(started.body);
+    await did('e2', { kind: 'tempo', round: 0, position: 8, by: 4 });
+    await did('e3', { kind: 'skip', round: 1, running: true });
+    const { events } = (await call('GET', 'runs/run1')).body;
+    expect(events.map(({ id, sequence, kind }: any) => [id, sequence, kind])).toEqual([
+      ['e1', 1, 'start'],
+      ['e2', 2, 'tempo'],
+      ['e3', 3, 'skip'],
+    ]);
+    const all = await Promise.all(
+      Array.from({ length: 20 }, (_, i) => did(`many${i}`, { kind: 'hold', round: 0, position: i })),
+    );
+    expect(all.map(({ body }) => body.sequence).sort((a, b) => a - b)).toEqual(
+      Array.from({ length: 20 }, (_, i) => 4 + i),
+    );
+  });
+  it.each([
+    [{ kind: 'start', position: 1 }, 422, 'round'],
+    [{ kind: 'tempo', round: 0, position: 1 }, 422, 'by'],
+    [{ kind: 'hold', round: 7, position: 1 }, 422, 'round'],
+    [{ kind: 'hold', round: 0, position: -1 }, 400, 'position'],
+    [{ kind: 'dance' }, 400, 'kind'],
+  ])('refuses %j at its field', async (event, status, field) => {
+    const answer = await call('PUT', 'runs/run1/events/wrong', { at, ...event });
+    expect([answer.status, answer.body.errors[0].field]).toEqual([status, field]);
+    expect((await call('PUT', 'runs/none/events/e', { at, kind: 'end' })).status).toBe(404);
+  });
+  it('gives its plan once, with everything that a device needs to play it by itself', async () => {
+    const { body } = await call('GET', 'runs/run1/plan');
+    expect(body).toMatchObject({ runId: 'run1', lead: 'left' });
+    const book = moveBook(body.book.items, body.book.numbers);
+    const setting = { owner: 'run1', lead: body.lead, word: body.word, count: body.count, clips: body.clips };
+    const played = compileToPlay(body.rounds[0], setting, book);
+    const { blocks } = (await call('GET', 'runs/run1')).body.rounds[0];
+    const asked = { blocks, lead: body.lead, seed: roundSeed('run1', body.rounds[0].id) };
+    const { cues } = (await call('POST', 'rounds/compile', asked)).body;
+    expect(JSON.parse(JSON.stringify(played.cues))).toEqual(cues);
+    const known = new Set(body.clips.map(({ id }: { id: string }) => id));
+    for (const round of [burstRound(10), burstRound(45)])
+      for (const id of clipIds(compileToPlay(round, setting, book))) expect(known).toContain(id);
+    const faster = compileToPlay(body.rounds[0], setting, book, [{ from: 15, by: 30 }]);
+    for (const id of clipIds(faster)) expect(known).toContain(id);
   });
   it('marks each fighter once in a round, the newest mark standing, and takes marks back', async () => {
     const mark = { round: 0, fighterId: 'ines', done: 'finished', quality: 'clean', at };

@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put } from '@nestjs/common';
-import { SaveThemeDto, type ThemeView } from '@eurhythm/contract';
+import { SaveThemeDto, ThemeView } from '@eurhythm/contract';
+import { answers, answersList, answersNothing } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
 import { ThemesService } from './themes.service.ts';
 
@@ -8,17 +9,20 @@ class ThemesController {
   constructor(private readonly themes: ThemesService) {}
 
   @Get()
+  @answersList(ThemeView)
   async list(): Promise<{ items: ThemeView[] }> {
     return { items: await this.themes.list() };
   }
 
   @Put(':id')
+  @answers(ThemeView)
   save(@Param('id', OwnId) id: string, @Body() body: SaveThemeDto): Promise<ThemeView> {
     return this.themes.save(id, body);
   }
 
   @Delete(':id')
   @HttpCode(204)
+  @answersNothing()
   remove(@Param('id') id: string): Promise<void> {
     return this.themes.remove(id);
   }

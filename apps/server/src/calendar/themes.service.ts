@@ -1,4 +1,4 @@
-import { Injectable, UnprocessableEntityException } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import type { SaveThemeDto, ThemeView } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../store/openStore.ts';
@@ -24,10 +24,6 @@ export class ThemesService {
 
   /** Makes or changes a theme; the same request again changes nothing. */
   async save(id: string, { title, from, until }: SaveThemeDto): Promise<ThemeView> {
-    if (until < from) {
-      const message = 'The last day comes before the first one.';
-      throw new UnprocessableEntityException({ message, errors: [{ field: 'until', message }] });
-    }
     const row = { title, from, until };
     await this.database
       .insert(themes)

@@ -1,13 +1,17 @@
-import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put, Query } from '@nestjs/common';
 import {
   AnalyseComboDto,
+  BasedOnQuery,
+  ComboVersion,
+  ComboView,
   OrderCombosDto,
+  ReadLineView,
   SaveComboDto,
+  UnreadLineView,
   type AnalysisView,
-  type ComboVersion,
-  type ComboView,
 } from '@eurhythm/contract';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
+import { answers, answersEither, answersList, answersNothing } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { CombosService } from './combos.service.ts';
@@ -17,39 +21,50 @@ class CombosController {
   constructor(private readonly combos: CombosService) {}
 
   @Get()
+  @answersList(ComboView)
   async list(): Promise<{ items: ComboView[] }> {
     return { items: await this.combos.list() };
   }
 
   @Post('analyse')
   @HttpCode(200)
+  @answersEither(ReadLineView, UnreadLineView)
   analyse(@Body() body: AnalyseComboDto): Promise<AnalysisView> {
     return this.combos.analyse(body);
   }
 
   @Put('order')
+  @answersList(ComboView)
   async order(@Body() body: OrderCombosDto): Promise<{ items: ComboView[] }> {
     await this.combos.order(body);
     return this.list();
   }
 
   @Get(':id')
+  @answers(ComboView)
   one(@Param('id') id: string): Promise<ComboView> {
     return this.combos.one(id);
   }
 
   @Get(':id/versions')
+  @answersList(ComboVersion)
   async versions(@Param('id') id: string): Promise<{ items: ComboVersion[] }> {
     return { items: await this.combos.versions(id) };
   }
 
   @Put(':id')
-  save(@Param('id', OwnId) id: string, @Body() body: SaveComboDto): Promise<ComboView> {
-    return this.combos.save(id, body);
+  @answers(ComboView)
+  save(
+    @Param('id', OwnId) id: string,
+    @Body() body: SaveComboDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<ComboView> {
+    return this.combos.save(id, body, basedOn);
   }
 
   @Delete(':id')
   @HttpCode(204)
+  @answersNothing()
   remove(@Param('id') id: string): Promise<void> {
     return this.combos.remove(id);
   }

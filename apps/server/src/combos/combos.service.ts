@@ -1,28 +1,30 @@
 import {
   ConflictException,
+  HttpStatus,
   Injectable,
   NotFoundException,
   UnprocessableEntityException,
 } from '@nestjs/common';
-import { PACE_FACTORS, analyseCombo } from '@eurhythm/core/body';
+import { PACE_FACTORS, analyseCombo, audienceOf } from '@eurhythm/core/body';
 import { parseLine, type LineError } from '@eurhythm/core/line';
 import { followsParent, makeVariant } from '@eurhythm/core/teach';
-import {
-  audienceOf,
-  type AnalyseComboDto,
-  type AnalysisView,
-  type ComboVersion,
-  type ComboView,
-  type OrderCombosDto,
-  type SaveComboDto,
+import type {
+  AnalyseComboDto,
+  AnalysisView,
+  ComboVersion,
+  ComboView,
+  OrderCombosDto,
+  SaveComboDto,
 } from '@eurhythm/contract';
-import { isDeepStrictEqual } from 'node:util';
 import { and, asc, desc, eq, inArray, ne } from 'drizzle-orm';
 import { GymService } from '../gym/gym.service.ts';
+import { refuseField } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import type { Database } from '../store/openStore.ts';
 import { comboVersions, combos, grades } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import type { Transaction } from '../store/transaction.ts';
+import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 import { analysisView } from './analysisView.ts';
 
 @Injectable()
@@ -63,7 +65,7 @@ export class CombosService {
     const settings = {
       factor: PACE_FACTORS[pace ?? school.pace],
       bpm: bpm ?? null,
-      audience: audienceOf(gradeId, order, school),
+      audience: audienceOf(gradeId, order, school.youth),
       school,
     };
     return analysisView(analyseCombo(line, book, lead), line, book, settings);
@@ -76,32 +78,51 @@ export class CombosService {
   }
 
   /** Makes or changes a combo; the same request again changes nothing. */
-  async save(id: string, combo: SaveComboDto): Promise<ComboView> {
+  async save(id: string, combo: SaveComboDto, basedOn?: number): Promise<ComboView> {
     await this.mustRead(combo.line);
     const [grade] = await this.database.select().from(grades).where(eq(grades.id, combo.gradeId));
-    if (!grade)
-      throw new UnprocessableEntityException({
-        message: 'This grade does not exist.',
-        errors: [{ field: 'gradeId', message: 'This grade does not exist.' }],
-      });
+    if (!grade) throw refuseField('gradeId', 'This grade does not exist.');
     const [clash] = await this.database
       .select()
       .from(combos)
       .where(and(eq(combos.gradeId, combo.gradeId), eq(combos.number, combo.number), ne(combos.id, id)));
     if (clash) {
       const message = `${grade.name} ${combo.number} is already “${clash.title}”. Choose another number.`;
-      throw new ConflictException({ message, errors: [{ field: 'number', message }] });
+      throw refuseField('number', message, HttpStatus.CONFLICT);
     }
-    if (combo.variant?.parentId === id) throw ownParent();
+    if (combo.variant?.parentId === id) throw refuseField('variant', 'A combo cannot be a form of itself.');
     const followers = await this.followersOf(id);
-    await this.database.transaction(async (tx) => {
-      await writeCombo(tx, id, combo);
+    const write = async (tx: Transaction): Promise<void> => {
+      const isNew = await writeCombo(tx, id, combo, basedOn);
+      if (!isNew) return;
       for (const { id: followerId, combo: follower, madeOf } of followers) {
         const line = madeOf(combo.line);
         if (line !== null) await writeCombo(tx, followerId, { ...follower, line });
       }
-    });
+    };
+    await refusingStale(
+      () => this.database.transaction(write),
+      () => this.one(id),
+    );
     return this.one(id);
+  }
+
+  /** Writes lines anew that another room asks to be changed, with their history. */
+  async rewriteLines(tx: Transaction, lines: readonly { comboId: string; line: string }[]): Promise<void> {
+    for (const { comboId, line } of lines) {
+      const [row] = await tx.select().from(combos).where(eq(combos.id, comboId));
+      if (row) await writeCombo(tx, comboId, { ...saveable(row), line });
+    }
+  }
+
+  /** Every line of the book with the name of its combo. */
+  async lines(from: Database | Transaction = this.database): Promise<NamedLine[]> {
+    const rows = await from.select().from(combos).innerJoin(grades, eq(combos.gradeId, grades.id));
+    return rows.map(({ combos: combo, grades: grade }) => ({
+      comboId: combo.id,
+      name: `${grade.name} ${combo.number}`,
+      line: combo.line,
+    }));
   }
 
   /** The variants whose line is what their recipe makes of this combo's line as it is now. */
@@ -113,7 +134,7 @@ export class CombosService {
     return all.flatMap(({ combos: row }): Follower[] => {
       const { variant } = row;
       if (variant?.parentId !== parentId) return [];
-      const audience = audienceOf(row.gradeId, order, school);
+      const audience = audienceOf(row.gradeId, order, school.youth);
       if (!followsParent(row.line, parent.combos.line, variant, book, audience)) return [];
       return [
         { id: row.id, combo: saveable(row), madeOf: (line) => makeVariant(line, variant, book, audience) },
@@ -166,35 +187,55 @@ interface Follower {
   madeOf(line: string): string | null;
 }
 
-type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+export interface NamedLine {
+  readonly comboId: string;
+  readonly name: string;
+  readonly line: string;
+}
 
-/** Writes a combo, and a version of it when it differs from the newest one. */
-async function writeCombo(tx: Transaction, id: string, combo: SaveComboDto): Promise<void> {
-  const row = { ...combo, updatedAt: new Date() };
-  await tx
-    .insert(combos)
-    .values({ id, ...row })
-    .onConflictDoUpdate({ target: combos.id, set: row });
-  const [newest] = await tx
-    .select()
-    .from(comboVersions)
-    .where(eq(comboVersions.comboId, id))
-    .orderBy(desc(comboVersions.at))
-    .limit(1);
-  const [before, after] = [newest?.combo, combo].map((each): unknown =>
-    JSON.parse(JSON.stringify(each ?? null)),
+/** Writes a combo and, where that changed anything, a version of it; gives whether it did. */
+async function writeCombo(
+  tx: Transaction,
+  id: string,
+  combo: SaveComboDto,
+  basedOn?: number,
+): Promise<boolean> {
+  const updatedAt = new Date();
+  const isWritten = await writeVersioned(
+    {
+      sent: combo,
+      insert: async () =>
+        (
+          await tx
+            .insert(combos)
+            .values({ ...combo, id, updatedAt })
+            .onConflictDoNothing({ target: combos.id })
+            .returning({ id: combos.id })
+        ).length > 0,
+      read: async () => {
+        const [row] = await tx.select().from(combos).where(eq(combos.id, id)).for('update');
+        return { content: saveable(row!), version: row!.version };
+      },
+      update: async (version) => {
+        await tx
+          .update(combos)
+          .set({ ...combo, updatedAt, version })
+          .where(eq(combos.id, id));
+      },
+    },
+    basedOn,
   );
-  if (!isDeepStrictEqual(before, after))
-    await tx.insert(comboVersions).values({ comboId: id, at: row.updatedAt, combo });
+  if (isWritten) await tx.insert(comboVersions).values({ comboId: id, at: updatedAt, combo });
+  return isWritten;
 }
 
-function saveable({ id: _id, updatedAt: _at, ...combo }: typeof combos.$inferSelect): SaveComboDto {
+function saveable({
+  id: _id,
+  updatedAt: _at,
+  version: _version,
+  ...combo
+}: typeof combos.$inferSelect): SaveComboDto {
   return combo;
-}
-
-function ownParent(): UnprocessableEntityException {
-  const message = 'A combo cannot be a form of itself.';
-  return new UnprocessableEntityException({ message, errors: [{ field: 'variant', message }] });
 }
 
 function badLine(errors: readonly LineError[]): UnprocessableEntityException {

@@ -6,7 +6,7 @@ import {
   SaveFighterDto,
   SaveSessionDto,
   checkFields,
-  withExactLength,
+  withRightLength,
 } from '../../../../packages/contract/src/index.ts';
 import { DEMO_WEEKS, demoLog } from './demoLog.ts';
 import { COMBOS, FIGHTERS } from './saltmarsh.ts';
@@ -31,7 +31,7 @@ describe('the demo gym', () => {
     expect(sessionSeconds(FULL_CLASS.rounds)).toBe(3600);
     for (const { blocks } of FULL_CLASS.rounds)
       for (const block of blocks)
-        expect(withExactLength(block, starterBook(), PACE_FACTORS.club)).toEqual(block);
+        expect(withRightLength(block, starterBook(), PACE_FACTORS.club)).toEqual(block);
   });
   it('has combos that can be read, none of which a body cannot do', () => {
     for (const { line, bpm } of COMBOS) {
@@ -68,7 +68,7 @@ describe('the demo log', () => {
         .filter(
           (each) =>
             each.fighterId === id &&
-            each.title === 'Two straights' &&
+            each.testId === 'two-straights' &&
             each.lead === lead &&
             weekOf(each.at) >= from &&
             weekOf(each.at) < to,

@@ -1,8 +1,10 @@
 import { normalDraw, seedFromText, seededRandom, type RandomSource } from '@eurhythm/core/units';
 import { simulateBurst } from '@eurhythm/core/strikes';
-import { heldRounds } from '../sessions/heldRounds.ts';
-import type { attempts, roundResults, runs } from '../store/schema.ts';
-import { FIGHTERS, TESTS, type DemoFighter, type Story } from './saltmarsh.ts';
+import { heldRounds } from '@eurhythm/core/plan';
+import { summariseBurst } from '@eurhythm/core/speed';
+import { groupsOf, trainedIn } from '../runs/trained.ts';
+import type { attempts, roundResults, runEvents, runRoundCombos, runRounds, runs } from '../store/schema.ts';
+import { FIGHTERS, GRADES, TESTS, type DemoFighter, type Story } from './saltmarsh.ts';
 import { SESSIONS, type DemoSession } from './saltmarshSessions.ts';
 
 export const DEMO_WEEKS = 8;
@@ -12,6 +14,9 @@ const CLASS_DAYS = [0, 2, 5];
 
 export interface DemoLog {
   readonly runs: (typeof runs.$inferInsert)[];
+  readonly events: (typeof runEvents.$inferInsert)[];
+  readonly rounds: (typeof runRounds.$inferInsert)[];
+  readonly combos: (typeof runRoundCombos.$inferInsert)[];
   readonly results: (typeof roundResults.$inferInsert)[];
   readonly attempts: (typeof attempts.$inferInsert)[];
 }
@@ -21,7 +26,7 @@ export interface DemoLog {
  * who comes, how it goes and how fast everybody is depends on each fighter's story and a fixed seed.
  */
 export function demoLog(now: Date): DemoLog {
-  const log: DemoLog = { runs: [], results: [], attempts: [] };
+  const log: DemoLog = { runs: [], events: [], rounds: [], combos: [], results: [], attempts: [] };
   const firstDay = new Date(now.getTime() - DEMO_WEEKS * 7 * DAY).setHours(18, 30, 0, 0);
   for (let week = 0; week < DEMO_WEEKS; week++) {
     for (const [n, day] of CLASS_DAYS.entries()) {
@@ -59,9 +64,23 @@ function holdClass(log: DemoLog, { id, session, at, week, classOfWeek }: DemoCla
     lead: session.lead,
     rounds,
     fighterIds: present.map((fighter) => fighter.id),
+    groupOf: groupsOf(
+      present.map((each) => ({
+        ...each,
+        grade: GRADES.find(({ id: gradeId }) => gradeId === each.gradeId)!.name,
+      })),
+      session.groups ?? [],
+    ),
     startedAt: new Date(at),
     endedAt: new Date(at + 45 * 60_000),
   });
+  const trained = trainedIn(id, rounds);
+  log.rounds.push(...trained.rounds);
+  log.combos.push(...trained.combos);
+  log.events.push(
+    loggedEvent(id, 1, 'start', at, { round: 0, position: 0 }),
+    loggedEvent(id, 2, 'end', at + 45 * 60_000, {}),
+  );
   for (const [round, { blocks }] of rounds.entries()) {
     clock += blocks.reduce((sum, block) => sum + block.seconds, 0) * 1000;
     for (const fighter of present) log.results.push(playRound(random, id, round, fighter, clock, week));
@@ -73,19 +92,30 @@ function holdClass(log: DemoLog, { id, session, at, week, classOfWeek }: DemoCla
       const trials = random() < 0.6 ? 2 : 1;
       for (let trial = 0; trial < trials; trial++) {
         clock += 45_000;
+        const instants = burst(fighter, test.factor, week, lead, random);
         log.attempts.push({
           id: `${id}-${fighter.id}-${lead}-${trial}`,
           fighterId: fighter.id,
           runId: id,
-          title: test.title,
+          testId: test.id,
           lead,
-          seconds: 10,
-          instants: burst(fighter, test.factor, week, lead, random),
+          instants,
+          count: summariseBurst(instants, test.seconds).count,
           at: new Date(clock),
         });
       }
     }
   }
+}
+
+function loggedEvent(
+  runId: string,
+  sequence: number,
+  kind: 'start' | 'end',
+  at: number,
+  data: Readonly<Record<string, unknown>>,
+): typeof runEvents.$inferInsert {
+  return { runId, sequence, id: `demo-${kind}`, kind, at: new Date(at), receivedAt: new Date(at), data };
 }
 
 function burst(

@@ -1,5 +1,5 @@
 /** The made-up demo gym: its grades, people and combos. Its log is generated (demoLog.ts). */
-import type { SaveComboDto, SaveFighterDto } from '@eurhythm/contract';
+import type { SaveComboDto, SaveFighterDto, SaveTestDto } from '@eurhythm/contract';
 import type { FighterProfile } from '@eurhythm/core/strikes';
 
 export const GYM_NAME = 'Saltmarsh Striking Hall';
@@ -218,9 +218,24 @@ export const COMBOS: readonly DemoCombo[] = [
   ),
 ];
 
-/** Bursts that the gym tests, and how fast they are beside the fighter's own rate. */
-export const TESTS = [
-  { title: 'Two straights', factor: 1 },
-  { title: 'Round kicks', factor: 0.42 },
-  { title: 'Backfist and cross', factor: 0.88 },
-] as const;
+const burst = (id: string, title: string, line: string, factor: number): DemoTest => ({
+  id,
+  title,
+  kind: 'burst',
+  line,
+  seconds: 10,
+  direction: 'higher',
+  factor,
+});
+
+/** A burst that the gym tests, and how fast it is beside the fighter's own rate. */
+export interface DemoTest extends SaveTestDto {
+  readonly id: string;
+  readonly factor: number;
+}
+
+export const TESTS: readonly DemoTest[] = [
+  burst('two-straights', 'Two straights', '1 2', 1),
+  burst('round-kicks', 'Round kicks', 'r:round', 0.42),
+  burst('backfist-and-cross', 'Backfist and cross', 'backfist cross', 0.88),
+];

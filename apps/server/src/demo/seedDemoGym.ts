@@ -1,15 +1,17 @@
-import { STARTER_MOVES, STARTER_NUMBERS } from '@eurhythm/core/moves';
+import { STARTER_NUMBERS, starterMovesFor } from '@eurhythm/core/moves';
+import { sessionSeconds, unrollRounds } from '@eurhythm/core/plan';
 import { STARTER_SCHOOL_SETTINGS } from '@eurhythm/contract';
 import { addDays, endOfMonth, format, startOfMonth, startOfWeek } from 'date-fns';
 import type { Database } from '../store/openStore.ts';
 import * as schema from '../store/schema.ts';
 import { demoLog } from './demoLog.ts';
-import { COMBOS, FIGHTERS, GRADES, GYM_NAME, KIT } from './saltmarsh.ts';
+import { COMBOS, FIGHTERS, GRADES, GYM_NAME, KIT, TESTS } from './saltmarsh.ts';
 import { FULL_CLASS } from './saltmarshClass.ts';
 import { SESSIONS } from './saltmarshSessions.ts';
 import { TECHNIQUES } from './saltmarshTechniques.ts';
 
 const DAY = 86_400_000;
+const ADULT_GRADES = GRADES.filter(({ band }) => band === 'adults').map(({ id }) => id);
 
 /** Fills an empty database with the starter move book and the demo gym; does nothing when a gym is there. All or nothing. */
 export async function seedDemoGym(database: Database, now: Date): Promise<boolean> {
@@ -23,7 +25,7 @@ export async function seedDemoGym(database: Database, now: Date): Promise<boolea
     await tx.insert(schema.grades).values(GRADES.map((grade, position) => ({ ...grade, position })));
     await tx
       .insert(schema.moves)
-      .values(STARTER_MOVES.map((move, position) => ({ code: move.code, position, move })));
+      .values(starterMovesFor(ADULT_GRADES).map((move, position) => ({ code: move.code, position, move })));
     await tx.insert(schema.numbers).values([...STARTER_NUMBERS]);
     await tx.insert(schema.combos).values(COMBOS.map((combo) => ({ ...combo, updatedAt: now })));
     await tx
@@ -37,12 +39,18 @@ export async function seedDemoGym(database: Database, now: Date): Promise<boolea
       [...SESSIONS, FULL_CLASS].map(({ inDays, ...session }) => ({
         ...session,
         plannedFor: classTime(now, inDays),
+        heldRounds: unrollRounds(session.rounds).length,
+        seconds: sessionSeconds(session.rounds),
         updatedAt: now,
       })),
     );
     await tx.insert(schema.themes).values(themesAround(now));
     await tx.insert(schema.runs).values(log.runs);
+    await tx.insert(schema.runEvents).values(log.events);
+    await tx.insert(schema.runRounds).values(log.rounds);
+    await tx.insert(schema.runRoundCombos).values(log.combos);
     await tx.insert(schema.roundResults).values(log.results);
+    await tx.insert(schema.tests).values([...TESTS.map(({ factor: _, ...test }) => test)]);
     await tx.insert(schema.attempts).values(log.attempts);
   });
   return true;

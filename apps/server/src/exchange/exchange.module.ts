@@ -13,22 +13,19 @@ import {
   UseInterceptors,
 } from '@nestjs/common';
 import { FileInterceptor } from '@nestjs/platform-express';
+import { ApiBody, ApiConsumes } from '@nestjs/swagger';
+import contentDisposition from 'content-disposition';
 import { Readable } from 'node:stream';
 import { rhythmLine, webVtt } from '@eurhythm/core/formats';
 import { BPM_LIMITS } from '@eurhythm/core/units';
-import { RHYTHM_BYTES, VOICES, type RhythmView, type VoiceId } from '@eurhythm/contract';
+import { FileQuery, RHYTHM_BYTES, RhythmView } from '@eurhythm/contract';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
+import { answers, answersFile, fileField } from '../house/answers.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { homeworkZip } from './homework.ts';
 import { midiFile, readMidiRhythm } from './midiFile.ts';
 import { PlayedSessionService, type PlayedSession } from './playedSession.service.ts';
 import { RenderedSoundService } from './renderedSound.service.ts';
-
-/** What a file of a session is asked for with: one round of it, and another voice than the gym's. */
-interface FileQuery {
-  readonly round?: string;
-  readonly voice?: string;
-}
 
 @Controller('api')
 class ExchangeController {
@@ -38,6 +35,7 @@ class ExchangeController {
   ) {}
 
   @Get('sessions/:id/audio.wav')
+  @answersFile('audio/wav')
   async audio(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
     const session = await this.played(id, query);
     const { bytes, pieces } = await this.sound.wav(session);
@@ -50,6 +48,7 @@ class ExchangeController {
 
   /** Every planned session, for any calendar. */
   @Get('calendar.ics')
+  @answersFile('text/calendar')
   @Header('Content-Type', 'text/calendar; charset=utf-8')
   @Header('Content-Disposition', 'attachment; filename="sessions.ics"')
   calendar(): Promise<string> {
@@ -57,6 +56,7 @@ class ExchangeController {
   }
 
   @Get('sessions/:id/rhythm.mid')
+  @answersFile('audio/midi')
   async rhythm(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
     const session = await this.played(id, query);
     return new StreamableFile(midiFile(session), {
@@ -66,6 +66,7 @@ class ExchangeController {
   }
 
   @Get('sessions/:id/calls.vtt')
+  @answersFile('text/vtt')
   @Header('Content-Type', 'text/vtt; charset=utf-8')
   async calls(@Param('id') id: string, @Query() query: FileQuery): Promise<string> {
     const { rounds } = await this.played(id, query);
@@ -73,6 +74,7 @@ class ExchangeController {
   }
 
   @Get('sessions/:id/homework.zip')
+  @answersFile('application/zip')
   async homework(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
     const session = await this.played(id, query);
     const zip = homeworkZip(session, await this.sound.wav(session));
@@ -83,6 +85,9 @@ class ExchangeController {
   @Post('combos/rhythm')
   @HttpCode(200)
   @UseInterceptors(FileInterceptor('file', { limits: { fileSize: RHYTHM_BYTES, files: 1 } }))
+  @ApiConsumes('multipart/form-data')
+  @ApiBody({ schema: fileField('file') })
+  @answers(RhythmView)
   importRhythm(@UploadedFile() file?: { buffer: Buffer }): RhythmView {
     if (!file) throw new BadRequestException('Send the rhythm as a MIDI file in the field “file”.');
     const { beats, bpm } = readMidiRhythm(file.buffer);
@@ -90,24 +95,17 @@ class ExchangeController {
   }
 
   private played(id: string, { round, voice }: FileQuery): Promise<PlayedSession> {
-    if (voice !== undefined && !VOICES.some((known) => known === voice))
-      throw new BadRequestException(`The voice is one of: ${VOICES.join(', ')}.`);
     return this.sessions.played(id, {
       ...(round === undefined ? {} : { roundId: round }),
-      ...(voice === undefined ? {} : { voice: voice as VoiceId }),
+      ...(voice === undefined ? {} : { voice }),
     });
   }
 }
 
 /** Tells the browser to keep the file under the session's name. */
 function attachment({ title }: PlayedSession, ending: string): string {
-  const plain =
-    title
-      .normalize('NFD')
-      .replace(/[^A-Za-z0-9 -]/g, '')
-      .trim()
-      .replace(/ +/g, '-') || 'session';
-  return `attachment; filename="${plain}.${ending}"; filename*=UTF-8''${encodeURIComponent(`${title}.${ending}`)}`;
+  const words = title.match(/[\p{L}\p{M}\p{N}]+/gu) ?? ['session'];
+  return contentDisposition.create(`${words.join('-')}.${ending}`);
 }
 
 @Module({

@@ -1,15 +1,11 @@
 import { Readable } from 'node:stream';
+import escapeHtml from 'escape-html';
 import { ZipFile } from 'yazl';
 import { CAUTIONS } from '@eurhythm/contract';
 import { webVtt } from '@eurhythm/core/formats';
+import { clockText } from '@eurhythm/core/units';
 import type { PlayedSession } from './playedSession.service.ts';
 import type { RenderedSound } from './renderedSound.service.ts';
-
-const escaped = (text: string): string =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
-
-const clock = (seconds: number): string =>
-  `${Math.floor(seconds / 60)}:${String(Math.round(seconds % 60)).padStart(2, '0')}`;
 
 /** A session to take home: the sound, the calls as captions, a sheet to print, and the cautions. Streamed. */
 export function homeworkZip(session: PlayedSession, sound: RenderedSound): Readable {
@@ -28,14 +24,14 @@ export function homeworkSheet({ title, seconds, rounds }: PlayedSession): string
   const rows = rounds.map(({ title: name, at, round }) => {
     const lines = round.combos.map(
       (combo) =>
-        `<div><b>${escaped(`${combo.grade} ${combo.number}`.trim())}</b> ${escaped(combo.title)} <code>${escaped(combo.line)}</code></div>`,
+        `<div><b>${escapeHtml(`${combo.grade} ${combo.number}`.trim())}</b> ${escapeHtml(combo.title)} <code>${escapeHtml(combo.line)}</code></div>`,
     );
-    return `<tr><td class="box"></td><td>${clock(at)}</td><td><b>${escaped(name)}</b>${[...new Set(lines)].join('')}</td><td>${clock(round.duration)}</td></tr>`;
+    return `<tr><td class="box"></td><td>${clockText(at)}</td><td><b>${escapeHtml(name)}</b>${[...new Set(lines)].join('')}</td><td>${clockText(round.duration)}</td></tr>`;
   });
   return `<!doctype html>
 <html lang="en">
 <meta charset="utf-8">
-<title>${escaped(title)}</title>
+<title>${escapeHtml(title)}</title>
 <style>
   body { font: 12pt/1.4 sans-serif; margin: 18mm; color: #000; }
   h1 { font-size: 20pt; margin: 0 0 4mm; }
@@ -47,12 +43,12 @@ export function homeworkSheet({ title, seconds, rounds }: PlayedSession): string
   tr { break-inside: avoid; }
   footer { margin-top: 6mm; font-size: 10pt; border: 0.4mm solid #000; padding: 3mm; }
 </style>
-<h1>${escaped(title)}</h1>
-<p>${clock(seconds)} in all. Play session.wav; tick a box when a round is done.</p>
+<h1>${escapeHtml(title)}</h1>
+<p>${clockText(seconds)} in all. Play session.wav; tick a box when a round is done.</p>
 <table><thead><tr><th></th><th>from</th><th>round</th><th>time</th></tr></thead><tbody>
 ${rows.join('\n')}
 </tbody></table>
-<footer>${CAUTIONS.map((caution) => `<div>${escaped(caution)}</div>`).join('')}</footer>
+<footer>${CAUTIONS.map((caution) => `<div>${escapeHtml(caution)}</div>`).join('')}</footer>
 </html>
 `;
 }

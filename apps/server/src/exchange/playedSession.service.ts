@@ -1,11 +1,12 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { iCalendar } from '@eurhythm/core/formats';
-import { seedFromText, type Seconds } from '@eurhythm/core/units';
+import { heldRounds } from '@eurhythm/core/plan';
+import { roundSeed } from '@eurhythm/core/run';
+import type { Seconds } from '@eurhythm/core/units';
 import type { CompiledRoundView, VoiceId } from '@eurhythm/contract';
 import { GymService } from '../gym/gym.service.ts';
-import { heldRounds } from '../sessions/heldRounds.ts';
 import { RoundsService } from '../sessions/rounds.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
+import { iCalendar } from './iCalendar.ts';
 
 /** A round in its place in a file. */
 export interface PlayedRound {
@@ -32,7 +33,7 @@ export class PlayedSessionService {
 
   /** All planned sessions as an iCalendar file. */
   async calendar(now: Date): Promise<string> {
-    const [{ name }, all] = await Promise.all([this.gym.gym(), this.sessions.list()]);
+    const [{ name }, all] = await Promise.all([this.gym.gym(), this.sessions.planned()]);
     const events = all.flatMap(({ id, title, plannedFor, seconds, rounds }) =>
       plannedFor === null
         ? []
@@ -66,7 +67,7 @@ export class PlayedSessionService {
         lead: session.lead,
         ...(timeCalls ? { timeCalls } : {}),
         ...(session.word ? { word: session.word } : {}),
-        seed: seedFromText(`${sessionId}/${id}`),
+        seed: roundSeed(sessionId, id),
         ...(voice === undefined ? {} : { voice }),
       });
       rounds.push({ at, title, round });

@@ -1,6 +1,6 @@
-import { Body, Controller, Get, Module, Param, Put } from '@nestjs/common';
-import { SaveFighterDto, type FighterLog, type FighterView } from '@eurhythm/contract';
-import { CombosModule } from '../combos/combos.module.ts';
+import { Body, Controller, Get, Module, Param, Put, Query } from '@nestjs/common';
+import { BasedOnQuery, FighterPage, FighterView, PageQuery, SaveFighterDto } from '@eurhythm/contract';
+import { answers } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
 import { FightersService } from './fighters.service.ts';
 
@@ -9,30 +9,27 @@ class FightersController {
   constructor(private readonly fighters: FightersService) {}
 
   @Get()
-  async list(): Promise<{ items: FighterView[] }> {
-    return { items: await this.fighters.list() };
+  @answers(FighterPage)
+  list(@Query() query: PageQuery): Promise<FighterPage> {
+    return this.fighters.page(query);
   }
 
   @Get(':id')
+  @answers(FighterView)
   one(@Param('id') id: string): Promise<FighterView> {
     return this.fighters.one(id);
   }
 
-  @Get(':id/log')
-  log(@Param('id') id: string): Promise<FighterLog> {
-    return this.fighters.log(id);
-  }
-
   @Put(':id')
-  save(@Param('id', OwnId) id: string, @Body() body: SaveFighterDto): Promise<FighterView> {
-    return this.fighters.save(id, body);
+  @answers(FighterView)
+  save(
+    @Param('id', OwnId) id: string,
+    @Body() body: SaveFighterDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<FighterView> {
+    return this.fighters.save(id, body, basedOn);
   }
 }
 
-@Module({
-  imports: [CombosModule],
-  controllers: [FightersController],
-  providers: [FightersService],
-  exports: [FightersService],
-})
+@Module({ controllers: [FightersController], providers: [FightersService], exports: [FightersService] })
 export class FightersModule {}

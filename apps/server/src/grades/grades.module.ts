@@ -1,6 +1,13 @@
 import { Body, Controller, Get, Module, Param, Put } from '@nestjs/common';
-import { SaveGradesDto, SaveTechniquesDto, type GymView, type TechniqueLists } from '@eurhythm/contract';
+import {
+  GymView,
+  SaveGradesDto,
+  SaveTechniquesDto,
+  TechniqueDto,
+  type TechniqueLists,
+} from '@eurhythm/contract';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
+import { answers, answersListsById } from '../house/answers.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { GradesService } from './grades.service.ts';
 import { TechniquesService } from './techniques.service.ts';
@@ -13,16 +20,19 @@ class GradesController {
   ) {}
 
   @Put('grades')
+  @answers(GymView)
   save(@Body() body: SaveGradesDto): Promise<GymView> {
     return this.grades.save(body);
   }
 
   @Get('techniques')
+  @answersListsById(TechniqueDto)
   lists(): Promise<TechniqueLists> {
     return this.techniques.lists();
   }
 
   @Put('grades/:id/techniques')
+  @answersListsById(TechniqueDto)
   saveList(@Param('id') id: string, @Body() body: SaveTechniquesDto): Promise<TechniqueLists> {
     return this.techniques.save(id, body);
   }

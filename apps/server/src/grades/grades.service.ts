@@ -1,9 +1,9 @@
 import { ConflictException, Injectable } from '@nestjs/common';
 import type { GymView, SaveGradesDto } from '@eurhythm/contract';
-import { asc, count, eq, notInArray } from 'drizzle-orm';
+import { asc, count, eq, notInArray, sql } from 'drizzle-orm';
 import { GymService } from '../gym/gym.service.ts';
 import type { Database } from '../store/openStore.ts';
-import { combos, fighters, grades } from '../store/schema.ts';
+import { combos, fighters, grades, moves } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 
 /** The gym's grades and their order. */
@@ -24,14 +24,22 @@ export class GradesService {
         .where(notInArray(grades.id, kept))
         .orderBy(asc(grades.position));
       for (const grade of gone) {
-        const [[ofCombos], [ofFighters]] = await Promise.all([
+        const [[ofCombos], [ofFighters], [ofMoves]] = await Promise.all([
           tx.select({ n: count() }).from(combos).where(eq(combos.gradeId, grade.id)),
           tx.select({ n: count() }).from(fighters).where(eq(fighters.gradeId, grade.id)),
+          tx
+            .select({ n: count() })
+            .from(moves)
+            .where(sql`${moves.move}->>'minGrade' = ${grade.id}`),
         ]);
-        const users = [told(ofCombos?.n ?? 0, 'combo'), told(ofFighters?.n ?? 0, 'fighter')].filter(Boolean);
+        const users = [
+          told(ofCombos?.n ?? 0, 'combo'),
+          told(ofFighters?.n ?? 0, 'fighter'),
+          told(ofMoves?.n ?? 0, 'move'),
+        ].filter(Boolean);
         if (users.length > 0) {
           throw new ConflictException({
-            message: `${grade.name} still has ${users.join(' and ')}. Move them to another grade first, then take it out.`,
+            message: `${grade.name} still has ${inWords(users)}. Move them to another grade first, then take it out.`,
           });
         }
         await tx.delete(grades).where(eq(grades.id, grade.id));
@@ -50,4 +58,9 @@ export class GradesService {
 
 function told(n: number, what: string): string {
   return n === 0 ? '' : `${n} ${what}${n === 1 ? '' : 's'}`;
+}
+
+/** "3 combos, 3 fighters and 9 moves" */
+function inWords(parts: readonly string[]): string {
+  return new Intl.ListFormat('en-GB').format(parts);
 }

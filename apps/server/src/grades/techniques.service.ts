@@ -1,7 +1,8 @@
-import { Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
+import { Injectable, NotFoundException } from '@nestjs/common';
 import { findMove } from '@eurhythm/core/moves';
 import type { FieldError, SaveTechniquesDto, TechniqueLists } from '@eurhythm/contract';
 import { eq } from 'drizzle-orm';
+import { refuseFields } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import type { Database } from '../store/openStore.ts';
 import { combos, grades, techniqueLists } from '../store/schema.ts';
@@ -37,7 +38,7 @@ export class TechniquesService {
         ? []
         : [{ field: `techniques.${i}.move`, message: `The move book has no “${word}”.` }];
     });
-    if (errors.length > 0) throw new UnprocessableEntityException({ message: errors[0]!.message, errors });
+    if (errors.length > 0) throw refuseFields(errors);
     await this.database
       .insert(techniqueLists)
       .values({ gradeId, techniques })

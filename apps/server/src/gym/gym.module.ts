@@ -1,8 +1,11 @@
-import { Body, Controller, Get, Module, Put } from '@nestjs/common';
-import { AcceptNoticeDto, SchoolDto, type GymView, type TodayView } from '@eurhythm/contract';
+import { Body, Controller, Get, Module, Put, Query } from '@nestjs/common';
+import { AcceptNoticeDto, BasedOnQuery, GymView, HealthView, SchoolDto, TodayView } from '@eurhythm/contract';
 import { CalendarModule } from '../calendar/calendar.module.ts';
+import { answers } from '../house/answers.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { RunsModule } from '../runs/runs.module.ts';
+import { SessionsModule } from '../sessions/sessions.module.ts';
+import { TestsModule } from '../tests/tests.module.ts';
 import { GymService } from './gym.service.ts';
 import { GymSettingsModule } from './gymSettings.module.ts';
 import { TodayService } from './today.service.ts';
@@ -15,33 +18,38 @@ class GymController {
   ) {}
 
   @Get('health')
-  health(): { ok: true } {
+  @answers(HealthView)
+  health(): HealthView {
     return { ok: true };
   }
 
   @Get('gym')
+  @answers(GymView)
   one(): Promise<GymView> {
     return this.gym.gym();
   }
 
   @Put('gym/notice')
+  @answers(GymView)
   accept(@Body() _body: AcceptNoticeDto): Promise<GymView> {
     return this.gym.acceptNotice();
   }
 
   @Put('gym/school')
-  school(@Body() body: SchoolDto): Promise<GymView> {
-    return this.gym.saveSchool(body);
+  @answers(GymView)
+  school(@Body() body: SchoolDto, @Query() { basedOn }: BasedOnQuery): Promise<GymView> {
+    return this.gym.saveSchool(body, basedOn);
   }
 
   @Get('today')
+  @answers(TodayView)
   now(): Promise<TodayView> {
     return this.today.today();
   }
 }
 
 @Module({
-  imports: [CalendarModule, FightersModule, RunsModule, GymSettingsModule],
+  imports: [CalendarModule, FightersModule, RunsModule, SessionsModule, TestsModule, GymSettingsModule],
   controllers: [GymController],
   providers: [TodayService],
 })

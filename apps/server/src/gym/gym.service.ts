@@ -4,6 +4,7 @@ import { asc } from 'drizzle-orm';
 import type { Database } from '../store/openStore.ts';
 import { grades, gyms } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 
 @Injectable()
 export class GymService {
@@ -17,11 +18,34 @@ export class GymService {
       noticeAcceptedAt: row?.noticeAcceptedAt?.toISOString() ?? null,
       grades: order.map(({ id, name, band }) => ({ id, name, band })),
       school: { ...STARTER_SCHOOL_SETTINGS, ...row?.school },
+      version: row?.version ?? 0,
     };
   }
 
-  async saveSchool(school: SchoolDto): Promise<GymView> {
-    await this.database.update(gyms).set({ school });
+  async saveSchool(school: SchoolDto, basedOn?: number): Promise<GymView> {
+    await refusingStale(
+      () =>
+        this.database.transaction((tx) =>
+          writeVersioned(
+            {
+              sent: { ...STARTER_SCHOOL_SETTINGS, ...school },
+              insert: async () => false,
+              read: async () => {
+                const [kept] = await tx.select().from(gyms).for('update');
+                return {
+                  content: { ...STARTER_SCHOOL_SETTINGS, ...kept?.school },
+                  version: kept?.version ?? 0,
+                };
+              },
+              update: async (version) => {
+                await tx.update(gyms).set({ school, version });
+              },
+            },
+            basedOn,
+          ),
+        ),
+      () => this.gym(),
+    );
     return this.gym();
   }
 

@@ -1,25 +1,94 @@
 import type { INestApplication } from '@nestjs/common';
-import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
+import { BLOCK_SHAPES, GAP_CLASSES, TEMPO_SHAPE_CLASSES } from '@eurhythm/contract';
 // The package keeps its storage out of its types; the JSON schema package needs it to follow nested classes.
 // @ts-expect-error no declaration
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 
-/** Describes every route at /api/docs; the shapes of bodies come from the rules of the contract classes. */
+/** Describes every route at /api/docs; the shapes of bodies and answers come from the rules of the contract classes. */
 export function serveOpenApi(app: INestApplication): void {
   const about = new DocumentBuilder()
     .setTitle('Eurhythm')
     .setDescription('Combinations, timed rounds and logs of a striking gym.')
     .setVersion('1')
     .build();
-  const document = SwaggerModule.createDocument(app, about);
+  SwaggerModule.setup('api/docs', app, withContract(SwaggerModule.createDocument(app, about)));
+}
+
+/** The document with the schema of every class of the contract. */
+function withContract(document: OpenAPIObject): OpenAPIObject {
   const schemas = validationMetadatasToSchemas({
     refPointerPrefix: '#/components/schemas/',
     classTransformerMetadataStorage: defaultMetadataStorage,
+    additionalConverters: {
+      // What may be left out is not required; what may be null says so.
+      conditionalValidation: ({ context }) =>
+        (context as { isNeverNull?: boolean } | undefined)?.isNeverNull ? {} : { nullable: true },
+    },
   });
+  const all = { ...document.components?.schemas, ...(schemas as object) };
   document.components = {
     ...document.components,
-    schemas: { ...document.components?.schemas, ...(schemas as object) },
+    schemas: { ...withKinds({ ...all, ...toldKinds(all) }), ...UNIONS },
   };
-  SwaggerModule.setup('api/docs', app, document);
+  return document;
+}
+
+type Kinds = Readonly<Record<string, new () => object>>;
+
+/** What is one of several shapes, told by its `kind`: the name of the union, of what all have in common, and the shapes. */
+const UNION_SHAPES: readonly { name: string; base: string; shapes: Kinds }[] = [
+  { name: 'AnyBlock', base: 'BlockDto', shapes: BLOCK_SHAPES },
+  { name: 'AnyTempoShape', base: 'TempoShapeDto', shapes: TEMPO_SHAPE_CLASSES },
+  { name: 'AnyGaps', base: 'GapsDto', shapes: GAP_CLASSES },
+];
+
+const refTo = (name: string): string => `#/components/schemas/${name}`;
+
+const UNIONS = Object.fromEntries(
+  UNION_SHAPES.map(({ name, shapes }) => {
+    const refs = Object.entries(shapes).map(([kind, shape]) => [kind, refTo(shape.name)] as const);
+    return [
+      name,
+      {
+        oneOf: refs.map(([, $ref]) => ({ $ref })),
+        discriminator: { propertyName: 'kind', mapping: Object.fromEntries(refs) },
+      },
+    ];
+  }),
+);
+
+interface Shape {
+  readonly properties?: object;
+  readonly required?: readonly string[];
+}
+
+/** Each shape of the unions with the kind that tells it; one without a field of its own has no schema until then. */
+function toldKinds(schemas: Readonly<Record<string, Shape | object>>): object {
+  return Object.fromEntries(
+    UNION_SHAPES.flatMap(({ shapes }) =>
+      Object.entries(shapes).map(([kind, { name }]) => {
+        const { properties = {}, required = [] } = (schemas[name] ?? {}) as Shape;
+        const own = { type: 'string', enum: [kind] };
+        return [
+          name,
+          {
+            type: 'object',
+            properties: { ...properties, kind: own },
+            required: [...new Set([...required, 'kind'])],
+          },
+        ];
+      }),
+    ),
+  );
+}
+
+/** The schemas, each reference to what several kinds have in common being one to any of those kinds. */
+function withKinds<T extends object>(schemas: T): T {
+  const text = UNION_SHAPES.reduce(
+    (all, { name, base }) => all.replaceAll(`"$ref":"${refTo(base)}"`, `"$ref":"${refTo(name)}"`),
+    JSON.stringify(schemas),
+  );
+  return JSON.parse(text) as T;
 }

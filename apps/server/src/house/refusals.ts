@@ -1,6 +1,6 @@
 import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, ValidationPipe } from '@nestjs/common';
-import { BadRequestException, PayloadTooLargeException } from '@nestjs/common';
-import { fieldErrors, type Refusal } from '@eurhythm/contract';
+import { BadRequestException, PayloadTooLargeException, UnprocessableEntityException } from '@nestjs/common';
+import { breaksOnlyAcross, fieldErrors, type Refusal } from '@eurhythm/contract';
 import type { Response } from 'express';
 
 /** Largest request body that is read. */
@@ -18,7 +18,10 @@ export function contractPipe(): ValidationPipe {
         message: fields[0]?.message ?? 'This request cannot be read.',
         errors: fields,
       };
-      return new BadRequestException(refusal);
+      // What breaks only a rule across fields can be read, but not done.
+      return breaksOnlyAcross(errors)
+        ? new UnprocessableEntityException(refusal)
+        : new BadRequestException(refusal);
     },
   });
 }

@@ -1,5 +1,6 @@
+import { USUAL_COMBO_BLOCK, USUAL_BURST_TITLE } from '@eurhythm/core/rounds';
 import type { ComboView, GradeView, LibraryItem, TechniqueDto } from '@eurhythm/contract';
-import { burst, counted, rest, round, talk } from './starterPieces.ts';
+import { burst, counted, rest, round, shadow, talk } from './starterPieces.ts';
 
 /** A test shows this many combos at most, the newest numbers first: those are the grade's own. */
 const MOST_COMBOS = 6;
@@ -27,13 +28,7 @@ export function gradeTest(
   const rounds = [
     round(`${id}-1`, 'Warm up', 'warm-up', [
       talk('Test', `What is asked for ${grade.name}, and in which order.`, 60),
-      {
-        kind: 'free',
-        seconds: 240,
-        prompts: ['Hands high', 'Light feet', 'Change lead'],
-        every: { min: 10, max: 16 },
-        leadPlan: 'halves',
-      },
+      shadow(240, ['Hands high', 'Light feet', 'Change lead'], { every: { min: 10, max: 16 } }),
       rest(30),
     ]),
     ...(shown.length > 0
@@ -42,13 +37,12 @@ export function gradeTest(
     ...own.map((combo, i) =>
       round(`${id}-${3 + i}`, `${grade.name} ${combo.number}`, 'combos', [
         {
-          kind: 'combo',
+          ...USUAL_COMBO_BLOCK,
           seconds: 60,
           combos: [{ comboId: combo.id }],
           bpm: combo.bpm,
           calls: 'lead-in',
           words: 'combo-number',
-          leadPlan: 'halves',
           cyclesEach: 2,
         },
         rest(30),
@@ -56,10 +50,10 @@ export function gradeTest(
     ),
     round(`${id}-${3 + own.length}`, 'Speed', 'conditioning', [
       talk('First lead', 'Take your own lead.', 10),
-      burst('Two straights'),
+      burst(USUAL_BURST_TITLE),
       rest(40),
       talk('Other lead', 'Change lead.', 10),
-      burst('Two straights'),
+      burst(USUAL_BURST_TITLE),
       rest(40),
     ]),
   ];
@@ -68,6 +62,7 @@ export function gradeTest(
     title: `Test for ${grade.name}`,
     about: `What ${grade.name} has to show, from its own techniques and combos.`,
     own: false,
+    version: 1,
     rounds,
   };
 }

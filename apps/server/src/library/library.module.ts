@@ -1,8 +1,9 @@
-import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put } from '@nestjs/common';
-import { SaveLibraryItemDto, type LibraryItem } from '@eurhythm/contract';
+import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put, Query } from '@nestjs/common';
+import { BasedOnQuery, LibraryItem, SaveLibraryItemDto } from '@eurhythm/contract';
 import { CombosModule } from '../combos/combos.module.ts';
 import { GradesModule } from '../grades/grades.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
+import { answers, answersList, answersNothing } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
@@ -13,17 +14,24 @@ class LibraryController {
   constructor(private readonly library: LibraryService) {}
 
   @Get()
+  @answersList(LibraryItem)
   async list(): Promise<{ items: LibraryItem[] }> {
     return { items: await this.library.list() };
   }
 
   @Put(':id')
-  save(@Param('id', OwnId) id: string, @Body() body: SaveLibraryItemDto): Promise<LibraryItem> {
-    return this.library.save(id, body);
+  @answers(LibraryItem)
+  save(
+    @Param('id', OwnId) id: string,
+    @Body() body: SaveLibraryItemDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<LibraryItem> {
+    return this.library.save(id, body, basedOn);
   }
 
   @Delete(':id')
   @HttpCode(204)
+  @answersNothing()
   remove(@Param('id') id: string): Promise<void> {
     return this.library.remove(id);
   }

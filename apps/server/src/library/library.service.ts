@@ -1,7 +1,8 @@
-import { ForbiddenException, Injectable } from '@nestjs/common';
+import { ForbiddenException, Injectable, NotFoundException } from '@nestjs/common';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { findMove } from '@eurhythm/core/moves';
-import { withExactLength, type LibraryItem, type SaveLibraryItemDto } from '@eurhythm/contract';
+import { withExactLength } from '@eurhythm/core/rounds';
+import type { LibraryItem, SaveLibraryItemDto } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
 import { CombosService } from '../combos/combos.service.ts';
 import { TechniquesService } from '../grades/techniques.service.ts';
@@ -11,6 +12,7 @@ import { RoundsService } from '../sessions/rounds.service.ts';
 import type { Database } from '../store/openStore.ts';
 import { libraryItems } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 import { gradeTest } from './gradeTest.ts';
 import { STARTER_LIBRARY } from './starterLibrary.ts';
 
@@ -40,11 +42,7 @@ export class LibraryService {
     const nameOf = (move: string): string | null =>
       findMove(book, move.replace(/^[fr]:/, ''))?.move.name ?? null;
     const tests = grades.flatMap((grade) => gradeTest(grade, combos, lists[grade.id] ?? [], nameOf) ?? []);
-    const all = [
-      ...own.map(({ id, title, rounds }) => ({ id, title, rounds, own: true, about: '' })),
-      ...STARTER_LIBRARY,
-      ...tests,
-    ];
+    const all = [...own.map(ownItem), ...STARTER_LIBRARY, ...tests];
     return all.map((item) => ({
       ...item,
       rounds: item.rounds.map((round) => ({
@@ -55,21 +53,61 @@ export class LibraryService {
   }
 
   /** Keeps rounds under a name; the same request again changes nothing. */
-  async save(id: string, { title, rounds }: SaveLibraryItemDto): Promise<LibraryItem> {
+  async save(id: string, { title, rounds }: SaveLibraryItemDto, basedOn?: number): Promise<LibraryItem> {
     mustBeOwn(id);
-    for (const [i, round] of rounds.entries()) await this.rounds.mustFill(round.blocks, `rounds.${i}.blocks`);
+    for (const [i, round] of rounds.entries()) await this.rounds.fill(round.blocks, `rounds.${i}.blocks`);
     const row = { title, rounds, updatedAt: new Date() };
-    await this.database
-      .insert(libraryItems)
-      .values({ id, ...row })
-      .onConflictDoUpdate({ target: libraryItems.id, set: row });
-    return { id, title, rounds, own: true, about: '' };
+    await refusingStale(
+      () =>
+        this.database.transaction((tx) =>
+          writeVersioned(
+            {
+              sent: { title, rounds },
+              insert: async () =>
+                (
+                  await tx
+                    .insert(libraryItems)
+                    .values({ id, ...row })
+                    .onConflictDoNothing()
+                    .returning({ id: libraryItems.id })
+                ).length > 0,
+              read: async () => {
+                const [kept] = await tx
+                  .select()
+                  .from(libraryItems)
+                  .where(eq(libraryItems.id, id))
+                  .for('update');
+                return { content: { title: kept!.title, rounds: kept!.rounds }, version: kept!.version };
+              },
+              update: async (version) => {
+                await tx
+                  .update(libraryItems)
+                  .set({ ...row, version })
+                  .where(eq(libraryItems.id, id));
+              },
+            },
+            basedOn,
+          ),
+        ),
+      () => this.one(id),
+    );
+    return this.one(id);
+  }
+
+  private async one(id: string): Promise<LibraryItem> {
+    const [row] = await this.database.select().from(libraryItems).where(eq(libraryItems.id, id));
+    if (!row) throw new NotFoundException('This is not in the library any more.');
+    return ownItem(row);
   }
 
   async remove(id: string): Promise<void> {
     mustBeOwn(id);
     await this.database.delete(libraryItems).where(eq(libraryItems.id, id));
   }
+}
+
+function ownItem({ id, title, rounds, version }: typeof libraryItems.$inferSelect): LibraryItem {
+  return { id, title, rounds, own: true, about: '', version };
 }
 
 function mustBeOwn(id: string): void {

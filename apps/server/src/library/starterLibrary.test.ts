@@ -1,14 +1,9 @@
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { starterBook } from '@eurhythm/core/moves';
 import { sessionSeconds } from '@eurhythm/core/plan';
-import { compileRound } from '@eurhythm/core/rounds';
+import { compileRound, fillBlock } from '@eurhythm/core/rounds';
 import { lettersVoice } from '../../../../packages/core/src/calls/testShelf.ts';
-import {
-  SaveLibraryItemDto,
-  checkFields,
-  plannedBlock,
-  withExactLength,
-} from '../../../../packages/contract/src/index.ts';
+import { SaveLibraryItemDto, checkFields, withRightLength } from '../../../../packages/contract/src/index.ts';
 import { gradeTest } from './gradeTest.ts';
 import { STARTER_LIBRARY } from './starterLibrary.ts';
 
@@ -21,7 +16,7 @@ describe('the starter library', () => {
       expect(checkFields(SaveLibraryItemDto, { title, rounds })).toEqual([]);
       for (const { blocks } of rounds) {
         const exact = blocks.map((block) =>
-          plannedBlock(withExactLength(block, book, PACE_FACTORS.club), new Map()),
+          fillBlock(withRightLength(block, book, PACE_FACTORS.club), new Map()),
         );
         const { findings, cues } = compileRound(
           { blocks: exact, lead: 'left', seed: 1 },
@@ -40,7 +35,7 @@ describe('the starter library', () => {
       sessionSeconds(
         STARTER_LIBRARY.find((item) => item.id === `starter.${id}`)!.rounds.map((round) => ({
           ...round,
-          blocks: round.blocks.map((block) => withExactLength(block, book, PACE_FACTORS.club)),
+          blocks: round.blocks.map((block) => withRightLength(block, book, PACE_FACTORS.club)),
         })),
       );
     expect(seconds('first-lesson')).toBeLessThan(16 * 60);

@@ -13,7 +13,7 @@ import {
 } from './starterPieces.ts';
 
 function item(id: string, title: string, about: string, rounds: readonly RoundDto[]): LibraryItem {
-  return { id: `starter.${id}`, title, about, own: false, rounds: [...rounds] };
+  return { id: `starter.${id}`, title, about, own: false, version: 1, rounds: [...rounds] };
 }
 
 const squatsAndKicks = (n: number): Piece[] => [

@@ -1,3 +1,9 @@
+import {
+  USUAL_COMBO_BLOCK,
+  USUAL_CONDITION_BLOCK,
+  USUAL_COUNT_BLOCK,
+  USUAL_FREE_BLOCK,
+} from '@eurhythm/core/rounds';
 import type { AnyBlockDto, RoundDto, RoundKind } from '@eurhythm/contract';
 
 /** Short ways to write the blocks of the starter library. Lengths of counted blocks are worked out when they are served. */
@@ -21,21 +27,13 @@ export const counted = (
   reps: number,
   more: Partial<Own<'count'>> = {},
 ): Piece => ({
-  kind: 'count',
+  ...USUAL_COUNT_BLOCK,
   seconds: 5,
   title,
   line,
   reps,
   groups: [],
-  sides: 'both',
   sets: 1,
-  rest: 20,
-  repSeconds: null,
-  method: 'whole',
-  direction: 'up',
-  levels: 'fixed',
-  from: 'standing',
-  shoutLast: true,
   ...more,
 });
 
@@ -49,12 +47,11 @@ export const held = (title: string, holdSeconds: number, sides: 'both' | 'one' =
 });
 
 export const exercise = (title: string, seconds: number, more: Partial<Own<'condition'>> = {}): Piece => ({
-  kind: 'condition',
+  ...USUAL_CONDITION_BLOCK,
   seconds,
   title,
   reps: null,
   groups: [],
-  repSeconds: 2,
   ...more,
 });
 
@@ -65,25 +62,21 @@ export const called = (
   bpm: number,
   more: Partial<Own<'combo'>> = {},
 ): Piece => ({
-  kind: 'combo',
+  ...USUAL_COMBO_BLOCK,
   seconds,
   combos: [{ line, title }],
   bpm,
-  calls: 'on-beat',
   words: 'names',
-  leadPlan: 'halves',
-  cyclesEach: 4,
   ...more,
 });
 
 export const burst = (title: string): Piece => ({ kind: 'burst', seconds: 10, title });
 
-export const shadow = (seconds: number, prompts: string[]): Piece => ({
-  kind: 'free',
+export const shadow = (seconds: number, prompts: string[], more: Partial<Own<'free'>> = {}): Piece => ({
+  ...USUAL_FREE_BLOCK,
   seconds,
   prompts,
-  every: { min: 8, max: 14 },
-  leadPlan: 'halves',
+  ...more,
 });
 
 /** A round of these pieces; the ids of its blocks follow from its own. */

@@ -1,11 +1,6 @@
-import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put } from '@nestjs/common';
-import {
-  SaveMoveDto,
-  SaveNumbersDto,
-  type BookView,
-  type NumbersAnswer,
-  type TouchedLine,
-} from '@eurhythm/contract';
+import { Body, Controller, Delete, Get, Module, Param, Put } from '@nestjs/common';
+import { BookView, RemovedMove, SaveMoveDto } from '@eurhythm/contract';
+import { answers } from '../house/answers.ts';
 import { MovesService } from './moves.service.ts';
 
 @Controller('api/moves')
@@ -13,40 +8,23 @@ class MovesController {
   constructor(private readonly moves: MovesService) {}
 
   @Get()
+  @answers(BookView)
   list(): Promise<BookView> {
     return this.moves.view();
   }
 
   @Put(':code')
+  @answers(BookView)
   save(@Param('code') code: string, @Body() body: SaveMoveDto): Promise<BookView> {
     return this.moves.save(code, body);
   }
 
   @Delete(':code')
-  remove(@Param('code') code: string): Promise<{ retired: boolean; usedBy: string[] }> {
+  @answers(RemovedMove)
+  remove(@Param('code') code: string): Promise<RemovedMove> {
     return this.moves.remove(code);
   }
 }
 
-@Controller('api/numbers')
-class NumbersController {
-  constructor(private readonly moves: MovesService) {}
-
-  @Post('preview')
-  @HttpCode(200)
-  async preview(@Body() body: SaveNumbersDto): Promise<{ touched: TouchedLine[] }> {
-    return { touched: await this.moves.touchedBy(body) };
-  }
-
-  @Put()
-  save(@Body() body: SaveNumbersDto): Promise<NumbersAnswer> {
-    return this.moves.saveNumbers(body);
-  }
-}
-
-@Module({
-  controllers: [MovesController, NumbersController],
-  providers: [MovesService],
-  exports: [MovesService],
-})
+@Module({ controllers: [MovesController], providers: [MovesService], exports: [MovesService] })
 export class MovesModule {}

@@ -1,58 +1,59 @@
-import { BadRequestException, Injectable, NotFoundException } from '@nestjs/common';
-import { parseLine } from '@eurhythm/core/line';
+import { HttpStatus, Injectable, NotFoundException } from '@nestjs/common';
+import { easierChain, moveBook, type Move, type MoveBook, type NumberedMove } from '@eurhythm/core/moves';
+import { usesMove } from '@eurhythm/core/teach';
 import {
-  easierChain,
-  findMove,
-  moveBook,
-  type Move,
-  type MoveBook,
-  type NumberedMove,
-} from '@eurhythm/core/moves';
-import { renumberLine, writtenStrokes } from '@eurhythm/core/teach';
-import {
+  MOVE_CODE,
   moveFromForm,
   type BookView,
   type MoveView,
-  type NumbersAnswer,
+  type RemovedMove,
   type SaveMoveDto,
-  type SaveNumbersDto,
-  type TouchedLine,
 } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
+import { refuseField } from '../house/refuse.ts';
 import type { Database } from '../store/openStore.ts';
 import { combos, grades, moves, numbers } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import type { Transaction } from '../store/transaction.ts';
 
 @Injectable()
 export class MovesService {
   constructor(@InjectDatabase() private readonly database: Database) {}
 
-  async view(): Promise<BookView> {
-    const [items, map] = await Promise.all([this.moves(), this.numbers()]);
+  async view(from: Database | Transaction = this.database): Promise<BookView> {
+    const items = await this.moves(from);
+    const map = await this.numbers(from);
     return { items, numbers: map };
   }
 
-  private async moves(): Promise<MoveView[]> {
-    const rows = await this.database.select().from(moves).orderBy(asc(moves.position));
-    return rows.map((row) => ({ ...row.move, aliases: row.move.aliases ?? [], retired: row.retired }));
+  private async moves(from: Database | Transaction = this.database): Promise<MoveView[]> {
+    const rows = await from.select().from(moves).orderBy(asc(moves.position));
+    return rows.map((row) => ({
+      ...row.move,
+      aliases: row.move.aliases ?? [],
+      role: row.move.role ?? null,
+      retired: row.retired,
+    }));
   }
 
-  private numbers(): Promise<NumberedMove[]> {
-    return this.database.select().from(numbers).orderBy(asc(numbers.number));
+  private numbers(from: Database | Transaction): Promise<NumberedMove[]> {
+    return from.select().from(numbers).orderBy(asc(numbers.number));
   }
 
   /** The gym's book as it is now; retired moves stay readable. */
-  async book(): Promise<MoveBook> {
-    const { items, numbers: map } = await this.view();
+  async book(from: Database | Transaction = this.database): Promise<MoveBook> {
+    const { items, numbers: map } = await this.view(from);
     return moveBook(items, map);
   }
 
   /** Makes or changes a move, and brings a retired one back. */
   async save(code: string, form: SaveMoveDto): Promise<BookView> {
-    if (!/^[a-z]{1,24}$/.test(code)) throw refused('code', 'A code is 1 to 24 small letters, such as jab.');
+    if (!MOVE_CODE.test(code))
+      throw refuseField('code', 'A code is 1 to 24 small letters, such as jab.', HttpStatus.BAD_REQUEST);
     const move = moveFromForm(code, form);
     const all = await this.moves();
     this.mustFit(move, all);
+    await this.mustKnowGrade(move.minGrade);
     const old = all.find((each) => each.code === code);
     const position = old ? all.indexOf(old) : all.length;
     await this.database
@@ -62,20 +63,28 @@ export class MovesService {
     return this.view();
   }
 
+  private async mustKnowGrade(gradeId: string | null): Promise<void> {
+    if (gradeId === null) return;
+    const [grade] = await this.database.select().from(grades).where(eq(grades.id, gradeId));
+    if (!grade) throw refuseField('minGrade', 'This grade does not exist.');
+  }
+
   private mustFit(move: Move, all: readonly Move[]): void {
     if (move.easier === null) return;
     const book = new Map([...all, move].map((each) => [each.code, each]));
-    if (!book.has(move.easier)) throw refused('easier', `The move book has no “${move.easier}”.`);
+    if (!book.has(move.easier))
+      throw refuseField('easier', `The move book has no “${move.easier}”.`, HttpStatus.BAD_REQUEST);
     const { codes, circular } = easierChain(book, move.code);
     if (circular)
-      throw refused(
+      throw refuseField(
         'easier',
         `This goes in a circle: ${[...codes, move.easier].join(', then ')}. Choose another easier move.`,
+        HttpStatus.BAD_REQUEST,
       );
   }
 
   /** Takes a move out of the book; one that a line, a number or another move needs is retired instead. */
-  async remove(code: string): Promise<{ retired: boolean; usedBy: string[] }> {
+  async remove(code: string): Promise<RemovedMove> {
     const book = await this.book();
     if (!book.moves.has(code)) throw new NotFoundException('This move is not in the book.');
     const usedBy = await this.usersOf(code, book);
@@ -86,16 +95,11 @@ export class MovesService {
   }
 
   private async usersOf(code: string, book: MoveBook): Promise<string[]> {
-    const lines = await this.lines();
-    const inLines = lines.filter(({ line }) => {
-      const parsed = parseLine(line, book);
-      return (
-        parsed.ok &&
-        writtenStrokes(parsed.line).some((stroke) => findMove(book, stroke.word)?.move.code === code)
-      );
-    });
+    const rows = await this.database.select().from(combos).innerJoin(grades, eq(combos.gradeId, grades.id));
     return [
-      ...inLines.map((each) => each.name),
+      ...rows
+        .filter(({ combos: combo }) => usesMove(combo.line, code, book))
+        .map(({ combos: combo, grades: grade }) => `${grade.name} ${combo.number}`),
       ...[...book.numbers.values()]
         .filter((entry) => entry.code === code)
         .map((entry) => `number ${entry.number}`),
@@ -105,53 +109,9 @@ export class MovesService {
     ];
   }
 
-  private async lines(): Promise<{ comboId: string; name: string; line: string }[]> {
-    const rows = await this.database.select().from(combos).innerJoin(grades, eq(combos.gradeId, grades.id));
-    return rows.map(({ combos: combo, grades: grade }) => ({
-      comboId: combo.id,
-      name: `${grade.name} ${combo.number}`,
-      line: combo.line,
-    }));
+  /** Sets the number map as part of a larger change. */
+  async writeNumbers(tx: Transaction, wanted: readonly NumberedMove[]): Promise<void> {
+    await tx.delete(numbers);
+    if (wanted.length > 0) await tx.insert(numbers).values([...wanted]);
   }
-
-  /** The lines that would mean something else under another number map, and how they would be written to mean the same. */
-  async touchedBy(wanted: SaveNumbersDto): Promise<TouchedLine[]> {
-    const before = await this.book();
-    const after = this.numberedBook(before, wanted);
-    return (await this.lines()).flatMap((each) => {
-      const rewritten = renumberLine(each.line, before, after);
-      return rewritten === null ? [] : [{ ...each, rewritten }];
-    });
-  }
-
-  /** Sets the number map; with `rewrite`, lines are written anew so that they keep their meaning. All or nothing. */
-  async saveNumbers(wanted: SaveNumbersDto): Promise<NumbersAnswer> {
-    const touched = await this.touchedBy(wanted);
-    await this.database.transaction(async (tx) => {
-      await tx.delete(numbers);
-      if (wanted.numbers.length > 0) await tx.insert(numbers).values(wanted.numbers);
-      if (!wanted.rewrite) return;
-      for (const { comboId, rewritten } of touched)
-        await tx.update(combos).set({ line: rewritten, updatedAt: new Date() }).where(eq(combos.id, comboId));
-    });
-    return { ...(await this.view()), touched };
-  }
-
-  private numberedBook(book: MoveBook, { numbers: wanted }: SaveNumbersDto): MoveBook {
-    const seen = new Map<number, string>();
-    for (const [i, { number, code, side }] of wanted.entries()) {
-      const move = book.moves.get(code);
-      if (!move) throw refused(`numbers.${i}.code`, `The move book has no “${code}”.`);
-      if (seen.has(number))
-        throw refused(`numbers.${i}.number`, `${number} stands for ${seen.get(number)} already.`);
-      if (side !== null && move.side.kind !== 'free')
-        throw refused(`numbers.${i}.side`, `The side of ${move.name.toLowerCase()} is fixed.`);
-      seen.set(number, move.name.toLowerCase());
-    }
-    return moveBook([...book.moves.values()], wanted);
-  }
-}
-
-function refused(field: string, message: string): BadRequestException {
-  return new BadRequestException({ message, errors: [{ field, message }] });
 }

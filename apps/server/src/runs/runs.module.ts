@@ -1,48 +1,76 @@
 import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put } from '@nestjs/common';
 import {
+  AttemptView,
   MarkResultDto,
-  RunClockDto,
+  ResultView,
+  RunEventDto,
+  RunEventView,
+  RunPlanView,
+  RunView,
   SaveAttemptDto,
   StartRunDto,
-  type AttemptView,
   type LastTrained,
-  type ResultView,
-  type RunView,
 } from '@eurhythm/contract';
+import { FightersModule } from '../fighters/fighters.module.ts';
+import { answers, answersById, answersNothing } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
+import { MovesModule } from '../moves/moves.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
+import { TestsModule } from '../tests/tests.module.ts';
+import { TestsService } from '../tests/tests.service.ts';
+import { RunLogService } from './runLog.service.ts';
+import { RunPlanService } from './runPlan.service.ts';
 import { RunsService } from './runs.service.ts';
 
 @Controller('api/runs')
 class RunsController {
-  constructor(private readonly runs: RunsService) {}
+  constructor(
+    private readonly runs: RunsService,
+    private readonly plans: RunPlanService,
+  ) {}
 
   @Get('trained')
+  @answersById({ type: 'string' })
   lastTrained(): Promise<LastTrained> {
     return this.runs.lastTrained();
   }
 
   @Get(':id')
+  @answers(RunView)
   one(@Param('id') id: string): Promise<RunView> {
     return this.runs.one(id);
   }
 
+  @Get(':id/plan')
+  @answers(RunPlanView)
+  plan(@Param('id') id: string): Promise<RunPlanView> {
+    return this.plans.plan(id);
+  }
+
   @Put(':id')
+  @answers(RunView)
   start(@Param('id', OwnId) id: string, @Body() body: StartRunDto): Promise<RunView> {
     return this.runs.start(id, body);
   }
 
-  @Put(':id/clock')
-  clock(@Param('id') id: string, @Body() body: RunClockDto): Promise<RunView> {
-    return this.runs.setClock(id, body);
+  @Put(':id/events/:eventId')
+  @answers(RunEventView)
+  take(
+    @Param('id') id: string,
+    @Param('eventId', OwnId) eventId: string,
+    @Body() body: RunEventDto,
+  ): Promise<RunEventView> {
+    return this.runs.take(id, eventId, body);
   }
 
   @Put(':id/end')
+  @answers(RunView)
   end(@Param('id') id: string): Promise<RunView> {
     return this.runs.end(id);
   }
 
   @Put(':id/results/:resultId')
+  @answers(ResultView)
   mark(
     @Param('id') id: string,
     @Param('resultId', OwnId) resultId: string,
@@ -53,6 +81,7 @@ class RunsController {
 
   @Delete(':id/results/:resultId')
   @HttpCode(204)
+  @answersNothing()
   unmark(@Param('id') id: string, @Param('resultId') resultId: string): Promise<void> {
     return this.runs.unmark(id, resultId);
   }
@@ -60,24 +89,29 @@ class RunsController {
 
 @Controller('api/attempts')
 class AttemptsController {
-  constructor(private readonly runs: RunsService) {}
+  constructor(
+    private readonly runs: RunsService,
+    private readonly tests: TestsService,
+  ) {}
 
   @Put(':id')
+  @answers(AttemptView)
   save(@Param('id', OwnId) id: string, @Body() body: SaveAttemptDto): Promise<AttemptView> {
     return this.runs.saveAttempt(id, body);
   }
 
   @Delete(':id')
   @HttpCode(204)
+  @answersNothing()
   remove(@Param('id') id: string): Promise<void> {
-    return this.runs.removeAttempt(id);
+    return this.tests.removeAttempt(id);
   }
 }
 
 @Module({
-  imports: [SessionsModule],
+  imports: [SessionsModule, MovesModule, FightersModule, TestsModule],
   controllers: [RunsController, AttemptsController],
-  providers: [RunsService],
+  providers: [RunsService, RunLogService, RunPlanService],
   exports: [RunsService],
 })
 export class RunsModule {}

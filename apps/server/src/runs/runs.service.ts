@@ -1,172 +1,232 @@
 import { Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
-import { comboRefs } from '@eurhythm/contract';
+import { heldRounds } from '@eurhythm/core/plan';
+import { missingFields } from '@eurhythm/core/run';
 import type {
   AttemptView,
+  LastRunView,
   LastTrained,
   MarkResultDto,
   ResultView,
-  RunClockDto,
+  RunEventDto,
+  RunEventView,
   RunView,
   SaveAttemptDto,
   StartRunDto,
 } from '@eurhythm/contract';
-import { and, asc, desc, eq, inArray } from 'drizzle-orm';
-import { attemptView } from '../fighters/attemptView.ts';
-import { heldRounds } from '../sessions/heldRounds.ts';
+import { and, asc, count, desc, eq, isNotNull, max } from 'drizzle-orm';
+import { FightersService } from '../fighters/fighters.service.ts';
+import { refuseField, refuseFields } from '../house/refuse.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 import type { Database } from '../store/openStore.ts';
-import { attempts, fighters, roundResults, runs } from '../store/schema.ts';
+import { roundResults, runRoundCombos, runRounds, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { TestsService } from '../tests/tests.service.ts';
+import { RunLogService } from './runLog.service.ts';
+import { groupsOf, trainedIn } from './trained.ts';
 
 @Injectable()
 export class RunsService {
   constructor(
     @InjectDatabase() private readonly database: Database,
     private readonly sessions: SessionsService,
+    private readonly fighters: FightersService,
+    private readonly tests: TestsService,
+    private readonly log: RunLogService,
   ) {}
 
   async one(id: string): Promise<RunView> {
-    const [row] = await this.database.select().from(runs).where(eq(runs.id, id));
-    if (!row) throw new NotFoundException('This run does not exist.');
-    const results = await this.database
-      .select()
-      .from(roundResults)
-      .where(eq(roundResults.runId, id))
-      .orderBy(asc(roundResults.at));
+    const { groupOf: _, ...row } = await this.row(id);
+    const [results, events] = await Promise.all([
+      this.database
+        .select()
+        .from(roundResults)
+        .where(eq(roundResults.runId, id))
+        .orderBy(asc(roundResults.at)),
+      this.log.movesOf(id),
+    ]);
     return {
       ...row,
       startedAt: row.startedAt.toISOString(),
       endedAt: row.endedAt?.toISOString() ?? null,
       results: results.map(resultView),
+      events,
     };
+  }
+
+  private async row(id: string): Promise<typeof runs.$inferSelect> {
+    const [row] = await this.database.select().from(runs).where(eq(runs.id, id));
+    if (!row) throw new NotFoundException('This run does not exist.');
+    return row;
   }
 
   /** Begins a run with the session as it is now. A run that exists is given back unchanged. */
   async start(id: string, { sessionId, fighterIds, startedAt }: StartRunDto): Promise<RunView> {
     const session = await this.sessions.one(sessionId);
-    await this.mustBeFit(fighterIds);
+    const present = await this.mustBeFit(fighterIds);
     const rounds = heldRounds(session.rounds);
-    await this.database
-      .insert(runs)
-      .values({
-        id,
-        sessionId,
-        title: session.title,
-        lead: session.lead,
-        word: session.word ?? '',
-        rounds,
-        fighterIds,
-        startedAt: new Date(startedAt),
-      })
-      .onConflictDoNothing();
+    const { title, lead, word = '', groups = [] } = session;
+    const row = { id, sessionId, title, lead, word, rounds, fighterIds, startedAt: new Date(startedAt) };
+    await this.database.transaction(async (tx) => {
+      const made = await tx
+        .insert(runs)
+        .values({ ...row, groupOf: groupsOf(present, groups) })
+        .onConflictDoNothing()
+        .returning({ id: runs.id });
+      if (made.length === 0) return;
+      const trained = trainedIn(id, rounds);
+      await tx.insert(runRounds).values(trained.rounds);
+      if (trained.combos.length > 0) await tx.insert(runRoundCombos).values(trained.combos);
+    });
     return this.one(id);
   }
 
   /** When each combo was last in a session that was held. */
   async lastTrained(): Promise<LastTrained> {
     const rows = await this.database
-      .select({ rounds: runs.rounds, startedAt: runs.startedAt })
-      .from(runs)
-      .orderBy(asc(runs.startedAt));
-    return Object.fromEntries(
-      rows.flatMap(({ rounds, startedAt }) =>
-        rounds
-          .flatMap(({ blocks }) =>
-            blocks.flatMap((block) => (block.kind === 'combo' ? comboRefs(block) : [])),
-          )
-          .flatMap(({ comboId }) => (comboId === undefined ? [] : [[comboId, startedAt.toISOString()]])),
-      ),
-    );
+      .select({ comboId: runRoundCombos.comboId, at: max(runs.startedAt) })
+      .from(runRoundCombos)
+      .innerJoin(runs, eq(runRoundCombos.runId, runs.id))
+      .groupBy(runRoundCombos.comboId);
+    return Object.fromEntries(rows.flatMap(({ comboId, at }) => (at ? [[comboId, at.toISOString()]] : [])));
   }
 
-  private async mustBeFit(ids: readonly string[]): Promise<void> {
-    const known =
-      ids.length === 0
-        ? []
-        : await this.database
-            .select()
-            .from(fighters)
-            .where(inArray(fighters.id, [...ids]));
-    const refuse = (message: string) =>
-      new UnprocessableEntityException({ message, errors: [{ field: 'fighterIds', message }] });
-    if (known.length < new Set(ids).size) throw refuse('One of these fighters is not in the gym.');
+  private async mustBeFit(ids: readonly string[]) {
+    const known = await this.fighters.some(ids);
+    if (known.length < new Set(ids).size)
+      throw refuseField('fighterIds', 'One of these fighters is not in the gym.');
     const unfit = known.filter((fighter) => !fighter.fit).map((fighter) => fighter.name);
-    if (unfit.length > 0) {
-      throw refuse(
+    if (unfit.length > 0)
+      throw refuseField(
+        'fighterIds',
         `${unfit.join(' and ')} cannot join: marked not fit to train. Lift the mark first, on the fighter’s page.`,
       );
-    }
+    return known;
   }
 
-  async setClock(id: string, clock: RunClockDto): Promise<RunView> {
-    await this.change(id, { clock });
-    return this.one(id);
+  /** Puts into the log what was done to a run; the same event again changes nothing. */
+  async take(runId: string, id: string, event: RunEventDto): Promise<RunEventView> {
+    const run = await this.row(runId);
+    const missing = missingFields(event).map((field) => ({
+      field,
+      message: `What was done (${event.kind}) needs ${field === 'by' ? 'the change' : `the ${field}`}.`,
+    }));
+    if (missing.length > 0) throw refuseFields(missing);
+    // A skip behind the last round is how a run is over before its time.
+    const last = event.kind === 'skip' ? run.rounds.length : run.rounds.length - 1;
+    if ((event.round ?? 0) > last) throw refuseField('round', `This run has ${run.rounds.length} rounds.`);
+    const { kind, at, ...data } = event;
+    await this.database.transaction(async (tx) => {
+      const isNew = await this.log.append(tx, runId, { id, kind, at, data });
+      if (isNew && kind === 'end' && run.endedAt === null)
+        await tx
+          .update(runs)
+          .set({ endedAt: new Date(at) })
+          .where(eq(runs.id, runId));
+    });
+    return (await this.log.movesOf(runId)).find((each) => each.id === id)!;
   }
 
+  /** Ends a run; one that has ended stays as it is. */
   async end(id: string): Promise<RunView> {
-    const run = await this.one(id);
-    if (run.endedAt === null) await this.change(id, { endedAt: new Date() });
+    const { endedAt } = await this.row(id);
+    if (endedAt === null) await this.take(id, 'end', { kind: 'end', at: new Date().toISOString() });
     return this.one(id);
-  }
-
-  private async change(id: string, values: Partial<typeof runs.$inferInsert>): Promise<void> {
-    const changed = await this.database
-      .update(runs)
-      .set(values)
-      .where(eq(runs.id, id))
-      .returning({ id: runs.id });
-    if (changed.length === 0) throw new NotFoundException('This run does not exist.');
   }
 
   /** Marks one fighter's round. The newest mark of a fighter in a round stands; the same request again changes nothing. */
   async mark(runId: string, id: string, result: MarkResultDto): Promise<ResultView> {
-    const run = await this.one(runId);
-    if (!run.fighterIds.includes(result.fighterId))
+    const run = await this.row(runId);
+    const { round, fighterId, done, at } = result;
+    if (!run.fighterIds.includes(fighterId))
       throw new UnprocessableEntityException('This fighter is not in the run.');
-    if (result.round >= run.rounds.length)
+    if (round >= run.rounds.length)
       throw new UnprocessableEntityException(`This run has ${run.rounds.length} rounds.`);
-    const row = { id, done: result.done, quality: result.quality ?? null, at: new Date(result.at) };
-    const [kept] = await this.database
-      .insert(roundResults)
-      .values({ runId, round: result.round, fighterId: result.fighterId, ...row })
-      .onConflictDoUpdate({
-        target: [roundResults.runId, roundResults.round, roundResults.fighterId],
-        set: row,
-      })
-      .returning();
-    return resultView(kept!);
+    const quality = result.quality ?? null;
+    const row = { id, done, quality, at: new Date(at) };
+    const kept = await this.database.transaction(async (tx) => {
+      const data = { resultId: id, round, fighterId, done, quality };
+      await this.log.append(tx, runId, { id: eventIdOf(id, result), kind: 'mark', at, data });
+      return tx
+        .insert(roundResults)
+        .values({ runId, round, fighterId, ...row })
+        .onConflictDoUpdate({
+          target: [roundResults.runId, roundResults.round, roundResults.fighterId],
+          set: row,
+        })
+        .returning();
+    });
+    return resultView(kept[0]!);
   }
 
   /** Takes a mark back; taking back what is not there changes nothing. */
   async unmark(runId: string, id: string): Promise<void> {
-    await this.database
-      .delete(roundResults)
-      .where(and(eq(roundResults.runId, runId), eq(roundResults.id, id)));
+    await this.database.transaction(async (tx) => {
+      const [gone] = await tx
+        .delete(roundResults)
+        .where(and(eq(roundResults.runId, runId), eq(roundResults.id, id)))
+        .returning();
+      if (!gone) return;
+      const data = { resultId: id, round: gone.round, fighterId: gone.fighterId, done: null };
+      const at = new Date().toISOString();
+      await this.log.append(tx, runId, { id: `${id}@back@${at}`, kind: 'mark', at, data });
+    });
   }
 
   async saveAttempt(id: string, attempt: SaveAttemptDto): Promise<AttemptView> {
-    const [fighter] = await this.database.select().from(fighters).where(eq(fighters.id, attempt.fighterId));
-    if (!fighter) throw new UnprocessableEntityException('This fighter is not in the gym.');
-    if (attempt.runId) await this.one(attempt.runId);
-    const row = { ...attempt, runId: attempt.runId ?? null, at: new Date(attempt.at) };
-    const [kept] = await this.database
-      .insert(attempts)
-      .values({ id, ...row })
-      .onConflictDoUpdate({ target: attempts.id, set: row })
-      .returning();
-    return attemptView(kept!);
-  }
-
-  async removeAttempt(id: string): Promise<void> {
-    await this.database.delete(attempts).where(eq(attempts.id, id));
+    const { runId } = attempt;
+    if (runId) await this.row(runId);
+    const kept = await this.tests.saveAttempt(id, attempt);
+    if (runId)
+      await this.database.transaction((tx) =>
+        this.log.append(tx, runId, {
+          id: `burst-${id}`,
+          kind: 'burst',
+          at: attempt.at,
+          data: { attemptId: id, fighterId: attempt.fighterId },
+        }),
+      );
+    return kept;
   }
 
   /** The run that has not ended, the newest if there are several. */
   async running(): Promise<{ id: string; title: string } | null> {
-    const rows = await this.database.select().from(runs).orderBy(desc(runs.startedAt)).limit(1);
-    const [newest] = rows;
+    const [newest] = await this.database
+      .select({ id: runs.id, title: runs.title, endedAt: runs.endedAt })
+      .from(runs)
+      .orderBy(desc(runs.startedAt))
+      .limit(1);
     return newest && newest.endedAt === null ? { id: newest.id, title: newest.title } : null;
   }
+
+  /** The run that was held last, and how its rounds were marked; null before the first. */
+  async last(): Promise<LastRunView | null> {
+    const [run] = await this.database
+      .select({ id: runs.id, title: runs.title, startedAt: runs.startedAt })
+      .from(runs)
+      .where(isNotNull(runs.endedAt))
+      .orderBy(desc(runs.startedAt))
+      .limit(1);
+    if (!run) return null;
+    const marks = await this.database
+      .select({ done: roundResults.done, n: count() })
+      .from(roundResults)
+      .where(eq(roundResults.runId, run.id))
+      .groupBy(roundResults.done);
+    const of = (done: string): number => marks.find((mark) => mark.done === done)?.n ?? 0;
+    return {
+      id: run.id,
+      title: run.title,
+      at: run.startedAt.toISOString(),
+      finished: of('finished'),
+      part: of('part'),
+      satOut: of('sat-out'),
+    };
+  }
+}
+
+/** The same press is one event however often it comes; another press of the same mark is another one. */
+function eventIdOf(id: string, { at, done, quality }: MarkResultDto): string {
+  return `${id}@${at}@${done}-${quality ?? ''}`;
 }
 
 function resultView(row: typeof roundResults.$inferSelect): ResultView {

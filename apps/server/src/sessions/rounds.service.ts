@@ -1,31 +1,34 @@
-import { Injectable, UnprocessableEntityException } from '@nestjs/common';
-import { ownPhones } from '@eurhythm/core/calls';
-import { parseLine } from '@eurhythm/core/line';
-import type { MoveBook } from '@eurhythm/core/moves';
+import { Injectable } from '@nestjs/common';
+import { ownPhones, type VoiceClip } from '@eurhythm/core/calls';
 import {
   TIME_CALLS,
+  blockFaults,
+  combosById,
+  combosOf,
   compileRound,
+  fillBlock,
+  kindOf,
   wantedTexts,
   type Block,
   type BlockCombo,
   type CountWords,
+  type WrittenBlock,
 } from '@eurhythm/core/rounds';
-import { comboRefs, plannedCombo } from '@eurhythm/contract';
+import { clipShelf } from '@eurhythm/core/calls';
 import type {
-  AnyBlockDto,
-  ComboRefDto,
-  ComboView,
+  BlocksPlanView,
   CompileRoundDto,
   CompiledRoundView,
-  FieldError,
+  PlanBlocksDto,
   VoiceId,
 } from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
 import { GymService } from '../gym/gym.service.ts';
+import { refuseFields } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import { VoiceService, type Speaker } from '../voice/voice.service.ts';
 
-/** Fills blocks with the combos they name, and compiles them to cues. */
+/** Fills blocks with the combos they name, has their words spoken, and compiles them to cues. */
 @Injectable()
 export class RoundsService {
   constructor(
@@ -35,41 +38,19 @@ export class RoundsService {
     private readonly gym: GymService,
   ) {}
 
-  async compile({
-    blocks,
-    lead,
-    seed,
-    voice,
-    shifts,
-    word = '',
-    timeCalls,
-  }: CompileRoundDto): Promise<CompiledRoundView> {
-    const book = await this.moves.book();
-    const filled = await this.fill(blocks, book);
-    const { speaker, count } = await this.speech(voice);
-    const shelf = await this.voice.shelf(
-      wantedTexts(filled, book, count, { word, ...(timeCalls ? { timeCalls } : {}) }),
-      speaker,
-    );
-    const combos = filled.flatMap((block) =>
-      block.kind === 'combo' ? [...block.combos, ...(block.lanes ?? []).flatMap((lane) => lane.combos)] : [],
-    );
-    return {
-      ...compileRound(
-        {
-          blocks: filled,
-          lead,
-          seed,
-          shifts: shifts ?? [],
-          count,
-          word,
-          ...(timeCalls ? { timeCalls } : {}),
-        },
-        book,
-        shelf,
-      ),
-      combos,
-    };
+  async compile({ lead, seed, shifts = [], ...wanted }: CompileRoundDto): Promise<CompiledRoundView> {
+    const [book, { blocks, clips, count }] = await Promise.all([this.moves.book(), this.plan(wanted)]);
+    const { word = '', timeCalls } = wanted;
+    const plan = { blocks, lead, seed, shifts, count, word, ...(timeCalls ? { timeCalls } : {}) };
+    return { ...compileRound(plan, book, clipShelf(clips)), combos: combosOf(blocks) };
+  }
+
+  /** What anybody needs to compile these blocks: the combos in their places, the count, and every clip they may call. */
+  async plan({ blocks, voice, word = '', timeCalls }: PlanBlocksDto): Promise<BlocksPlanView> {
+    const [book, { speaker, count }] = await Promise.all([this.moves.book(), this.speech(voice)]);
+    const filled = await this.fill(blocks, 'blocks');
+    const texts = wantedTexts(filled, book, count, { word, ...(timeCalls ? { timeCalls } : {}) });
+    return { blocks: filled, count, clips: await this.voice.clips(texts, speaker) };
   }
 
   /** Who speaks in this gym, and what is counted in. */
@@ -86,100 +67,47 @@ export class RoundsService {
   }
 
   /** Every text that these blocks may call, with the word of the day where there is one. */
-  async texts(blocks: readonly AnyBlockDto[], word = ''): Promise<string[]> {
+  async texts(blocks: readonly WrittenBlock[], word = ''): Promise<string[]> {
     const book = await this.moves.book();
     const { count } = await this.speech();
-    return wantedTexts(await this.fill(blocks, book), book, count, { word, timeCalls: TIME_CALLS });
+    return wantedTexts(await this.fill(blocks, 'blocks'), book, count, { word, timeCalls: TIME_CALLS });
   }
 
   /** Makes the clips of these blocks ahead of time, so that nobody waits for them on the Floor. */
-  async warmVoice(blocks: readonly AnyBlockDto[], word: string): Promise<void> {
-    await this.voice.shelf(await this.texts(blocks, word), (await this.speech()).speaker, {
+  async warmVoice(blocks: readonly WrittenBlock[], word: string): Promise<void> {
+    await this.voice.clips(await this.texts(blocks, word), (await this.speech()).speaker, {
       isUrgent: false,
     });
   }
 
-  /** Refuses blocks that name a missing combo or hold a bad line; `under` is the path of the list in the request. */
-  async mustFill(blocks: readonly AnyBlockDto[], under: string): Promise<void> {
-    await this.fill(blocks, await this.moves.book(), under);
+  /** The clips of texts that are wanted beside those of any block. */
+  async clips(texts: readonly string[]): Promise<VoiceClip[]> {
+    return this.voice.clips(texts, (await this.speech()).speaker);
   }
 
-  private async fill(blocks: readonly AnyBlockDto[], book: MoveBook, under = 'blocks'): Promise<Block[]> {
-    const ids = blocks
-      .flatMap((block) => (block.kind === 'combo' ? comboRefs(block) : []))
-      .flatMap((ref) => ref.comboId ?? []);
-    const known = await this.combos.some([...new Set(ids)]);
-    const faults: FieldError[] = [];
-    const tellWait = (field: string): void => {
-      faults.push({ field, message: 'The longest wait is shorter than the shortest one.' });
-    };
-    const tellLine = (line: string, field: string): void => {
-      const parsed = parseLine(line, book);
-      if (!parsed.ok) faults.push({ field, message: parsed.errors[0]!.message });
-    };
-    const filled = blocks.map((block, i): Block => {
-      switch (block.kind) {
-        case 'combo': {
-          const fillAll = (refs: readonly ComboRefDto[], field: string): BlockCombo[] =>
-            refs.flatMap((ref, j) => {
-              const found = fillCombo(ref, `${block.id}-${j}`, known, book);
-              if (typeof found !== 'string') return found;
-              faults.push({ field: `${field}.combos.${j}`, message: found });
-              return [];
-            });
-          const combos = fillAll(block.combos, `${under}.${i}`);
-          const lanes = (block.lanes ?? []).map((lane, j) => ({
-            group: lane.group,
-            combos: fillAll(lane.combos, `${under}.${i}.lanes.${j}`),
-          }));
-          if (block.gaps?.kind === 'random' && block.gaps.max < block.gaps.min) {
-            tellWait(`${under}.${i}.gaps.max`);
-          }
-          return { ...block, combos, lanes };
-        }
-        case 'free':
-          if (block.every.max < block.every.min) {
-            tellWait(`${under}.${i}.every.max`);
-          }
-          return block;
-        case 'rest':
-          return { ...block, next: block.next ?? '' };
-        case 'count':
-          tellLine(block.line, `${under}.${i}.line`);
-          return block;
-        case 'react':
-          tellLine(block.line, `${under}.${i}.line`);
-          if (block.every.max < block.every.min) tellWait(`${under}.${i}.every.max`);
-          return block;
-        case 'footwork':
-          for (const part of ['there', 'back'] as const) tellLine(block[part], `${under}.${i}.${part}`);
-          if (block.strike !== '') tellLine(block.strike, `${under}.${i}.strike`);
-          return block;
-        case 'burst':
-        case 'hold':
-        case 'condition':
-        case 'talk':
-          return block;
-        default:
-          return block satisfies never;
-      }
-    });
-    if (faults.length > 0)
-      throw new UnprocessableEntityException({ message: faults[0]!.message, errors: faults });
-    return filled;
+  /**
+   * The blocks with the combos that they name. Refuses what names a missing combo or holds a bad line; `under` is the path of
+   * the list in the request.
+   */
+  async fill(blocks: readonly WrittenBlock[], under: string): Promise<Block[]> {
+    const book = await this.moves.book();
+    const known = await this.named(blocks);
+    const faults = blocks.flatMap((block, i) =>
+      blockFaults(block, known, book).map(({ field, message }) => ({
+        field: `${under}.${i}.${field}`,
+        message,
+      })),
+    );
+    if (faults.length > 0) throw refuseFields(faults);
+    return blocks.map((block) => fillBlock(block, known));
   }
-}
 
-/** The combo a reference stands for, or a sentence that says what is wrong with it. */
-function fillCombo(
-  ref: ComboRefDto,
-  id: string,
-  known: ReadonlyMap<string, ComboView>,
-  book: MoveBook,
-): BlockCombo | string {
-  const combo = plannedCombo(ref, id, known);
-  if (!combo) return 'This combo is not in the book any more. Choose another one.';
-  if (ref.comboId !== undefined) return combo;
-  const parsed = parseLine(combo.line, book);
-  return parsed.ok ? combo : parsed.errors[0]!.message;
+  private async named(blocks: readonly WrittenBlock[]): Promise<Map<string, BlockCombo>> {
+    const ids = blocks.flatMap((block) =>
+      kindOf(block)
+        .named(block)
+        .map(({ comboId }) => comboId),
+    );
+    return combosById([...(await this.combos.some([...new Set(ids)])).values()]);
+  }
 }

@@ -1,16 +1,22 @@
-import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put, Query } from '@nestjs/common';
 import {
+  BasedOnQuery,
+  BlocksPlanView,
   CompileRoundDto,
+  CompiledRoundView,
+  PageQuery,
+  PlanBlocksDto,
   RepeatSessionDto,
   SaveSessionDto,
   SaveSheetDto,
-  type CompiledRoundView,
-  type SessionSummary,
-  type SessionView,
-  type SheetView,
+  SessionPage,
+  SessionSummary,
+  SessionView,
+  SheetView,
 } from '@eurhythm/contract';
 import { CombosModule } from '../combos/combos.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
+import { answers, answersList, answersNothing } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { RoundsService } from './rounds.service.ts';
@@ -25,22 +31,30 @@ class SessionsController {
   ) {}
 
   @Get()
-  async list(): Promise<{ items: SessionSummary[] }> {
-    return { items: await this.sessions.list() };
+  @answers(SessionPage)
+  list(@Query() query: PageQuery): Promise<SessionPage> {
+    return this.sessions.page(query);
   }
 
   @Get(':id')
+  @answers(SessionView)
   one(@Param('id') id: string): Promise<SessionView> {
     return this.sessions.one(id);
   }
 
   @Put(':id')
-  save(@Param('id', OwnId) id: string, @Body() body: SaveSessionDto): Promise<SessionView> {
-    return this.sessions.save(id, body);
+  @answers(SessionView)
+  save(
+    @Param('id', OwnId) id: string,
+    @Body() body: SaveSessionDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<SessionView> {
+    return this.sessions.save(id, body, basedOn);
   }
 
   @Post(':id/repeat')
   @HttpCode(200)
+  @answersList(SessionSummary)
   async repeat(
     @Param('id') id: string,
     @Body() body: RepeatSessionDto,
@@ -49,17 +63,24 @@ class SessionsController {
   }
 
   @Get(':id/sheet')
+  @answers(SheetView)
   sheet(@Param('id') id: string): Promise<SheetView> {
     return this.sheets.one(id);
   }
 
   @Put(':id/sheet')
-  saveSheet(@Param('id') id: string, @Body() body: SaveSheetDto): Promise<SheetView> {
-    return this.sheets.save(id, body);
+  @answers(SheetView)
+  saveSheet(
+    @Param('id') id: string,
+    @Body() body: SaveSheetDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<SheetView> {
+    return this.sheets.save(id, body, basedOn);
   }
 
   @Delete(':id')
   @HttpCode(204)
+  @answersNothing()
   remove(@Param('id') id: string): Promise<void> {
     return this.sessions.remove(id);
   }
@@ -71,8 +92,17 @@ class RoundsController {
 
   @Post('compile')
   @HttpCode(200)
+  @answers(CompiledRoundView)
   compile(@Body() body: CompileRoundDto): Promise<CompiledRoundView> {
     return this.rounds.compile(body);
+  }
+
+  /** What a page needs to compile blocks by itself. */
+  @Post('plan')
+  @HttpCode(200)
+  @answers(BlocksPlanView)
+  plan(@Body() body: PlanBlocksDto): Promise<BlocksPlanView> {
+    return this.rounds.plan(body);
   }
 }
 

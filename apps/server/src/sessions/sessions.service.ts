@@ -1,74 +1,138 @@
-import {
-  ConflictException,
-  Injectable,
-  NotFoundException,
-  UnprocessableEntityException,
-} from '@nestjs/common';
-import { sessionSeconds, unrollRounds } from '@eurhythm/core/plan';
+import { ConflictException, Injectable, NotFoundException, OnModuleInit } from '@nestjs/common';
+import { heldRounds, sessionSeconds, unrollRounds } from '@eurhythm/core/plan';
 import type {
   AnyBlockDto,
+  PageQuery,
   RepeatSessionDto,
+  RoundDto,
   SaveSessionDto,
+  SessionPage,
   SessionSummary,
   SessionView,
 } from '@eurhythm/contract';
-import { asc, eq } from 'drizzle-orm';
+import { asc, desc, eq, gte, inArray, sql } from 'drizzle-orm';
+import { pageLength, pageOf } from '../house/pages.ts';
+import { refuseField } from '../house/refuse.ts';
 import type { Database } from '../store/openStore.ts';
 import { runs, sessions } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { heldRounds } from './heldRounds.ts';
+import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 import { RoundsService } from './rounds.service.ts';
 
 type SessionRow = typeof sessions.$inferSelect;
 
 @Injectable()
-export class SessionsService {
+export class SessionsService implements OnModuleInit {
   constructor(
     @InjectDatabase() private readonly database: Database,
     private readonly rounds: RoundsService,
   ) {}
 
-  async list(): Promise<SessionSummary[]> {
+  /** Sessions that were kept before their length was kept beside them get it now. */
+  async onModuleInit(): Promise<void> {
+    const old = await this.database.select().from(sessions).where(eq(sessions.heldRounds, 0));
+    for (const { id, rounds } of old)
+      await this.database.update(sessions).set(lengthOf(rounds)).where(eq(sessions.id, id));
+  }
+
+  /** A page of the sessions, by their dates; those without a date come last. */
+  async page(query: PageQuery): Promise<SessionPage> {
+    const length = pageLength(query);
+    const place = sql`(coalesce(${sessions.plannedFor}, 'infinity'::timestamptz), ${sessions.title}, ${sessions.id})`;
+    const after =
+      query.after === undefined
+        ? undefined
+        : sql`${place} > (select coalesce(planned_for, 'infinity'::timestamptz), title, id from sessions where id = ${query.after})`;
     const rows = await this.database
-      .select()
+      .select(SUMMARY)
       .from(sessions)
+      .where(after)
+      .orderBy(
+        sql`coalesce(${sessions.plannedFor}, 'infinity'::timestamptz)`,
+        asc(sessions.title),
+        asc(sessions.id),
+      )
+      .limit(length + 1);
+    return pageOf(rows.map(sessionSummary), length);
+  }
+
+  /** The sessions that have a date, by it. */
+  async planned(): Promise<SessionSummary[]> {
+    const rows = await this.database
+      .select(SUMMARY)
+      .from(sessions)
+      .where(sql`${sessions.plannedFor} is not null`)
       .orderBy(asc(sessions.plannedFor), asc(sessions.title));
     return rows.map(sessionSummary);
+  }
+
+  /** The first session that is planned for an instant or later, else the one that was changed last; null without any. */
+  async nextFrom(instant: Date): Promise<SessionSummary | null> {
+    const [planned] = await this.database
+      .select(SUMMARY)
+      .from(sessions)
+      .where(gte(sessions.plannedFor, instant))
+      .orderBy(asc(sessions.plannedFor))
+      .limit(1);
+    if (planned) return sessionSummary(planned);
+    const [any] = await this.database
+      .select(SUMMARY)
+      .from(sessions)
+      .orderBy(desc(sessions.updatedAt))
+      .limit(1);
+    return any ? sessionSummary(any) : null;
   }
 
   async one(id: string): Promise<SessionView> {
     const [row] = await this.database.select().from(sessions).where(eq(sessions.id, id));
     if (!row) throw new NotFoundException('This session does not exist.');
-    const { title, lead, rounds, word, groups } = row;
-    return { id, title, lead, rounds, word, groups, plannedFor: row.plannedFor?.toISOString() ?? null };
+    return { id, version: row.version, ...saveable(row) };
   }
 
   /** Makes or changes a session; the same request again changes nothing. */
-  async save(id: string, session: SaveSessionDto): Promise<SessionView> {
+  async save(id: string, session: SaveSessionDto, basedOn?: number): Promise<SessionView> {
     for (const [i, round] of session.rounds.entries())
-      await this.rounds.mustFill(round.blocks, `rounds.${i}.blocks`);
-    const row = {
-      title: session.title,
-      lead: session.lead,
-      rounds: session.rounds,
-      word: session.word ?? '',
-      groups: session.groups ?? [],
-      plannedFor: session.plannedFor ? new Date(session.plannedFor) : null,
-      updatedAt: new Date(),
-    };
-    await this.database
-      .insert(sessions)
-      .values({ id, ...row })
-      .onConflictDoUpdate({ target: sessions.id, set: row });
+      await this.rounds.fill(round.blocks, `rounds.${i}.blocks`);
+    const { title, lead, rounds, word = '', groups = [] } = session;
+    const plannedFor = session.plannedFor ? new Date(session.plannedFor) : null;
+    const row = { title, lead, rounds, word, groups, plannedFor, ...lengthOf(rounds), updatedAt: new Date() };
+    await refusingStale(
+      () =>
+        this.database.transaction((tx) =>
+          writeVersioned(
+            {
+              sent: saveable(row),
+              insert: async () =>
+                (
+                  await tx
+                    .insert(sessions)
+                    .values({ id, ...row })
+                    .onConflictDoNothing()
+                    .returning({ id: sessions.id })
+                ).length > 0,
+              read: async () => {
+                const [kept] = await tx.select().from(sessions).where(eq(sessions.id, id)).for('update');
+                return { content: saveable(kept!), version: kept!.version };
+              },
+              update: async (version) => {
+                await tx
+                  .update(sessions)
+                  .set({ ...row, version })
+                  .where(eq(sessions.id, id));
+              },
+            },
+            basedOn,
+          ),
+        ),
+      () => this.one(id),
+    );
     return this.one(id);
   }
 
   /** Makes copies of a session at other instants; one whose id is there already stays as it is. */
   async repeat(id: string, { ids, dates }: RepeatSessionDto): Promise<SessionSummary[]> {
-    if (ids.length !== dates.length) {
-      const message = 'Each copy needs an id and a date of its own.';
-      throw new UnprocessableEntityException({ message, errors: [{ field: 'dates', message }] });
-    }
+    if (ids.length !== dates.length)
+      throw refuseField('dates', 'Each copy needs an id and a date of its own.');
     const [row] = await this.database.select().from(sessions).where(eq(sessions.id, id));
     if (!row) throw new NotFoundException('This session does not exist.');
     const copies = ids.map((copyId, i) => ({
@@ -76,10 +140,15 @@ export class SessionsService {
       id: copyId,
       plannedFor: new Date(dates[i]!),
       updatedAt: new Date(),
+      version: 1,
     }));
     await this.database.insert(sessions).values(copies).onConflictDoNothing();
-    const all = await this.list();
-    return all.filter((session) => ids.includes(session.id));
+    const made = await this.database
+      .select(SUMMARY)
+      .from(sessions)
+      .where(inArray(sessions.id, ids))
+      .orderBy(asc(sessions.plannedFor));
+    return made.map(sessionSummary);
   }
 
   /** Makes the voice of every saved session ahead of time, one session after the other. */
@@ -115,12 +184,31 @@ export class SessionsService {
   }
 }
 
-export function sessionSummary(row: SessionRow): SessionSummary {
-  return {
-    id: row.id,
-    title: row.title,
-    plannedFor: row.plannedFor?.toISOString() ?? null,
-    rounds: unrollRounds(row.rounds).length,
-    seconds: sessionSeconds(row.rounds),
-  };
+/** What a list tells of a session, without its rounds. */
+const SUMMARY = {
+  id: sessions.id,
+  title: sessions.title,
+  plannedFor: sessions.plannedFor,
+  heldRounds: sessions.heldRounds,
+  seconds: sessions.seconds,
+};
+
+function sessionSummary({
+  id,
+  title,
+  plannedFor,
+  heldRounds: rounds,
+  seconds,
+}: Pick<SessionRow, keyof typeof SUMMARY>): SessionSummary {
+  return { id, title, plannedFor: plannedFor?.toISOString() ?? null, rounds, seconds };
+}
+
+function lengthOf(rounds: readonly RoundDto[]): Pick<SessionRow, 'heldRounds' | 'seconds'> {
+  return { heldRounds: unrollRounds(rounds).length, seconds: sessionSeconds(rounds) };
+}
+
+type Saveable = Pick<SessionRow, 'title' | 'lead' | 'plannedFor' | 'word' | 'groups' | 'rounds'>;
+
+function saveable({ title, lead, plannedFor, word, groups, rounds }: Saveable) {
+  return { title, lead, plannedFor: plannedFor?.toISOString() ?? null, word, groups, rounds };
 }

@@ -1,9 +1,11 @@
-import { Injectable, UnprocessableEntityException } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import type { SaveSheetDto, SheetView } from '@eurhythm/contract';
 import { eq, inArray } from 'drizzle-orm';
+import { refuseField } from '../house/refuse.ts';
 import type { Database } from '../store/openStore.ts';
 import { classSheets, fighters } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 import { SessionsService } from './sessions.service.ts';
 
 const EMPTY: SaveSheetDto = { present: [], size: 2, rotations: 4 };
@@ -20,38 +22,69 @@ export class SheetsService {
   async one(sessionId: string): Promise<SheetView> {
     await this.sessions.one(sessionId);
     const [row] = await this.database.select().from(classSheets).where(eq(classSheets.sessionId, sessionId));
-    return { sessionId, ...EMPTY, ...row?.sheet };
+    return { sessionId, ...EMPTY, ...row?.sheet, version: row?.version ?? 0 };
   }
 
   /** Keeps the sheet as it is now; the same request again changes nothing. */
-  async save(sessionId: string, sheet: SaveSheetDto): Promise<SheetView> {
+  async save(
+    sessionId: string,
+    { present, size, rotations }: SaveSheetDto,
+    basedOn?: number,
+  ): Promise<SheetView> {
     await this.sessions.one(sessionId);
-    await this.mustKnow(sheet);
-    const { present, size, rotations } = sheet;
-    const row = { sheet: { present, size, rotations } };
-    await this.database
-      .insert(classSheets)
-      .values({ sessionId, ...row })
-      .onConflictDoUpdate({ target: classSheets.sessionId, set: row });
+    await this.mustKnow(present);
+    const sheet = { present, size, rotations };
+    await refusingStale(
+      () =>
+        this.database.transaction((tx) =>
+          writeVersioned(
+            {
+              sent: sheet,
+              insert: async () =>
+                (
+                  await tx
+                    .insert(classSheets)
+                    .values({ sessionId, sheet })
+                    .onConflictDoNothing()
+                    .returning({ id: classSheets.sessionId })
+                ).length > 0,
+              read: async () => {
+                const [kept] = await tx
+                  .select()
+                  .from(classSheets)
+                  .where(eq(classSheets.sessionId, sessionId))
+                  .for('update');
+                return { content: kept!.sheet, version: kept!.version };
+              },
+              update: async (version) => {
+                await tx
+                  .update(classSheets)
+                  .set({ sheet, version })
+                  .where(eq(classSheets.sessionId, sessionId));
+              },
+            },
+            basedOn,
+          ),
+        ),
+      () => this.one(sessionId),
+    );
     return this.one(sessionId);
   }
 
-  private async mustKnow({ present }: SaveSheetDto): Promise<void> {
+  private async mustKnow(present: SaveSheetDto['present']): Promise<void> {
     const ids = present.map(({ fighterId }) => fighterId);
     const known =
       ids.length === 0 ? [] : await this.database.select().from(fighters).where(inArray(fighters.id, ids));
-    const refuse = (field: string, message: string) =>
-      new UnprocessableEntityException({ message, errors: [{ field, message }] });
     for (const [i, { fighterId, from, until }] of present.entries()) {
       const fighter = known.find((each) => each.id === fighterId);
-      if (!fighter) throw refuse(`present.${i}.fighterId`, 'This fighter is not in the gym.');
+      if (!fighter) throw refuseField(`present.${i}.fighterId`, 'This fighter is not in the gym.');
       if (!fighter.fit)
-        throw refuse(
+        throw refuseField(
           `present.${i}.fighterId`,
           `${fighter.name} is marked not fit to train. Lift the mark first, on the fighter’s page.`,
         );
       if (until !== null && until <= from)
-        throw refuse(
+        throw refuseField(
           `present.${i}.until`,
           `${fighter.name} would leave before the first rotation. Choose a later one.`,
         );

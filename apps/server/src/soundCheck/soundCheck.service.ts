@@ -1,16 +1,17 @@
-import { Injectable, UnprocessableEntityException } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import {
   ROUND_CALLS,
+  clipShelf,
   comboForms,
   numberWord,
   slowestClip,
   soundAlike,
   vocabularyOf,
-  type VoiceClip,
 } from '@eurhythm/core/calls';
-import type { CallGroup, SoundCheckView, VoiceId, VoiceView } from '@eurhythm/contract';
+import type { CallGroup, SoundCheckView, SpokenClipView, VoiceId, VoiceView } from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
 import { GymService } from '../gym/gym.service.ts';
+import { refuseField } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 import { OwnCallsService } from '../voice/ownCalls.service.ts';
@@ -72,13 +73,11 @@ export class SoundCheckService {
     return { alike: soundAlike(forms).map(({ a, b }) => ({ a, b })) };
   }
 
-  async say(text: string, voice: VoiceId, rate: number): Promise<VoiceClip> {
-    const shelf = await this.voices.shelf([text], { voice, slowest: rate });
-    const clip = slowestClip(shelf, text);
-    if (!clip) {
-      const message = `The voice has no sound for “${text}”.`;
-      throw new UnprocessableEntityException({ message, errors: [{ field: 'text', message }] });
-    }
+  /** The clip of any text; one of a bundled voice with its phones. */
+  async say(text: string, voice: VoiceId, rate: number): Promise<SpokenClipView> {
+    const recorded = voice === 'own' ? await this.voices.clips([text], { voice, slowest: rate }) : [];
+    const clip = slowestClip(clipShelf(recorded), text) ?? (await this.voices.say(text, voice, rate));
+    if (!clip) throw refuseField('text', `The voice has no sound for “${text}”.`);
     return clip;
   }
 }

@@ -1,11 +1,13 @@
 import type { Move, NumberedMove } from '@eurhythm/core/moves';
+import type { Phase } from '@eurhythm/core/rounds';
 import type {
   ClassGroupDto,
   RoundDto,
-  RunClockDto,
+  RunEventView,
   SaveComboDto,
   SaveSheetDto,
   SchoolDto,
+  SaveTestDto,
   TechniqueDto,
   VariantDto,
 } from '@eurhythm/contract';
@@ -24,6 +26,8 @@ import {
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
 const lead = (name: string) => text(name).$type<'left' | 'right'>();
+/** How often a thing has been changed: a change names the state that it was based on. */
+const version = () => integer('version').notNull().default(1);
 
 /** The one gym of this installation. */
 export const gyms = pgTable('gyms', {
@@ -32,6 +36,7 @@ export const gyms = pgTable('gyms', {
   noticeAcceptedAt: at('notice_accepted_at'),
   /** Null until somebody changes the starter settings. */
   school: jsonb('school').$type<SchoolDto>(),
+  version: version(),
 });
 
 export const grades = pgTable('grades', {
@@ -84,6 +89,7 @@ export const combos = pgTable(
     contact: jsonb('contact').$type<number[]>().notNull().default([]),
     variant: jsonb('variant').$type<VariantDto>(),
     updatedAt: at('updated_at').notNull(),
+    version: version(),
   },
   (table) => [unique('combo_number_in_grade').on(table.gradeId, table.number)],
 );
@@ -99,30 +105,43 @@ export const comboVersions = pgTable(
   (table) => [primaryKey({ columns: [table.comboId, table.at] })],
 );
 
-export const fighters = pgTable('fighters', {
-  id: text('id').primaryKey(),
-  name: text('name').notNull(),
-  gradeId: text('grade_id')
-    .notNull()
-    .references(() => grades.id),
-  lead: lead('lead').notNull(),
-  note: text('note').notNull(),
-  fit: boolean('fit').notNull(),
-  /** In centimetres. */
-  height: doublePrecision('height'),
-  apart: jsonb('apart').$type<string[]>().notNull().default([]),
-});
+export const fighters = pgTable(
+  'fighters',
+  {
+    id: text('id').primaryKey(),
+    name: text('name').notNull(),
+    gradeId: text('grade_id')
+      .notNull()
+      .references(() => grades.id),
+    lead: lead('lead').notNull(),
+    note: text('note').notNull(),
+    fit: boolean('fit').notNull(),
+    /** In centimetres. */
+    height: doublePrecision('height'),
+    apart: jsonb('apart').$type<string[]>().notNull().default([]),
+    version: version(),
+  },
+  (table) => [index('fighters_of_grade').on(table.gradeId)],
+);
 
-export const sessions = pgTable('sessions', {
-  id: text('id').primaryKey(),
-  title: text('title').notNull(),
-  lead: lead('lead').notNull(),
-  plannedFor: at('planned_for'),
-  word: text('word').notNull().default(''),
-  groups: jsonb('groups').$type<ClassGroupDto[]>().notNull().default([]),
-  rounds: jsonb('rounds').$type<RoundDto[]>().notNull(),
-  updatedAt: at('updated_at').notNull(),
-});
+export const sessions = pgTable(
+  'sessions',
+  {
+    id: text('id').primaryKey(),
+    title: text('title').notNull(),
+    lead: lead('lead').notNull(),
+    plannedFor: at('planned_for'),
+    word: text('word').notNull().default(''),
+    groups: jsonb('groups').$type<ClassGroupDto[]>().notNull().default([]),
+    rounds: jsonb('rounds').$type<RoundDto[]>().notNull(),
+    /** Rounds as often as they are held, and their time, so that a list needs to read no round. */
+    heldRounds: integer('held_rounds').notNull().default(0),
+    seconds: doublePrecision('seconds').notNull().default(0),
+    updatedAt: at('updated_at').notNull(),
+    version: version(),
+  },
+  (table) => [index('sessions_by_date').on(table.plannedFor)],
+);
 
 /** Who came to a planned session, and how they are put together. */
 export const classSheets = pgTable('class_sheets', {
@@ -130,6 +149,7 @@ export const classSheets = pgTable('class_sheets', {
     .primaryKey()
     .references(() => sessions.id, { onDelete: 'cascade' }),
   sheet: jsonb('sheet').$type<SaveSheetDto>().notNull(),
+  version: version(),
 });
 
 /** What the classes of some days are about; both days belong to it, and are written like 2026-03-05. */
@@ -146,23 +166,87 @@ export const libraryItems = pgTable('library_items', {
   title: text('title').notNull(),
   rounds: jsonb('rounds').$type<RoundDto[]>().notNull(),
   updatedAt: at('updated_at').notNull(),
+  version: version(),
 });
 
 /** One session actually held, with the rounds as they were when it began. */
-export const runs = pgTable('runs', {
-  id: text('id').primaryKey(),
-  sessionId: text('session_id')
-    .notNull()
-    .references(() => sessions.id),
-  title: text('title').notNull(),
-  lead: lead('lead').notNull(),
-  rounds: jsonb('rounds').$type<RoundDto[]>().notNull(),
-  word: text('word').notNull().default(''),
-  fighterIds: jsonb('fighter_ids').$type<string[]>().notNull(),
-  startedAt: at('started_at').notNull(),
-  endedAt: at('ended_at'),
-  clock: jsonb('clock').$type<RunClockDto>(),
-});
+export const runs = pgTable(
+  'runs',
+  {
+    id: text('id').primaryKey(),
+    sessionId: text('session_id')
+      .notNull()
+      .references(() => sessions.id),
+    title: text('title').notNull(),
+    lead: lead('lead').notNull(),
+    rounds: jsonb('rounds').$type<RoundDto[]>().notNull(),
+    word: text('word').notNull().default(''),
+    fighterIds: jsonb('fighter_ids').$type<string[]>().notNull(),
+    /** The group that each fighter was in, by the id of the fighter. */
+    groupOf: jsonb('group_of').$type<Record<string, string>>().notNull().default({}),
+    startedAt: at('started_at').notNull(),
+    endedAt: at('ended_at'),
+  },
+  (table) => [index('runs_by_start').on(table.startedAt), index('runs_of_session').on(table.sessionId)],
+);
+
+/** Everything that was done to a run, in the order in which the server took it. */
+export const runEvents = pgTable(
+  'run_events',
+  {
+    runId: text('run_id')
+      .notNull()
+      .references(() => runs.id, { onDelete: 'cascade' }),
+    sequence: integer('sequence').notNull(),
+    /** Made by the device, so that an event that is sent again is taken once. */
+    id: text('id').notNull(),
+    kind: text('kind').$type<RunEventView['kind']>().notNull(),
+    /** By the clock of the device, and of the server. */
+    at: at('at').notNull(),
+    receivedAt: at('received_at').notNull(),
+    data: jsonb('data').$type<Readonly<Record<string, unknown>>>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.runId, table.sequence] }),
+    unique('run_event_once').on(table.runId, table.id),
+  ],
+);
+
+/** The rounds of a run as its log names them. */
+export const runRounds = pgTable(
+  'run_rounds',
+  {
+    runId: text('run_id')
+      .notNull()
+      .references(() => runs.id, { onDelete: 'cascade' }),
+    round: integer('round').notNull(),
+    title: text('title').notNull(),
+    kind: text('kind').$type<Phase>().notNull(),
+    bpm: doublePrecision('bpm'),
+  },
+  (table) => [primaryKey({ columns: [table.runId, table.round] })],
+);
+
+/** Which combos were trained in which round, and by which group; the empty name is everybody without combos of its own. */
+export const runRoundCombos = pgTable(
+  'run_round_combos',
+  {
+    runId: text('run_id')
+      .notNull()
+      .references(() => runs.id, { onDelete: 'cascade' }),
+    round: integer('round').notNull(),
+    place: integer('place').notNull(),
+    /** Place of the block in its round. */
+    block: integer('block').notNull(),
+    groupName: text('group_name').notNull(),
+    /** Not a reference: a combo that was taken out was trained all the same. */
+    comboId: text('combo_id').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.runId, table.round, table.place] }),
+    index('rounds_of_combo').on(table.comboId),
+  ],
+);
 
 /** What one fighter did of one round of a run. */
 export const roundResults = pgTable(
@@ -182,11 +266,21 @@ export const roundResults = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.runId, table.round, table.fighterId] }),
-    index('round_results_of_fighter').on(table.fighterId),
+    index('round_results_of_fighter').on(table.fighterId, table.at),
   ],
 );
 
-/** A timed attempt of one fighter, for now always a burst. */
+/** What is measured. */
+export const tests = pgTable('tests', {
+  id: text('id').primaryKey(),
+  title: text('title').notNull(),
+  kind: text('kind').$type<SaveTestDto['kind']>().notNull(),
+  line: text('line'),
+  seconds: doublePrecision('seconds').notNull(),
+  direction: text('direction').$type<SaveTestDto['direction']>().notNull(),
+});
+
+/** One trial of a test by one fighter. */
 export const attempts = pgTable(
   'attempts',
   {
@@ -195,13 +289,16 @@ export const attempts = pgTable(
       .notNull()
       .references(() => fighters.id),
     runId: text('run_id').references(() => runs.id),
-    title: text('title').notNull(),
+    testId: text('test_id')
+      .notNull()
+      .references(() => tests.id),
     lead: lead('lead').notNull(),
-    seconds: doublePrecision('seconds').notNull(),
     instants: jsonb('instants').$type<number[]>().notNull(),
+    /** What counts of the instants, so that best and median need to read none. */
+    count: integer('count').notNull(),
     at: at('at').notNull(),
   },
-  (table) => [index('attempts_of_fighter').on(table.fighterId)],
+  (table) => [index('attempts_of_fighter').on(table.fighterId, table.testId, table.lead, table.at)],
 );
 
 /** Calls as the gym recorded them: trimmed and levelled, in base64 so that any export carries them as text. */

@@ -1,4 +1,4 @@
-import { Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
+import { Injectable, NotFoundException } from '@nestjs/common';
 import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
 import {
   encodeWav,
@@ -11,6 +11,7 @@ import {
 } from '@eurhythm/core/sound';
 import { OWN_CALL_LIMITS, type OwnCallView } from '@eurhythm/contract';
 import { asc, eq, inArray } from 'drizzle-orm';
+import { refuseField } from '../house/refuse.ts';
 import type { Database } from '../store/openStore.ts';
 import { ownCalls } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
@@ -51,14 +52,16 @@ export class OwnCallsService {
   /** Takes a recording of a call: trimmed, levelled, its centre found in the sound. The same file again changes nothing. */
   async record(text: string, wav: Uint8Array): Promise<OwnCallView> {
     const read = readWav(wav);
-    if (!read.ok) throw refused(read.message);
+    if (!read.ok) throw refuseField('sound', read.message);
     const seconds = read.sound.samples.length / read.sound.sampleRate;
     const levelled = levelClip(read.sound);
-    if (!levelled) throw refused('Nothing can be heard in this recording. Speak closer to the microphone.');
+    if (!levelled)
+      throw refuseField('sound', 'Nothing can be heard in this recording. Speak closer to the microphone.');
     const sound = resample(levelled.sound, KEPT_RATE);
     const length = sound.samples.length / sound.sampleRate;
     if (length > OWN_CALL_LIMITS.seconds) {
-      throw refused(
+      throw refuseField(
+        'sound',
         `A call is at most ${OWN_CALL_LIMITS.seconds} seconds long; this one is ${Math.round(Math.max(length, seconds))}.`,
       );
     }
@@ -80,7 +83,7 @@ export class OwnCallsService {
 
   async setCentre(text: string, centre: number): Promise<OwnCallView> {
     const { seconds } = await this.one(text);
-    if (centre > seconds) throw refused(`This call is only ${seconds.toFixed(2)} seconds long.`);
+    if (centre > seconds) throw refuseField('sound', `This call is only ${seconds.toFixed(2)} seconds long.`);
     await this.database.update(ownCalls).set({ centre }).where(eq(ownCalls.text, text));
     return this.one(text);
   }
@@ -117,8 +120,4 @@ function soundOf(wav: string): Sound {
   const read = readWav(Buffer.from(wav, 'base64'));
   if (!read.ok) throw new Error(`a kept recording cannot be read: ${read.message}`);
   return read.sound;
-}
-
-function refused(message: string): UnprocessableEntityException {
-  return new UnprocessableEntityException({ message, errors: [{ field: 'sound', message }] });
 }

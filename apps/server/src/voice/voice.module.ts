@@ -16,7 +16,9 @@ import {
   UseInterceptors,
 } from '@nestjs/common';
 import { FileInterceptor } from '@nestjs/platform-express';
-import { OWN_CALL_LIMITS, SetCentreDto, type OwnCallView } from '@eurhythm/contract';
+import { ApiBody, ApiConsumes } from '@nestjs/swagger';
+import { OWN_CALL_LIMITS, OwnCallView, SetCentreDto } from '@eurhythm/contract';
+import { answers, answersFile, answersNothing, fileField } from '../house/answers.ts';
 import { ClipFolder } from './clipFolder.ts';
 import { CLIPS } from './clips.ts';
 import { OwnCallsService } from './ownCalls.service.ts';
@@ -33,6 +35,7 @@ class VoiceController {
 
   /** A clip never changes: its id stands for its voice, text, rate and making. */
   @Get('clips/:id.wav')
+  @answersFile('audio/wav')
   @Header('Cache-Control', 'public, max-age=31536000, immutable')
   async clip(@Param('id') id: string): Promise<StreamableFile> {
     return new StreamableFile(await this.voice.wav(id), { type: 'audio/wav' });
@@ -40,18 +43,23 @@ class VoiceController {
 
   @Put('own/:text')
   @UseInterceptors(FileInterceptor('sound', { limits: { fileSize: OWN_CALL_LIMITS.bytes, files: 1 } }))
+  @ApiConsumes('multipart/form-data')
+  @ApiBody({ schema: fileField('sound') })
+  @answers(OwnCallView)
   record(@Param('text') text: string, @UploadedFile() file?: { buffer: Buffer }): Promise<OwnCallView> {
     if (!file) throw new BadRequestException('Send the recording as a WAV file in the field “sound”.');
     return this.own.record(callText(text), file.buffer);
   }
 
   @Put('own/:text/centre')
+  @answers(OwnCallView)
   setCentre(@Param('text') text: string, @Body() { centre }: SetCentreDto): Promise<OwnCallView> {
     return this.own.setCentre(text, centre);
   }
 
   @Delete('own/:text')
   @HttpCode(204)
+  @answersNothing()
   remove(@Param('text') text: string): Promise<void> {
     return this.own.remove(text);
   }

@@ -1,5 +1,5 @@
 import { Injectable, NotFoundException, OnModuleDestroy } from '@nestjs/common';
-import { VOICE_RATES, clipShelf, type ClipShelf } from '@eurhythm/core/calls';
+import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
 import type { BundledVoice, VoiceId } from '@eurhythm/contract';
 import { BundledClips, type BundledClip } from './bundledClips.ts';
 import type { ClipFolder } from './clipFolder.ts';
@@ -34,14 +34,13 @@ export class VoiceService implements OnModuleDestroy {
   }
 
   /**
-   * All clips of these texts, from the speaker's slowest rate on; texts that the voice cannot say are missing from the
-   * shelf. What the own voice lacks is said by a bundled one.
+   * All clips of these texts, from the speaker's slowest rate on; texts that the voice cannot say have none. What the own voice lacks is said by a bundled one.
    */
-  async shelf(
+  async clips(
     texts: readonly string[],
     { voice, slowest, phones }: Speaker,
     { isUrgent }: { isUrgent: boolean } = { isUrgent: true },
-  ): Promise<ClipShelf> {
+  ): Promise<VoiceClip[]> {
     const recorded = voice === 'own' ? await this.own.clips(texts) : [];
     const has = new Set(recorded.map((clip) => clip.text));
     const rates = VOICE_RATES.filter((rate) => rate >= slowest);
@@ -54,10 +53,10 @@ export class VoiceService implements OnModuleDestroy {
           ),
         ),
     );
-    return clipShelf([
+    return [
       ...recorded.filter((clip) => clip.rate >= slowest),
-      ...made.filter((clip) => clip !== null),
-    ]);
+      ...made.flatMap((clip) => (clip ? [clipOnly(clip)] : [])),
+    ];
   }
 
   /** One clip of a bundled voice, with its phones. */
@@ -70,6 +69,11 @@ export class VoiceService implements OnModuleDestroy {
     if (!wav) throw new NotFoundException('There is no such clip.');
     return wav;
   }
+}
+
+/** A clip without what only its making needed. */
+function clipOnly({ id, text, rate, seconds, centre }: BundledClip): VoiceClip {
+  return { id, text, rate, seconds, centre };
 }
 
 function bundledOf(voice: VoiceId): BundledVoice {

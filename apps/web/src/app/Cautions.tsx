@@ -1,8 +1,10 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { CAUTIONS, FIRST_CAUTION, STANDING_CAUTIONS, type GymView } from '@eurhythm/contract';
+import { useQueryClient } from '@tanstack/react-query';
+import { FIRST_CAUTION, STANDING_CAUTIONS, type GymView } from '@eurhythm/contract';
 import { Button } from '../ui/Button.tsx';
 import { Sheet } from '../ui/Panel.tsx';
-import { put } from './api.ts';
+import { putting } from '../sync/letter.ts';
+import { SUBJECTS } from '../sync/subjects.ts';
+import { useWrite } from '../sync/useSync.ts';
 
 function CautionList() {
   return (
@@ -20,8 +22,7 @@ function CautionList() {
 /** Shown until somebody in the gym has read it. */
 export function FirstStartNotice() {
   const client = useQueryClient();
-  const accept = useMutation({
-    mutationFn: () => put<GymView>('gym/notice', { accepted: true }),
+  const accept = useWrite<GymView>(() => putting(SUBJECTS.gym, 'gym/notice', { accepted: true }), {
     onSuccess: (gym) => client.setQueryData(['gym'], gym),
   });
   return (
@@ -58,16 +59,5 @@ export function StandingLine({ onOpen }: { onOpen: () => void }) {
         All cautions
       </button>
     </footer>
-  );
-}
-
-/** The cautions as they stand at the end of every printed sheet. */
-export function PaperCautions({ className = '' }: { className?: string }) {
-  return (
-    <section className={`mt-4 break-inside-avoid border border-ink p-3 text-sm ${className}`}>
-      {CAUTIONS.map((caution) => (
-        <p key={caution}>{caution}</p>
-      ))}
-    </section>
   );
 }

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import { Sheet } from '../ui/Panel.tsx';
-import { queries } from './queries.ts';
+import { queries } from '../server/queries.ts';
 
 const ITEM = 'cursor-pointer rounded px-3 py-2 data-[selected=true]:bg-tape';
 

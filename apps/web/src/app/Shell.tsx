@@ -6,8 +6,9 @@ import { Key } from '../ui/Button.tsx';
 import { CommandBox } from './CommandBox.tsx';
 import { CautionsSheet, FirstStartNotice, StandingLine } from './Cautions.tsx';
 import { KeysSheet } from './KeysSheet.tsx';
-import { queries } from './queries.ts';
-import { useShortcut } from './useShortcut.ts';
+import { SyncNotice } from '../sync/SyncNotice.tsx';
+import { queries } from '../server/queries.ts';
+import { useShortcut } from '../ui/useShortcut.ts';
 
 const ROOMS = [
   ['/', 'Today'],
@@ -50,6 +51,7 @@ export function Shell() {
             </NavLink>
           ))}
         </nav>
+        <SyncNotice />
         <span className="text-sm text-quiet">{gym?.name}</span>
         <div className="flex gap-2 text-sm text-quiet">
           <button

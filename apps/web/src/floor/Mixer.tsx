@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { SoundEvent } from '@eurhythm/core/rounds';
 import type { AudioDesk } from './AudioDesk.ts';
+import { SliderField } from '../ui/SliderField.tsx';
 import { MOST_VOLUME, keepDeskSettings, readDeskSettings, type DeskSettings } from './deskSettings.ts';
 
 const BUSES: readonly (readonly [SoundEvent['bus'], string])[] = [
@@ -8,6 +9,8 @@ const BUSES: readonly (readonly [SoundEvent['bus'], string])[] = [
   ['tick', 'Ticks'],
   ['bell', 'Bells'],
 ];
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** How loud each kind of sound is on this device; heard at once and kept. */
 export function Mixer({ desk }: { desk: AudioDesk | null }) {
@@ -20,23 +23,20 @@ export function Mixer({ desk }: { desk: AudioDesk | null }) {
   return (
     <div className="flex flex-wrap gap-x-10 gap-y-1 py-1" role="group" aria-label="Volume">
       {BUSES.map(([bus, name]) => (
-        <label key={bus} className="flex min-h-11 items-center gap-3">
+        <div key={bus} className="flex min-h-11 items-center gap-3">
           <span className="w-12 font-semibold">{name}</span>
-          <input
-            type="range"
+          <SliderField
+            label={name}
             min={0}
             max={MOST_VOLUME}
             step={0.05}
             value={settings.volumes[bus]}
-            className="w-44 accent-rear"
-            onChange={(e) =>
-              change({ ...settings, volumes: { ...settings.volumes, [bus]: Number(e.target.value) } })
-            }
+            valueText={percent(settings.volumes[bus])}
+            className="w-44"
+            onChange={(volume) => change({ ...settings, volumes: { ...settings.volumes, [bus]: volume } })}
           />
-          <span className="tabular w-14 whitespace-nowrap text-quiet">
-            {Math.round(settings.volumes[bus] * 100)} %
-          </span>
-        </label>
+          <span className="tabular w-14 whitespace-nowrap text-quiet">{percent(settings.volumes[bus])}</span>
+        </div>
       ))}
     </div>
   );

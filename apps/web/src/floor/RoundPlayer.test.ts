@@ -1,6 +1,6 @@
-import type { CompiledRound, Cue } from '@eurhythm/core/rounds';
-import type { AudioDesk } from './AudioDesk.ts';
-import { RoundPlayer } from './RoundPlayer.ts';
+import type { Cue } from '@eurhythm/core/rounds';
+import { spliced, type RoundToPlay } from '@eurhythm/core/run';
+import { RoundPlayer, type ClockedDesk } from './RoundPlayer.ts';
 
 /** A worker whose beats the test gives. */
 class HandWorker {
@@ -31,11 +31,12 @@ class HandDesk {
 }
 
 const tick = (at: number): Cue => ({ at, kind: 'tick', text: '1', block: 'b', sound: 'tick-bar' });
-const round: CompiledRound = {
+const round: RoundToPlay = {
   duration: 20,
   cues: Array.from({ length: 20 }, (_, i) => tick(i)),
   cycles: [],
   findings: [],
+  combos: [],
 };
 
 let desk: HandDesk;
@@ -47,7 +48,7 @@ beforeEach(() => {
   desk = new HandDesk();
   ended = 0;
   held = 0;
-  player = new RoundPlayer(desk as unknown as AudioDesk, round, (end) =>
+  player = new RoundPlayer(desk as unknown as ClockedDesk, round, (end) =>
     end === 'over' ? (ended += 1) : (held += 1),
   );
 });
@@ -157,12 +158,8 @@ describe('RoundPlayer', () => {
   it('goes on with another compile from an instant ahead, and leaves what is before', () => {
     player.start(0);
     pass(1);
-    const faster: CompiledRound = {
-      ...round,
-      cues: Array.from({ length: 40 }, (_, i) => tick(i / 2)),
-      duration: 20,
-    };
-    player.swap(faster, 3);
+    const faster = { ...round, cues: Array.from({ length: 40 }, (_, i) => tick(i / 2)) };
+    player.swap(spliced(round, faster, 3), 3);
     pass(3);
     const ats = desk.placed.map((sound) => sound.at);
     expect(ats.filter((at) => at < 3)).toEqual([0, 1, 2]);

@@ -1,6 +1,7 @@
-import { soundEvents, type CompiledRound, type SoundEvent } from '@eurhythm/core/rounds';
+import { soundEvents, type SoundEvent } from '@eurhythm/core/rounds';
+import { firstSoundFrom, type RoundToPlay } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
-import type { AudioDesk } from './AudioDesk.ts';
+import type { Desk } from './RunDeck.ts';
 
 /** Sounds are put on the audio clock this long before they are due: a page that stalls for less moves no beat. */
 const AHEAD: Seconds = 4;
@@ -9,6 +10,11 @@ const HEAD_START: Seconds = 0.12;
 /** Beats that are counted before a held round goes on. */
 const COUNTED_BEATS = 2;
 
+/** A desk with the clock that the sounds are placed on. */
+export type ClockedDesk = Desk & {
+  readonly context: Pick<AudioContext, 'currentTime' | 'addEventListener' | 'removeEventListener'>;
+};
+
 type Anchor = { readonly clock: 'audio' | 'wall'; readonly zero: Seconds };
 
 /**
@@ -16,7 +22,7 @@ type Anchor = { readonly clock: 'audio' | 'wall'; readonly zero: Seconds };
  * the wall clock, and moves over to the audio clock, at the same second, as soon as that goes.
  */
 export class RoundPlayer {
-  round: CompiledRound;
+  round: RoundToPlay;
   private events: readonly SoundEvent[];
   private anchor: Anchor | null = null;
   private stoppedAt: Seconds = 0;
@@ -27,11 +33,11 @@ export class RoundPlayer {
   private placed: { readonly at: Seconds; readonly take: () => void }[] = [];
   private readonly heartbeat: Worker;
   private readonly onState = (): void => this.moveToAudio();
-  private readonly desk: AudioDesk;
+  private readonly desk: ClockedDesk;
   private readonly onEnd: (end: 'over' | 'held') => void;
 
   /** `onEnd` is told when the round is over, or has come to where it was to be held. */
-  constructor(desk: AudioDesk, round: CompiledRound, onEnd: (end: 'over' | 'held') => void) {
+  constructor(desk: ClockedDesk, round: RoundToPlay, onEnd: (end: 'over' | 'held') => void) {
     this.desk = desk;
     this.round = round;
     this.onEnd = onEnd;
@@ -66,7 +72,7 @@ export class RoundPlayer {
       ? { clock: 'audio', zero: this.desk.context.currentTime + lead + counted - position }
       : { clock: 'wall', zero: performance.now() / 1000 + counted - position };
     if (beat > 0) this.count(position, beat);
-    this.next = this.firstFrom(position + (lead === 0 ? 0.02 : 0));
+    this.next = firstSoundFrom(this.events, position + (lead === 0 ? 0.02 : 0));
     this.desk.wake();
     this.place();
   }
@@ -87,21 +93,10 @@ export class RoundPlayer {
     this.placeAgain(position ?? this.position);
   }
 
-  /** Goes on with another compile of the same round from `from` on, which lies ahead; what is before stays as it was. */
-  swap(round: CompiledRound, from: Seconds): void {
-    const kept = this.events.filter((event) => event.at < from);
-    this.events = [...kept, ...soundEvents(round).filter((event) => event.at >= from)];
-    this.round = {
-      ...round,
-      cues: [
-        ...this.round.cues.filter((cue) => cue.at < from),
-        ...round.cues.filter((cue) => cue.at >= from),
-      ],
-      cycles: [
-        ...this.round.cycles.filter((cycle) => cycle.at < from),
-        ...round.cycles.filter((cycle) => cycle.at >= from),
-      ],
-    };
+  /** Goes on with another compile of the same round, which is the same up to `from`; that lies ahead. */
+  swap(round: RoundToPlay, from: Seconds): void {
+    this.round = round;
+    this.events = soundEvents(round);
     this.placeAgain(from);
   }
 
@@ -122,11 +117,6 @@ export class RoundPlayer {
       };
       this.placed.push({ at: event.at, take: this.desk.play(event, this.anchor.zero + event.at) });
     }
-  }
-
-  private firstFrom(position: Seconds): number {
-    const first = this.events.findIndex((event) => event.at >= position);
-    return first === -1 ? this.events.length : first;
   }
 
   private moveToAudio(): void {
@@ -158,7 +148,7 @@ export class RoundPlayer {
   private placeAgain(from: Seconds): void {
     for (const { at, take } of this.placed) if (at >= from) take();
     this.placed = this.placed.filter(({ at }) => at < from);
-    this.next = this.firstFrom(from);
+    this.next = firstSoundFrom(this.events, from);
     this.place();
   }
 

@@ -1,11 +1,21 @@
-import { seedFromText, type Seconds } from '@eurhythm/core/units';
-import type { CompiledRoundView, RunClockDto, RunView, TempoShiftDto } from '@eurhythm/contract';
-import { send } from '../app/api.ts';
-import { AudioDesk } from './AudioDesk.ts';
-import type { Outbox } from './outbox.ts';
-import { RoundPlayer } from './RoundPlayer.ts';
-import { WakeLock } from './wakeLock.ts';
-import { whereInRun } from './whereInRun.ts';
+import type { SoundEvent, TempoShift } from '@eurhythm/core/rounds';
+import {
+  BURST_READY,
+  afterEvent,
+  beatToGoOn,
+  clipIds,
+  endOfCombo,
+  nextToChange,
+  placeInRun,
+  spliceAt,
+  spliced,
+  tempoBy,
+  type EpochMs,
+  type RoundToPlay,
+  type RunEvent,
+  type RunState,
+} from '@eurhythm/core/run';
+import type { Seconds } from '@eurhythm/core/units';
 
 export interface DeckState {
   readonly phase: 'loading' | 'ready' | 'running' | 'held' | 'over' | 'failed';
@@ -21,18 +31,52 @@ export interface DeckState {
   readonly tempoBy: number;
 }
 
-/** A change of tempo begins with a cycle that is at least this far ahead, so that its sounds can be had by then. */
-const CHANGE_AHEAD: Seconds = 1.5;
-/** A round that is held outside of a cycle goes on after two beats of this length. */
-const PLAIN_BEAT: Seconds = 0.6;
+/** What plays one round: `RoundPlayer`, or a stand-in. */
+export interface Player {
+  readonly round: RoundToPlay;
+  readonly running: boolean;
+  readonly position: Seconds;
+  start(position: Seconds, beat?: Seconds): void;
+  hold(): Seconds;
+  holdAt(position: Seconds | null): void;
+  swap(round: RoundToPlay, from: Seconds): void;
+  dispose(): void;
+}
+
+/** The sound output of the page: `AudioDesk`, or a stand-in. */
+export interface Desk {
+  readonly audible: boolean;
+  readonly latency: Seconds;
+  wake(): void;
+  load(ids: readonly string[], onShare: (share: number) => void): Promise<void>;
+  play(event: SoundEvent, when: Seconds): () => void;
+  close(): void;
+}
+
+/** What a deck works with: sound, compiling, the clock, the screen, and the writes. */
+export interface DeckParts<D extends Desk = Desk> {
+  readonly desk: D;
+  readonly rounds: number;
+  /** Clips that may be called, beyond those of the rounds as planned. */
+  readonly clips: readonly string[];
+  /** What was done to the run so far. */
+  readonly done: RunState;
+  compile(round: number, shifts: readonly TempoShift[]): Promise<RoundToPlay>;
+  compileBurst(seconds: Seconds): Promise<RoundToPlay>;
+  player(round: RoundToPlay, onEnd: (end: 'over' | 'held') => void): Player;
+  note(event: RunEvent): void;
+  now(): EpochMs;
+  readonly awake: { hold(): void; release(): void; dispose(): void };
+}
 
 /**
- * Plays a run from round to round. Everything is loaded before the first bell, so that a lost network is not heard;
- * every start, hold and skip is noted on the server, so that a reload comes back to the right second.
+ * Plays a run from round to round. Everything is compiled and loaded before the first bell, so that a lost network is not
+ * heard; what is done to the run goes into its log, from which a reload comes back to the right second.
  */
-export class RunDeck {
-  readonly desk = new AudioDesk();
-  rounds: readonly CompiledRoundView[] = [];
+export class RunDeck<D extends Desk = Desk> {
+  rounds: readonly RoundToPlay[] = [];
+  /** The rounds at their planned tempo. */
+  private planned: readonly RoundToPlay[] = [];
   state: DeckState = {
     phase: 'loading',
     share: 0,
@@ -42,17 +86,15 @@ export class RunDeck {
     holdsSoon: false,
     tempoBy: 0,
   };
-  private shifts: TempoShiftDto[] = [];
+  private run: RunState;
   private changing: Promise<unknown> = Promise.resolve();
-  private readonly wakeLock = new WakeLock();
-  private player: RoundPlayer | null = null;
+  private player: Player | null = null;
   private readonly listeners = new Set<() => void>();
-  private readonly run: RunView;
-  private readonly outbox: Outbox;
+  private readonly parts: DeckParts<D>;
 
-  constructor(run: RunView, outbox: Outbox) {
-    this.run = run;
-    this.outbox = outbox;
+  constructor(parts: DeckParts<D>) {
+    this.parts = parts;
+    this.run = parts.done;
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -61,8 +103,12 @@ export class RunDeck {
   };
   readonly snapshot = (): DeckState => this.state;
 
+  get desk(): D {
+    return this.parts.desk;
+  }
+
   /** What is heard now: the loudspeaker is a little behind the clock. */
-  get position(): number {
+  get position(): Seconds {
     const { player } = this;
     if (!player) return 0;
     return player.running ? Math.max(0, player.position - this.desk.latency) : player.position;
@@ -74,41 +120,51 @@ export class RunDeck {
 
   /** Compiles all rounds, loads every call, and takes up the run where it stands. */
   async load(): Promise<void> {
+    const { desk, rounds, clips, compile } = this.parts;
     try {
+      this.planned = await Promise.all(Array.from({ length: rounds }, (_, i) => compile(i, [])));
       this.rounds = await Promise.all(
-        this.run.rounds.map((_, i) =>
-          this.compile(i, i === this.run.clock?.round ? (this.run.clock.shifts ?? []) : []),
-        ),
+        this.planned.map((round, i) => {
+          const shifts = this.run.shifts.get(i);
+          return shifts ? compile(i, shifts) : round;
+        }),
       );
-      this.shifts = [...(this.run.clock?.shifts ?? [])];
-      await this.desk.load(this.rounds.flatMap(clipsOf), (share) => this.set({ share }));
+      await desk.load([...new Set([...this.rounds.flatMap(clipIds), ...clips])], (share) =>
+        this.set({ share }),
+      );
     } catch (error) {
       this.set({ phase: 'failed', failure: error instanceof Error ? error.message : String(error) });
       return;
     }
-    const place = whereInRun(
-      this.run.endedAt === null ? this.run.clock : null,
-      this.rounds.map((round) => round.duration),
-      Date.now(),
-    );
-    if (place.over || this.run.endedAt !== null) this.set({ phase: 'over', round: this.rounds.length - 1 });
-    else {
-      this.open(place.round, place.round === this.run.clock?.round ? this.shifts : []);
-      this.set({ cameBackAt: this.run.clock ? place.position : null });
-      if (place.running) this.startAt(place.position);
-      else if (this.run.clock) this.holdAt(place.position);
-      else this.set({ phase: 'ready' });
+    this.takeUp();
+  }
+
+  private takeUp(): void {
+    const durations = this.rounds.map(({ duration }) => duration);
+    const place = placeInRun(this.run, durations, this.parts.now());
+    if (place.over) {
+      this.set({ phase: 'over', round: this.rounds.length - 1 });
+      return;
     }
+    this.open(place.round);
+    if (this.run.phase === 'ready') {
+      this.set({ phase: 'ready' });
+      return;
+    }
+    this.set({ cameBackAt: place.position });
+    if (place.running) this.runFrom(place.position);
+    else this.standAt(place.position);
   }
 
   start(): void {
-    if (this.state.phase === 'ready') this.startAt(0);
+    if (this.state.phase !== 'ready') return;
+    this.note({ kind: 'start', ...this.here(0) });
+    this.runFrom(0);
   }
 
   hold(): void {
     if (this.state.phase !== 'running' || !this.player) return;
-    const position = this.player.hold();
-    this.cameToHold(position);
+    this.cameToHold(this.player.hold());
   }
 
   /** Holds when the combo that is being done is over; pressed again it runs on after all. */
@@ -119,23 +175,24 @@ export class RunDeck {
       this.set({ holdsSoon: false });
       return;
     }
-    const { position, round } = this.player;
-    const cycle = round.cycles.findLast((each) => each.at <= position);
-    const end = cycle ? cycle.at + cycle.beats * cycle.beatSeconds : position;
-    if (end <= position) this.hold();
-    else {
-      this.player.holdAt(Math.min(end, round.duration));
-      this.set({ holdsSoon: true });
-    }
+    const end = endOfCombo(this.player.round, this.player.position);
+    if (end === null) return this.hold();
+    this.player.holdAt(end);
+    this.set({ holdsSoon: true });
   }
 
   /** Goes on after a count of two beats. */
   resume(): void {
-    const { player } = this;
-    if (this.state.phase !== 'held' || !player) return;
-    const { position } = player;
-    const cycle = player.round.cycles.findLast((each) => each.at <= position) ?? player.round.cycles[0];
-    this.startAt(position, position === 0 ? 0 : (cycle?.beatSeconds ?? PLAIN_BEAT));
+    if (this.state.phase !== 'held' || !this.player) return;
+    const { position, round } = this.player;
+    this.note({ kind: 'go-on', ...this.here(position) });
+    this.runFrom(position, beatToGoOn(round, position));
+  }
+
+  toggle(): void {
+    if (this.state.phase === 'ready') this.start();
+    else if (this.state.phase === 'running') this.hold();
+    else this.resume();
   }
 
   /** Goes faster or slower from the next time through on; gives a sentence where there is nothing to change. */
@@ -150,49 +207,44 @@ export class RunDeck {
     const { player } = this;
     const { round } = this.state;
     if (!player) return 'Nothing runs.';
-    const next = player.round.cycles.find((cycle) => cycle.at > player.position + CHANGE_AHEAD);
+    const next = nextToChange(player.round, player.position);
     if (!next) return 'No combo comes after this one in the round.';
-    const shifts = [...this.shifts, { from: next.at, by }];
-    const compiled = await this.compile(round, shifts);
-    await this.desk.load(clipsOf(compiled), () => {});
+    const shifts = [...(this.run.shifts.get(round) ?? []), { from: next.at, by }];
+    const compiled = await this.parts.compile(round, shifts);
+    await this.desk.load(clipIds(compiled), () => {});
     if (this.player !== player) return null; // another round has begun meanwhile
-    player.swap(compiled, Math.max(next.at - 0.001, player.position + 0.05));
-    this.rounds = this.rounds.with(round, { ...compiled, ...player.round });
-    this.shifts = shifts;
+    const from = spliceAt(next.at, player.position);
+    const joined = spliced(player.round, compiled, from);
+    player.swap(joined, from);
+    this.rounds = this.rounds.with(round, joined);
+    this.note({ kind: 'tempo', at: this.parts.now(), round, position: next.at, by });
     this.set({ tempoBy: tempoBy(shifts) });
-    this.note(player.position, player.running);
     return null;
   }
 
-  private compile(round: number, shifts: readonly TempoShiftDto[]): Promise<CompiledRoundView> {
-    const { blocks, timeCalls } = this.run.rounds[round]!;
-    return send<CompiledRoundView>('POST', 'rounds/compile', {
-      blocks,
-      ...(timeCalls ? { timeCalls } : {}),
-      lead: this.run.lead,
-      ...(this.run.word === '' ? {} : { word: this.run.word }),
-      seed: seedFromText(`${this.run.id}/${round}`),
-      ...(shifts.length > 0 ? { shifts } : {}),
-    });
-  }
-
-  toggle(): void {
-    if (this.state.phase === 'ready') this.start();
-    else if (this.state.phase === 'running') this.hold();
-    else this.resume();
-  }
-
-  /** Goes to another round, from its start; runs on if it ran. */
+  /** Goes to another round, from its start and at its planned tempo; runs on if it ran. Behind the last one it is over. */
   goTo(round: number): void {
-    if (round < 0 || this.state.phase === 'loading' || this.state.phase === 'failed') return;
-    if (round >= this.rounds.length) {
-      this.finish();
-      return;
-    }
-    const ran = this.state.phase === 'running';
+    const { phase } = this.state;
+    if (round < 0 || phase === 'loading' || phase === 'failed' || this.run.phase === 'over') return;
+    if (phase === 'over' && round >= this.rounds.length) return;
+    const running = phase === 'running' && round < this.rounds.length;
+    const kind = round === this.state.round ? 'again' : 'skip';
+    this.note({ kind, at: this.parts.now(), round, running });
+    if (round >= this.rounds.length) return this.finish();
+    this.rounds = this.rounds.with(round, this.planned[round]!);
     this.open(round);
-    if (ran) this.startAt(0);
-    else this.holdAt(0);
+    if (running) this.runFrom(0);
+    else this.standAt(0);
+  }
+
+  /** A burst between two rounds, ready to be played, and the second at which its work begins. */
+  async burst(
+    seconds: Seconds,
+    onEnd: () => void,
+  ): Promise<{ readonly player: Player; readonly from: Seconds }> {
+    const round = await this.parts.compileBurst(seconds);
+    await this.desk.load(clipIds(round), () => {});
+    return { player: this.parts.player(round, onEnd), from: BURST_READY };
   }
 
   /** A press of any key lets a silent page sound, and takes the note about coming back away. */
@@ -204,77 +256,63 @@ export class RunDeck {
   dispose(): void {
     this.player?.dispose();
     this.player = null;
-    this.wakeLock.dispose();
+    this.parts.awake.dispose();
     this.desk.close();
   }
 
-  private open(round: number, shifts: readonly TempoShiftDto[] = []): void {
+  private open(round: number): void {
     this.player?.dispose();
-    this.shifts = [...shifts];
-    this.player = new RoundPlayer(this.desk, this.rounds[round]!, (end) =>
+    this.player = this.parts.player(this.rounds[round]!, (end) =>
       end === 'over' ? this.nextRound() : this.cameToHold(this.player!.position),
     );
-    this.set({ round, holdsSoon: false, tempoBy: tempoBy(shifts) });
+    this.set({ round, holdsSoon: false, tempoBy: tempoBy(this.run.shifts.get(round)) });
   }
 
-  private cameToHold(position: number): void {
-    this.wakeLock.release();
+  private cameToHold(position: Seconds): void {
+    this.parts.awake.release();
     this.set({ phase: 'held', holdsSoon: false });
-    this.note(position, false);
+    this.note({ kind: 'hold', ...this.here(position) });
   }
 
+  /** That one round follows the other needs no word in the log: the clock tells it. */
   private nextRound(): void {
     const next = this.state.round + 1;
-    if (next >= this.rounds.length) {
-      this.finish();
-      return;
-    }
+    if (next >= this.rounds.length) return this.finish();
     this.open(next);
-    this.startAt(0);
+    this.runFrom(0);
   }
 
   private finish(): void {
-    this.wakeLock.release();
+    this.parts.awake.release();
     this.player?.dispose();
     this.player = null;
-    this.set({ phase: 'over' });
-    this.note(this.rounds.at(-1)?.duration ?? 0, false);
+    this.set({ phase: 'over', round: this.rounds.length - 1 });
   }
 
-  private startAt(position: number, beat = 0): void {
+  private runFrom(position: Seconds, beat: Seconds = 0): void {
     this.player?.start(position, beat);
-    this.wakeLock.hold();
+    this.parts.awake.hold();
     this.set({ phase: 'running' });
-    this.note(position, true);
   }
 
-  private holdAt(position: number): void {
+  private standAt(position: Seconds): void {
     this.player?.start(position);
     this.player?.hold();
-    this.cameToHold(position);
+    this.parts.awake.release();
+    this.set({ phase: 'held', holdsSoon: false });
   }
 
-  private note(position: number, running: boolean): void {
-    const clock: RunClockDto = {
-      round: this.state.round,
-      position: Math.max(0, position),
-      running,
-      at: new Date().toISOString(),
-      ...(this.shifts.length > 0 ? { shifts: this.shifts } : {}),
-    };
-    this.outbox.put('PUT', `runs/${this.run.id}/clock`, clock);
+  private here(position: Seconds): { at: EpochMs; round: number; position: Seconds } {
+    return { at: this.parts.now(), round: this.state.round, position: Math.max(0, position) };
+  }
+
+  private note(event: RunEvent): void {
+    this.run = afterEvent(this.run, event);
+    this.parts.note(event);
   }
 
   private set(changes: Partial<DeckState>): void {
     this.state = { ...this.state, ...changes };
     for (const listener of this.listeners) listener();
   }
-}
-
-function clipsOf(round: CompiledRoundView): string[] {
-  return round.cues.flatMap((cue) => cue.clip?.id ?? []);
-}
-
-function tempoBy(shifts: readonly TempoShiftDto[]): number {
-  return shifts.reduce((sum, { by }) => sum + by, 0);
 }

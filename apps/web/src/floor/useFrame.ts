@@ -1,18 +1,18 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
+import { useStable } from '../ui/useStable.ts';
 
 /** Asks for a value at every frame of the screen while `active`. */
 export function useFrame<T>(ask: () => T, active: boolean): T {
   const [value, setValue] = useState(ask);
-  const latest = useRef(ask);
-  latest.current = ask;
+  const now = useStable(ask);
   useEffect(() => {
-    setValue(latest.current());
-    if (!active) return;
-    let frame = requestAnimationFrame(function look() {
-      setValue(latest.current());
-      frame = requestAnimationFrame(look);
-    });
+    let frame = 0;
+    const look = (): void => {
+      setValue(now());
+      if (active) frame = requestAnimationFrame(look);
+    };
+    frame = requestAnimationFrame(look);
     return () => cancelAnimationFrame(frame);
-  }, [active]);
+  }, [active, now]);
   return value;
 }

@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { Seconds } from '@eurhythm/core/units';
-import type { CompiledRoundView } from '@eurhythm/contract';
-import { useStable } from '../app/useStable.ts';
+import { clipIds, type RoundToPlay } from '@eurhythm/core/run';
+import { useStable } from '../ui/useStable.ts';
 import { AudioDesk } from './AudioDesk.ts';
 import { RoundPlayer } from './RoundPlayer.ts';
 
@@ -12,8 +12,8 @@ export interface Playing {
   now(): RoundPlayer | null;
   /** Compiles a round, gets its clips and plays it from a place on; whatever sounded before is stopped. */
   play(
-    compile: () => Promise<CompiledRoundView>,
-    ways?: { readonly from?: Seconds; readonly onEnd?: (round: CompiledRoundView) => void },
+    compile: () => Promise<RoundToPlay>,
+    ways?: { readonly from?: Seconds; readonly onEnd?: (round: RoundToPlay) => void },
   ): void;
   stop(): void;
 }
@@ -45,11 +45,11 @@ export function usePlaying(): Playing {
       const own = turn.current;
       setState('loading');
       // Made at the press itself, which is what lets it sound.
-      const open = (desk.current ??= new AudioDesk());
+      const open = desk.current ?? new AudioDesk();
+      desk.current = open;
       try {
         const round = await compile();
-        const clips = round.cues.flatMap((cue) => cue.clip?.id ?? []);
-        await open.load(clips, () => {});
+        await open.load(clipIds(round), () => {});
         if (own !== turn.current) return;
         player.current = new RoundPlayer(open, round, () => (onEnd ? onEnd(round) : stop()));
         player.current.start(from);

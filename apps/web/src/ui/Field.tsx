@@ -1,10 +1,6 @@
-import {
-  useId,
-  type InputHTMLAttributes,
-  type ReactNode,
-  type SelectHTMLAttributes,
-  type TextareaHTMLAttributes,
-} from 'react';
+import { Check, ChevronDown } from 'lucide-react';
+import { Checkbox, Select } from 'radix-ui';
+import { useId, type InputHTMLAttributes, type ReactNode, type TextareaHTMLAttributes } from 'react';
 
 const BOX =
   'min-h-11 w-full rounded-md border bg-paper px-3 py-1.5 text-ink aria-invalid:border-caution aria-invalid:border-2 border-quiet/60';
@@ -17,7 +13,8 @@ export interface Labelled {
   readonly className?: string;
 }
 
-function Frame({
+/** A label, a field and what is said about it. */
+export function FieldFrame({
   label,
   error,
   hint,
@@ -46,7 +43,7 @@ function Frame({
   );
 }
 
-function described(id: string, { error, hint }: Labelled) {
+export function described(id: string, { error, hint }: Omit<Labelled, 'label'>) {
   return {
     id,
     'aria-invalid': error !== undefined,
@@ -63,9 +60,9 @@ export function TextField({
 }: Labelled & InputHTMLAttributes<HTMLInputElement>) {
   const id = useId();
   return (
-    <Frame {...{ label, error, hint, className, id }}>
-      <input className={BOX} {...described(id, { label, error, hint })} {...rest} />
-    </Frame>
+    <FieldFrame {...{ label, error, hint, className, id }}>
+      <input className={BOX} {...described(id, { error, hint })} {...rest} />
+    </FieldFrame>
   );
 }
 
@@ -78,43 +75,120 @@ export function LongTextField({
 }: Labelled & TextareaHTMLAttributes<HTMLTextAreaElement>) {
   const id = useId();
   return (
-    <Frame {...{ label, error, hint, className, id }}>
-      <textarea className={`${BOX} min-h-24`} {...described(id, { label, error, hint })} {...rest} />
-    </Frame>
+    <FieldFrame {...{ label, error, hint, className, id }}>
+      <textarea className={`${BOX} min-h-24`} {...described(id, { error, hint })} {...rest} />
+    </FieldFrame>
   );
 }
 
+export interface Choice<T extends string> {
+  readonly value: T;
+  readonly label: string;
+}
+
+interface ChoiceFieldProps<T extends string> extends Labelled {
+  readonly value: T;
+  readonly choices: readonly Choice<T>[];
+  readonly disabled?: boolean;
+  onChange(value: T): void;
+}
+
+/** The list keeps its values behind a sign, since nothing may stand for "none" in it. */
+const SIGN = 'is ';
+
+/** One of some choices. */
 export function ChoiceField<T extends string>({
   label,
   error,
   hint,
   className,
+  value,
   choices,
-  ...rest
-}: Labelled & SelectHTMLAttributes<HTMLSelectElement> & { choices: readonly { value: T; label: string }[] }) {
+  disabled = false,
+  onChange,
+}: ChoiceFieldProps<T>) {
   const id = useId();
+  const shown = choices.find((choice) => choice.value === value)?.label ?? '';
   return (
-    <Frame {...{ label, error, hint, className, id }}>
-      <select className={BOX} {...described(id, { label, error, hint })} {...rest}>
-        {choices.map((choice) => (
-          <option key={choice.value} value={choice.value}>
-            {choice.label}
-          </option>
-        ))}
-      </select>
-    </Frame>
+    <FieldFrame {...{ label, error, hint, className, id }}>
+      <Select.Root
+        value={`${SIGN}${value}`}
+        disabled={disabled}
+        onValueChange={(text) => {
+          const chosen = choices.find((choice) => `${SIGN}${choice.value}` === text);
+          if (chosen) onChange(chosen.value);
+        }}
+      >
+        <Select.Trigger
+          className={`${BOX} flex items-center justify-between gap-2 text-left disabled:opacity-45`}
+          {...described(id, { error, hint })}
+        >
+          <span className="min-w-0 truncate">
+            <Select.Value>{shown}</Select.Value>
+          </span>
+          <Select.Icon>
+            <ChevronDown size={16} aria-hidden />
+          </Select.Icon>
+        </Select.Trigger>
+        <Select.Portal>
+          <Select.Content
+            position="popper"
+            sideOffset={4}
+            className="z-60 max-h-(--radix-select-content-available-height) min-w-(--radix-select-trigger-width) overflow-hidden rounded-md border-2 border-ink bg-paper text-ink"
+          >
+            <Select.Viewport className="p-1">
+              {choices.map((choice) => (
+                <Select.Item
+                  key={choice.value}
+                  value={`${SIGN}${choice.value}`}
+                  className="flex min-h-10 cursor-pointer items-center gap-2 rounded px-2 outline-none data-highlighted:bg-tape data-highlighted:text-[#22302c] data-[state=checked]:font-semibold"
+                >
+                  <Select.ItemText>{choice.label}</Select.ItemText>
+                </Select.Item>
+              ))}
+            </Select.Viewport>
+          </Select.Content>
+        </Select.Portal>
+      </Select.Root>
+    </FieldFrame>
   );
 }
 
-export function TickField({
-  label,
-  className = '',
-  ...rest
-}: { label: string } & InputHTMLAttributes<HTMLInputElement>) {
+interface TickFieldProps {
+  readonly label: string;
+  readonly className?: string;
+  readonly checked: boolean;
+  readonly disabled?: boolean;
+  onChange(checked: boolean): void;
+}
+
+/** A box to tick. */
+export function TickField({ label, className = '', ...rest }: TickFieldProps) {
+  const id = useId();
   return (
-    <label className={`inline-flex min-h-11 items-center gap-2 ${className}`}>
-      <input type="checkbox" className="size-5 accent-rear" {...rest} />
-      {label}
-    </label>
+    <span className={`inline-flex min-h-11 items-center gap-2 ${className}`}>
+      <TickBox id={id} {...rest} />
+      <label htmlFor={id}>{label}</label>
+    </span>
+  );
+}
+
+/** The box alone, for a place that has a label of its own. */
+export function TickBox({
+  checked,
+  onChange,
+  ...rest
+}: Omit<TickFieldProps, 'label' | 'className'> & { id?: string; 'aria-label'?: string }) {
+  return (
+    <Checkbox.Root
+      checked={checked}
+      onCheckedChange={(now) => onChange(now === true)}
+      className="flex size-5 shrink-0 items-center justify-center rounded border-2 border-quiet bg-paper disabled:opacity-45 data-[state=checked]:border-rear data-[state=checked]:bg-rear"
+      {...rest}
+    >
+      <Checkbox.Indicator>
+        <Check size={16} strokeWidth={3} className="text-canvas" aria-hidden />
+      </Checkbox.Indicator>
+    </Checkbox.Root>
   );
 }

@@ -4,3 +4,4 @@ export * from './walkStance.ts';
 export * from './analyseCombo.ts';
 export * from './limbClock.ts';
 export * from './findings/index.ts';
+export * from './audience.ts';

@@ -6,3 +6,4 @@ export * from './countWords.ts';
 export * from './vocabulary.ts';
 export * from './soundAlike.ts';
 export * from './plainLetters.ts';
+export * from './roundPhrases.ts';

@@ -1,21 +1,18 @@
 import type { MoveBook } from '../moves/index.ts';
 import { numberWord } from './numberWords.ts';
+import { SWITCH_BACK_FORMS, TIME_PHRASES, switchForms } from './roundPhrases.ts';
 
 /** What is said in every round, whatever is trained. */
 export const ROUND_CALLS: readonly string[] = [
-  'halfway',
-  'thirty seconds',
-  'ten seconds',
-  'rest',
-  'get ready',
-  'ready',
-  'switch',
-  'switch, left lead',
-  'switch, right lead',
-  'switch back',
-  'head',
-  'body',
-  'low',
+  ...new Set([
+    ...Object.values(TIME_PHRASES),
+    ...switchForms('left').toReversed(),
+    ...switchForms('right').toReversed(),
+    ...SWITCH_BACK_FORMS,
+    'head',
+    'body',
+    'low',
+  ]),
 ];
 
 /** Count words from one to this number are part of every gym's vocabulary. */

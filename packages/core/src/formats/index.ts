@@ -1,4 +1,3 @@
 export * from './webVtt.ts';
 export * from './midiTrack.ts';
 export * from './rhythmLine.ts';
-export * from './iCalendar.ts';

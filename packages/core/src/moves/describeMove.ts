@@ -35,7 +35,8 @@ export function describeMove(family: Family, short: string, given: Given, parts:
     easier: null,
     cautions: [],
     aliases: [],
-    minGrade: 0,
+    minGrade: null,
+    role: null,
     ...given,
     say: { long: given.name.toLowerCase(), short },
     parts: parts.map((part) => {

@@ -4,3 +4,5 @@ export * from './nearestWord.ts';
 export * from './easierChain.ts';
 export * from './wordFor.ts';
 export * from './starterBook.ts';
+export * from './starterLines.ts';
+export { STARTER_GRADES } from './starterGrades.ts';

@@ -34,6 +34,20 @@ export type CautionTag =
   | 'pivot-first'
   | 'weight-on-wrist';
 
+/** What a move is for, where a rule needs to know: rules ask for this and for properties, never for a code. */
+export const MOVE_ROLES = [
+  'step-in',
+  'step-out',
+  'clinch',
+  'shove',
+  'guard',
+  'cover',
+  'high-block',
+  'evasion',
+  'spin',
+] as const;
+export type MoveRole = (typeof MOVE_ROLES)[number];
+
 /** One counted part of a move, with the cue a coach says on that count. */
 export interface MovePart {
   readonly name: string;
@@ -80,8 +94,10 @@ export interface Move {
   readonly cautions: readonly CautionTag[];
   /** Other words for it, in any language: found when typing or searching, never written into a line. */
   readonly aliases: readonly string[];
-  /** Place of the lowest grade that trains it, counted from 0 in the gym's order of adult grades. */
-  readonly minGrade: number;
+  /** Id of the lowest grade that trains it; null when everybody does. */
+  readonly minGrade: string | null;
+  /** What it is for; null for what its family and properties say (see `roleOf`). */
+  readonly role: MoveRole | null;
 }
 
 /** A number of the gym's number map: the move it calls and, for a free move, from which side. */
@@ -101,6 +117,25 @@ export function isStrike(move: Move): boolean {
 /** Whether the move takes a leg off the floor to strike. */
 export function isLegStrike(move: Move): boolean {
   return move.family === 'kick' || move.family === 'knee';
+}
+
+/**
+ * What a move is for: its own role, or what its family and properties make it. Null when no rule asks.
+ *
+ * @example
+ * roleOf({ ...move, role: null, family: 'clinch' }) // 'clinch'
+ */
+export function roleOf(move: Pick<Move, 'role' | 'family' | 'spin' | 'step'>): MoveRole | null {
+  if (move.role) return move.role;
+  if (move.spin > 0) return 'spin';
+  if (move.family === 'clinch' || move.family === 'evasion') return move.family;
+  if (move.family !== 'step') return null;
+  return move.step.forward > 0 ? 'step-in' : move.step.forward < 0 ? 'step-out' : null;
+}
+
+/** Whether the body turns its back on the way. */
+export function isSpin(move: Pick<Move, 'role' | 'spin'>): boolean {
+  return move.spin > 0 || move.role === 'spin';
 }
 
 export function otherLead(lead: Lead): Lead {

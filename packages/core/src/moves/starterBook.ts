@@ -1,5 +1,6 @@
 import type { Move, NumberedMove } from './move.ts';
 import { moveBook, type MoveBook } from './moveBook.ts';
+import { STARTER_GRADES } from './starterGrades.ts';
 import { STARTER_FEET, STARTER_GUARDS } from './starterGuards.ts';
 import { STARTER_HANDS } from './starterHands.ts';
 import { STARTER_LEGS } from './starterLegs.ts';
@@ -25,6 +26,15 @@ export const STARTER_NUMBERS: readonly NumberedMove[] = [
   { number: 9, code: 'knee', side: 'rear' },
 ];
 
+/** The starter book as it is before any gym has grades. */
 export function starterBook(): MoveBook {
   return moveBook(STARTER_MOVES, STARTER_NUMBERS);
+}
+
+/** The starter moves for a gym with these adult grades, lowest first; with fewer grades the last one stands for the rest. */
+export function starterMovesFor(gradeIds: readonly string[]): Move[] {
+  return STARTER_MOVES.map((move) => {
+    const place = STARTER_GRADES.findIndex((grade) => grade === move.minGrade);
+    return place < 1 ? { ...move, minGrade: null } : { ...move, minGrade: gradeIds[place] ?? gradeIds.at(-1) ?? null };
+  });
 }

@@ -1,5 +1,6 @@
 import { both, describeMove, front, rear, usually } from './describeMove.ts';
 import type { Move } from './move.ts';
+import { STARTER_GRADES } from './starterGrades.ts';
 
 const FIST = 'first two knuckles';
 const HIGH_MITT = 'mitt at chin height, palm to the fighter';
@@ -47,7 +48,7 @@ export const STARTER_HANDS: readonly Move[] = [
     'over',
     {
       code: 'over', name: 'Overhand', side: rear, level: 'head', surface: FIST, target: 'mitt high, tilted down', out: 0.26, back: 0.27, turn: 1,
-      faults: ['the head stays on the line', 'falls in after it'], easier: 'cross', cautions: ['head-contact'], minGrade: 1,
+      faults: ['the head stays on the line', 'falls in after it'], easier: 'cross', cautions: ['head-contact'], minGrade: STARTER_GRADES[1],
     },
     ['Slip: head off the line', 'Over: elbow above the fist', 'Home: cover while the weight comes back'],
   ),
@@ -92,7 +93,7 @@ export const STARTER_HANDS: readonly Move[] = [
     'knife',
     {
       code: 'knife', name: 'Knife hand', side: usually('rear'), level: 'head', surface: 'outer edge of the hand', target: 'paddle at the neck line', out: 0.22, back: 0.22, turn: 1,
-      faults: ['the thumb sticks out', 'the arm is straight too soon'], easier: 'palm', cautions: ['head-contact'], minGrade: 1,
+      faults: ['the thumb sticks out', 'the arm is straight too soon'], easier: 'palm', cautions: ['head-contact'], minGrade: STARTER_GRADES[1],
     },
     ['Load: hand beside the ear', 'Cut: hip, elbow, edge', 'Home: hand to the chest'],
   ),
@@ -110,7 +111,7 @@ export const STARTER_HANDS: readonly Move[] = [
     'elbow',
     {
       code: 'elbow', name: 'Elbow', side: usually('rear'), level: 'head', surface: 'the bone just below the elbow', target: 'mitt close to the own shoulder', out: 0.18, back: 0.2, turn: 1,
-      faults: ['the hand makes a fist and stiffens', 'too far away, so the forearm slaps'], easier: 'hook', cautions: ['elbow-strike', 'head-contact'], minGrade: 2,
+      faults: ['the hand makes a fist and stiffens', 'too far away, so the forearm slaps'], easier: 'hook', cautions: ['elbow-strike', 'head-contact'], minGrade: STARTER_GRADES[2],
     },
     ['Close: hand brushes the chest', 'Turn: hip throws the elbow', 'Home: forearm covers on the way back'],
   ),

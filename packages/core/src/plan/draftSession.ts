@@ -1,6 +1,6 @@
 import type { CallWords } from '../calls/index.ts';
 import type { MoveBook } from '../moves/index.ts';
-import type { Block, ComboBlock } from '../rounds/index.ts';
+import { USUAL_COMBO_BLOCK, USUAL_FREE_BLOCK, type Block, type ComboBlock } from '../rounds/index.ts';
 import { BPM_LIMITS, type Seconds } from '../units/index.ts';
 import { techniqueRounds } from './draftTechnique.ts';
 import type { DraftWish, DraftedRound, SessionDraft } from './draftWish.ts';
@@ -105,17 +105,7 @@ function fromLibrary(kind: RoundLike['kind'], wish: DraftWish, book: MoveBook): 
 
 function comboBlock(combos: readonly DraftCombo[], words: CallWords, seconds: Seconds): ComboBlock {
   const bpm = Math.min(...combos.map((combo) => combo.bpm));
-  return {
-    kind: 'combo',
-    id: 'work',
-    seconds,
-    combos,
-    bpm,
-    calls: 'on-beat',
-    words,
-    leadPlan: 'halves',
-    cyclesEach: 4,
-  };
+  return { ...USUAL_COMBO_BLOCK, id: 'work', seconds, combos, bpm, words };
 }
 
 const nameOf = ({ grade, number }: DraftCombo): string => `${grade} ${number}`.trim();
@@ -173,14 +163,7 @@ function padsOf(
 }
 
 function shadow({ prompts }: DraftWish): DraftedRound {
-  const block: Block = {
-    kind: 'free',
-    id: 'work',
-    seconds: 120,
-    prompts,
-    every: { min: 8, max: 14 },
-    leadPlan: 'halves',
-  };
+  const block: Block = { ...USUAL_FREE_BLOCK, id: 'work', prompts };
   return round(
     'shadow',
     'Shadow, your own',

@@ -1,7 +1,7 @@
 import { walkStance } from '../body/index.ts';
 import { parseLine } from '../line/index.ts';
 import type { MoveBook } from '../moves/index.ts';
-import { countedLength, type CountBlock } from '../rounds/index.ts';
+import { USUAL_COUNT_BLOCK, countedLength, type CountBlock } from '../rounds/index.ts';
 import type { Seconds } from '../units/index.ts';
 import type { DraftGroup, DraftTechnique, DraftWish, DraftedRound } from './draftWish.ts';
 import type { PickedCombo } from './pickCombos.ts';
@@ -58,18 +58,13 @@ function countedWithin(
   for (const method of ['build-up', 'whole'] as const) {
     for (let sets = technique.sets; sets >= 1; sets--) {
       const block: CountBlock = {
+        ...USUAL_COUNT_BLOCK,
         ...technique,
-        kind: 'count',
         id: 'technique',
         seconds: 0,
         sets,
         groups,
-        repSeconds: null,
         method,
-        direction: 'up',
-        levels: 'fixed',
-        from: 'standing',
-        shoutLast: true,
       };
       const seconds = Math.max(5, countedLength(block, book, wish.factor) ?? Infinity);
       if (seconds <= most) return { ...block, seconds };

@@ -8,3 +8,7 @@ export * from './sessionWarnings.ts';
 export * from './pickCombos.ts';
 export * from './draftWish.ts';
 export * from './draftSession.ts';
+export * from './heldRounds.ts';
+export * from './comboName.ts';
+export * from './planSession.ts';
+export * from './countedTechnique.ts';

@@ -1,9 +1,8 @@
 import { walkStance } from '../body/index.ts';
 import { parseLine } from '../line/index.ts';
 import { isStrike, type Level, type MoveBook } from '../moves/index.ts';
-import type { BlockCombo } from '../rounds/index.ts';
+import { WORK_LIMBS, type BlockCombo, type WorkLimb } from '../rounds/index.ts';
 import type { Bpm } from '../units/index.ts';
-import { WORK_LIMBS, type WorkLimb } from './roundWork.ts';
 
 /** A combo as the draft weighs it. */
 export interface DraftCombo extends BlockCombo {

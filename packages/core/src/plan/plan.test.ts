@@ -23,6 +23,17 @@ describe('fitToLength', () => {
     expect(fit.changes).toEqual([{ id: 'pads', from: 180, to: 90 }]);
     expect([fit.total, fit.missing]).toEqual([300, -200]);
   });
+  it('spreads what rounding leaves over many parts, and does not put it all on one', () => {
+    const equal = ['a', 'b', 'c', 'd', 'e'].map((id) => part(id, 100));
+    const { changes, total } = fitToLength(equal, 510);
+    expect(total).toBe(510);
+    expect(changes.map(({ to }) => to)).toEqual([105, 105]);
+    const longer = fitToLength([part('a', 60), part('b', 180)], 180);
+    expect(longer.changes.map(({ id, to }) => [id, to])).toEqual([
+      ['a', 55],
+      ['b', 125],
+    ]);
+  });
   it('changes nothing where nothing has to be changed', () => {
     expect(fitToLength([part('a', 33), part('b', 47)], 80)).toEqual({ changes: [], total: 80, missing: 0 });
     expect(fitToLength([], 60)).toEqual({ changes: [], total: 0, missing: 60 });

@@ -57,6 +57,12 @@ export function unrollRounds<
   );
 }
 
+/** Place of the round of the session that a held round stands for; −1 when there is none. */
+export function sourceOf(heldId: string, rounds: readonly { readonly id: string }[]): number {
+  const exact = rounds.findIndex((round) => round.id === heldId);
+  return exact === -1 ? rounds.findIndex((round) => heldId.startsWith(`${round.id}.`)) : exact;
+}
+
 /** The title of a round that is held several times, without which time it is. */
 export function titleInSeries(title: string): string {
   return title.replace(/ \(\d+ of \d+\)$/, '');

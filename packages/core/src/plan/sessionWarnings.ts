@@ -1,7 +1,14 @@
-import { isPause, type Phase } from '../rounds/index.ts';
-import type { Seconds } from '../units/index.ts';
+import {
+  NO_STRIKES,
+  addStrikes,
+  isPause,
+  type BlockKindName,
+  type Phase,
+  type StrikeCount,
+} from '../rounds/index.ts';
+import { clockText, type Seconds } from '../units/index.ts';
 import { titleInSeries } from './plannedRound.ts';
-import { addStrikes, NO_STRIKES, type BlockWork, type StrikeCount } from './roundWork.ts';
+import type { BlockWork } from './roundWork.ts';
 
 /*
  * The limits below are this product's own, set where a careful coach would begin to ask; they warn and never block.
@@ -41,7 +48,7 @@ export type Band = 'children' | 'adults';
 /** A block as the warnings see it. */
 export interface WarnedBlock {
   readonly id: string;
-  readonly kind: string;
+  readonly kind: BlockKindName;
   readonly seconds: Seconds;
   readonly kit?: readonly string[];
   readonly work: BlockWork;
@@ -112,11 +119,6 @@ const placeOfBlock = ({ round, block, at }: PlacedBlock): SessionWarning['place'
 
 const isEasy = (phase: Phase): boolean => phase === 'warm-up' || phase === 'shadow';
 
-function minutes(seconds: Seconds): string {
-  const whole = Math.round(seconds);
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
-}
-
 function lackingWarmUp(placed: readonly PlacedBlock[]): SessionWarning[] {
   const first = placed.find(({ block }) => block.work.demands.highKick);
   if (!first) return [];
@@ -124,7 +126,7 @@ function lackingWarmUp(placed: readonly PlacedBlock[]): SessionWarning[] {
     .filter(({ at, round, block }) => at < first.at && isEasy(round.kind) && !isPause(block))
     .reduce((sum, { block }) => sum + block.seconds, 0);
   if (warm >= WARM_UP) return [];
-  const before = warm === 0 ? 'no warm-up' : `only ${minutes(warm)} of warm-up`;
+  const before = warm === 0 ? 'no warm-up' : `only ${clockText(warm)} of warm-up`;
   return [
     {
       rule: 'no-warm-up',
@@ -140,7 +142,7 @@ function earlySpin(placed: readonly PlacedBlock[]): SessionWarning[] {
   return [
     {
       rule: 'spins-early',
-      message: `Spins already at ${minutes(first.at)}, in “${first.round.title}”. Ten minutes of work before them are usual.`,
+      message: `Spins already at ${clockText(first.at)}, in “${first.round.title}”. Ten minutes of work before them are usual.`,
       place: placeOfBlock(first),
     },
   ];
@@ -161,7 +163,7 @@ function longWork(placed: readonly PlacedBlock[], { bands }: ClassFacts): Sessio
   return firstOfEach(long, ({ first, seconds }) => `${first.round.title} ${seconds}`).map(
     ({ first, seconds }) => ({
       rule: 'no-rest',
-      message: `${minutes(seconds)} of work without rest from “${first.round.title}” on; for ${band} ${minutes(most)} is long.`,
+      message: `${clockText(seconds)} of work without rest from “${first.round.title}” on; for ${band} ${clockText(most)} is long.`,
       place: placeOfBlock(first),
     }),
   );

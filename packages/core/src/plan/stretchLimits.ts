@@ -1,31 +1,16 @@
-import type { Phase } from '../rounds/index.ts';
+import { ROUND_LIMITS, isCounted, kindOf, type Phase, type WrittenBlock } from '../rounds/index.ts';
 import type { Seconds } from '../units/index.ts';
 import { fitToLength, type FitProposal, type Stretchable } from './fitToLength.ts';
 import { seriesOf, type RoundLike } from './plannedRound.ts';
 
 /** Nothing that goes by the clock is cut below this (our own choice: shorter is no work). */
 const LEAST: Seconds = 10;
-const LONGEST: Seconds = 3600;
-
-/** A block as far as its length goes. */
-interface LengthOfBlock {
-  readonly id: string;
-  readonly kind: string;
-  readonly seconds: Seconds;
-  readonly reps?: number | null;
-}
-
-/** Whether the length of a block follows from its counts, so that it is told and not asked. */
-export function isCounted(block: LengthOfBlock): boolean {
-  return (
-    block.kind === 'count' || block.kind === 'hold' || (block.kind === 'condition' && block.reps !== null)
-  );
-}
+const LONGEST: Seconds = ROUND_LIMITS.blockSeconds.max;
 
 /** What may be done to a block: counted work and bursts stay, warm-up and stretch are never cut, the rest by half or double. */
-export function stretchLimits(block: LengthOfBlock, phase: Phase): Pick<Stretchable, 'min' | 'max'> {
+export function stretchLimits(block: WrittenBlock, phase: Phase): Pick<Stretchable, 'min' | 'max'> {
   const { seconds } = block;
-  if (isCounted(block) || block.kind === 'burst') return { min: seconds, max: seconds };
+  if (isCounted(block) || !kindOf(block).stretches) return { min: seconds, max: seconds };
   const isGuarded = phase === 'warm-up' || phase === 'stretch';
   return {
     min: isGuarded ? seconds : Math.min(seconds, Math.max(LEAST, seconds / 2)),
@@ -42,7 +27,7 @@ export function placeOf(round: { readonly id: string }, blockId: string): string
  * The least changes that bring a session to so many seconds. A block of a series is changed each time it is held, so it
  * counts as often, and its change is told for one time.
  */
-export function fitSession<B extends LengthOfBlock>(
+export function fitSession<B extends WrittenBlock>(
   rounds: readonly RoundLike<B>[],
   wanted: Seconds,
 ): FitProposal {
@@ -76,7 +61,7 @@ export function fitSession<B extends LengthOfBlock>(
 }
 
 /** The rounds with some of the proposed lengths taken. */
-export function withLengths<B extends LengthOfBlock, R extends RoundLike<B>>(
+export function withLengths<B extends WrittenBlock, R extends RoundLike<B>>(
   rounds: readonly R[],
   changes: readonly { readonly id: string; readonly to: Seconds }[],
 ): R[] {

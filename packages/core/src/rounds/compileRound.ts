@@ -1,27 +1,45 @@
 import { CALL_PRIORITIES, fitCalls, type CallWords, type ClipShelf } from '../calls/index.ts';
-import type { MoveBook } from '../moves/index.ts';
-import { seededRandom, type Seconds } from '../units/index.ts';
-import { USUAL_TIME_CALLS, isPause, type Block, type RoundPlan } from './block.ts';
-import { layOutCondition, layOutCount, layOutHold } from './counted/layOutCounted.ts';
-import { footworkAsCombo } from './footworkLine.ts';
-import { layOutReact } from './layOutReact.ts';
-import { layOutWord } from './layOutWord.ts';
+import type { Lead, MoveBook } from '../moves/index.ts';
+import { clockTextToTenths, seededRandom, type Seconds } from '../units/index.ts';
+import { layOutAttentionWord } from './attentionWord.ts';
 import {
   emptyLayout,
   placeClip,
   type CompiledRound,
   type Cue,
-  type Layout,
   type RoundCall,
   type RoundFinding,
+  type Layout,
 } from './cue.ts';
-import { cyclePlanner } from './combo/cyclePlan.ts';
-import { strokeFormsOf, type FormsOf } from './combo/layOutCycle.ts';
-import { layOutCombos, type BlockTime, type RoundGround } from './combo/layOutCombos.ts';
-import { layOutBurst, layOutFree, layOutRest, layOutWorkClock } from './layOutTime.ts';
+import { cyclePlanner } from './kinds/combo/cyclePlan.ts';
+import { strokeFormsOf, type FormsOf } from './kinds/combo/strokeFormsOf.ts';
+import { isCounted, isPause, kindOf, type Block } from './kinds/registry.ts';
+import type { BlockTime, LayOutContext } from './layOutContext.ts';
+import {
+  ENGLISH_COUNT,
+  USUAL_TIME_CALLS,
+  type CountWords,
+  type TempoShift,
+  type TimeCall,
+} from './roundSettings.ts';
+import { layOutWorkClock } from './workClock.ts';
 
 interface TimedBlock extends BlockTime {
   readonly block: Block;
+}
+
+/** A round ready to be compiled. `seed` settles everything that is left to chance. */
+export interface RoundPlan {
+  readonly blocks: readonly Block[];
+  readonly lead: Lead;
+  readonly seed: number;
+  readonly shifts?: readonly TempoShift[];
+  /** What is told of the time; the usual calls without it. */
+  readonly timeCalls?: readonly TimeCall[];
+  /** The word of the day: said at random instants of the work, to be answered by everybody. */
+  readonly word?: string;
+  /** What is counted in; English without it. */
+  readonly count?: CountWords;
 }
 
 /**
@@ -73,14 +91,27 @@ function inOrder(...lists: readonly Cue[][]): Cue[] {
 
 function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
   const layout = emptyLayout();
+  const context = contextOf(plan, book, shelf, layout);
+  const timed = timeBlocks(plan.blocks);
+  const blockAt = (at: Seconds): string =>
+    (timed.find(({ from, to }) => at >= from && at < to) ?? timed.at(-1)!).block.id;
+  for (const { from, to, last } of workStretches(timed))
+    layOutWorkClock(from, to, { blockAt, isCounted: isCounted(last) }, context.timeCalls, layout);
+  for (const time of timed) kindOf(time.block).layOut(time.block, time, context);
+  if (plan.word) layOutAttentionWord(plan.word, timed, context);
+  return layout;
+}
+
+function contextOf(plan: RoundPlan, book: MoveBook, shelf: ClipShelf, layout: Layout): LayOutContext {
   const formsByWords = new Map<CallWords, FormsOf>();
-  const ground: RoundGround = {
+  return {
     lead: plan.lead,
     book,
     shelf,
     random: seededRandom(plan.seed),
     shifts: plan.shifts ?? [],
-    count: plan.count ?? { language: 'english', own: [] },
+    count: plan.count ?? ENGLISH_COUNT,
+    timeCalls: new Set(plan.timeCalls ?? USUAL_TIME_CALLS),
     layout,
     planner: cyclePlanner(book),
     formsOf: (words) => {
@@ -89,51 +120,6 @@ function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
       return forms;
     },
   };
-  const timeCalls = new Set(plan.timeCalls ?? USUAL_TIME_CALLS);
-  const timed = timeBlocks(plan.blocks);
-  const blockAt = (at: Seconds): string =>
-    (timed.find(({ from, to }) => at >= from && at < to) ?? timed.at(-1)!).block.id;
-  for (const { from, to, last } of workStretches(timed))
-    layOutWorkClock(from, to, { blockAt, isCounted: countsItself(last) }, timeCalls, layout);
-  for (const time of timed) {
-    const { block } = time;
-    switch (block.kind) {
-      case 'combo':
-        layOutCombos(block, time, ground);
-        break;
-      case 'free':
-        layOutFree(block, time, ground);
-        break;
-      case 'burst':
-        layOutBurst(block, time, layout);
-        break;
-      case 'count':
-        layOutCount(block, time, ground);
-        break;
-      case 'hold':
-        layOutHold(block, time, ground);
-        break;
-      case 'condition':
-        layOutCondition(block, time, ground);
-        break;
-      case 'react':
-        layOutReact(block, time, ground);
-        break;
-      case 'footwork':
-        layOutCombos(footworkAsCombo(block, book), time, ground);
-        break;
-      case 'talk':
-        layout.cues.push({ at: time.from, kind: 'show', text: block.title, block: block.id });
-        break;
-      case 'rest':
-        layOutRest(block, time, time.from === 0, timeCalls, layout);
-        break;
-      default:
-        block satisfies never;
-    }
-  }
-  if (plan.word) layOutWord(plan.word, timed, ground);
-  return layout;
 }
 
 function timeBlocks(blocks: readonly Block[]): TimedBlock[] {
@@ -149,13 +135,6 @@ function timeBlocks(blocks: readonly Block[]): TimedBlock[] {
   });
 }
 
-/** Whether a block ends with a count of its own, over which the clock does not count down. */
-function countsItself(block: Block): boolean {
-  return (
-    block.kind === 'count' || block.kind === 'hold' || (block.kind === 'condition' && block.reps !== null)
-  );
-}
-
 /** Blocks of work that follow each other without a rest are one stretch for the bell. */
 function workStretches(timed: readonly TimedBlock[]): { from: Seconds; to: Seconds; last: Block }[] {
   const stretches: { from: Seconds; to: Seconds; last: Block }[] = [];
@@ -169,8 +148,6 @@ function workStretches(timed: readonly TimedBlock[]): { from: Seconds; to: Secon
 }
 
 function droppedFinding(call: RoundCall, reason: 'no-room' | 'no-clip'): RoundFinding {
-  const minutes = Math.floor(call.place.at / 60);
-  const seconds = (call.place.at % 60).toFixed(1).padStart(4, '0');
   const why =
     reason === 'no-clip'
       ? 'the voice has no sound for it; record it in your own voice'
@@ -181,6 +158,6 @@ function droppedFinding(call: RoundCall, reason: 'no-room' | 'no-clip'): RoundFi
       CALL_PRIORITIES.indexOf(call.priority) <= CALL_PRIORITIES.indexOf('stance') ? 'caution' : 'note',
     at: call.place.at,
     block: call.cue.block,
-    message: `“${call.forms.at(-1)!}” at ${minutes}:${seconds} is not called: ${why}.`,
+    message: `“${call.forms.at(-1)!}” at ${clockTextToTenths(call.place.at)} is not called: ${why}.`,
   };
 }

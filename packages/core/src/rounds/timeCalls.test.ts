@@ -44,6 +44,13 @@ describe('time calls', () => {
       false,
     );
   });
+  it('say ready so that it is over just before the last three ticks of each rest', () => {
+    const { cues } = compileRound({ blocks, lead: 'left', seed: 1 }, book, lettersVoice());
+    const ready = cues.filter(({ text, clip }) => text === 'ready' && clip);
+    const ends = ready.map(({ clip }) => clip!.start + clip!.seconds);
+    expect(ends).toHaveLength(2);
+    for (const [i, end] of [10, 170].entries()) expect(ends[i]).toBeCloseTo(end - 3.1, 6);
+  });
   it('are asked of the voice beforehand', () => {
     const none = { language: 'english', own: [] } as const;
     expect(wantedTexts(blocks, book, none, { timeCalls: ['thirty'] })).toContain('thirty seconds');

@@ -1,3 +1,4 @@
+import { median } from 'simple-statistics';
 import type { Seconds } from '../units/index.ts';
 
 export interface TapLatency {
@@ -38,10 +39,4 @@ export function tapLatency(
     spread: median(late.map((each) => Math.abs(each - middle))),
     taps: late.length,
   };
-}
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const half = sorted.length >> 1;
-  return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
 }

@@ -1,3 +1,4 @@
+import { median } from 'simple-statistics';
 import type { Seconds } from '../units/index.ts';
 
 export interface BurstSummary {
@@ -29,8 +30,6 @@ export interface TrialSummary {
 /** Best, median and number of trials, always told together; null without trials. `better` says which end is best. */
 export function summariseTrials(values: readonly number[], better: 'higher' | 'lower'): TrialSummary | null {
   if (values.length === 0) return null;
-  const sorted = [...values].sort((a, b) => a - b);
-  const middle = sorted.length >> 1;
-  const median = sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
-  return { best: better === 'higher' ? sorted.at(-1)! : sorted[0]!, median, trials: sorted.length };
+  const best = better === 'higher' ? Math.max(...values) : Math.min(...values);
+  return { best, median: median(values), trials: values.length };
 }

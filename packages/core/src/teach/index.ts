@@ -5,3 +5,4 @@ export { writtenStrokes } from './rewriteLine.ts';
 export * from './variantRecipe.ts';
 export * from './openingFamily.ts';
 export * from './techniqueTime.ts';
+export * from './usesOfMoves.ts';

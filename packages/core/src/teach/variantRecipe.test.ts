@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { formatLine, parseLine } from '../line/index.ts';
 import { seededLineText } from '../line/testLines.ts';
-import { starterBook } from '../moves/index.ts';
+import { STARTER_GRADES, starterBook } from '../moves/index.ts';
 import { seededRandom } from '../units/index.ts';
 import { RECIPE_KINDS, followsParent, makeVariant, type VariantRecipe } from './index.ts';
 
 const book = starterBook();
 const nobody = { grade: null, youth: null };
-const ebb = { grade: { name: 'Ebb', rank: 0 }, youth: null };
+const ebb = { grade: { name: 'Ebb', rank: 0, order: STARTER_GRADES }, youth: null };
 const recipe = (kind: VariantRecipe['kind'], step: number | null = null): VariantRecipe => ({ kind, step });
 
 describe('variant recipes', () => {

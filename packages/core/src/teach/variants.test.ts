@@ -1,6 +1,6 @@
 import { parseLine, type BeatLine } from '../line/index.ts';
 import { seededLineText } from '../line/testLines.ts';
-import { starterBook } from '../moves/index.ts';
+import { STARTER_GRADES, starterBook } from '../moves/index.ts';
 import { seededRandom } from '../units/index.ts';
 import {
   easier,
@@ -22,7 +22,7 @@ function line(text: string): BeatLine {
   if (!parsed.ok) throw new Error(`${text}: ${parsed.errors[0]!.message}`);
   return parsed.line;
 }
-const ebb = { grade: { name: 'Ebb', rank: 0 }, youth: null };
+const ebb = { grade: { name: 'Ebb', rank: 0, order: STARTER_GRADES }, youth: null };
 const minnows = {
   grade: null,
   youth: { band: 'Minnows', headContact: false, knees: false, elbows: false, spins: false, jumps: false },

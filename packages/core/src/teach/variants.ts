@@ -1,8 +1,9 @@
-import { findFindings, limbClock, walkStance, type Audience } from '../body/index.ts';
+import { findFindings, isAboveGrade, limbClock, walkStance, type Audience } from '../body/index.ts';
 import { formatLine, parseLine, type BeatLine, type Stroke } from '../line/index.ts';
 import {
   findMove,
   isLegStrike,
+  isSpin,
   isStrike,
   otherLead,
   type Lead,
@@ -121,12 +122,12 @@ export function easier(line: BeatLine, book: MoveBook, audience: Audience): Easi
 }
 
 function isAllowed(move: Move, { grade, youth }: Audience): boolean {
-  if (grade && move.minGrade > grade.rank) return false;
+  if (grade && isAboveGrade(move, grade)) return false;
   if (!youth) return true;
   const forbidden =
     (!youth.knees && move.family === 'knee') ||
     (!youth.elbows && move.family === 'elbow') ||
-    (!youth.spins && move.spin > 0) ||
+    (!youth.spins && isSpin(move)) ||
     (!youth.jumps && move.support === 'airborne' && isStrike(move));
   return !forbidden;
 }

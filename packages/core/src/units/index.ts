@@ -2,3 +2,4 @@ export * from './fraction.ts';
 export * from './quantities.ts';
 export * from './seededRandom.ts';
 export * from './groupBy.ts';
+export * from './clockText.ts';

@@ -1,5 +1,5 @@
 import type { GradeView, SaveComboDto } from '@eurhythm/contract';
-import type { FieldErrors } from '../../app/useFieldErrors.ts';
+import type { FieldErrors } from '../../server/useFieldErrors.ts';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
 import { MaybeNumberField, NumberField, NumbersField, WordsField } from '../../ui/TypedField.tsx';
 
@@ -27,7 +27,7 @@ export function ComboCard({ combo, grades, errors, onChange }: ComboCardProps) {
         value={combo.gradeId}
         error={errors.of('gradeId')}
         choices={grades.map((grade) => ({ value: grade.id, label: grade.name }))}
-        onChange={(e) => onChange({ gradeId: e.target.value })}
+        onChange={(value) => onChange({ gradeId: value })}
       />
       <NumberField
         label="Number"
@@ -88,7 +88,7 @@ export function ComboCard({ combo, grades, errors, onChange }: ComboCardProps) {
         label="Trained from both leads"
         className="col-span-6"
         checked={combo.bothLeads}
-        onChange={(e) => onChange({ bothLeads: e.target.checked })}
+        onChange={(checked) => onChange({ bothLeads: checked })}
       />
     </div>
   );

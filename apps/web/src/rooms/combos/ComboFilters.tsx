@@ -1,6 +1,6 @@
-import type { GradeView } from '@eurhythm/contract';
+import { FAMILIES, type GradeView } from '@eurhythm/contract';
 import { ChoiceField, TextField } from '../../ui/Field.tsx';
-import { FAMILY_NAMES } from '../moves/familyNames.ts';
+import { FAMILY_NAMES } from '../../server/familyNames.ts';
 import type { ComboFilter } from './comboFilter.ts';
 
 const KINDS = [
@@ -37,26 +37,23 @@ export function ComboFilters({ filter, grades, onChange }: ComboFiltersProps) {
               { value: '', label: 'any grade' },
               ...grades.map((grade) => ({ value: grade.id, label: grade.name })),
             ]}
-            onChange={(e) => onChange({ ...filter, gradeId: e.target.value })}
+            onChange={(value) => onChange({ ...filter, gradeId: value })}
           />
           <ChoiceField
             label="Uses"
             value={filter.family}
             choices={[
               { value: '', label: 'any moves' },
-              ...Object.entries(FAMILY_NAMES).map(([value, label]) => ({
-                value,
-                label: label.toLowerCase(),
-              })),
+              ...FAMILIES.map((value) => ({ value, label: FAMILY_NAMES[value].toLowerCase() })),
             ]}
-            onChange={(e) => onChange({ ...filter, family: e.target.value as ComboFilter['family'] })}
+            onChange={(value) => onChange({ ...filter, family: value })}
           />
           <ChoiceField
             label="Kind"
             className="col-span-2"
             value={filter.kind}
             choices={KINDS}
-            onChange={(e) => onChange({ ...filter, kind: e.target.value as ComboFilter['kind'] })}
+            onChange={(value) => onChange({ ...filter, kind: value })}
           />
         </div>
       </details>

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import type { SaveComboDto } from '@eurhythm/contract';
-import { queries } from '../../app/queries.ts';
+import { queries } from '../../server/queries.ts';
 import { Part } from '../../ui/Panel.tsx';
 
 /** Every state in which the combo was saved. Bringing one back makes a draft of it, which Save keeps. */

@@ -13,7 +13,7 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { GripVertical } from 'lucide-react';
 import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
@@ -21,10 +21,12 @@ import { Link, NavLink } from 'react-router';
 import { toast } from 'sonner';
 import { type MoveBook } from '@eurhythm/core/moves';
 import type { ComboView, GradeView } from '@eurhythm/contract';
-import { put } from '../../app/api.ts';
+import { putting } from '../../sync/letter.ts';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { useWrite } from '../../sync/useSync.ts';
 import { comboFilter, NO_FILTER } from './comboFilter.ts';
 import { ComboFilters } from './ComboFilters.tsx';
-import { SmallStrip } from './SmallStrip.tsx';
+import { SmallStrip } from '../../strip/SmallStrip.tsx';
 
 type Row =
   | { readonly kind: 'grade'; readonly grade: string; readonly gradeId: string; readonly count: number }
@@ -106,12 +108,13 @@ function keyOf(row: Row): string {
 /** Lets a dragged combo take its new place among the combos of its grade. */
 function useReorder(combos: readonly ComboView[]) {
   const client = useQueryClient();
-  const save = useMutation({
-    mutationFn: (order: { gradeId: string; ids: string[] }) =>
-      put<{ items: ComboView[] }>('combos/order', order),
-    onSuccess: ({ items }) => client.setQueryData(['combos'], items),
-    onError: (error) => toast.error(error.message),
-  });
+  const save = useWrite<{ items: ComboView[] }, { gradeId: string; ids: string[] }>(
+    (order) => putting(SUBJECTS.order, 'combos/order', order),
+    {
+      onSuccess: ({ items }) => client.setQueryData(['combos'], items),
+      onError: (error) => toast.error(error.message),
+    },
+  );
   return ({ active, over }: DragEndEvent): void => {
     const moved = combos.find((combo) => combo.id === active.id);
     const target = combos.find((combo) => combo.id === over?.id);

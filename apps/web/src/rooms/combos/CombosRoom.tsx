@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import type { MoveBook } from '@eurhythm/core/moves';
 import type { ComboView, GymView } from '@eurhythm/contract';
-import { newId } from '../../app/api.ts';
-import { queries } from '../../app/queries.ts';
-import { useDraft } from '../../app/useDraft.ts';
+import { newId } from '../../server/api.ts';
+import { queries } from '../../server/queries.ts';
+import { useDraft } from '../../sync/useDraft.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
 import { ComboList } from './ComboList.tsx';
@@ -61,7 +61,7 @@ interface OpenComboProps {
 function OpenCombo({ combo, all, gym, book }: OpenComboProps) {
   const [ownId] = useState(() => combo?.id ?? newId());
   const saved = combo ? saveable(combo) : emptyCombo(all, gym.grades);
-  const draft = useDraft(`combo.${combo?.id ?? 'new'}`, saved);
+  const draft = useDraft(`combo.${combo?.id ?? 'new'}`, saved, combo?.version);
   // A draft of an earlier release may lack what is new.
   const value = { ...saved, ...draft.value };
   return <Workbench id={ownId} isNew={!combo} combo={value} draft={draft} gym={gym} book={book} all={all} />;

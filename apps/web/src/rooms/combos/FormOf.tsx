@@ -1,7 +1,8 @@
 import { Link } from 'react-router';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { followsParent } from '@eurhythm/core/teach';
-import { audienceOf, type ComboView, type GymView, type SaveComboDto } from '@eurhythm/contract';
+import { audienceOf } from '@eurhythm/core/body';
+import type { ComboView, GymView, SaveComboDto } from '@eurhythm/contract';
 
 interface FormOfProps {
   readonly combo: SaveComboDto;
@@ -14,7 +15,7 @@ interface FormOfProps {
 export function FormOf({ combo, parent, gym, book }: FormOfProps) {
   const { variant, gradeId, line } = combo;
   if (!variant) return null;
-  const audience = audienceOf(gradeId, gym.grades, gym.school);
+  const audience = audienceOf(gradeId, gym.grades, gym.school.youth);
   const follows = followsParent(line, parent.line, variant, book, audience);
   return (
     <p className="text-sm text-quiet">

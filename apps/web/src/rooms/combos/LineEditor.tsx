@@ -3,6 +3,7 @@ import { autocompletion, type CompletionContext, type CompletionResult } from '@
 import { setDiagnostics, type Diagnostic } from '@codemirror/lint';
 import { EditorState, RangeSetBuilder, StateEffect, StateField } from '@codemirror/state';
 import { Decoration, EditorView, keymap, placeholder, type DecorationSet } from '@codemirror/view';
+import { useStable } from '../../ui/useStable.ts';
 import { useEffect, useRef } from 'react';
 import { flushSync } from 'react-dom';
 import type { ComboAnalysis, Finding } from '@eurhythm/core/body';
@@ -48,8 +49,7 @@ const look = EditorView.theme({
 export function LineEditor({ value, analysis, findings, book, onChange, onHear, chosen }: LineEditorProps) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
-  const latest = useRef({ onChange, onHear, book });
-  latest.current = { onChange, onHear, book };
+  const now = useStable(() => ({ onChange, onHear, book }));
 
   useEffect(() => {
     const editor = new EditorView({
@@ -58,14 +58,14 @@ export function LineEditor({ value, analysis, findings, book, onChange, onHear, 
         doc: value,
         extensions: [
           keymap.of([
-            { key: 'Enter', run: () => (latest.current.onHear(), true) },
+            { key: 'Enter', run: () => (now().onHear(), true) },
             ...historyKeymap,
             ...defaultKeymap,
           ]),
           history(),
           // Nothing is chosen until an arrow chooses it, so that Enter goes on to mean: hear it.
           autocompletion({
-            override: [(context) => completions(context, latest.current.book)],
+            override: [(context) => completions(context, now().book)],
             selectOnOpen: false,
             interactionDelay: 0,
             icons: false,
@@ -80,7 +80,7 @@ export function LineEditor({ value, analysis, findings, book, onChange, onHear, 
           EditorView.updateListener.of((update) => {
             // Drawn in the task of the key itself, behind the editor's own update: the strip is there in the next frame.
             if (update.docChanged)
-              queueMicrotask(() => flushSync(() => latest.current.onChange(update.state.doc.toString())));
+              queueMicrotask(() => flushSync(() => now().onChange(update.state.doc.toString())));
           }),
           colours,
           look,

@@ -1,5 +1,7 @@
 import { memo, useState } from 'react';
 import { numberOf, type Family, type Move, type MoveBook, type Side } from '@eurhythm/core/moves';
+import type { Choice } from '../../ui/Field.tsx';
+import { Toggles } from '../../ui/Toggles.tsx';
 import { PinHead, pinColour } from '../../strip/PinHead.tsx';
 import { shapeOfFamily } from '../../strip/stripLayout.ts';
 
@@ -11,7 +13,16 @@ const KINDS = {
   Feet: ['step', 'stance'],
 } as const satisfies Readonly<Record<string, readonly Family[]>>;
 type Kind = keyof typeof KINDS;
-const KIND_NAMES = Object.keys(KINDS) as readonly Kind[];
+const KIND_CHOICES: readonly Choice<Kind>[] = [
+  { value: 'Hands', label: 'Hands' },
+  { value: 'Legs', label: 'Legs' },
+  { value: 'Guard', label: 'Guard' },
+  { value: 'Feet', label: 'Feet' },
+];
+const SIDE_CHOICES: readonly Choice<Side>[] = [
+  { value: 'front', label: 'front' },
+  { value: 'rear', label: 'rear' },
+];
 
 interface MovePaletteProps {
   readonly book: MoveBook;
@@ -26,24 +37,22 @@ export const MovePalette = memo(function MovePalette({ book, onPut }: MovePalett
   const moves = [...book.moves.values()].filter((move) =>
     (KINDS[kind] as readonly Family[]).includes(move.family),
   );
-  const tab = (name: string, isOn: boolean, onPress: () => void) => (
-    <button
-      key={name}
-      type="button"
-      aria-pressed={isOn}
-      onClick={onPress}
-      className={`min-h-11 rounded-md px-3 font-semibold ${isOn ? 'bg-tape' : 'hover:bg-hint'}`}
-    >
-      {name}
-    </button>
-  );
   return (
     <div role="group" aria-label="Moves to put on the strip" className="border-b border-rule pb-2">
       <div className="flex flex-wrap gap-1">
-        {KIND_NAMES.map((name) => tab(name, name === kind, () => setKind(name)))}
+        <Toggles
+          label="Which moves"
+          value={kind}
+          choices={KIND_CHOICES}
+          onChange={(value) => setKind(value)}
+        />
         <span className="w-6" />
-        {tab('front', side === 'front', () => setSide('front'))}
-        {tab('rear', side === 'rear', () => setSide('rear'))}
+        <Toggles
+          label="Which side"
+          value={side}
+          choices={SIDE_CHOICES}
+          onChange={(value) => setSide(value)}
+        />
       </div>
       <div className="flex flex-wrap gap-1 pt-1">
         {moves

@@ -2,8 +2,8 @@ import { Music4 } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { ComboView, GradeView, RhythmView } from '@eurhythm/contract';
-import { sendForm } from '../../app/api.ts';
-import { putDraft } from '../../app/useDraft.ts';
+import { sendForm } from '../../server/api.ts';
+import { putDraft } from '../../sync/useDraft.ts';
 import { emptyCombo } from './newCombo.ts';
 
 /** Takes the rhythm of a MIDI file as an empty line: a guard on each note, to be replaced by moves from the palette. */

@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
-import { PaperCautions } from '../../app/Cautions.tsx';
-import { queries } from '../../app/queries.ts';
+import { PaperCautions } from '../../ui/PaperCautions.tsx';
+import { queries } from '../../server/queries.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
-import { SmallStrip } from './SmallStrip.tsx';
+import { SmallStrip } from '../../strip/SmallStrip.tsx';
 
 /** The combos of a grade for the wall: large numbers and strips that read in black and white. */
 export function WallCard() {

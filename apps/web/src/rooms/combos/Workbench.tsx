@@ -1,18 +1,19 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { PACE_FACTORS, analyseCombo, findFindings, type Finding } from '@eurhythm/core/body';
+import { PACE_FACTORS, analyseCombo, audienceOf, findFindings, type Finding } from '@eurhythm/core/body';
 import { otherLead, type Lead, type MoveBook } from '@eurhythm/core/moves';
 import { ladder } from '@eurhythm/core/teach';
 import { BPM_LIMITS, HALF, ONE } from '@eurhythm/core/units';
-import { audienceOf, type ComboView, type GymView, type SaveComboDto } from '@eurhythm/contract';
+import type { ComboView, GymView, SaveComboDto } from '@eurhythm/contract';
 import type { OnStripEdit } from '../../strip/stripEdits.ts';
 import type { Pin } from '../../strip/stripLayout.ts';
-import { UndoButtons } from '../../app/UndoButtons.tsx';
-import type { Draft } from '../../app/useDraft.ts';
-import { useFieldErrors } from '../../app/useFieldErrors.ts';
-import { useStable } from '../../app/useStable.ts';
-import { useShortcut } from '../../app/useShortcut.ts';
-import { toastWithUndo } from '../../app/toastWithUndo.ts';
+import { UndoButtons } from '../../sync/UndoButtons.tsx';
+import { StaleNotice } from '../../sync/StaleNotice.tsx';
+import type { Draft } from '../../sync/useDraft.ts';
+import { useFieldErrors } from '../../server/useFieldErrors.ts';
+import { useStable } from '../../ui/useStable.ts';
+import { useShortcut } from '../../ui/useShortcut.ts';
+import { toastWithUndo } from '../../ui/toastWithUndo.ts';
 import { useHearing, type HearingWish } from '../../floor/useHearing.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
@@ -29,6 +30,19 @@ import { TeachIt } from './teach/TeachIt.tsx';
 import { useDrawnLine } from './useDrawnLine.ts';
 import { useMutedRule } from './useMutedRule.ts';
 import { useSavedCombo } from './useSavedCombo.ts';
+
+/** What of a combo two coaches may have written differently. */
+const COMBO_FIELDS = {
+  title: 'Title',
+  line: 'Line',
+  bpm: 'Beats a minute',
+  number: 'Number',
+  notes: 'Notes',
+  focus: 'Focus',
+  bothLeads: 'Both leads',
+  cycleBeats: 'Beats a cycle',
+  contact: 'Contact',
+} as const;
 
 const NO_FINDINGS: readonly Finding[] = [];
 
@@ -59,7 +73,7 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all }: Workbench
         ? findFindings(analysis.walk, book, {
             factor: PACE_FACTORS[school.pace],
             bpm: combo.bpm > 0 ? combo.bpm : null,
-            audience: audienceOf(combo.gradeId, grades, school),
+            audience: audienceOf(combo.gradeId, grades, school.youth),
             school,
           })
         : null,
@@ -135,14 +149,18 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all }: Workbench
             <span className="text-sm text-quiet">a minute</span>
           </p>
           <Button onClick={() => setLead(otherLead(lead))}>Other lead</Button>
-          {(draft.isChanged || isNew) && (
-            <Button onClick={saved.trySave} disabled={saved.isSaving}>
-              Save
-            </Button>
-          )}
+          {(draft.isChanged || isNew) && <Button onClick={saved.trySave}>Save</Button>}
           <HearButton hearing={hearing} disabled={!analysis.ok} onPress={hearOrStop} />
         </div>
       </header>
+      {saved.stale && (
+        <StaleNotice
+          stale={saved.stale}
+          fields={COMBO_FIELDS}
+          onMine={saved.saveMine}
+          onTheirs={() => void saved.takeTheirs()}
+        />
+      )}
       <LineEditor
         value={combo.line}
         analysis={later.analysis}

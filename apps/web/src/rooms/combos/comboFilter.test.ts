@@ -19,6 +19,7 @@ const combo = (line: string, extra: Partial<ComboView> = {}): ComboView => ({
   contact: [],
   variant: null,
   updatedAt: '',
+  version: 1,
   ...extra,
 });
 const combos = [

@@ -1,6 +1,5 @@
-import { parseLine } from '@eurhythm/core/line';
-import { findMove, type Family, type MoveBook } from '@eurhythm/core/moves';
-import { writtenStrokes } from '@eurhythm/core/teach';
+import type { Family, MoveBook } from '@eurhythm/core/moves';
+import { changesLead, usesFamily } from '@eurhythm/core/teach';
 import type { ComboView } from '@eurhythm/contract';
 
 /** What the list of combos is narrowed by. Empty texts narrow nothing. */
@@ -20,33 +19,25 @@ export function comboFilter(filter: ComboFilter, book: MoveBook): (combo: ComboV
   return (combo) =>
     (filter.gradeId === '' || combo.gradeId === filter.gradeId) &&
     (wanted === '' || saysOf(combo).some((text) => text.toLocaleLowerCase().includes(wanted))) &&
-    isOfKind(combo, filter.kind) &&
-    (filter.family === '' || uses(combo, filter.family, book));
+    isOfKind(combo, filter.kind, book) &&
+    (filter.family === '' || usesFamily(combo.line, filter.family, book));
 }
 
 function saysOf(combo: ComboView): string[] {
   return [combo.title, combo.line, combo.notes, `${combo.grade} ${combo.number}`, ...combo.focus];
 }
 
-function isOfKind(combo: ComboView, kind: ComboFilter['kind']): boolean {
+function isOfKind(combo: ComboView, kind: ComboFilter['kind'], book: MoveBook): boolean {
   switch (kind) {
     case '':
       return true;
     case 'both-leads':
       return combo.bothLeads;
     case 'changes-lead':
-      return /\bsw\b|[<>]/.test(combo.line);
+      return changesLead(combo.line, book);
     case 'form':
       return combo.variant !== null;
     default:
       return kind satisfies never;
   }
-}
-
-function uses({ line }: ComboView, family: Family, book: MoveBook): boolean {
-  const parsed = parseLine(line, book);
-  return (
-    parsed.ok &&
-    writtenStrokes(parsed.line).some((stroke) => findMove(book, stroke.word)?.move.family === family)
-  );
 }

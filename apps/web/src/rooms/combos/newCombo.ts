@@ -29,6 +29,12 @@ export function freeNumber(all: readonly ComboView[], gradeId: string): number {
 }
 
 /** A combo of the book as it is written back. */
-export function saveable({ id: _id, grade: _grade, updatedAt: _at, ...combo }: ComboView): SaveComboDto {
+export function saveable({
+  id: _id,
+  grade: _grade,
+  updatedAt: _at,
+  version: _version,
+  ...combo
+}: ComboView): SaveComboDto {
   return combo;
 }

@@ -2,14 +2,19 @@ import { useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import type { Rule } from '@eurhythm/core/body';
 import type { GymView } from '@eurhythm/contract';
-import { put } from '../../app/api.ts';
-import { toastWithUndo } from '../../app/toastWithUndo.ts';
+import { putting } from '../../sync/letter.ts';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { write } from '../../sync/useSync.ts';
+import { toastWithUndo } from '../../ui/toastWithUndo.ts';
 
 /** Tells the gym not to hear of a rule any more; undo turns it on again. */
 export function useMutedRule({ school }: GymView): (rule: Rule) => void {
   const client = useQueryClient();
   const set = async (muted: readonly Rule[]): Promise<void> => {
-    client.setQueryData(['gym'], await put<GymView>('gym/school', { ...school, muted }));
+    client.setQueryData(
+      ['gym'],
+      await write<GymView>(putting(SUBJECTS.gym, 'gym/school', { ...school, muted })),
+    );
   };
   const mute = async (rule: Rule): Promise<void> => {
     try {

@@ -1,12 +1,16 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { RecipeKind } from '@eurhythm/core/teach';
 import { SaveComboDto, checkFields, type ComboView } from '@eurhythm/contract';
-import { put, send } from '../../app/api.ts';
-import { toastWithUndo } from '../../app/toastWithUndo.ts';
-import { putDraft, type Draft } from '../../app/useDraft.ts';
-import type { FieldErrors } from '../../app/useFieldErrors.ts';
+import { toastWithUndo } from '../../ui/toastWithUndo.ts';
+import { putting, takingOut } from '../../sync/letter.ts';
+import { staleSave, type StaleSave } from '../../sync/StaleNotice.tsx';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { putDraft, type Draft } from '../../sync/useDraft.ts';
+import { useWrite, write } from '../../sync/useSync.ts';
+import type { FieldErrors } from '../../server/useFieldErrors.ts';
 import { freeNumber, saveable } from './newCombo.ts';
 
 interface Wanted {
@@ -18,6 +22,13 @@ interface Wanted {
   readonly all: readonly ComboView[];
   readonly draft: Draft<SaveComboDto>;
   readonly errors: FieldErrors;
+}
+
+interface Save {
+  readonly written: SaveComboDto;
+  /** What was written by the time it was sent, as the draft has it. */
+  readonly draft: SaveComboDto;
+  readonly basedOn: number | undefined;
 }
 
 /** A form of a combo that is to become a combo of its own. */
@@ -34,32 +45,40 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
   const client = useQueryClient();
   const navigate = useNavigate();
   const refresh = (): Promise<void> => client.invalidateQueries({ queryKey: ['combos'] });
-  const save = useMutation({
-    mutationFn: (_written: SaveComboDto) => put<ComboView>(`combos/${id}`, combo),
-    onSuccess: async (saved, written) => {
-      await refresh();
-      errors.show([]);
-      const since = draft.settle(written);
-      if (!since) draft.clear();
-      if (isNew) {
-        if (since) putDraft(`combo.${id}`, since);
-        draft.clear();
-        // Told only once its own page stands, so that nothing is pressed on a page that is about to go.
-        await navigate(`/combos/${id}`, { replace: true, flushSync: true });
-      }
-      toast(`${saved.grade} ${saved.number} is saved.`);
+  const [stale, setStale] = useState<StaleSave<ComboView, SaveComboDto> | null>(null);
+  const page = isNew ? '/combos/new' : `/combos/${id}`;
+  const save = useWrite<ComboView, Save>(
+    ({ written, basedOn }) => putting(SUBJECTS.combo, `combos/${id}`, written, { basedOn, page }),
+    {
+      onSuccess: async (saved, { draft: written }) => {
+        await refresh();
+        errors.show([]);
+        setStale(null);
+        const since = draft.settle(written, saved.version);
+        if (!since) draft.clear();
+        if (isNew) {
+          if (since) putDraft(`combo.${id}`, since);
+          draft.clear();
+          // Told only once its own page stands, so that nothing is pressed on a page that is about to go.
+          await navigate(`/combos/${id}`, { replace: true, flushSync: true });
+        }
+        toast(`${saved.grade} ${saved.number} is saved.`);
+      },
+      onError: (error, { written }) => {
+        const late = staleSave<ComboView, SaveComboDto>(error, written);
+        if (late) setStale(late);
+        else errors.showFailure(error);
+      },
     },
-    onError: errors.showFailure,
-  });
-  const remove = useMutation({
-    mutationFn: () => send('DELETE', `combos/${id}`),
+  );
+  const remove = useWrite(() => takingOut(SUBJECTS.combo, `combos/${id}`), {
     onSuccess: async () => {
       const before = all.find((each) => each.id === id);
       const unsaved = draft.isChanged ? combo : null;
       draft.clear();
       await refresh();
       toastWithUndo(`“${before?.title ?? combo.title}” is out of the book.`, async () => {
-        await put(`combos/${id}`, before ? saveable(before) : combo);
+        await write(putting(SUBJECTS.combo, `combos/${id}`, before ? saveable(before) : combo));
         if (unsaved) putDraft(`combo.${id}`, unsaved);
         await refresh();
       });
@@ -73,11 +92,22 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
     void navigate('/combos/new');
   };
   return {
-    isSaving: save.isPending,
+    stale,
+    /** Saves what was refused over what somebody else saved meanwhile. */
+    saveMine: (): void => {
+      if (stale) save.mutate({ written: stale.mine, draft: stale.mine, basedOn: stale.now.version });
+    },
+    /** Lets the draft go for what somebody else saved meanwhile. */
+    takeTheirs: async (): Promise<void> => {
+      setStale(null);
+      draft.clear();
+      await refresh();
+    },
     trySave: (): void => {
       const wrong = checkFields(SaveComboDto, combo);
       errors.show(wrong);
-      if (wrong.length === 0 && isReadable) save.mutate(draft.value ?? combo);
+      if (wrong.length === 0 && isReadable)
+        save.mutate({ written: combo, draft: draft.value ?? combo, basedOn: draft.basedOn });
       else if (wrong.length === 0)
         toast.error('The line has a fault. Mend it, then save; nothing is lost meanwhile.');
     },

@@ -1,119 +1,189 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Controller } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { SaveFighterDto, checkFields, type FighterView } from '@eurhythm/contract';
-import { newId, put } from '../../app/api.ts';
-import { queries } from '../../app/queries.ts';
-import { useDraft } from '../../app/useDraft.ts';
-import { useFieldErrors } from '../../app/useFieldErrors.ts';
+import { SaveFighterDto, type FighterView, type GymView } from '@eurhythm/contract';
+import { newId } from '../../server/api.ts';
+import { queries } from '../../server/queries.ts';
+import { useContractForm } from '../../server/useContractForm.ts';
+import { putting } from '../../sync/letter.ts';
+import { StaleNotice, staleSave, type StaleSave } from '../../sync/StaleNotice.tsx';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { useDraft } from '../../sync/useDraft.ts';
+import { useWrite } from '../../sync/useSync.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
 import { MaybeNumberField } from '../../ui/TypedField.tsx';
-import { LEAD_CHOICES } from '../sessions/builder/choices.ts';
+import { LEAD_CHOICES } from '../sessions/choices.ts';
+
+interface FighterFormProps {
+  readonly fighter: FighterView | null;
+  readonly onSaved?: () => void;
+}
 
 /** The entry of a fighter; without one, a new entry. */
-export function FighterForm({ fighter, onSaved }: { fighter: FighterView | null; onSaved?: () => void }) {
+export function FighterForm(props: FighterFormProps) {
+  const { data: gym } = useQuery(queries.gym());
+  const { data: others } = useQuery(queries.fighters());
+  return gym && others ? <EntryForm {...props} gym={gym} others={others} /> : null;
+}
+
+/** What of an entry two coaches may have written differently. */
+const ENTRY_FIELDS = {
+  name: 'Name',
+  gradeId: 'Grade',
+  lead: 'Own lead',
+  note: 'Note for the coach',
+  fit: 'Fit to train',
+  height: 'Height, cm',
+  apart: 'Not a partner of',
+} as const;
+
+interface EntryFormProps extends FighterFormProps {
+  readonly gym: GymView;
+  readonly others: readonly FighterView[];
+}
+
+function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const errors = useFieldErrors();
-  const { data: gym } = useQuery(queries.gym());
-  const { data: others = [] } = useQuery(queries.fighters());
   const [id] = useState(() => fighter?.id ?? newId());
   const saved: SaveFighterDto = fighter
-    ? {
-        name: fighter.name,
-        gradeId: fighter.gradeId,
-        lead: fighter.lead,
-        note: fighter.note,
-        fit: fighter.fit,
-        height: fighter.height ?? null,
-        apart: fighter.apart ?? [],
-      }
+    ? entryOf(fighter)
     : {
         name: '',
-        gradeId: gym?.grades[0]?.id ?? '',
+        gradeId: gym.grades[0]?.id ?? '',
         lead: 'left',
         note: '',
         fit: true,
         height: null,
         apart: [],
       };
-  const draft = useDraft(`fighter.${fighter?.id ?? 'new'}`, saved);
-  const entry = draft.value ?? saved;
-  const change = (changes: Partial<SaveFighterDto>): void => draft.change({ ...entry, ...changes });
-  const save = useMutation({
-    mutationFn: () => put<FighterView>(`fighters/${id}`, entry),
-    onSuccess: async () => {
-      draft.clear();
-      await client.invalidateQueries({ queryKey: ['fighters'] });
-      await client.invalidateQueries({ queryKey: ['today'] });
-      if (onSaved) onSaved();
-      else void navigate(`/fighters/${id}`);
+  const draft = useDraft(`fighter.${fighter?.id ?? 'new'}`, saved, fighter?.version);
+  const form = useContractForm(SaveFighterDto, { ...saved, ...draft.value });
+  const { control, told, subscribe } = form;
+  const [stale, setStale] = useState<StaleSave<FighterView, SaveFighterDto> | null>(null);
+  const { change } = draft;
+  useEffect(
+    () => subscribe({ formState: { values: true }, callback: ({ values }) => change(values) }),
+    [subscribe, change],
+  );
+  const page = fighter ? `/fighters/${fighter.id}` : '/fighters';
+  const save = useWrite<FighterView, { entry: SaveFighterDto; basedOn: number | undefined }>(
+    ({ entry, basedOn }) => putting(SUBJECTS.fighter, `fighters/${id}`, entry, { basedOn, page }),
+    {
+      onSuccess: async () => {
+        draft.clear();
+        await client.invalidateQueries({ queryKey: ['fighters'] });
+        await client.invalidateQueries({ queryKey: ['today'] });
+        if (onSaved) onSaved();
+        else void navigate(`/fighters/${id}`);
+      },
+      onError: (error, { entry }) => {
+        const late = staleSave<FighterView, SaveFighterDto>(error, entry);
+        if (late) setStale(late);
+        else form.showFailure(error);
+      },
     },
-    onError: errors.showFailure,
-  });
-  const submit = (event: FormEvent): void => {
-    event.preventDefault();
-    const wrong = checkFields(SaveFighterDto, entry);
-    errors.show(wrong);
-    if (wrong.length === 0) save.mutate();
+  );
+  const submit = form.handleSubmit((entry) => save.mutate({ entry, basedOn: draft.basedOn }));
+  const putBack = (to: SaveFighterDto): void => {
+    form.reset(to);
+    draft.clear();
   };
-  if (!gym) return null;
   return (
-    <form onSubmit={submit} className="grid grid-cols-2 gap-4" noValidate>
-      <TextField
-        label="Name"
-        className="col-span-2"
-        value={entry.name}
-        error={errors.of('name')}
-        onChange={(e) => change({ name: e.target.value })}
+    <form onSubmit={(event) => void submit(event)} className="grid grid-cols-2 gap-4" noValidate>
+      {stale && (
+        <div className="col-span-2">
+          <StaleNotice
+            stale={stale}
+            fields={ENTRY_FIELDS}
+            onMine={() => save.mutate({ entry: stale.mine, basedOn: stale.now.version })}
+            onTheirs={() => {
+              setStale(null);
+              putBack(entryOf(stale.now));
+              void client.invalidateQueries({ queryKey: ['fighters'] });
+            }}
+          />
+        </div>
+      )}
+      <Controller
+        control={control}
+        name="name"
+        render={({ field }) => (
+          <TextField label="Name" className="col-span-2" error={told('name')} {...field} />
+        )}
       />
-      <ChoiceField
-        label="Grade"
-        value={entry.gradeId}
-        error={errors.of('gradeId')}
-        choices={gym.grades.map((grade) => ({ value: grade.id, label: grade.name }))}
-        onChange={(e) => change({ gradeId: e.target.value })}
+      <Controller
+        control={control}
+        name="gradeId"
+        render={({ field: { value, onChange } }) => (
+          <ChoiceField
+            label="Grade"
+            value={value}
+            error={told('gradeId')}
+            choices={gym.grades.map((grade) => ({ value: grade.id, label: grade.name }))}
+            onChange={onChange}
+          />
+        )}
       />
-      <ChoiceField
-        label="Own lead"
-        value={entry.lead}
-        choices={LEAD_CHOICES}
-        onChange={(e) => change({ lead: e.target.value as 'left' | 'right' })}
+      <Controller
+        control={control}
+        name="lead"
+        render={({ field: { value, onChange } }) => (
+          <ChoiceField label="Own lead" value={value} choices={LEAD_CHOICES} onChange={onChange} />
+        )}
       />
-      <LongTextField
-        label="Note for the coach"
-        className="col-span-2"
-        value={entry.note}
-        error={errors.of('note')}
-        onChange={(e) => change({ note: e.target.value })}
+      <Controller
+        control={control}
+        name="note"
+        render={({ field }) => (
+          <LongTextField label="Note for the coach" className="col-span-2" error={told('note')} {...field} />
+        )}
       />
-      <MaybeNumberField
-        label="Height, cm"
-        hint="for partners of a size; empty: not measured"
-        value={entry.height ?? null}
-        error={errors.of('height')}
-        onChange={(height) => change({ height })}
+      <Controller
+        control={control}
+        name="height"
+        render={({ field: { value, onChange } }) => (
+          <MaybeNumberField
+            label="Height, cm"
+            hint="for partners of a size; empty: not measured"
+            value={value ?? null}
+            error={told('height')}
+            onChange={onChange}
+          />
+        )}
       />
-      <ApartField
-        apart={entry.apart ?? []}
-        others={others.filter((other) => other.id !== fighter?.id)}
-        onChange={(apart) => change({ apart })}
+      <Controller
+        control={control}
+        name="apart"
+        render={({ field: { value, onChange } }) => (
+          <ApartField
+            apart={value ?? []}
+            others={others.filter((other) => other.id !== fighter?.id)}
+            onChange={onChange}
+          />
+        )}
       />
-      <TickField
-        label="Fit to train"
-        className="col-span-2"
-        checked={entry.fit}
-        onChange={(e) => change({ fit: e.target.checked })}
+      <Controller
+        control={control}
+        name="fit"
+        render={({ field: { value, onChange } }) => (
+          <TickField label="Fit to train" className="col-span-2" checked={value} onChange={onChange} />
+        )}
       />
       <div className="col-span-2 flex gap-3">
-        <Button type="submit" weight="main" disabled={save.isPending}>
+        <Button type="submit" weight="main">
           Save
         </Button>
-        {draft.isChanged && <Button onClick={draft.clear}>Put back</Button>}
+        {draft.isChanged && <Button onClick={() => putBack(saved)}>Put back</Button>}
       </div>
     </form>
   );
+}
+
+function entryOf({ name, gradeId, lead, note, fit, height, apart }: FighterView): SaveFighterDto {
+  return { name, gradeId, lead, note, fit, height: height ?? null, apart: [...(apart ?? [])] };
 }
 
 /** Those who should not be partners of this fighter, one after the other. */
@@ -137,7 +207,7 @@ function ApartField({
             .filter((other) => !apart.includes(other.id))
             .map((other) => ({ value: other.id, label: other.name })),
         ]}
-        onChange={(e) => e.target.value !== '' && onChange([...apart, e.target.value])}
+        onChange={(value) => value !== '' && onChange([...apart, value])}
       />
       <ul>
         {apart.map((id) => {

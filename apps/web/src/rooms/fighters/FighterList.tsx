@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { groupBy } from '@eurhythm/core/units';
-import { queries } from '../../app/queries.ts';
+import { queries } from '../../server/queries.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
 

@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { differenceInCalendarWeeks, format } from 'date-fns';
+import { differenceInCalendarWeeks } from 'date-fns';
 import { Suspense, lazy, useState } from 'react';
 import { useParams } from 'react-router';
 import type { FighterLog } from '@eurhythm/contract';
-import { queries } from '../../app/queries.ts';
+import { queries } from '../../server/queries.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
 import { FighterForm } from './FighterForm.tsx';
+import { RoundsTable } from './RoundsTable.tsx';
 
 const BurstChart = lazy(() => import('./BurstChart.tsx').then((module) => ({ default: module.BurstChart })));
 
@@ -137,47 +138,12 @@ function Log({ log }: { log: FighterLog }) {
   );
 }
 
-const SHOWN = 14;
-
 function Rounds({ rounds }: Pick<FighterLog, 'rounds'>) {
-  const [isAll, setAll] = useState(false);
   const finished = rounds.filter((round) => round.done === 'finished').length;
   return (
     <Part title="Rounds" aside={`${finished} of ${rounds.length} finished`}>
       {rounds.length === 0 && <Plain>No round yet. Marks on the Floor appear here at once.</Plain>}
-      <table className="w-full text-left">
-        <thead className="sr-only">
-          <tr>
-            <th>Day</th>
-            <th>Round</th>
-            <th>Combos</th>
-            <th>How</th>
-          </tr>
-        </thead>
-        <tbody>
-          {(isAll ? rounds : rounds.slice(0, SHOWN)).map((round) => (
-            <tr key={`${round.runId}/${round.round}`} className="border-b border-rule">
-              <td className="py-1.5 pr-3 whitespace-nowrap text-quiet">
-                {format(new Date(round.at), 'd MMM')}
-              </td>
-              <td className="pr-3">{round.title}</td>
-              <td className="pr-3 text-sm text-quiet">
-                {round.combos.join(', ')}
-                {round.bpm ? ` · ${round.bpm} a minute` : ''}
-              </td>
-              <td className="text-right whitespace-nowrap">
-                {round.done === 'sat-out' ? 'sat out' : round.done}
-                {round.quality ? `, ${round.quality}` : ''}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {rounds.length > SHOWN && (
-        <Button weight="bare" onClick={() => setAll(!isAll)}>
-          {isAll ? 'Show fewer' : `Show all ${rounds.length}`}
-        </Button>
-      )}
+      {rounds.length > 0 && <RoundsTable rounds={rounds} />}
     </Part>
   );
 }

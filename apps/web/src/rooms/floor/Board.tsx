@@ -7,7 +7,7 @@ import type { DeckState, RunDeck } from '../../floor/RunDeck.ts';
 import { useFrame } from '../../floor/useFrame.ts';
 import { Strip } from '../../strip/Strip.tsx';
 import { useWidth } from '../../strip/useWidth.ts';
-import { clockText } from '../../ui/times.ts';
+import { clockText } from '@eurhythm/core/units';
 import { TapeClock } from './TapeClock.tsx';
 
 interface BoardProps {

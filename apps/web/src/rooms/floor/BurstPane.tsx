@@ -1,108 +1,102 @@
-import { useEffect, useRef, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { BURST_READY } from '@eurhythm/core/run';
+import { USUAL_BURST_TITLE } from '@eurhythm/core/rounds';
 import { summariseBurst, type BurstSummary } from '@eurhythm/core/speed';
-import type {
-  AnyBlockDto,
-  CompiledRoundView,
-  FighterView,
-  RunView,
-  SaveAttemptDto,
-} from '@eurhythm/contract';
-import { newId, send } from '../../app/api.ts';
-import { useShortcut } from '../../app/useShortcut.ts';
-import type { Outbox } from '../../floor/outbox.ts';
-import { RoundPlayer } from '../../floor/RoundPlayer.ts';
-import type { RunDeck } from '../../floor/RunDeck.ts';
+import type { FighterView, RunView, SaveAttemptDto, TestView } from '@eurhythm/contract';
+import { newId } from '../../server/api.ts';
+import { queries } from '../../server/queries.ts';
+import type { Player, RunDeck } from '../../floor/RunDeck.ts';
 import { useFrame } from '../../floor/useFrame.ts';
+import { putting } from '../../sync/letter.ts';
+import { sync } from '../../sync/opened.ts';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { useStable } from '../../ui/useStable.ts';
+import { useShortcut } from '../../ui/useShortcut.ts';
 import { Button, Key } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { TapeClock } from './TapeClock.tsx';
 
+/** Length of a burst that no test gives. */
 const SECONDS = 10;
-const GET_READY = 6;
-const TITLES = ['Two straights', 'Round kicks', 'Backfist and cross'];
-const BLOCKS: AnyBlockDto[] = [
-  { kind: 'rest', id: 'burst-ready', seconds: GET_READY, next: '' },
-  { kind: 'burst', id: 'burst', seconds: SECONDS, title: 'Burst' },
-];
+/** What is offered in a gym that has timed nothing yet. */
+const TITLES = [USUAL_BURST_TITLE, 'Round kicks', 'Backfist and cross'];
 
 type Phase =
   | { readonly kind: 'choose' }
-  | { readonly kind: 'running' }
+  | { readonly kind: 'running'; readonly player: Player }
   | { readonly kind: 'done'; readonly summary: BurstSummary };
+
+/** What is timed: a test of the gym, or a title that becomes one. */
+type Timed = Pick<TestView, 'title' | 'seconds'> & { readonly id?: string };
 
 interface BurstPaneProps {
   readonly run: RunView;
   readonly fighters: readonly FighterView[];
   readonly deck: RunDeck;
-  readonly outbox: Outbox;
   onClose(): void;
 }
 
 /** Ten seconds, as many as fit: the coach taps along, or the fighter hits the space bar's pad. */
-export function BurstPane({ run, fighters, deck, outbox, onClose }: BurstPaneProps) {
+export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
+  const { data: tests = [] } = useQuery(queries.tests());
+  const bursts = tests.filter(({ kind }) => kind === 'burst');
+  const timed: readonly Timed[] = [
+    ...bursts,
+    ...TITLES.filter((title) => !bursts.some((test) => test.title === title)).map((title) => ({
+      title,
+      seconds: SECONDS,
+    })),
+  ];
   const [fighterId, setFighterId] = useState(fighters[0]?.id ?? '');
-  const [title, setTitle] = useState(TITLES[0]!);
+  const [title, setTitle] = useState(USUAL_BURST_TITLE);
   const [lead, setLead] = useState<'left' | 'right'>(fighters[0]?.lead ?? 'left');
   const [phase, setPhase] = useState<Phase>({ kind: 'choose' });
   const [failure, setFailure] = useState('');
-  const [count, setCount] = useState(0);
-  const player = useRef<RoundPlayer | null>(null);
-  const taps = useRef<number[]>([]);
-  const position = useFrame(() => player.current?.position ?? 0, phase.kind === 'running');
+  const [taps, setTaps] = useState<readonly number[]>([]);
+  const player = phase.kind === 'running' ? phase.player : null;
+  const position = useFrame(() => player?.position ?? 0, player !== null);
   const fighter = fighters.find((each) => each.id === fighterId);
-  useEffect(() => () => player.current?.dispose(), []);
+  const what = timed.find((each) => each.title === title) ?? timed[0]!;
+  const { seconds } = what;
+  useEffect(() => () => player?.dispose(), [player]);
 
-  const finish = (): void => {
-    const instants = taps.current.filter((at) => at >= 0 && at <= SECONDS);
+  const finish = useStable((): void => {
     const attempt: SaveAttemptDto = {
       fighterId,
       runId: run.id,
-      title,
+      ...(what.id === undefined ? { title: what.title, seconds } : { testId: what.id }),
       lead,
-      seconds: SECONDS,
-      instants,
+      instants: [...taps],
       at: new Date().toISOString(),
     };
-    outbox.put('PUT', `attempts/${newId()}`, attempt);
-    setPhase({ kind: 'done', summary: summariseBurst(instants, SECONDS) });
-  };
+    void sync.put(putting(SUBJECTS.trial, `attempts/${newId()}`, attempt, { page: `/floor/${run.id}` }));
+    setPhase({ kind: 'done', summary: summariseBurst(taps, seconds) });
+  });
   const start = async (): Promise<void> => {
     try {
-      const round = await send<CompiledRoundView>('POST', 'rounds/compile', {
-        blocks: BLOCKS,
-        lead,
-        seed: 0,
-      });
-      await deck.desk.load(
-        round.cues.flatMap((cue) => cue.clip?.id ?? []),
-        () => {},
-      );
-      taps.current = [];
-      setCount(0);
-      player.current?.dispose();
-      player.current = new RoundPlayer(deck.desk, round, finish);
-      player.current.start(0);
+      const burst = await deck.burst(seconds, finish);
+      setTaps([]);
+      burst.player.start(0);
       setFailure('');
-      setPhase({ kind: 'running' });
+      setPhase({ kind: 'running', player: burst.player });
     } catch (error) {
       setFailure(error instanceof Error ? error.message : String(error));
     }
   };
   const tap = (): void => {
-    if (phase.kind !== 'running' || !player.current) return;
-    const at = player.current.position - GET_READY;
-    if (at < 0 || at > SECONDS) return;
-    taps.current.push(Math.round(at * 1000) / 1000);
-    setCount(taps.current.length);
+    if (!player) return;
+    const at = player.position - BURST_READY;
+    if (at >= 0 && at <= seconds) setTaps((before) => [...before, Math.round(at * 1000) / 1000]);
   };
   useShortcut(' ', tap);
 
-  const isWork = position >= GET_READY;
+  const isWork = position >= BURST_READY;
   return (
     <div className="mat flex h-screen flex-col">
       <TapeClock
-        left={isWork ? GET_READY + SECONDS - position : GET_READY - position}
-        of={isWork ? SECONDS : GET_READY}
+        left={isWork ? BURST_READY + seconds - position : BURST_READY - position}
+        of={isWork ? seconds : BURST_READY}
         isRest={!isWork}
       />
       {phase.kind === 'running' ? (
@@ -117,7 +111,7 @@ export function BurstPane({ run, fighters, deck, outbox, onClose }: BurstPanePro
             {title}, {lead} lead
           </span>
           <span className="text-[17rem] leading-none" data-testid="burst-count">
-            {count}
+            {taps.length}
           </span>
           <span className="text-3xl text-quiet">
             {isWork ? 'tap anywhere or press Space for each clean one' : 'get ready'}
@@ -133,16 +127,16 @@ export function BurstPane({ run, fighters, deck, outbox, onClose }: BurstPanePro
               label="Who"
               value={fighterId}
               choices={fighters.map((each) => ({ value: each.id, label: each.name }))}
-              onChange={(e) => {
-                setFighterId(e.target.value);
-                setLead(fighters.find((each) => each.id === e.target.value)?.lead ?? lead);
+              onChange={(value) => {
+                setFighterId(value);
+                setLead(fighters.find((each) => each.id === value)?.lead ?? lead);
               }}
             />
             <ChoiceField
               label="What"
               value={title}
-              choices={TITLES.map((each) => ({ value: each, label: each }))}
-              onChange={(e) => setTitle(e.target.value)}
+              choices={timed.map((each) => ({ value: each.title, label: each.title }))}
+              onChange={(value) => setTitle(value)}
             />
             <ChoiceField
               label="From which lead"
@@ -151,7 +145,7 @@ export function BurstPane({ run, fighters, deck, outbox, onClose }: BurstPanePro
                 { value: 'left', label: 'Left' },
                 { value: 'right', label: 'Right' },
               ]}
-              onChange={(e) => setLead(e.target.value as 'left' | 'right')}
+              onChange={(value) => setLead(value)}
             />
           </div>
           {failure !== '' && (
@@ -176,7 +170,7 @@ export function BurstPane({ run, fighters, deck, outbox, onClose }: BurstPanePro
             </Button>
           </div>
           <p className="text-quiet">
-            Get ready for {GET_READY} seconds, then the bell, {SECONDS} seconds, and the bell again. Count
+            Get ready for {BURST_READY} seconds, then the bell, {seconds} seconds, and the bell again. Count
             with <Key>Space</Key> or taps; clean ones only.
           </p>
         </div>

@@ -1,14 +1,17 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { FighterView, RunView } from '@eurhythm/contract';
-import { newId, put } from '../../app/api.ts';
-import { queries } from '../../app/queries.ts';
-import { useFieldErrors } from '../../app/useFieldErrors.ts';
+import { newId } from '../../server/api.ts';
+import { queries } from '../../server/queries.ts';
+import { putting } from '../../sync/letter.ts';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { useWrite } from '../../sync/useSync.ts';
+import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
-import { clockText } from '../../ui/times.ts';
+import { clockText } from '@eurhythm/core/units';
 
 /** Which session goes to the Floor, and who is there. */
 export function ChooseRoom() {
@@ -25,20 +28,21 @@ export function ChooseRoom() {
   const sessionId = search.get('session') ?? today?.next?.id ?? sessions?.[0]?.id ?? '';
   const session = sessions?.find((each) => each.id === sessionId);
   const present = (fighters ?? []).filter((fighter) => fighter.fit && !absent.has(fighter.id));
-  const start = useMutation({
-    mutationFn: () =>
-      put<RunView>(`runs/${runId}`, {
-        sessionId,
-        fighterIds: present.map((fighter) => fighter.id),
-        startedAt: new Date().toISOString(),
-      }),
-    onSuccess: (run) => {
-      client.setQueryData(['runs', run.id], run);
-      void client.invalidateQueries({ queryKey: ['today'] });
-      void navigate(`/floor/${run.id}`);
+  const started = {
+    sessionId,
+    fighterIds: present.map((fighter) => fighter.id),
+  };
+  const start = useWrite<RunView>(
+    () => putting(SUBJECTS.run, `runs/${runId}`, { ...started, startedAt: new Date().toISOString() }),
+    {
+      onSuccess: (run) => {
+        client.setQueryData(['runs', run.id], run);
+        void client.invalidateQueries({ queryKey: ['today'] });
+        void navigate(`/floor/${run.id}`);
+      },
+      onError: errors.showFailure,
     },
-    onError: errors.showFailure,
-  });
+  );
   if (!sessions || !fighters || !today) return null;
   if (sessions.length === 0) {
     return (
@@ -74,7 +78,7 @@ export function ChooseRoom() {
             value: each.id,
             label: `${each.title} · ${each.rounds} rounds, ${clockText(each.seconds)}`,
           }))}
-          onChange={(e) => setSearch({ session: e.target.value }, { replace: true })}
+          onChange={(value) => setSearch({ session: value }, { replace: true })}
         />
         <Button
           weight="main"

@@ -1,13 +1,12 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { DeckState, RunDeck } from '../../floor/RunDeck.ts';
+import { SyncNotice } from '../../sync/SyncNotice.tsx';
 import { Key } from '../../ui/Button.tsx';
 
 interface FloorKeysProps {
   readonly state: DeckState;
   readonly deck: RunDeck;
-  /** Writes that the server has not taken yet. */
-  readonly waiting: number;
   readonly canUndo: boolean;
   onUndo(): void;
   onBurst(): void;
@@ -16,16 +15,7 @@ interface FloorKeysProps {
 }
 
 /** The keys of the Floor, which are buttons as well. */
-export function FloorKeys({
-  state,
-  deck,
-  waiting,
-  canUndo,
-  onUndo,
-  onBurst,
-  onTempo,
-  onMixer,
-}: FloorKeysProps) {
+export function FloorKeys({ state, deck, canUndo, onUndo, onBurst, onTempo, onMixer }: FloorKeysProps) {
   const hold = state.phase === 'running' ? 'hold' : state.phase === 'ready' ? 'start' : 'go on';
   return (
     <div className="flex flex-wrap items-center gap-x-4 px-8 py-1.5 text-base">
@@ -66,9 +56,7 @@ export function FloorKeys({
           undo
         </KeyButton>
       )}
-      <span className="ml-auto text-base text-quiet" role="status">
-        {waiting > 0 ? `${waiting} not sent yet, kept here` : ''}
-      </span>
+      <SyncNotice className="ml-auto" />
       <Link to="/floor" className="inline-flex min-h-11 items-center text-base text-quiet underline">
         leave
       </Link>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { FighterView, ResultView } from '@eurhythm/contract';
-import { useShortcut } from '../../app/useShortcut.ts';
+import { useShortcut } from '../../ui/useShortcut.ts';
 import type { Marks, Stamp } from './useMarks.ts';
 
 const DONE = [

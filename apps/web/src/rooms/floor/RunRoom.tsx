@@ -1,16 +1,21 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Toaster, toast } from 'sonner';
-import type { MoveBook } from '@eurhythm/core/moves';
-import type { FighterView, RunView } from '@eurhythm/contract';
-import { put } from '../../app/api.ts';
-import { queries } from '../../app/queries.ts';
-import { useShortcut } from '../../app/useShortcut.ts';
-import { Outbox } from '../../floor/outbox.ts';
-import { RunDeck } from '../../floor/RunDeck.ts';
+import { moveBook, type MoveBook } from '@eurhythm/core/moves';
+import type { FighterView, RunPlanView, RunView } from '@eurhythm/contract';
+import { queries } from '../../server/queries.ts';
+import { useStable } from '../../ui/useStable.ts';
+import { useShortcut } from '../../ui/useShortcut.ts';
+import type { AudioDesk } from '../../floor/AudioDesk.ts';
+import { openRunDeck } from '../../floor/openRunDeck.ts';
+import type { RunDeck } from '../../floor/RunDeck.ts';
+import { putting } from '../../sync/letter.ts';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { SyncNotice } from '../../sync/SyncNotice.tsx';
+import { useWrite } from '../../sync/useSync.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
-import { clockText } from '../../ui/times.ts';
+import { clockText } from '@eurhythm/core/units';
 import { Board } from './Board.tsx';
 import { BurstPane } from './BurstPane.tsx';
 import { FloorKeys } from './FloorKeys.tsx';
@@ -26,40 +31,42 @@ export function RunRoom() {
     refetchOnMount: 'always' as const,
     refetchOnWindowFocus: false,
   });
+  const { data: plan, error: noPlan } = useQuery({ ...queries.runPlan(runId), enabled: run !== undefined });
   const { data: fighters } = useQuery(queries.fighters());
-  const { data: book } = useQuery({ ...queries.book(), staleTime: Infinity });
-  if (error) return <FloorNote title={error.message} />;
-  if (!run || !fighters || !book) return <FloorNote title="Fetching the session" />;
+  const failure = error ?? noPlan;
+  if (failure) return <FloorNote title={failure.message} />;
+  if (!run || !plan || !fighters) return <FloorNote title="Fetching the session" />;
   const there = run.fighterIds.flatMap((id) => fighters.find((fighter) => fighter.id === id) ?? []);
-  return <Run key={run.id} run={run} fighters={there} book={book} />;
+  return <Run key={run.id} run={run} plan={plan} fighters={there} />;
 }
 
-function Run({ run, fighters, book }: { run: RunView; fighters: readonly FighterView[]; book: MoveBook }) {
-  const [outbox] = useState(() => new Outbox());
-  const deck = useDeck(run, outbox);
-  const [waiting, setWaiting] = useState(0);
-  useEffect(() => {
-    outbox.onChange = setWaiting;
-    outbox.onRefused = (message) => toast.error(message);
-    void outbox.flush();
-  }, [outbox]);
+interface RunProps {
+  readonly run: RunView;
+  readonly plan: RunPlanView;
+  readonly fighters: readonly FighterView[];
+}
+
+function Run({ run, plan, fighters }: RunProps) {
+  const deck = useDeck(run, plan);
+  const book = useMemo(() => moveBook(plan.book.items, plan.book.numbers), [plan]);
   if (!deck) return <FloorNote title="Making room for sound" />;
-  return (
-    <RunOnDeck run={run} fighters={fighters} book={book} deck={deck} outbox={outbox} waiting={waiting} />
-  );
+  return <RunOnDeck run={run} fighters={fighters} book={book} deck={deck} />;
 }
 
-/** A deck for the time that the page shows the run. */
-function useDeck(run: RunView, outbox: Outbox): RunDeck | null {
-  const [deck, setDeck] = useState<RunDeck | null>(null);
+/** A deck for the time that the page shows the run: from then on it knows better than the server where the run stands. */
+function useDeck(run: RunView, plan: RunPlanView): RunDeck<AudioDesk> | null {
+  const [deck, setDeck] = useState<RunDeck<AudioDesk> | null>(null);
+  const open = useStable(() => openRunDeck(run, plan));
   useEffect(() => {
-    const made = new RunDeck(run, outbox);
-    setDeck(made);
+    const made = open();
     void made.load();
-    return () => made.dispose();
-    // The run is read once: from here on the deck knows better than the server where it stands.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [run.id, outbox]);
+    // Shown once the browser has made room for it.
+    const shown = requestAnimationFrame(() => setDeck(made));
+    return () => {
+      cancelAnimationFrame(shown);
+      made.dispose();
+    };
+  }, [open]);
   return deck;
 }
 
@@ -67,14 +74,12 @@ interface RunOnDeckProps {
   readonly run: RunView;
   readonly fighters: readonly FighterView[];
   readonly book: MoveBook;
-  readonly deck: RunDeck;
-  readonly outbox: Outbox;
-  readonly waiting: number;
+  readonly deck: RunDeck<AudioDesk>;
 }
 
-function RunOnDeck({ run, fighters, book, deck, outbox, waiting }: RunOnDeckProps) {
+function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
   const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
-  const marks = useMarks(run, outbox);
+  const marks = useMarks(run);
   const [isBurst, setBurst] = useState(false);
   const [isMixer, setMixer] = useState(false);
   useEffect(() => {
@@ -135,10 +140,7 @@ function RunOnDeck({ run, fighters, book, deck, outbox, waiting }: RunOnDeckProp
 
   if (state.phase === 'failed') return <FloorNote title={state.failure} />;
   if (state.phase === 'loading') return <FloorNote title="Loading the voice" share={state.share} />;
-  if (isBurst)
-    return (
-      <BurstPane run={run} fighters={fighters} deck={deck} outbox={outbox} onClose={() => setBurst(false)} />
-    );
+  if (isBurst) return <BurstPane run={run} fighters={fighters} deck={deck} onClose={() => setBurst(false)} />;
   if (state.phase === 'over')
     return <Over run={run} marks={marks} fighters={fighters} deck={deck} onBurst={openBurst} />;
   return (
@@ -153,7 +155,6 @@ function RunOnDeck({ run, fighters, book, deck, outbox, waiting }: RunOnDeckProp
       <FloorKeys
         state={state}
         deck={deck}
-        waiting={waiting}
         canUndo={marks.canUndo}
         onUndo={marks.undo}
         onBurst={openBurst}
@@ -178,15 +179,16 @@ function Over({
   const client = useQueryClient();
   const navigate = useNavigate();
   const seconds = deck.rounds.reduce((sum, round) => sum + round.duration, 0);
-  const close = async (): Promise<void> => {
-    try {
-      await put(`runs/${run.id}/end`, {});
-      await client.invalidateQueries();
-      void navigate('/fighters');
-    } catch (error) {
-      toast.error(error instanceof Error ? error.message : String(error));
-    }
-  };
+  const close = useWrite(
+    () => putting(SUBJECTS.run, `runs/${run.id}/end`, {}, { page: `/floor/${run.id}` }),
+    {
+      onSuccess: async () => {
+        await client.invalidateQueries();
+        void navigate('/fighters');
+      },
+      onError: (error) => toast.error(error.message),
+    },
+  );
   return (
     <div className="mat flex min-h-screen flex-col">
       <div className="flex flex-1 flex-col items-center justify-center gap-4 p-6 text-center">
@@ -199,7 +201,7 @@ function Over({
         </p>
         <div className="flex gap-3">
           {run.endedAt === null && (
-            <Button weight="main" className="text-xl" onClick={() => void close()}>
+            <Button weight="main" className="text-xl" onClick={() => close.mutate()}>
               Close the session
             </Button>
           )}
@@ -212,6 +214,7 @@ function Over({
         </div>
       </div>
       <MarkBar fighters={fighters} round={run.rounds.length - 1} marks={marks} />
+      <SyncNotice className="min-h-11 px-10" />
       <Toaster position="top-right" />
     </div>
   );

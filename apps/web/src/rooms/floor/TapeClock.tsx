@@ -1,4 +1,4 @@
-import { clockText } from '../../ui/times.ts';
+import { clockText } from '@eurhythm/core/units';
 
 interface TapeClockProps {
   /** Seconds left, and the length of what runs. */

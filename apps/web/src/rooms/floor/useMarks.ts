@@ -1,7 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { MarkResultDto, ResultView, RunView } from '@eurhythm/contract';
-import { newId } from '../../app/api.ts';
-import type { Outbox } from '../../floor/outbox.ts';
+import { newId } from '../../server/api.ts';
+import { putting, takingOut } from '../../sync/letter.ts';
+import { sync } from '../../sync/opened.ts';
+import { SUBJECTS } from '../../sync/subjects.ts';
 
 /** A mark can be taken back this long. */
 const UNDO_MS = 10_000;
@@ -15,8 +17,8 @@ export interface Marks {
   readonly canUndo: boolean;
 }
 
-/** The marks of a run: shown at once, sent through the outbox, taken back within ten seconds. */
-export function useMarks(run: RunView, outbox: Outbox): Marks {
+/** The marks of a run: shown at once, kept until the server has them, taken back within ten seconds. */
+export function useMarks(run: RunView): Marks {
   const [results, setResults] = useState<ReadonlyMap<string, ResultView>>(
     () => new Map(run.results.map((result) => [keyOf(result.round, result.fighterId), result])),
   );
@@ -30,7 +32,7 @@ export function useMarks(run: RunView, outbox: Outbox): Marks {
   }, [last]);
 
   const send = ({ id, runId: _, ...mark }: ResultView): void =>
-    outbox.put('PUT', `runs/${run.id}/results/${id}`, mark);
+    void sync.put(putting(SUBJECTS.mark, `runs/${run.id}/results/${id}`, mark, { page: `/floor/${run.id}` }));
   return {
     of: (round, fighterId) => results.get(keyOf(round, fighterId)),
     canUndo: last !== null,
@@ -58,7 +60,7 @@ export function useMarks(run: RunView, outbox: Outbox): Marks {
         send(last.before);
       } else {
         next.delete(last.key);
-        outbox.put('DELETE', `runs/${run.id}/results/${last.now.id}`);
+        void sync.put(takingOut(SUBJECTS.mark, `runs/${run.id}/results/${last.now.id}`));
       }
       setResults(next);
       setLast(null);

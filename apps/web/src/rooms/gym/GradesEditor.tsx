@@ -1,10 +1,13 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { SaveGradesDto, checkFields, type GradeDto, type GymView } from '@eurhythm/contract';
-import { newId, put } from '../../app/api.ts';
-import { useFieldErrors } from '../../app/useFieldErrors.ts';
+import { newId } from '../../server/api.ts';
+import { putting } from '../../sync/letter.ts';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { useWrite } from '../../sync/useSync.ts';
+import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, IconButton } from '../../ui/Button.tsx';
 import { ChoiceField, TextField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
@@ -14,8 +17,7 @@ export function GradesEditor({ gym }: { gym: GymView }) {
   const client = useQueryClient();
   const errors = useFieldErrors();
   const [grades, setGrades] = useState<readonly GradeDto[]>(gym.grades);
-  const save = useMutation({
-    mutationFn: () => put<GymView>('grades', { grades }),
+  const save = useWrite<GymView>(() => putting(SUBJECTS.grades, 'grades', { grades }, { page: '/gym' }), {
     onSuccess: async (after) => {
       client.setQueryData(['gym'], after);
       errors.show([]);
@@ -53,7 +55,7 @@ export function GradesEditor({ gym }: { gym: GymView }) {
                 { value: 'children', label: 'children' },
                 { value: 'adults', label: 'adults' },
               ]}
-              onChange={(e) => change(i, { band: e.target.value as GradeDto['band'] })}
+              onChange={(value) => change(i, { band: value })}
             />
             <span className="flex">
               <IconButton label={`${grade.name} earlier`} disabled={i === 0} onClick={() => swap(i, i - 1)}>
@@ -85,7 +87,7 @@ export function GradesEditor({ gym }: { gym: GymView }) {
         <Button
           weight="main"
           onClick={trySave}
-          disabled={save.isPending || JSON.stringify(grades) === JSON.stringify(gym.grades)}
+          disabled={JSON.stringify(grades) === JSON.stringify(gym.grades)}
         >
           Save the grades
         </Button>

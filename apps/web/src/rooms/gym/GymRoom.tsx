@@ -1,11 +1,13 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { RULES, type Rule } from '@eurhythm/core/body';
 import { SchoolDto, checkFields, type GymView } from '@eurhythm/contract';
-import { put } from '../../app/api.ts';
-import { queries } from '../../app/queries.ts';
-import { useFieldErrors } from '../../app/useFieldErrors.ts';
+import { putting } from '../../sync/letter.ts';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { useWrite } from '../../sync/useSync.ts';
+import { queries } from '../../server/queries.ts';
+import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { TickField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
@@ -41,8 +43,7 @@ function School({ gym }: { gym: GymView }) {
   const errors = useFieldErrors();
   const [school, setSchool] = useState(gym.school);
   const change = (changes: Partial<SchoolDto>): void => setSchool({ ...school, ...changes });
-  const save = useMutation({
-    mutationFn: () => put<GymView>('gym/school', school),
+  const save = useWrite<GymView>(() => putting(SUBJECTS.gym, 'gym/school', school, { page: '/gym' }), {
     onSuccess: (after) => {
       client.setQueryData(['gym'], after);
       toast('The gym’s ways are saved.');
@@ -65,7 +66,7 @@ function School({ gym }: { gym: GymView }) {
           <Button
             weight="main"
             onClick={trySave}
-            disabled={save.isPending || JSON.stringify(school) === JSON.stringify(gym.school)}
+            disabled={JSON.stringify(school) === JSON.stringify(gym.school)}
           >
             Save
           </Button>
@@ -91,11 +92,9 @@ function School({ gym }: { gym: GymView }) {
                 key={rule}
                 label={RULE_NAMES[rule]}
                 checked={!school.muted.includes(rule)}
-                onChange={(e) =>
+                onChange={(checked) =>
                   change({
-                    muted: e.target.checked
-                      ? school.muted.filter((other) => other !== rule)
-                      : [...school.muted, rule],
+                    muted: checked ? school.muted.filter((other) => other !== rule) : [...school.muted, rule],
                   })
                 }
               />

@@ -1,6 +1,6 @@
 import { COUNT_LANGUAGES } from '@eurhythm/core/calls';
 import { PACES, type SchoolDto } from '@eurhythm/contract';
-import type { FieldErrors } from '../../app/useFieldErrors.ts';
+import type { FieldErrors } from '../../server/useFieldErrors.ts';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { MaybeNumberField, WordsField } from '../../ui/TypedField.tsx';
 
@@ -53,7 +53,7 @@ export function SchoolFields({ school, errors, onChange }: SchoolFieldsProps) {
           hint={hint === '' ? undefined : hint}
           value={school[key]}
           choices={Object.entries(choices).map(([value, name]) => ({ value, label: name }))}
-          onChange={(e) => onChange({ [key]: e.target.value })}
+          onChange={(value) => onChange({ [key]: value })}
         />
       ))}
       <ChoiceField
@@ -61,7 +61,7 @@ export function SchoolFields({ school, errors, onChange }: SchoolFieldsProps) {
         hint="slower paces lower the fastest clean tempo"
         value={school.pace}
         choices={PACES.map((pace) => ({ value: pace, label: pace }))}
-        onChange={(e) => onChange({ pace: e.target.value as SchoolDto['pace'] })}
+        onChange={(value) => onChange({ pace: value })}
       />
       <MaybeNumberField
         label="Room for one fighter, steps each way"
@@ -92,7 +92,7 @@ export function SchoolFields({ school, errors, onChange }: SchoolFieldsProps) {
           value,
           label: value === 'own' ? 'the gym’s own words' : value.charAt(0).toUpperCase() + value.slice(1),
         }))}
-        onChange={(e) => onChange({ countLanguage: e.target.value as SchoolDto['countLanguage'] })}
+        onChange={(value) => onChange({ countLanguage: value })}
       />
       {school.countLanguage === 'own' && (
         <WordsField

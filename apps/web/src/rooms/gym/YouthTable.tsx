@@ -1,5 +1,6 @@
 import type { GradeView, SchoolDto, YouthLimitsDto } from '@eurhythm/contract';
-import type { FieldErrors } from '../../app/useFieldErrors.ts';
+import { TickBox } from '../../ui/Field.tsx';
+import type { FieldErrors } from '../../server/useFieldErrors.ts';
 
 const LIMITS = [
   ['headContact', 'head contact'],
@@ -56,17 +57,13 @@ export function YouthTable({ bands, school, errors, onChange }: YouthTableProps)
             <th className="py-1 font-semibold">{band.name}</th>
             {LIMITS.map(([key, name]) => (
               <td key={key} className="text-center">
-                <label className="inline-flex size-11 items-center justify-center">
-                  <span className="sr-only">
-                    {band.name}: {name}
-                  </span>
-                  <input
-                    type="checkbox"
-                    className="size-5 accent-rear"
+                <span className="inline-flex size-11 items-center justify-center">
+                  <TickBox
+                    aria-label={`${band.name}: ${name}`}
                     checked={limitsOf(band.id)[key]}
-                    onChange={(e) => change(band.id, { [key]: e.target.checked })}
+                    onChange={(checked) => change(band.id, { [key]: checked })}
                   />
-                </label>
+                </span>
               </td>
             ))}
             <td className="py-1 text-center">

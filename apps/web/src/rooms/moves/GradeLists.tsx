@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { toast } from 'sonner';
 import { PACE_FACTORS } from '@eurhythm/core/body';
@@ -13,16 +13,19 @@ import {
   type TechniqueDto,
   type TechniqueLists,
 } from '@eurhythm/contract';
-import { newId, put } from '../../app/api.ts';
-import { queries } from '../../app/queries.ts';
-import { UndoButtons } from '../../app/UndoButtons.tsx';
-import { useDraft, type Draft } from '../../app/useDraft.ts';
-import { useFieldErrors, type FieldErrors } from '../../app/useFieldErrors.ts';
+import { newId } from '../../server/api.ts';
+import { putting } from '../../sync/letter.ts';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { useWrite } from '../../sync/useSync.ts';
+import { queries } from '../../server/queries.ts';
+import { UndoButtons } from '../../sync/UndoButtons.tsx';
+import { useDraft, type Draft } from '../../sync/useDraft.ts';
+import { useFieldErrors, type FieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, ButtonLink, IconButton } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { NumberField } from '../../ui/TypedField.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
-import { clockText } from '../../ui/times.ts';
+import { clockText } from '@eurhythm/core/units';
 
 interface GradeListsProps {
   readonly gradeId: string;
@@ -91,16 +94,19 @@ function GradeList({ grade, saved, combos, book, gym }: GradeListProps) {
     return Number.isFinite(seconds) ? seconds : 0;
   };
   const total = list.reduce((sum, technique) => sum + secondsOf(technique), 0);
-  const save = useMutation({
-    mutationFn: () => put<TechniqueLists>(`grades/${grade.id}/techniques`, { techniques: list }),
-    onSuccess: (after) => {
-      client.setQueryData(['techniques'], after);
-      draft.clear();
-      errors.show([]);
-      toast(`What ${grade.name} trains is saved.`);
+  const address = `grades/${grade.id}/techniques`;
+  const save = useWrite<TechniqueLists>(
+    () => putting(SUBJECTS.techniques, address, { techniques: list }, { page: `/moves/grades/${grade.id}` }),
+    {
+      onSuccess: (after) => {
+        client.setQueryData(['techniques'], after);
+        draft.clear();
+        errors.show([]);
+        toast(`What ${grade.name} trains is saved.`);
+      },
+      onError: errors.showFailure,
     },
-    onError: errors.showFailure,
-  });
+  );
   const trySave = (): void => {
     const wrong = checkFields(SaveTechniquesDto, { techniques: list });
     errors.show(wrong);
@@ -163,7 +169,7 @@ function GradeList({ grade, saved, combos, book, gym }: GradeListProps) {
           className="w-56"
           value=""
           choices={[{ value: '', label: 'choose' }, ...moveChoices(book)]}
-          onChange={(e) => add({ move: e.target.value, comboId: null })}
+          onChange={(value) => add({ move: value, comboId: null })}
         />
         <ChoiceField
           label="Add a combo"
@@ -176,7 +182,7 @@ function GradeList({ grade, saved, combos, book, gym }: GradeListProps) {
               label: `${each.grade} ${each.number} · ${each.title}`,
             })),
           ]}
-          onChange={(e) => add({ move: null, comboId: e.target.value })}
+          onChange={(value) => add({ move: null, comboId: value })}
         />
         <UndoButtons draft={draft as Draft<unknown>} />
         <Button weight="main" onClick={trySave} disabled={!draft.isChanged || save.isPending}>
@@ -220,7 +226,7 @@ function Counts({
           { value: 'both', label: 'each side' },
           { value: 'one', label: 'in all' },
         ]}
-        onChange={(e) => onChange({ sides: e.target.value as TechniqueDto['sides'] })}
+        onChange={(value) => onChange({ sides: value })}
       />
       {field('sets', 'Sets')}
       {field('restSeconds', 'Rest, s')}

@@ -1,18 +1,20 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { SaveMoveDto, checkFields, type BookView, type GradeView, type MoveView } from '@eurhythm/contract';
-import { put, send } from '../../app/api.ts';
-import { toastWithUndo } from '../../app/toastWithUndo.ts';
-import { useDraft } from '../../app/useDraft.ts';
-import { useFieldErrors } from '../../app/useFieldErrors.ts';
-import { useShortcut } from '../../app/useShortcut.ts';
+import { putting, takingOut } from '../../sync/letter.ts';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { useWrite, write } from '../../sync/useSync.ts';
+import { toastWithUndo } from '../../ui/toastWithUndo.ts';
+import { useDraft } from '../../sync/useDraft.ts';
+import { useFieldErrors } from '../../server/useFieldErrors.ts';
+import { useShortcut } from '../../ui/useShortcut.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
 import { MoveBodyFields, MoveWordFields } from './MoveFields.tsx';
-import { FAMILY_NAMES } from './familyNames.ts';
+import { FAMILY_NAMES } from '../../server/familyNames.ts';
 
 interface MoveEditorProps {
   /** Null for a new move. */
@@ -33,34 +35,39 @@ export function MoveEditor({ code, saved, move, book, grades }: MoveEditorProps)
   const form = draft.value ?? saved;
   const change = (changes: Partial<SaveMoveDto>): void => draft.change({ ...form, ...changes });
   const target = code ?? newCode;
-  const save = useMutation({
-    mutationFn: () => put<BookView>(`moves/${encodeURIComponent(target)}`, form),
-    onSuccess: (after) => {
-      client.setQueryData(['moves'], after);
-      draft.clear();
-      errors.show([]);
-      toast(`${form.name} is saved.`);
-      if (code === null) void navigate(`/moves/${target}`, { replace: true });
+  const page = `/moves/${code ?? 'new'}`;
+  const save = useWrite<BookView>(
+    () => putting(SUBJECTS.move, `moves/${encodeURIComponent(target)}`, form, { page }),
+    {
+      onSuccess: (after) => {
+        client.setQueryData(['moves'], after);
+        draft.clear();
+        errors.show([]);
+        toast(`${form.name} is saved.`);
+        if (code === null) void navigate(`/moves/${target}`, { replace: true });
+      },
+      onError: errors.showFailure,
     },
-    onError: errors.showFailure,
-  });
-  const remove = useMutation({
-    mutationFn: () => send<{ retired: boolean; usedBy: string[] }>('DELETE', `moves/${target}`),
-    onSuccess: async ({ retired, usedBy }) => {
-      await client.invalidateQueries({ queryKey: ['moves'] });
-      toastWithUndo(
-        retired
-          ? `${saved.name} is retired, not gone: used by ${usedBy.slice(0, 3).join(', ')}${usedBy.length > 3 ? ` and ${usedBy.length - 3} more` : ''}.`
-          : `${saved.name} is out of the book.`,
-        async () => {
-          await put(`moves/${target}`, saved);
-          await client.invalidateQueries({ queryKey: ['moves'] });
-        },
-      );
-      if (!retired) void navigate('/moves');
+  );
+  const remove = useWrite<{ retired: boolean; usedBy: string[] }>(
+    () => takingOut(SUBJECTS.move, `moves/${target}`),
+    {
+      onSuccess: async ({ retired, usedBy }) => {
+        await client.invalidateQueries({ queryKey: ['moves'] });
+        toastWithUndo(
+          retired
+            ? `${saved.name} is retired, not gone: used by ${usedBy.slice(0, 3).join(', ')}${usedBy.length > 3 ? ` and ${usedBy.length - 3} more` : ''}.`
+            : `${saved.name} is out of the book.`,
+          async () => {
+            await write(putting(SUBJECTS.move, `moves/${target}`, saved));
+            await client.invalidateQueries({ queryKey: ['moves'] });
+          },
+        );
+        if (!retired) void navigate('/moves');
+      },
+      onError: (error) => toast.error(error.message),
     },
-    onError: (error) => toast.error(error.message),
-  });
+  );
   const trySave = (): void => {
     const wrong = checkFields(SaveMoveDto, form);
     if (code === null && !/^[a-z]{1,24}$/.test(newCode))
@@ -88,7 +95,7 @@ export function MoveEditor({ code, saved, move, book, grades }: MoveEditorProps)
         </div>
         <div className="flex gap-3">
           {(draft.isChanged || code === null || move?.retired) && (
-            <Button weight="main" onClick={trySave} disabled={save.isPending}>
+            <Button weight="main" onClick={trySave}>
               Save
             </Button>
           )}

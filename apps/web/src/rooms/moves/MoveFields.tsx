@@ -1,4 +1,5 @@
 import { Plus, X } from 'lucide-react';
+import { MOVE_ROLES } from '@eurhythm/core/moves';
 import {
   CAUTION_TAGS,
   FAMILIES,
@@ -10,13 +11,13 @@ import {
   type GradeView,
   type SaveMoveDto,
 } from '@eurhythm/contract';
-import type { FieldErrors } from '../../app/useFieldErrors.ts';
+import type { FieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, IconButton } from '../../ui/Button.tsx';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
 import { NumberField } from '../../ui/TypedField.tsx';
-import { FAMILY_NAMES } from './familyNames.ts';
+import { FAMILY_NAMES } from '../../server/familyNames.ts';
 
-const plain = (values: readonly string[]) =>
+const plain = <T extends string>(values: readonly T[]) =>
   values.map((value) => ({ value, label: value.replaceAll('-', ' ') }));
 const SIDES = [
   { value: 'front', label: 'always the front' },
@@ -31,6 +32,8 @@ const TURNS = [
   { value: '-1', label: 'its side goes back' },
   { value: '0', label: 'no turn' },
 ] as const;
+
+const TURN_VALUES = { '1': 1, '-1': -1, '0': 0 } as const;
 
 interface FieldsProps {
   readonly form: SaveMoveDto;
@@ -56,7 +59,7 @@ export function MoveWordFields({ form, errors, book, onChange }: FieldsProps & {
         label="Family"
         value={form.family}
         choices={FAMILIES.map((value) => ({ value, label: FAMILY_NAMES[value] }))}
-        onChange={(e) => onChange({ family: e.target.value as SaveMoveDto['family'] })}
+        onChange={(value) => onChange({ family: value })}
       />
       <TextField
         label="Spoken, long"
@@ -131,7 +134,7 @@ export function MoveWordFields({ form, errors, book, onChange }: FieldsProps & {
           { value: '', label: 'none' },
           ...book.items.map((move) => ({ value: move.code, label: move.name })),
         ]}
-        onChange={(e) => onChange({ easier: e.target.value === '' ? null : e.target.value })}
+        onChange={(value) => onChange({ easier: value === '' ? null : value })}
       />
       <TextField
         label="The partner holds"
@@ -165,22 +168,20 @@ export function MoveBodyFields({
         label="Limb"
         value={form.limb}
         choices={plain(LIMB_KINDS)}
-        onChange={(e) => onChange({ limb: e.target.value as SaveMoveDto['limb'] })}
+        onChange={(value) => onChange({ limb: value })}
       />
       <ChoiceField
         label="Side"
         className="col-span-2"
         value={form.side}
         choices={SIDES}
-        onChange={(e) => onChange({ side: e.target.value as SaveMoveDto['side'] })}
+        onChange={(value) => onChange({ side: value })}
       />
       <ChoiceField
         label="Usual level"
         value={form.level ?? ''}
         choices={[{ value: '', label: 'none' }, ...plain(LEVELS)]}
-        onChange={(e) =>
-          onChange({ level: e.target.value === '' ? null : (e.target.value as SaveMoveDto['level']) })
-        }
+        onChange={(value) => onChange({ level: value === '' ? null : value })}
       />
       <TextField
         label="What lands"
@@ -191,25 +192,36 @@ export function MoveBodyFields({
       />
       <ChoiceField
         label="Lowest grade"
-        value={String(form.minGrade)}
-        choices={adults.map((grade, i) => ({ value: String(i), label: grade.name }))}
-        onChange={(e) => onChange({ minGrade: Number(e.target.value) })}
+        value={form.minGrade ?? ''}
+        error={errors.of('minGrade')}
+        choices={[
+          { value: '', label: 'any grade' },
+          ...adults.map((grade) => ({ value: grade.id, label: grade.name })),
+        ]}
+        onChange={(gradeId) => onChange({ minGrade: gradeId === '' ? null : gradeId })}
+      />
+      <ChoiceField
+        label="Part in the rules"
+        hint="what the workbench looks for"
+        value={form.role ?? ''}
+        choices={[{ value: '', label: 'none' }, ...plain(MOVE_ROLES)]}
+        onChange={(role) => onChange({ role: role === '' ? null : role })}
       />
       {numberField('Out, seconds', 'out')}
       {numberField('Back, seconds', 'back')}
       <ChoiceField
         label="Turn of the hips"
         className="col-span-2"
-        value={String(form.turn)}
+        value={`${form.turn}`}
         choices={TURNS}
-        onChange={(e) => onChange({ turn: Number(e.target.value) as SaveMoveDto['turn'] })}
+        onChange={(value) => onChange({ turn: TURN_VALUES[value] })}
       />
       {numberField('Spin, degrees', 'spin')}
       <ChoiceField
         label="Stands on"
         value={form.support}
         choices={plain(SUPPORTS)}
-        onChange={(e) => onChange({ support: e.target.value as SaveMoveDto['support'] })}
+        onChange={(value) => onChange({ support: value })}
       />
       <ChoiceField
         label="Lead afterwards"
@@ -218,7 +230,7 @@ export function MoveBodyFields({
           { value: 'keeps', label: 'the same' },
           { value: 'flips', label: 'the other one' },
         ]}
-        onChange={(e) => onChange({ lead: e.target.value as SaveMoveDto['lead'] })}
+        onChange={(value) => onChange({ lead: value })}
       />
       {numberField('Steps forward', 'forward')}
       {numberField('Steps right', 'right')}
@@ -227,9 +239,7 @@ export function MoveBodyFields({
         label="Stance afterwards"
         value={form.stance ?? ''}
         choices={[{ value: '', label: 'as before' }, ...plain(STANCES)]}
-        onChange={(e) =>
-          onChange({ stance: e.target.value === '' ? null : (e.target.value as SaveMoveDto['stance']) })
-        }
+        onChange={(value) => onChange({ stance: value === '' ? null : value })}
       />
       <fieldset className="col-span-3">
         <legend className="text-sm font-semibold text-quiet">Cautions</legend>
@@ -239,9 +249,9 @@ export function MoveBodyFields({
               key={tag}
               label={tag.replaceAll('-', ' ')}
               checked={form.cautions.includes(tag)}
-              onChange={(e) =>
+              onChange={(checked) =>
                 onChange({
-                  cautions: e.target.checked
+                  cautions: checked
                     ? [...form.cautions, tag]
                     : form.cautions.filter((other) => other !== tag),
                 })

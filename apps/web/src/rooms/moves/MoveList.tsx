@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { NavLink } from 'react-router';
+import { isAboveGrade } from '@eurhythm/core/body';
 import type { Move, NumberedMove } from '@eurhythm/core/moves';
 import { groupBy } from '@eurhythm/core/units';
 import { LIMB_KINDS, type GradeView, type MoveView } from '@eurhythm/contract';
 import { ChoiceField, TextField } from '../../ui/Field.tsx';
-import { FAMILY_NAMES } from './familyNames.ts';
+import { FAMILY_NAMES } from '../../server/familyNames.ts';
 
 interface MoveListProps {
   readonly moves: readonly MoveView[];
@@ -17,12 +18,14 @@ interface MoveListProps {
 /** The book by family, narrowed by a word, a limb or the grade that trains it. */
 export function MoveList({ moves, numbers, grades, search, onSearch }: MoveListProps) {
   const [limb, setLimb] = useState('');
-  const [rank, setRank] = useState('');
+  const [gradeId, setGradeId] = useState('');
   const adults = grades.filter((grade) => grade.band === 'adults');
+  const order = adults.map((grade) => grade.id);
+  const place = { name: '', order, rank: order.indexOf(gradeId) };
   const wanted = search.trim().toLocaleLowerCase();
   const matches = (move: Move): boolean =>
     (limb === '' || move.limb === limb) &&
-    (rank === '' || move.minGrade <= Number(rank)) &&
+    (gradeId === '' || !isAboveGrade(move, place)) &&
     (wanted === '' ||
       [move.code, move.name, ...move.aliases].some((word) => word.toLocaleLowerCase().includes(wanted)));
   const shown = moves.filter(matches);
@@ -43,16 +46,16 @@ export function MoveList({ moves, numbers, grades, search, onSearch }: MoveListP
             { value: '', label: 'any' },
             ...LIMB_KINDS.map((each) => ({ value: each, label: each.replace('-', ' ') })),
           ]}
-          onChange={(e) => setLimb(e.target.value)}
+          onChange={(value) => setLimb(value)}
         />
         <ChoiceField
           label="Trained by"
-          value={rank}
+          value={gradeId}
           choices={[
             { value: '', label: 'any grade' },
-            ...adults.map((grade, i) => ({ value: String(i), label: grade.name })),
+            ...adults.map((grade) => ({ value: grade.id, label: grade.name })),
           ]}
-          onChange={(e) => setRank(e.target.value)}
+          onChange={(value) => setGradeId(value)}
         />
       </div>
       <nav aria-label="Moves" className="pb-6">

@@ -3,7 +3,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Navigate, useMatch, useParams } from 'react-router';
 import { formFromMove, type MoveView, type SaveMoveDto } from '@eurhythm/contract';
-import { queries } from '../../app/queries.ts';
+import { queries } from '../../server/queries.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
 import { GradeLists } from './GradeLists.tsx';
@@ -102,5 +102,6 @@ const NEW_MOVE: SaveMoveDto = {
   easier: null,
   cautions: [],
   aliases: [],
-  minGrade: 0,
+  minGrade: null,
+  role: null,
 };

@@ -10,8 +10,11 @@ import {
   type NumbersAnswer,
   type TouchedLine,
 } from '@eurhythm/contract';
-import { put, send } from '../../app/api.ts';
-import { useFieldErrors } from '../../app/useFieldErrors.ts';
+import { send } from '../../server/api.ts';
+import { putting } from '../../sync/letter.ts';
+import { SUBJECTS } from '../../sync/subjects.ts';
+import { useWrite } from '../../sync/useSync.ts';
+import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, IconButton } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { NumberField } from '../../ui/TypedField.tsx';
@@ -29,15 +32,18 @@ export function NumberMap({ book }: { book: BookView }) {
     setEntries(entries.map((entry, i) => (i === place ? { ...entry, ...changes } : entry)));
     setTouched(null);
   };
-  const save = useMutation({
-    mutationFn: (rewrite: boolean) => put<NumbersAnswer>('numbers', { numbers: entries, rewrite }),
-    onSuccess: async ({ items, numbers }) => {
-      client.setQueryData(['moves'], { items, numbers });
-      await client.invalidateQueries({ queryKey: ['combos'] });
-      toast('The number map is saved.');
+  const save = useWrite<NumbersAnswer, boolean>(
+    (rewrite) =>
+      putting(SUBJECTS.numbers, 'numbers', { numbers: entries, rewrite }, { page: '/moves/numbers' }),
+    {
+      onSuccess: async ({ items, numbers }) => {
+        client.setQueryData(['moves'], { items, numbers });
+        await client.invalidateQueries({ queryKey: ['combos'] });
+        toast('The number map is saved.');
+      },
+      onError: errors.showFailure,
     },
-    onError: errors.showFailure,
-  });
+  );
   const preview = useMutation({
     mutationFn: () =>
       send<{ touched: TouchedLine[] }>('POST', 'numbers/preview', { numbers: entries, rewrite: false }),
@@ -80,7 +86,7 @@ export function NumberMap({ book }: { book: BookView }) {
                   choices={book.items
                     .filter((move) => !move.retired || move.code === entry.code)
                     .map((move) => ({ value: move.code, label: move.name }))}
-                  onChange={(e) => change(i, { code: e.target.value, side: null })}
+                  onChange={(value) => change(i, { code: value, side: null })}
                 />
                 <ChoiceField
                   label="Side"
@@ -92,9 +98,7 @@ export function NumberMap({ book }: { book: BookView }) {
                     { value: 'front', label: 'front' },
                     { value: 'rear', label: 'rear' },
                   ]}
-                  onChange={(e) =>
-                    change(i, { side: e.target.value === '' ? null : (e.target.value as 'front' | 'rear') })
-                  }
+                  onChange={(value) => change(i, { side: value === '' ? null : value })}
                 />
                 <IconButton
                   label={`Take number ${entry.number} out`}
@@ -119,7 +123,7 @@ export function NumberMap({ book }: { book: BookView }) {
             >
               <Plus size={16} aria-hidden /> Add a number
             </Button>
-            <Button weight="main" onClick={trySave} disabled={preview.isPending || save.isPending}>
+            <Button weight="main" onClick={trySave} disabled={preview.isPending}>
               Save
             </Button>
           </div>

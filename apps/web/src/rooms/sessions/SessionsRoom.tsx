@@ -4,15 +4,16 @@ import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { NavLink, Navigate, useParams, useSearchParams } from 'react-router';
 import type { SaveSessionDto, SessionSummary, SessionView } from '@eurhythm/contract';
-import { Refused, newId } from '../../app/api.ts';
-import { queries } from '../../app/queries.ts';
-import { useDraft } from '../../app/useDraft.ts';
+import { Refused, newId } from '../../server/api.ts';
+import { useCombos, useGym, useGymData } from '../../server/gymData.ts';
+import { queries } from '../../server/queries.ts';
+import { useDraft } from '../../sync/useDraft.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
-import { clockText } from '../../ui/times.ts';
+import { clockText } from '@eurhythm/core/units';
 import { Builder } from './builder/Builder.tsx';
 import { newRound } from './builder/newRound.ts';
-import { usePlanGround } from './plan/usePlanGround.ts';
+import { firstComboOf } from './useComboNames.ts';
 
 /** The gym's sessions on the left, the builder for one of them on the right. */
 export function SessionsRoom() {
@@ -77,7 +78,7 @@ function SessionList({ sessions }: { sessions: readonly SessionSummary[] }) {
 function OneSession({ id }: { id: string }) {
   const [search] = useSearchParams();
   const { data, error } = useQuery(queries.session(id));
-  const ground = usePlanGround();
+  const gymData = useGymData();
   const isNew = search.has('new') && error instanceof Refused && error.status === 404;
   const saved = useMemo(() => (data ? saveable(data) : undefined), [data]);
   if (error && !isNew && !data)
@@ -86,27 +87,24 @@ function OneSession({ id }: { id: string }) {
         <Plain>{error.message}</Plain>
       </div>
     );
-  if (!ground || (!saved && !isNew)) return null;
-  return <OpenSession id={id} saved={saved} ground={ground} />;
+  if (gymData.error) return <Plain>{gymData.error.message}</Plain>;
+  if (!gymData.isHere || (!saved && !isNew)) return null;
+  return <OpenSession id={id} saved={saved} version={data?.version} />;
 }
 
 interface OpenSessionProps {
   readonly id: string;
   readonly saved: SaveSessionDto | undefined;
-  readonly ground: NonNullable<ReturnType<typeof usePlanGround>>;
+  readonly version: number | undefined;
 }
 
-function OpenSession({ id, saved, ground }: OpenSessionProps) {
-  const [empty] = useState(() => emptySession(ground.firstCombo));
-  const draft = useDraft(`session.${id}`, saved ?? empty);
+function OpenSession({ id, saved, version }: OpenSessionProps) {
+  const combos = useCombos();
+  const { grades } = useGym();
+  const [empty] = useState(() => emptySession(firstComboOf(combos, grades)));
+  const draft = useDraft(`session.${id}`, saved ?? empty, version);
   return (
-    <Builder
-      id={id}
-      isKnown={saved !== undefined}
-      session={draft.value ?? saved ?? empty}
-      draft={draft}
-      ground={ground}
-    />
+    <Builder id={id} isKnown={saved !== undefined} session={draft.value ?? saved ?? empty} draft={draft} />
   );
 }
 

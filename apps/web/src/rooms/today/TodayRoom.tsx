@@ -2,10 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import { format, formatDistanceToNowStrict, isToday, isTomorrow } from 'date-fns';
 import { Link } from 'react-router';
 import type { TodayView } from '@eurhythm/contract';
-import { queries } from '../../app/queries.ts';
+import { queries } from '../../server/queries.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
-import { clockText } from '../../ui/times.ts';
+import { clockText } from '@eurhythm/core/units';
 
 /** What is next, who is expected, and what changed since last time. */
 export function TodayRoom() {

@@ -1,4 +1,4 @@
-import { isLegStrike, isStrike } from '../../moves/index.ts';
+import { isLegStrike, isSpin, isStrike } from '../../moves/index.ts';
 import { factorOf, sharesLimb, strokeTimes, turnOf } from '../limbClock.ts';
 import type { WalkedStroke } from '../walkStance.ts';
 import { about, beatsBetween, nameOf, secondsBetween, type Finding, type FindingRule } from './finding.ts';
@@ -150,7 +150,7 @@ export const sameTurnTwice: FindingRule = ({ own }) => {
 export const noPivot: FindingRule = ({ own }) =>
   own.flatMap((spin, j) => {
     const before = own[j - 1];
-    if (spin.move.spin === 0 || !before || beatsBetween(before, spin) > 0.5) return [];
+    if (!isSpin(spin.move) || !before || beatsBetween(before, spin) > 0.5) return [];
     const why = unreadyFeet(before);
     return why === null
       ? []

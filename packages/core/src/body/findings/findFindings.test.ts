@@ -1,6 +1,6 @@
 import { parseLine } from '../../line/index.ts';
 import { seededLineText } from '../../line/testLines.ts';
-import { starterBook } from '../../moves/index.ts';
+import { STARTER_GRADES, starterBook } from '../../moves/index.ts';
 import { seededRandom } from '../../units/index.ts';
 import { walkStance } from '../walkStance.ts';
 import {
@@ -22,7 +22,7 @@ const minnows = {
   jumps: false,
 };
 const forMinnows = { audience: { grade: null, youth: minnows } };
-const forEbb = { audience: { grade: { name: 'Ebb', rank: 0 }, youth: null } };
+const forEbb = { audience: { grade: { name: 'Ebb', rank: 0, order: STARTER_GRADES }, youth: null } };
 
 function findings(text: string, settings: Partial<FindingSettings> = {}): readonly Finding[] {
   const parsed = parseLine(text, book);

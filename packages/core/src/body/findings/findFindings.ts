@@ -1,12 +1,12 @@
 import type { MoveBook } from '../../moves/index.ts';
 import type { Bpm } from '../../units/index.ts';
 import { limbClock, type ClockResult, type ClockSettings } from '../limbClock.ts';
+import { ANYBODY, type Audience } from '../audience.ts';
 import type { Walk } from '../walkStance.ts';
 import { bothHandsAway, legInAir, limbClash, noPivot, sameTurnTwice, tooFast } from './bodyRules.ts';
 import {
   RULES,
   STARTER_SCHOOL,
-  type Audience,
   type Finding,
   type FindingContext,
   type FindingRule,
@@ -73,7 +73,7 @@ export function findFindings(walk: Walk, book: MoveBook, settings: FindingSettin
     clock,
     settings: clockSettings,
     bpm: settings.bpm,
-    audience: settings.audience ?? { grade: null, youth: null },
+    audience: settings.audience ?? ANYBODY,
     school,
   };
   const found = RULES.filter((rule) => !school.muted.includes(rule)).flatMap((rule) =>

@@ -3,6 +3,7 @@ import type { MoveBook } from '../../moves/index.ts';
 import { beatSeconds, subtract, toNumber, type Bpm, type Seconds } from '../../units/index.ts';
 import type { ClockResult, ClockSettings } from '../limbClock.ts';
 import type { Walk, WalkedStroke } from '../walkStance.ts';
+import type { Audience } from '../audience.ts';
 
 export const RULES = [
   'too-fast',
@@ -31,23 +32,6 @@ export interface Finding extends Span {
   /** Indexes of the strokes it is about, in order. */
   readonly strokes: readonly number[];
   readonly message: string;
-}
-
-/** What children of a band may do to a partner; what is false is told as a caution. */
-export interface YouthLimits {
-  readonly band: string;
-  readonly headContact: boolean;
-  readonly knees: boolean;
-  readonly elbows: boolean;
-  readonly spins: boolean;
-  readonly jumps: boolean;
-}
-
-/** Whom the line is for. */
-export interface Audience {
-  /** Name and place of the grade in the order of adult grades; null when the line is for nobody in particular. */
-  readonly grade: { readonly name: string; readonly rank: number } | null;
-  readonly youth: YouthLimits | null;
 }
 
 /** The gym's ways, as far as they bear on findings. */

@@ -1,29 +1,27 @@
-import { isStrike, otherLead, type Move } from '../../moves/index.ts';
-import { about, beatsBetween, nameOf, type Finding, type FindingRule, type YouthLimits } from './finding.ts';
+import { isSpin, isStrike, otherLead, roleOf, type Move, type MoveRole } from '../../moves/index.ts';
+import { isAboveGrade, type YouthLimits } from '../audience.ts';
+import type { WalkedStroke } from '../walkStance.ts';
+import { about, beatsBetween, nameOf, type Finding, type FindingRule } from './finding.ts';
 
-const CLOSE: readonly string[] = ['grab', 'pin'];
-const LEAVES: readonly string[] = [
-  'shove',
-  'out',
-  'left',
-  'right',
-  'angle',
-  'pivot',
-  'guard',
-  'cover',
-  'push',
-];
+/** Roles that end clinch work: pushed off, gone, or guarded. */
+const WAYS_OUT: readonly (MoveRole | null)[] = ['shove', 'step-out', 'guard', 'cover'];
+
+/** Whether a stroke takes the fighter out of close range: away, aside, off the line, or behind a guard. */
+function leavesRange({ move, stroke }: WalkedStroke): boolean {
+  const isAside = move.family === 'step' && (move.step.right !== 0 || move.facing !== 0);
+  return WAYS_OUT.includes(roleOf(move)) || isAside || stroke.step === 'back';
+}
 
 /** A step in that nothing covers: no strike, block or cover within half a beat. */
 export const bareEntry: FindingRule = ({ own }) =>
   own
-    .filter(({ move }) => move.family === 'step' && move.step.forward > 0)
+    .filter(({ move }) => roleOf(move) === 'step-in')
     .filter(
       (step) =>
         !own.some(
           (other) =>
             other !== step &&
-            (isStrike(other.move) || other.move.family === 'block') &&
+            (isStrike(other.move) || other.move.family === 'block' || roleOf(other.move) === 'cover') &&
             Math.abs(beatsBetween(step, other)) <= 0.5,
         ),
     )
@@ -41,24 +39,21 @@ export const underArmOpen: FindingRule = ({ own, school }) =>
   school.frontHighBlock === 'allowed'
     ? []
     : own
-        .filter(({ move, side }) => move.code === 'high' && side === 'front')
+        .filter(({ move, side }) => roleOf(move) === 'high-block' && side === 'front')
         .map((block) =>
           about(
             'under-arm-open',
             'note',
             [block],
-            'A high block with the front arm opens the ribs under it; this gym prefers the rear arm.',
+            'While the front arm blocks high, nothing guards the ribs below it. The gym asks for the rear arm here.',
           ),
         );
 
 /** Clinch work that ends close, with no way out. */
 export const staysInRange: FindingRule = ({ own }) => {
-  const close = own.findLast(({ move }) => CLOSE.includes(move.code));
+  const close = own.findLast(({ move }) => roleOf(move) === 'clinch');
   if (!close) return [];
-  const leaves = own.some(
-    (later) =>
-      later.index > close.index && (LEAVES.includes(later.move.code) || later.stroke.step === 'back'),
-  );
+  const leaves = own.some((later) => later.index > close.index && leavesRange(later));
   return leaves
     ? []
     : [
@@ -104,7 +99,7 @@ export const aboveGrade: FindingRule = ({ own, audience: { grade } }) => {
   if (!grade) return [];
   const seen = new Set<string>();
   return own.flatMap((stroke) => {
-    if (stroke.move.minGrade <= grade.rank || seen.has(stroke.move.code)) return [];
+    if (!isAboveGrade(stroke.move, grade) || seen.has(stroke.move.code)) return [];
     seen.add(stroke.move.code);
     return [
       about(
@@ -121,7 +116,7 @@ export const aboveGrade: FindingRule = ({ own, audience: { grade } }) => {
 function youthFaults(move: Move, level: string | null, limits: YouthLimits): string | null {
   if (!limits.knees && move.family === 'knee') return 'no knees';
   if (!limits.elbows && move.family === 'elbow') return 'no elbows';
-  if (!limits.spins && move.spin > 0) return 'no spins';
+  if (!limits.spins && isSpin(move)) return 'no spins';
   if (!limits.jumps && move.support === 'airborne' && isStrike(move)) return 'no jumps';
   if (!limits.headContact && isStrike(move) && level === 'head') return 'no contact to the head';
   return null;

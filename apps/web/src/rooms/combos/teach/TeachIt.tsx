@@ -16,13 +16,8 @@ import {
   wordsOf,
   type RecipeKind,
 } from '@eurhythm/core/teach';
-import {
-  audienceOf,
-  type ComboView,
-  type GradeView,
-  type SaveComboDto,
-  type SchoolDto,
-} from '@eurhythm/contract';
+import { audienceOf } from '@eurhythm/core/body';
+import type { ComboView, GradeView, SaveComboDto, SchoolDto } from '@eurhythm/contract';
 import type { HearingWish } from '../../../floor/useHearing.ts';
 import { ChoiceField } from '../../../ui/Field.tsx';
 import type { KeptForm } from '../useSavedCombo.ts';
@@ -200,7 +195,7 @@ function Easier({
 }: TeachItProps & { line: BeatLine; form: (text: string, gradeId: string) => ReactNode }) {
   const [forGrade, setForGrade] = useState(grades[0]?.id ?? '');
   const made = useMemo(
-    () => easier(line, book, audienceOf(forGrade, grades, school)),
+    () => easier(line, book, audienceOf(forGrade, grades, school.youth)),
     [line, book, forGrade, grades, school],
   );
   return (
@@ -220,7 +215,7 @@ function Easier({
         className="mt-1 w-40"
         value={forGrade}
         choices={grades.map((grade) => ({ value: grade.id, label: grade.name }))}
-        onChange={(e) => setForGrade(e.target.value)}
+        onChange={(value) => setForGrade(value)}
       />
     </Way>
   );

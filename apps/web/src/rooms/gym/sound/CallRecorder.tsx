@@ -1,8 +1,8 @@
 import { Mic, Play, Square, Upload } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { readWav } from '@eurhythm/core/sound';
 import type { VoiceView } from '@eurhythm/contract';
-import { useShortcut } from '../../../app/useShortcut.ts';
+import { useShortcut } from '../../../ui/useShortcut.ts';
 import type { DeskInHand } from '../../../floor/useDesk.ts';
 import { Button, Key } from '../../../ui/Button.tsx';
 import { CannotRecord, startTake, type Take } from './recording.ts';
@@ -30,11 +30,12 @@ export function CallRecorder({
 }: CallRecorderProps) {
   const [take, setTake] = useState<Take | null>(null);
   const [told, setTold] = useState('');
-  const [centre, setCentre] = useState(call.own?.centre ?? 0);
-  useEffect(() => setCentre(call.own?.centre ?? 0), [call.own?.centre]);
-  const running = useRef<Take | null>(null);
-  running.current = take;
-  useEffect(() => () => running.current?.stop(), []);
+  // Moved by hand until another recording, or another centre of it, comes from the server.
+  const [moved, setMoved] = useState<{ readonly from: number; readonly to: number } | null>(null);
+  const kept = call.own?.centre ?? 0;
+  const centre = moved?.from === kept ? moved.to : kept;
+  const setCentre = (to: number): void => setMoved({ from: kept, to });
+  useEffect(() => () => take?.stop(), [take]);
   const record = async (): Promise<void> => {
     if (take) {
       take.stop();
@@ -44,13 +45,11 @@ export function CallRecorder({
     try {
       const begun = await startTake();
       setTake(begun);
-      const wav = await begun.wav;
-      onSound(wav);
+      onSound(await begun.wav);
     } catch (error) {
       setTold(error instanceof CannotRecord ? error.message : 'The recording could not be read. Try again.');
-    } finally {
-      setTake(null);
     }
+    setTake(null);
   };
   const hear = (): void => {
     if (call.own) void desk.hearClip(call.own.clip);

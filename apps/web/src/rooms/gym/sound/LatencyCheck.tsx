@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { tapLatency } from '@eurhythm/core/sound';
 import { MOST_LATENCY, keepDeskSettings, readDeskSettings } from '../../../floor/deskSettings.ts';
 import type { DeskInHand } from '../../../floor/useDesk.ts';
+import { useStable } from '../../../ui/useStable.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Part } from '../../../ui/Panel.tsx';
@@ -47,24 +48,22 @@ export function LatencyCheck({ desk }: { desk: DeskInHand }) {
     setTold('');
     setTimeout(finish, (TICKS * BEAT + 1.2) * 1000);
   };
-  const tap = (): void => {
+  const tap = useStable((): void => {
     if (!run.current || !desk.desk) return;
     run.current.taps.push(desk.desk.context.currentTime);
     setTaps(run.current.taps.length);
-  };
-  const latestTap = useRef(tap);
-  latestTap.current = tap;
+  });
   const isRunning = taps !== null;
   useEffect(() => {
     if (!isRunning) return;
     const onKey = (event: KeyboardEvent): void => {
       if (event.key !== ' ' || event.repeat) return;
       event.preventDefault();
-      latestTap.current();
+      tap();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [isRunning]);
+  }, [isRunning, tap]);
 
   return (
     <Part title="The gym’s loudspeaker" aside="kept on this device">

@@ -2,9 +2,12 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { CallGroup, OwnCallView, VoiceView } from '@eurhythm/contract';
-import { put, send, sendForm } from '../../../app/api.ts';
-import { queries } from '../../../app/queries.ts';
-import { toastWithUndo } from '../../../app/toastWithUndo.ts';
+import { sendForm } from '../../../server/api.ts';
+import { putting, takingOut } from '../../../sync/letter.ts';
+import { SUBJECTS } from '../../../sync/subjects.ts';
+import { useWrite, write } from '../../../sync/useSync.ts';
+import { queries } from '../../../server/queries.ts';
+import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
 import { useDesk } from '../../../floor/useDesk.ts';
 import { ButtonLink } from '../../../ui/Button.tsx';
 import { ChoiceField, TextField } from '../../../ui/Field.tsx';
@@ -46,20 +49,21 @@ export function OwnVoice() {
     onSuccess: (own, { text }) => took(own, text),
     onError: (error) => toast.error(error.message),
   });
-  const setCentre = useMutation({
-    mutationFn: ({ text, centre }: { text: string; centre: number }) =>
-      put<OwnCallView>(`${path(text)}/centre`, { centre }),
-    onSuccess: (own, { text }) => took(own, text),
-    onError: (error) => toast.error(error.message),
-  });
+  const setCentre = useWrite<OwnCallView, { text: string; centre: number }>(
+    ({ text, centre }) => putting(SUBJECTS.call, `${path(text)}/centre`, { centre }, { page: '/gym/voice' }),
+    {
+      onSuccess: (own, { text }) => took(own, text),
+      onError: (error) => toast.error(error.message),
+    },
+  );
   const remove = useMutation({
     mutationFn: async ({ text, centre, clip }: OwnCallView) => {
       const wav = await (await fetch(`/api/voice/clips/${clip.id}.wav`)).blob();
-      await send('DELETE', path(text));
+      await write(takingOut(SUBJECTS.call, path(text)));
       took(null, text);
       toastWithUndo(`“${text}” is said by the bundled voice again.`, async () => {
         await sendSound(path(text), wav);
-        took(await put<OwnCallView>(`${path(text)}/centre`, { centre }), text);
+        took(await write<OwnCallView>(putting(SUBJECTS.call, `${path(text)}/centre`, { centre })), text);
       });
     },
     onError: (error) => toast.error(error.message),
@@ -80,7 +84,7 @@ export function OwnVoice() {
             label="Show"
             value={group}
             choices={GROUPS.map(([value, label]) => ({ value, label }))}
-            onChange={(e) => setGroup(e.target.value as typeof group)}
+            onChange={(value) => setGroup(value)}
           />
         </div>
         <ul aria-label="Calls" tabIndex={0} className="mt-3 max-h-[calc(100vh-16rem)] overflow-y-auto pb-6">

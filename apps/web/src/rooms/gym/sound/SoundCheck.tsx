@@ -1,12 +1,16 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Play } from 'lucide-react';
+import { RadioGroup } from 'radix-ui';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
 import type { SynthSound } from '@eurhythm/core/sound';
 import { VOICES, VOICE_NAMES, type GymView, type SchoolDto, type VoiceId } from '@eurhythm/contract';
-import { get, put } from '../../../app/api.ts';
-import { queries } from '../../../app/queries.ts';
+import { get } from '../../../server/api.ts';
+import { putting } from '../../../sync/letter.ts';
+import { SUBJECTS } from '../../../sync/subjects.ts';
+import { useWrite } from '../../../sync/useSync.ts';
+import { queries } from '../../../server/queries.ts';
 import { Mixer } from '../../../floor/Mixer.tsx';
 import { useDesk, type DeskInHand } from '../../../floor/useDesk.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
@@ -70,17 +74,21 @@ function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
   const client = useQueryClient();
   const [text, setText] = useState('one, two, round kick');
   const { school } = gym;
-  const save = useMutation({
-    mutationFn: (changes: Partial<SchoolDto>) => put<GymView>('gym/school', { ...school, ...changes }),
-    onSuccess: (after) => {
-      client.setQueryData(['gym'], after);
-      toast(
-        `${VOICE_NAMES[after.school.voice]} calls in this gym, at ${after.school.voiceRate} times its speed.`,
-      );
+  /** Chosen, and on its way to the server. */
+  const [wanted, setWanted] = useState<VoiceId | null>(null);
+  const save = useWrite<GymView, Partial<SchoolDto>>(
+    (changes) => putting(SUBJECTS.gym, 'gym/school', { ...school, ...changes }, { page: '/gym/sound' }),
+    {
+      onSuccess: (after) => {
+        client.setQueryData(['gym'], after);
+        toast(
+          `${VOICE_NAMES[after.school.voice]} calls in this gym, at ${after.school.voiceRate} times its speed.`,
+        );
+      },
+      onError: (error) => toast.error(error.message),
     },
-    onError: (error) => toast.error(error.message),
-  });
-  const chosen = (save.isPending ? save.variables.voice : undefined) ?? school.voice;
+  );
+  const chosen = wanted ?? school.voice;
   const hear = async (voice: VoiceId): Promise<void> => {
     try {
       await desk.hearClip(await clipOf(text, voice, school.voiceRate));
@@ -96,25 +104,38 @@ function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
         value={text}
         onChange={(e) => setText(e.target.value)}
       />
-      <ul className="pt-1" aria-label="Voices">
+      <RadioGroup.Root
+        aria-label="Voices"
+        className="pt-1"
+        value={chosen}
+        onValueChange={(value) => {
+          const voice = VOICES.find((each) => each === value);
+          if (!voice) return;
+          setWanted(voice);
+          save.mutate({ voice }, { onSettled: () => setWanted(null) });
+        }}
+      >
         {VOICES.map((voice) => (
-          <li key={voice} className="flex min-h-14 items-center gap-3 border-b border-rule">
-            <label className="flex min-h-11 flex-1 items-center gap-3">
-              <input
-                type="radio"
-                name="voice"
-                className="size-5 accent-rear"
-                checked={chosen === voice}
-                onChange={() => save.mutate({ voice })}
-              />
-              <span className={chosen === voice ? 'font-bold' : ''}>{VOICE_NAMES[voice]}</span>
+          <div key={voice} className="flex min-h-14 items-center gap-3 border-b border-rule">
+            <RadioGroup.Item
+              id={`voice-${voice}`}
+              value={voice}
+              className="flex size-5 items-center justify-center rounded-full border-2 border-quiet bg-paper data-[state=checked]:border-rear"
+            >
+              <RadioGroup.Indicator className="size-2.5 rounded-full bg-rear" />
+            </RadioGroup.Item>
+            <label
+              htmlFor={`voice-${voice}`}
+              className={`flex min-h-11 flex-1 items-center ${chosen === voice ? 'font-bold' : ''}`}
+            >
+              {VOICE_NAMES[voice]}
             </label>
             <Button className="border! px-3" onClick={() => void hear(voice)}>
               <Play size={16} aria-hidden /> Hear
             </Button>
-          </li>
+          </div>
         ))}
-      </ul>
+      </RadioGroup.Root>
       <ChoiceField
         label="Speed of the voice"
         className="w-56 pt-3"
@@ -124,7 +145,7 @@ function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
           value: String(rate),
           label: rate === 1 ? 'its own' : `${rate} times`,
         }))}
-        onChange={(e) => save.mutate({ voiceRate: Number(e.target.value) })}
+        onChange={(value) => save.mutate({ voiceRate: Number(value) })}
       />
     </Part>
   );

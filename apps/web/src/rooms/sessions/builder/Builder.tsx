@@ -1,11 +1,16 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useMemo, useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { LibraryItem, RoundDto, SaveSessionDto } from '@eurhythm/contract';
-import { newId, put } from '../../../app/api.ts';
-import type { Draft } from '../../../app/useDraft.ts';
-import { useFieldErrors } from '../../../app/useFieldErrors.ts';
-import { useStable } from '../../../app/useStable.ts';
+import { newId } from '../../../server/api.ts';
+import { useCombos, useGym } from '../../../server/gymData.ts';
+import { putting } from '../../../sync/letter.ts';
+import { SUBJECTS } from '../../../sync/subjects.ts';
+import { useWrite } from '../../../sync/useSync.ts';
+import { StaleNotice } from '../../../sync/StaleNotice.tsx';
+import type { Draft } from '../../../sync/useDraft.ts';
+import { useFieldErrors } from '../../../server/useFieldErrors.ts';
+import { useStable } from '../../../ui/useStable.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Part } from '../../../ui/Panel.tsx';
 import { DraftSheet } from '../library/DraftSheet.tsx';
@@ -14,10 +19,10 @@ import { FitPanel } from '../plan/FitPanel.tsx';
 import { groupNames } from '../plan/lanes.ts';
 import { SessionTimeline } from '../plan/SessionTimeline.tsx';
 import { TotalsChart } from '../plan/TotalsChart.tsx';
-import { usePlanned, type PlanGround } from '../plan/usePlanned.ts';
+import { usePlanned } from '../plan/usePlanned.ts';
 import { WarningsPanel } from '../plan/WarningsPanel.tsx';
 import { placeToAdd, putDown, withBlock, withRounds } from './arrange.ts';
-import { comboName } from './comboName.ts';
+import { firstComboOf, useComboNames } from '../useComboNames.ts';
 import { freeRoundId, newRound } from './newRound.ts';
 import { RoundEditor } from './rounds/RoundEditor.tsx';
 import { RoundList } from './rounds/RoundList.tsx';
@@ -25,18 +30,28 @@ import { SessionHead } from './head/SessionHead.tsx';
 import { Arrangeable } from './Sortable.tsx';
 import { useSaving } from './head/useSaving.ts';
 
+/** What of a session two coaches may have written differently. */
+const SESSION_FIELDS = {
+  title: 'Title',
+  plannedFor: 'Date',
+  lead: 'Lead',
+  word: 'Word of the day',
+  groups: 'Groups',
+  rounds: 'Rounds',
+} as const;
+
 interface BuilderProps {
   readonly id: string;
   /** Whether the server has it already. */
   readonly isKnown: boolean;
   readonly session: SaveSessionDto;
   readonly draft: Draft<SaveSessionDto>;
-  readonly ground: PlanGround;
 }
 
 /** Rounds in order, the whole session to scale above them, and the chosen round's settings. */
-export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
-  const { combos, firstCombo, book, gym } = ground;
+export function Builder({ id, isKnown, session, draft }: BuilderProps) {
+  const combos = useCombos();
+  const gym = useGym();
   const errors = useFieldErrors();
   const [chosen, setChosen] = useState(0);
   const [isDrafting, setDrafting] = useState(false);
@@ -52,9 +67,9 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
       if (place) setChosen(Number(place[1]));
     },
   });
-  const planned = usePlanned(session, ground);
+  const planned = usePlanned(session);
   const keep = useKeeping();
-  const nameOf = useCallback((comboId: string | undefined) => comboName(comboId, combos), [combos]);
+  const nameOf = useComboNames();
   const choose = useStable(setChosen);
   const setRounds = useStable((next: RoundDto[]): void => change({ rounds: next }));
   const add = (round: RoundDto): void => {
@@ -94,11 +109,18 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
         saving={saving}
         seconds={planned.seconds}
         warnings={planned.warnings.length}
-        gym={gym}
         errors={errors}
         onChange={change}
         onDraft={() => setDrafting(true)}
       />
+      {saving.stale && (
+        <StaleNotice
+          stale={saving.stale}
+          fields={SESSION_FIELDS}
+          onMine={saving.saveMine}
+          onTheirs={saving.takeTheirs}
+        />
+      )}
       <SessionTimeline id={id} session={session} chosen={at} comboName={nameOf} onChoose={choose} />
       <Arrangeable onPutDown={(from, onto) => setRounds(putDown(rounds, from, onto))}>
         <div className="mt-4 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">
@@ -110,8 +132,6 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
             )}
             <RoundList
               rounds={rounds}
-              combos={combos}
-              book={book}
               chosen={at}
               errors={errors}
               onChoose={choose}
@@ -125,7 +145,11 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
             )}
             <div className="mt-4 flex flex-wrap gap-3">
               <Button
-                onClick={() => add(newRound('pads', freeRoundId(rounds), firstCombo, gym.school.words))}
+                onClick={() =>
+                  add(
+                    newRound('pads', freeRoundId(rounds), firstComboOf(combos, gym.grades), gym.school.words),
+                  )
+                }
               >
                 Add pads
               </Button>
@@ -140,13 +164,10 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
           {open && (
             <RoundEditor
               key={open.id}
+              owner={id}
               round={open}
               path={`rounds.${at}`}
               lead={session.lead}
-              combos={combos}
-              firstCombo={firstCombo}
-              book={book}
-              school={gym.school}
               errors={errors}
               groups={groups}
               onChange={setRound}
@@ -160,7 +181,6 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
       </Part>
       <DraftSheet
         open={isDrafting}
-        ground={ground}
         onClose={() => setDrafting(false)}
         onTake={(drafted) => {
           change(drafted);
@@ -175,14 +195,19 @@ export function Builder({ id, isKnown, session, draft, ground }: BuilderProps) {
 /** Keeps a round in the library, to be used again. */
 function useKeeping(): (round: RoundDto) => void {
   const client = useQueryClient();
-  const keep = useMutation({
-    mutationFn: (round: RoundDto) =>
-      put<LibraryItem>(`library/${newId()}`, { title: round.title, rounds: [{ ...round, series: null }] }),
-    onSuccess: async (item) => {
-      await client.invalidateQueries({ queryKey: ['library'] });
-      toast(`“${item.title}” is in the library.`);
+  const keep = useWrite<LibraryItem, RoundDto>(
+    (round) =>
+      putting(SUBJECTS.library, `library/${newId()}`, {
+        title: round.title,
+        rounds: [{ ...round, series: null }],
+      }),
+    {
+      onSuccess: async (item) => {
+        await client.invalidateQueries({ queryKey: ['library'] });
+        toast(`“${item.title}” is in the library.`);
+      },
+      onError: (error) => toast.error(error.message),
     },
-    onError: (error) => toast.error(error.message),
-  });
+  );
   return keep.mutate;
 }

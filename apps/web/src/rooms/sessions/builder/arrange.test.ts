@@ -13,7 +13,7 @@ import {
   withRounds,
   withTimes,
 } from './arrange.ts';
-import { newBlock } from './blocks/newBlock.ts';
+import { newBlock } from '../kinds/kinds.ts';
 import { newRound } from './newRound.ts';
 
 const round = (id: string): RoundDto => newRound('shadow', id, null);

@@ -1,8 +1,8 @@
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { starterBook } from '@eurhythm/core/moves';
 import { BLOCK_KINDS } from '@eurhythm/core/rounds';
-import { RoundDto, checkFields, withExactLength, type AnyBlockDto } from '@eurhythm/contract';
-import { newBlock, tellBlock } from './blocks/newBlock.ts';
+import { RoundDto, checkFields, withRightLength, type AnyBlockDto } from '@eurhythm/contract';
+import { newBlock, tellBlock } from '../kinds/kinds.ts';
 import { copyRound, freeBlockId, freeRoundId, newRound } from './newRound.ts';
 
 const book = starterBook();
@@ -22,18 +22,18 @@ describe('rounds in the builder', () => {
     expect(new Set(round.blocks.map((block) => block.id)).size).toBe(round.blocks.length);
   });
   it('know how long what is counted takes, and leave the clock alone', () => {
-    const count = withExactLength(
+    const count = withRightLength(
       { ...newBlock('count', 'c', null), repSeconds: 2, reps: 10, sets: 2, rest: 20 } as AnyBlockDto,
       book,
       PACE_FACTORS.club,
     );
     expect(count.seconds).toBe(2 * 2 * (3 + 10 * 2) + 20);
-    const hold = withExactLength(newBlock('hold', 'h', null), book, PACE_FACTORS.club);
+    const hold = withRightLength(newBlock('hold', 'h', null), book, PACE_FACTORS.club);
     expect(hold.seconds).toBe(66);
     expect(
-      withExactLength({ ...hold, holdSeconds: NaN } as AnyBlockDto, book, PACE_FACTORS.club).seconds,
+      withRightLength({ ...hold, holdSeconds: NaN } as AnyBlockDto, book, PACE_FACTORS.club).seconds,
     ).toBe(66);
-    expect(withExactLength(newBlock('free', 'f', null), book, PACE_FACTORS.club).seconds).toBe(120);
+    expect(withRightLength(newBlock('free', 'f', null), book, PACE_FACTORS.club).seconds).toBe(120);
   });
   it('tell each block in a line', () => {
     const name = (id: string | undefined): string => `combo ${id}`;
@@ -46,6 +46,7 @@ describe('rounds in the builder', () => {
       '“now”: 1 2',
       '3 × in, 2, 3 × out',
       'Squats: 15',
+      'Slow breaths: in 4, out 6',
       '',
       'What comes next',
     ]);

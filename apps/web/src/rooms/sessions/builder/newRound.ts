@@ -1,5 +1,5 @@
 import type { RoundDto, SchoolDto } from '@eurhythm/contract';
-import { newBlock } from './blocks/newBlock.ts';
+import { newBlock } from '../kinds/kinds.ts';
 
 /** A round as a coach would begin it: two minutes of work and forty seconds of rest. */
 export function newRound(

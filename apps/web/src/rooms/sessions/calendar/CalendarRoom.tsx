@@ -15,7 +15,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { SessionSummary, ThemeView } from '@eurhythm/contract';
-import { queries } from '../../../app/queries.ts';
+import { queries } from '../../../server/queries.ts';
 import { ButtonLink, Button, IconButton } from '../../../ui/Button.tsx';
 import { Plain } from '../../../ui/Panel.tsx';
 import { MONDAY } from './dates.ts';

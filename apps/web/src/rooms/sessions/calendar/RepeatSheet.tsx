@@ -1,10 +1,12 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { SessionSummary } from '@eurhythm/contract';
-import { newId, send } from '../../../app/api.ts';
-import { useFieldErrors } from '../../../app/useFieldErrors.ts';
+import { newId } from '../../../server/api.ts';
+import { SUBJECTS } from '../../../sync/subjects.ts';
+import { useWrite } from '../../../sync/useSync.ts';
+import { useFieldErrors } from '../../../server/useFieldErrors.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Sheet } from '../../../ui/Panel.tsx';
@@ -27,19 +29,23 @@ export function RepeatSheet({ id, title, plannedFor, onClose }: RepeatSheetProps
   const [ids] = useState(() => Array.from({ length: MOST_WEEKS }, newId));
   const count = Number(weeks);
   const isWhole = Number.isInteger(count) && count >= 1 && count <= MOST_WEEKS;
-  const repeat = useMutation({
-    mutationFn: () =>
-      send<{ items: SessionSummary[] }>('POST', `sessions/${id}/repeat`, {
-        ids: ids.slice(0, count),
-        dates: weeksAfter(plannedFor, count),
-      }),
-    onSuccess: async ({ items }) => {
-      await client.invalidateQueries({ queryKey: ['sessions'], exact: true });
-      toast(`“${title}” is planned ${items.length} more ${items.length === 1 ? 'time' : 'times'}.`);
-      onClose();
+  const repeat = useWrite<{ items: SessionSummary[] }>(
+    () => ({
+      method: 'POST',
+      subject: SUBJECTS.session,
+      address: `sessions/${id}/repeat`,
+      body: { ids: ids.slice(0, count), dates: weeksAfter(plannedFor, count) },
+      page: `/sessions/${id}`,
+    }),
+    {
+      onSuccess: async ({ items }) => {
+        await client.invalidateQueries({ queryKey: ['sessions'], exact: true });
+        toast(`“${title}” is planned ${items.length} more ${items.length === 1 ? 'time' : 'times'}.`);
+        onClose();
+      },
+      onError: errors.showFailure,
     },
-    onError: errors.showFailure,
-  });
+  );
   return (
     <Sheet open title="Repeat weekly" onClose={onClose}>
       <TextField

@@ -1,54 +1,60 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { X } from 'lucide-react';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
+import { Controller } from 'react-hook-form';
 import { toast } from 'sonner';
-import { SaveThemeDto, checkFields, type ThemeView } from '@eurhythm/contract';
-import { newId, put, send } from '../../../app/api.ts';
-import { useFieldErrors } from '../../../app/useFieldErrors.ts';
-import { toastWithUndo } from '../../../app/toastWithUndo.ts';
+import { SaveThemeDto, type ThemeView } from '@eurhythm/contract';
+import { newId } from '../../../server/api.ts';
+import { putting, takingOut } from '../../../sync/letter.ts';
+import { SUBJECTS } from '../../../sync/subjects.ts';
+import { useWrite, write } from '../../../sync/useSync.ts';
+import { useContractForm } from '../../../server/useContractForm.ts';
+import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
 import { Button, IconButton } from '../../../ui/Button.tsx';
+import { DayField } from '../../../ui/DayFields.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
 import { daysOf } from './dates.ts';
 
+const DAYS = [
+  ['from', 'First day'],
+  ['until', 'Last day'],
+] as const;
+
 /** What the classes of a week or a month are about. */
 export function Themes({ themes, month }: { themes: readonly ThemeView[]; month: Date }) {
   const client = useQueryClient();
-  const errors = useFieldErrors();
+  const form = useContractForm(SaveThemeDto, { title: '', ...daysOf('week', month, new Date()) });
+  const { control, told } = form;
   const [id, setId] = useState(newId);
-  const [theme, setTheme] = useState<SaveThemeDto>({ title: '', ...daysOf('week', month, new Date()) });
   const refresh = async (): Promise<void> => {
     await client.invalidateQueries({ queryKey: ['themes'] });
     await client.invalidateQueries({ queryKey: ['today'] });
   };
-  const save = useMutation({
-    mutationFn: () => put<ThemeView>(`themes/${id}`, theme),
-    onSuccess: async () => {
-      await refresh();
-      errors.show([]);
-      setId(newId());
-      setTheme({ ...theme, title: '' });
+  const page = '/sessions/calendar';
+  const save = useWrite<ThemeView, SaveThemeDto>(
+    (theme) => putting(SUBJECTS.theme, `themes/${id}`, theme, { page }),
+    {
+      onSuccess: async (_, theme) => {
+        await refresh();
+        setId(newId());
+        form.reset({ ...theme, title: '' });
+      },
+      onError: form.showFailure,
     },
-    onError: errors.showFailure,
-  });
-  const remove = useMutation({
-    mutationFn: ({ id: gone }: ThemeView) => send('DELETE', `themes/${gone}`),
+  );
+  const remove = useWrite<void, ThemeView>(({ id: gone }) => takingOut(SUBJECTS.theme, `themes/${gone}`), {
     onSuccess: async (_, { id: gone, title, from, until }) => {
       await refresh();
       toastWithUndo(`“${title}” is taken out.`, async () => {
-        await put(`themes/${gone}`, { title, from, until });
+        await write(putting(SUBJECTS.theme, `themes/${gone}`, { title, from, until }));
         await refresh();
       });
     },
     onError: (error) => toast.error(error.message),
   });
-  const submit = (event: FormEvent): void => {
-    event.preventDefault();
-    const wrong = checkFields(SaveThemeDto, theme);
-    errors.show(wrong);
-    if (wrong.length === 0) save.mutate();
-  };
+  const submit = form.handleSubmit((theme) => save.mutate(theme));
   const days = (each: ThemeView): string =>
     `${format(new Date(`${each.from}T12:00`), 'd MMM')} to ${format(new Date(`${each.until}T12:00`), 'd MMM')}`;
   return (
@@ -69,35 +75,33 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
           </li>
         ))}
       </ul>
-      <form onSubmit={submit} noValidate className="space-y-3 pt-4">
-        <TextField
-          label="Theme"
-          value={theme.title}
-          error={errors.of('title')}
-          onChange={(e) => setTheme({ ...theme, title: e.target.value })}
+      <form onSubmit={(event) => void submit(event)} noValidate className="space-y-3 pt-4">
+        <Controller
+          control={control}
+          name="title"
+          render={({ field }) => <TextField label="Theme" error={told('title')} {...field} />}
         />
         <div className="flex gap-2">
           {(['week', 'month'] as const).map((span) => (
-            <Button key={span} onClick={() => setTheme({ ...theme, ...daysOf(span, month, new Date()) })}>
+            <Button
+              key={span}
+              onClick={() => form.reset({ ...form.getValues(), ...daysOf(span, month, new Date()) })}
+            >
               {span === 'week' ? 'One week' : format(month, 'MMMM')}
             </Button>
           ))}
         </div>
-        <TextField
-          label="First day"
-          type="date"
-          value={theme.from}
-          error={errors.of('from')}
-          onChange={(e) => setTheme({ ...theme, from: e.target.value })}
-        />
-        <TextField
-          label="Last day"
-          type="date"
-          value={theme.until}
-          error={errors.of('until')}
-          onChange={(e) => setTheme({ ...theme, until: e.target.value })}
-        />
-        <Button type="submit" weight="main" disabled={save.isPending}>
+        {DAYS.map(([name, label]) => (
+          <Controller
+            key={name}
+            control={control}
+            name={name}
+            render={({ field: { value, onChange } }) => (
+              <DayField label={label} value={value} error={told(name)} onChange={onChange} />
+            )}
+          />
+        ))}
+        <Button type="submit" weight="main">
           Keep the theme
         </Button>
       </form>

@@ -2,32 +2,34 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { draftSession, roundSeconds } from '@eurhythm/core/plan';
 import type { SaveSessionDto } from '@eurhythm/contract';
-import { queries } from '../../../app/queries.ts';
+import { useBook, useCombos, useFighters, useGym } from '../../../server/gymData.ts';
+import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ChoiceField, TextField, TickField } from '../../../ui/Field.tsx';
 import { Plain, Sheet } from '../../../ui/Panel.tsx';
-import { clockText } from '../../../ui/times.ts';
-import type { PlanGround } from '../plan/usePlanned.ts';
+import { clockText } from '@eurhythm/core/units';
 import { roundsOf, wishFor } from './wishFor.ts';
 
 interface DraftSheetProps {
   readonly open: boolean;
-  readonly ground: PlanGround;
   onClose(): void;
   onTake(drafted: Pick<SaveSessionDto, 'rounds' | 'groups'>): void;
 }
 
 /** Proposes a session from the gym's own combos, lists and library, and says for each round why it is there. */
-export function DraftSheet({ open, ground, onClose, onTake }: DraftSheetProps) {
+export function DraftSheet({ open, onClose, onTake }: DraftSheetProps) {
   return (
     <Sheet open={open} title="Draft for me" onClose={onClose}>
-      <DraftForm ground={ground} onTake={onTake} />
+      <DraftForm onTake={onTake} />
     </Sheet>
   );
 }
 
-function DraftForm({ ground, onTake }: Pick<DraftSheetProps, 'ground' | 'onTake'>) {
-  const { gym, combos, fighters, book } = ground;
+function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
+  const gym = useGym();
+  const combos = useCombos();
+  const fighters = useFighters();
+  const book = useBook();
   const { data: library } = useQuery(queries.library());
   const { data: techniques } = useQuery(queries.techniques());
   const { data: trained } = useQuery(queries.lastTrained());
@@ -41,12 +43,12 @@ function DraftForm({ ground, onTake }: Pick<DraftSheetProps, 'ground' | 'onTake'
     if (!library || !techniques || !trained || !isLength || gradeIds.length === 0) return null;
     const wish = wishFor(
       { minutes: wanted, gradeIds, focus, people },
-      ground,
+      { gym, combos, book },
       { library, techniques, trained },
       new Date(),
     );
     return draftSession(wish, book);
-  }, [library, techniques, trained, isLength, wanted, gradeIds, focus, people, ground, book]);
+  }, [library, techniques, trained, isLength, wanted, gradeIds, focus, people, gym, combos, book]);
   const focuses = [...new Set(combos.flatMap((combo) => combo.focus))].sort();
   const groups = gym.grades
     .filter((grade) => gradeIds.includes(grade.id))
@@ -68,7 +70,7 @@ function DraftForm({ ground, onTake }: Pick<DraftSheetProps, 'ground' | 'onTake'
             { value: '', label: 'none in particular' },
             ...focuses.map((word) => ({ value: word, label: word })),
           ]}
-          onChange={(e) => setFocus(e.target.value)}
+          onChange={(value) => setFocus(value)}
         />
       </div>
       <fieldset className="mt-4 flex flex-wrap gap-x-4">
@@ -80,10 +82,8 @@ function DraftForm({ ground, onTake }: Pick<DraftSheetProps, 'ground' | 'onTake'
             key={grade.id}
             label={grade.name}
             checked={gradeIds.includes(grade.id)}
-            onChange={(e) =>
-              setGradeIds(
-                e.target.checked ? [...gradeIds, grade.id] : gradeIds.filter((each) => each !== grade.id),
-              )
+            onChange={(checked) =>
+              setGradeIds(checked ? [...gradeIds, grade.id] : gradeIds.filter((each) => each !== grade.id))
             }
           />
         ))}

@@ -1,16 +1,18 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';
 import { toast } from 'sonner';
 import { sessionSeconds } from '@eurhythm/core/plan';
 import type { LibraryItem } from '@eurhythm/contract';
-import { put, send } from '../../../app/api.ts';
-import { queries } from '../../../app/queries.ts';
-import { toastWithUndo } from '../../../app/toastWithUndo.ts';
+import { putting, takingOut } from '../../../sync/letter.ts';
+import { SUBJECTS } from '../../../sync/subjects.ts';
+import { useWrite, write } from '../../../sync/useSync.ts';
+import { queries } from '../../../server/queries.ts';
+import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
 import { Button, IconButton } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
-import { clockText } from '../../../ui/times.ts';
+import { clockText } from '@eurhythm/core/units';
 
 interface LibraryPanelProps {
   onRounds(item: LibraryItem): void;
@@ -85,12 +87,11 @@ export const LibraryPanel = memo(function LibraryPanel({ onRounds, onBlocks }: L
 function useRemove(): (item: LibraryItem) => void {
   const client = useQueryClient();
   const refresh = (): Promise<void> => client.invalidateQueries({ queryKey: ['library'] });
-  const remove = useMutation({
-    mutationFn: ({ id }: LibraryItem) => send('DELETE', `library/${id}`),
+  const remove = useWrite<void, LibraryItem>(({ id }) => takingOut(SUBJECTS.library, `library/${id}`), {
     onSuccess: async (_, { id, title, rounds }) => {
       await refresh();
       toastWithUndo(`“${title}” is out of the library.`, async () => {
-        await put(`library/${id}`, { title, rounds });
+        await write(putting(SUBJECTS.library, `library/${id}`, { title, rounds }));
         await refresh();
       });
     },

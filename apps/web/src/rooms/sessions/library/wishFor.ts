@@ -1,19 +1,17 @@
 import { differenceInCalendarDays } from 'date-fns';
 import { PACE_FACTORS } from '@eurhythm/core/body';
-import type { DraftGroup, DraftWish, SessionDraft } from '@eurhythm/core/plan';
-import type { Block } from '@eurhythm/core/rounds';
+import type { MoveBook } from '@eurhythm/core/moves';
+import { countedTechnique, type DraftGroup, type DraftWish, type SessionDraft } from '@eurhythm/core/plan';
+import { USUAL_FREE_BLOCK, fillBlock, type Block } from '@eurhythm/core/rounds';
 import {
-  countedTechnique,
-  plannedBlock,
   type AnyBlockDto,
   type ComboView,
+  type GymView,
   type LastTrained,
   type LibraryItem,
   type RoundDto,
   type TechniqueLists,
 } from '@eurhythm/contract';
-import { STARTER_PROMPTS } from '../builder/blocks/newBlock.ts';
-import type { PlanGround } from '../plan/usePlanned.ts';
 
 /** What a coach says about the class that is to be drafted. */
 export interface Wanted {
@@ -33,7 +31,11 @@ export interface Known {
 /** Puts together what the draft has to choose from. */
 export function wishFor(
   { minutes, gradeIds, focus, people }: Wanted,
-  { gym, combos, book }: PlanGround,
+  {
+    gym,
+    combos,
+    book,
+  }: { readonly gym: GymView; readonly combos: readonly ComboView[]; readonly book: MoveBook },
   known: Known,
   now: Date,
 ): DraftWish {
@@ -62,12 +64,12 @@ export function wishFor(
       rounds.length === 1
         ? rounds.map((round) => ({
             ...round,
-            blocks: round.blocks.map((block) => plannedBlock(block, byId)),
+            blocks: round.blocks.map((block) => fillBlock(block, byId)),
           }))
         : [],
     ),
     words: gym.school.words,
-    prompts: STARTER_PROMPTS,
+    prompts: USUAL_FREE_BLOCK.prompts,
     factor: PACE_FACTORS[gym.school.pace],
   };
 }

@@ -5,14 +5,14 @@ import { useParams } from 'react-router';
 import { roundSeconds, seriesOf, sessionSeconds } from '@eurhythm/core/plan';
 import type { MoveBook } from '@eurhythm/core/moves';
 import type { AnyBlockDto, ComboView } from '@eurhythm/contract';
-import { PaperCautions } from '../../../app/Cautions.tsx';
-import { queries } from '../../../app/queries.ts';
+import { PaperCautions } from '../../../ui/PaperCautions.tsx';
+import { queries } from '../../../server/queries.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { Plain } from '../../../ui/Panel.tsx';
-import { clockText } from '../../../ui/times.ts';
-import { SmallStrip } from '../../combos/SmallStrip.tsx';
-import { BLOCK_NAMES, tellBlock } from '../builder/blocks/newBlock.ts';
-import { groupNames, laneOf } from '../plan/lanes.ts';
+import { clockText } from '@eurhythm/core/units';
+import { SmallStrip } from '../../../strip/SmallStrip.tsx';
+import { laneOf, pageOf, tellBlock } from '../kinds/kinds.ts';
+import { groupNames } from '../plan/lanes.ts';
 
 /** A session on paper: rounds with their times from the start, strips, room for notes, and the cautions. */
 export function SessionCard() {
@@ -106,7 +106,7 @@ function BlockOnCard({
     <li className="flex items-center gap-3 text-sm">
       <span className="tabular w-12 self-start">{clockText(block.seconds)}</span>
       <span className="flex-1">
-        {BLOCK_NAMES[block.kind][0]} {tellBlock(block, comboName)}
+        {pageOf(block).name} {tellBlock(block, comboName)}
         {groups.map((group) => (
           <span key={group} className="block">
             {group}: {laneOf(block, group, comboName)?.text ?? 'the same'}

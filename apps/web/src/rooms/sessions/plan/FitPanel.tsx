@@ -4,8 +4,8 @@ import type { RoundDto } from '@eurhythm/contract';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Part } from '../../../ui/Panel.tsx';
-import { clockText } from '../../../ui/times.ts';
-import { BLOCK_NAMES } from '../builder/blocks/newBlock.ts';
+import { clockText } from '@eurhythm/core/units';
+import { pageOf } from '../kinds/kinds.ts';
 
 /** Brings the session to the length of the class: proposed changes, taken one by one or all at once. */
 export function FitPanel({
@@ -23,7 +23,7 @@ export function FitPanel({
     rounds.flatMap((round) =>
       round.blocks.map((block) => [
         placeOf(round, block.id),
-        `${round.title}: ${BLOCK_NAMES[block.kind][0].toLowerCase()}`,
+        `${round.title}: ${pageOf(block).name.toLowerCase()}`,
       ]),
     ),
   );

@@ -1,13 +1,14 @@
 import { Play, Square } from 'lucide-react';
 import { Fragment, memo, useMemo, useState } from 'react';
 import { isPause } from '@eurhythm/core/rounds';
-import { roundSeconds, unrollRounds } from '@eurhythm/core/plan';
+import { roundSeconds, sourceOf, unrollRounds } from '@eurhythm/core/plan';
 import type { RoundDto, SaveSessionDto } from '@eurhythm/contract';
 import { Button } from '../../../ui/Button.tsx';
-import { clockText } from '../../../ui/times.ts';
-import { laneOf, lanesOf } from './lanes.ts';
+import { SliderField } from '../../../ui/SliderField.tsx';
+import { clockText } from '@eurhythm/core/units';
+import { laneOf } from '../kinds/kinds.ts';
+import { lanesOf } from './lanes.ts';
 import { useListening } from './useListening.ts';
-import { sourceOf } from './usePlanned.ts';
 
 interface SessionTimelineProps {
   readonly id: string;
@@ -210,18 +211,16 @@ function Listen({
   return (
     <div className="mt-1 grid grid-cols-[5.5rem_minmax(0,1fr)_auto] items-center gap-x-0">
       <span className="tabular text-sm">{clockText(at)}</span>
-      <input
-        type="range"
-        aria-label="Place in the session"
-        aria-valuetext={clockText(at)}
-        className="h-11 w-full accent-ink"
+      <SliderField
+        label="Place in the session"
+        valueText={clockText(at)}
         min={0}
         max={Math.floor(total)}
         step={5}
         value={at}
-        onChange={(e) => {
-          setPlace({ of: starts, at: Number(e.target.value) });
-          if (listening.state === 'playing') listening.listen(Number(e.target.value));
+        onChange={(to) => {
+          setPlace({ of: starts, at: to });
+          if (listening.state === 'playing') listening.listen(to);
         }}
       />
       <Button

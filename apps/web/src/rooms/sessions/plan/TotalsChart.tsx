@@ -4,7 +4,7 @@ import { init, use as register, type EChartsType } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef, useState } from 'react';
 import type { SessionTotals } from '@eurhythm/core/plan';
-import { clockText } from '../../../ui/times.ts';
+import { clockText } from '@eurhythm/core/units';
 
 register([BarChart, GridComponent, TitleComponent, TooltipComponent, SVGRenderer]);
 

@@ -1,7 +1,7 @@
 import type { SessionWarning } from '@eurhythm/core/plan';
 import { memo } from 'react';
 import { Part } from '../../../ui/Panel.tsx';
-import { clockText } from '../../../ui/times.ts';
+import { clockText } from '@eurhythm/core/units';
 
 /** What a coach would want to hear before the class. It informs; nothing is blocked. */
 export const WarningsPanel = memo(function WarningsPanel({

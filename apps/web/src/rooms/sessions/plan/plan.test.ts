@@ -1,9 +1,7 @@
 import type { AnyBlockDto, RoundDto } from '@eurhythm/contract';
-import { newBlock } from '../builder/blocks/newBlock.ts';
-import { newRound } from '../builder/newRound.ts';
+import { laneOf, newBlock } from '../kinds/kinds.ts';
 import { daysOf, weeksAfter } from '../calendar/dates.ts';
-import { groupNames, laneOf, lanesOf } from './lanes.ts';
-import { roundAt } from './roundAt.ts';
+import { groupNames, lanesOf } from './lanes.ts';
 
 const name = (id: string | undefined): string => `combo ${id}`;
 const count = {
@@ -34,20 +32,6 @@ describe('lanes', () => {
       share: 1,
     });
     expect(laneOf(pads, 'Adults', name)).toBeNull();
-  });
-});
-
-describe('the round at an instant', () => {
-  const rounds: RoundDto[] = [
-    { ...newRound('shadow', 'a', null), series: { id: 's', times: 2 } },
-    newRound('pads', 'b', 'x'),
-  ];
-  it('goes through series, and names what comes next', () => {
-    expect(roundAt(rounds, 0)).toMatchObject({ starts: 0, round: { id: 'a' } });
-    expect(roundAt(rounds, 170)).toMatchObject({ starts: 160, round: { id: 'a.2' } });
-    expect(roundAt(rounds, 330)).toMatchObject({ starts: 320, round: { id: 'b' } });
-    expect(roundAt(rounds, 480)).toBeNull();
-    expect(roundAt(rounds, 0)!.round.blocks.at(-1)).toMatchObject({ kind: 'rest', next: 'Shadow (2 of 2)' });
   });
 });
 

@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react';
-import { seedFromText, type Seconds } from '@eurhythm/core/units';
-import type { CompiledRoundView, SaveSessionDto } from '@eurhythm/contract';
-import { send } from '../../../app/api.ts';
+import { roundAt } from '@eurhythm/core/plan';
+import type { Seconds } from '@eurhythm/core/units';
+import type { SaveSessionDto } from '@eurhythm/contract';
+import { compileHere } from '../../../floor/compileHere.ts';
 import { usePlaying } from '../../../floor/usePlaying.ts';
-import { roundAt } from './roundAt.ts';
+import { useStable } from '../../../ui/useStable.ts';
 
 export interface Listening {
   readonly state: 'silent' | 'loading' | 'playing';
@@ -28,20 +29,22 @@ export function useListening(id: string, session: SaveSessionDto): Listening {
     }, 200);
     return () => clearInterval(timer);
   }, [state, now]);
-  const listen = (from: Seconds): void => {
+  const [wanted, setWanted] = useState<{ readonly from: Seconds } | null>(null);
+  const listen = useStable((from: Seconds): void => {
     const found = roundAt(session.rounds, from);
     if (!found) return stop();
     const { round, starts } = found;
     setPlace({ starts, at: from });
-    const compile = (): Promise<CompiledRoundView> =>
-      send('POST', 'rounds/compile', {
-        blocks: round.blocks,
-        ...(round.timeCalls ? { timeCalls: round.timeCalls } : {}),
-        lead: session.lead,
-        seed: seedFromText(`${id}/${round.id}`),
-        ...(session.word ? { word: session.word } : {}),
-      });
-    play(compile, { from: from - starts, onEnd: ({ duration }) => listen(starts + duration) });
-  };
+    const { blocks, timeCalls } = round;
+    const { lead, word } = session;
+    play(() => compileHere({ owner: id, id: round.id, blocks, timeCalls, lead, word }), {
+      from: from - starts,
+      onEnd: ({ duration }) => setWanted({ from: starts + duration }),
+    });
+  });
+  // One round follows the other.
+  useEffect(() => {
+    if (wanted) listen(wanted.from);
+  }, [wanted, listen]);
   return { state, at: state === 'silent' ? null : place.at, stop, listen };
 }

@@ -23,7 +23,7 @@ export function CheckIn({ fighters, present, checklist, rotations, onChange }: C
                 className={here ? 'font-semibold' : ''}
                 checked={here !== undefined}
                 disabled={!fighter.fit}
-                onChange={(e) => onChange(fighter.id, e.target.checked ? {} : null)}
+                onChange={(checked) => onChange(fighter.id, checked ? {} : null)}
               />
               <span className="text-right text-sm text-quiet">
                 {fighter.fit ? fighter.grade : 'not fit to train'}
@@ -44,9 +44,9 @@ export function CheckIn({ fighters, present, checklist, rotations, onChange }: C
                       label={item}
                       className="text-sm"
                       checked={here.ticked.includes(item)}
-                      onChange={(e) =>
+                      onChange={(checked) =>
                         onChange(fighter.id, {
-                          ticked: e.target.checked
+                          ticked: checked
                             ? [...here.ticked, item]
                             : here.ticked.filter((each) => each !== item),
                         })
@@ -111,7 +111,7 @@ function RotationField({ label, value, from, to, none, onChange }: RotationField
       className="w-40"
       value={value === null ? '' : String(value)}
       choices={none === undefined ? choices : [{ value: '', label: none }, ...choices]}
-      onChange={(e) => onChange(e.target.value === '' ? null : Number(e.target.value))}
+      onChange={(value) => onChange(value === '' ? null : Number(value))}
     />
   );
 }

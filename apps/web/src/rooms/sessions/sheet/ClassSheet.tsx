@@ -1,12 +1,16 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { Printer } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { FighterView, PresentDto, SaveSheetDto, SheetView } from '@eurhythm/contract';
-import { put } from '../../../app/api.ts';
-import { PaperCautions } from '../../../app/Cautions.tsx';
-import { queries } from '../../../app/queries.ts';
+import { putting } from '../../../sync/letter.ts';
+import { SUBJECTS } from '../../../sync/subjects.ts';
+import { useWrite } from '../../../sync/useSync.ts';
+import { StaleNotice, staleSave, type StaleSave } from '../../../sync/StaleNotice.tsx';
+import { useStable } from '../../../ui/useStable.ts';
+import { PaperCautions } from '../../../ui/PaperCautions.tsx';
+import { queries } from '../../../server/queries.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
 import { CheckIn } from './CheckIn.tsx';
@@ -58,29 +62,40 @@ interface OpenSheetProps {
 }
 
 function OpenSheet({ saved, fighters, ranks, checklist }: OpenSheetProps) {
-  const { sessionId } = saved;
   const [sheet, setSheet] = useState<SaveSheetDto>({
     present: saved.present,
     size: saved.size,
     rotations: saved.rotations,
   });
-  const keeping = useKeptSheet(sessionId, sheet, saved);
-  const change = (changes: Partial<SaveSheetDto>): void => setSheet((before) => ({ ...before, ...changes }));
-  const changeOne = (fighterId: string, to: Partial<PresentDto> | null): void =>
-    setSheet((before) => {
-      const found = before.present.find((each) => each.fighterId === fighterId);
-      const others = before.present.filter((each) => each.fighterId !== fighterId);
-      if (to === null) return { ...before, present: others };
-      const entry = { ...(found ?? { fighterId, from: 0, until: null, ticked: [] }), ...to };
-      return {
-        ...before,
-        present: found
-          ? before.present.map((each) => (each.fighterId === fighterId ? entry : each))
-          : [...others, entry],
-      };
-    });
+  const keeping = useKeptSheet(saved, sheet);
+  const set = (next: SaveSheetDto): void => {
+    setSheet(next);
+    keeping.send(next);
+  };
+  const change = (changes: Partial<SaveSheetDto>): void => set({ ...sheet, ...changes });
+  const changeOne = (fighterId: string, to: Partial<PresentDto> | null): void => {
+    const { present } = sheet;
+    const at = present.findIndex((each) => each.fighterId === fighterId);
+    if (to === null) return change({ present: present.filter((_, i) => i !== at) });
+    const entry = { ...(present[at] ?? { fighterId, from: 0, until: null, ticked: [] }), ...to };
+    change({ present: at === -1 ? [...present, entry] : present.with(at, entry) });
+  };
   return (
     <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_7fr] print:block">
+      {keeping.stale && (
+        <div className="no-print xl:col-span-2">
+          <StaleNotice
+            stale={namedSheets(keeping.stale, fighters)}
+            fields={{ present: 'Who is here', size: 'Group size', rotations: 'Rotations' }}
+            onMine={keeping.keepMine}
+            onTheirs={() => {
+              const { present, size, rotations } = keeping.stale!.now;
+              keeping.take(keeping.stale!.now);
+              setSheet({ present, size, rotations });
+            }}
+          />
+        </div>
+      )}
       <Part
         title="At the door"
         aside={
@@ -103,29 +118,57 @@ function OpenSheet({ saved, fighters, ranks, checklist }: OpenSheetProps) {
   );
 }
 
-/** Sends the sheet whenever it has changed, one request after the other, and again while the server does not answer. */
-function useKeptSheet(
-  sessionId: string,
-  sheet: SaveSheetDto,
-  saved: SheetView,
-): { text: string; failed: boolean } {
+/** Both sheets with the names of those who are here instead of their ids. */
+function namedSheets(
+  { message, now, mine }: StaleSave<SheetView, SaveSheetDto>,
+  fighters: readonly FighterView[],
+) {
+  const named = ({ present, size, rotations }: SaveSheetDto) => ({
+    size,
+    rotations,
+    present: present.map(
+      ({ fighterId, ticked }) =>
+        `${fighters.find(({ id }) => id === fighterId)?.name ?? 'somebody who is gone'}${ticked.length > 0 ? ` (${ticked.length} checked)` : ''}`,
+    ),
+  });
+  return { message, now: named(now), mine: named(mine) };
+}
+
+/** Keeps the sheet at every press; the newest one is what the server gets, also when it was away. */
+function useKeptSheet({ sessionId, version }: SheetView, sheet: SaveSheetDto) {
   const client = useQueryClient();
   const [kept, setKept] = useState<SaveSheetDto>(sheet);
-  const keep = useMutation({
-    mutationFn: (now: SaveSheetDto) => put<SheetView>(`sessions/${sessionId}/sheet`, now),
-    onSuccess: (answer, now) => {
-      setKept(now);
-      client.setQueryData(['sessions', sessionId, 'sheet'], answer);
+  const [basedOn, setBasedOn] = useState(version);
+  const [stale, setStale] = useState<StaleSave<SheetView, SaveSheetDto> | null>(null);
+  const keep = useWrite<SheetView, { now: SaveSheetDto; over?: number }>(
+    ({ now, over }) =>
+      putting(SUBJECTS.sheet, `sessions/${sessionId}/sheet`, now, {
+        basedOn: over ?? basedOn,
+        page: `/sessions/${sessionId}/sheet`,
+      }),
+    {
+      onSuccess: (answer, { now }) => {
+        setKept(now);
+        setStale(null);
+        setBasedOn(answer.version);
+        client.setQueryData(['sessions', sessionId, 'sheet'], answer);
+      },
+      onError: (error, { now }) => setStale(staleSave(error, now)),
     },
-    retry: 3,
-  });
-  const { mutate, isPending, isError } = keep;
-  useEffect(() => {
-    if (sheet === kept || isPending || isError) return;
-    mutate(sheet);
-  }, [sheet, kept, isPending, isError, mutate, saved]);
-  const { reset } = keep;
-  useEffect(() => reset(), [sheet, reset]);
-  if (isError) return { text: `not kept: ${keep.error.message}`, failed: true };
-  return { text: sheet === kept ? 'kept' : 'keeping', failed: false };
+  );
+  const { mutate } = keep;
+  return {
+    stale,
+    send: useStable((now: SaveSheetDto) => mutate({ now })),
+    keepMine: (): void => {
+      if (stale) mutate({ now: sheet, over: stale.now.version });
+    },
+    take: (theirs: SheetView): void => {
+      setStale(null);
+      setBasedOn(theirs.version);
+      client.setQueryData(['sessions', sessionId, 'sheet'], theirs);
+    },
+    failed: keep.isError && sheet !== kept,
+    text: sheet === kept ? 'kept' : keep.isError ? `not kept: ${keep.error.message}` : 'keeping',
+  };
 }

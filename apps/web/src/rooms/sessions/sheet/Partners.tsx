@@ -47,14 +47,14 @@ export function Partners({ sheet, fighters, ranks, onChange }: PartnersProps) {
           className="w-60"
           value={String(size)}
           choices={SIZES}
-          onChange={(e) => onChange({ size: Number(e.target.value) as SaveSheetDto['size'] })}
+          onChange={(value) => onChange({ size: Number(value) as SaveSheetDto['size'] })}
         />
         <ChoiceField
           label="Rotations"
           className="w-28"
           value={String(rotations)}
           choices={Array.from({ length: 30 }, (_, i) => ({ value: String(i + 1), label: String(i + 1) }))}
-          onChange={(e) => onChange({ rotations: Number(e.target.value) })}
+          onChange={(value) => onChange({ rotations: Number(value) })}
         />
       </div>
       {present.length === 0 && (

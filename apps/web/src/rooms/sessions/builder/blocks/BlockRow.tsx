@@ -1,21 +1,18 @@
 import { ArrowDown, ArrowUp, BookMarked, Copy, X } from 'lucide-react';
-import type { MoveBook } from '@eurhythm/core/moves';
-import { isCounted } from '@eurhythm/core/plan';
-import type { AnyBlockDto } from '@eurhythm/contract';
+import { fillBlock, isCounted, kindOf } from '@eurhythm/core/rounds';
+import { rightBlock, type AnyBlockDto } from '@eurhythm/contract';
 import { IconButton } from '../../../../ui/Button.tsx';
-import { clockText } from '../../../../ui/times.ts';
-import { SmallStrip } from '../../../combos/SmallStrip.tsx';
-import { BLOCK_NAMES, tellBlock } from './newBlock.ts';
+import { clockText } from '@eurhythm/core/units';
+import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
+import { useBook } from '../../../../server/gymData.ts';
+import { useComboNames, useCombosById } from '../../useComboNames.ts';
+import { pageOf, tellBlock } from '../../kinds/kinds.ts';
 import { TimeField } from './TimeField.tsx';
 
 interface BlockRowProps {
   readonly block: AnyBlockDto;
   readonly isOpen: boolean;
   readonly error: string | undefined;
-  readonly comboName: (id: string | undefined) => string;
-  /** The line that the block begins with; null when it has none. */
-  readonly line: string | null;
-  readonly book: MoveBook;
   onOpen(): void;
   onSeconds(seconds: number): void;
   readonly onUp: (() => void) | null;
@@ -27,22 +24,14 @@ interface BlockRowProps {
 
 /** A block in its round: what it is, how long, and where it stands. */
 export function BlockRow(props: BlockRowProps) {
-  const {
-    block,
-    isOpen,
-    error,
-    comboName,
-    line,
-    book,
-    onOpen,
-    onSeconds,
-    onUp,
-    onDown,
-    onCopy,
-    onKeep,
-    onRemove,
-  } = props;
-  const [name] = BLOCK_NAMES[block.kind];
+  const { block, isOpen, error, onOpen, onSeconds, onUp, onDown, onCopy, onKeep, onRemove } = props;
+  const book = useBook();
+  const comboName = useComboNames();
+  const byId = useCombosById();
+  const { name, timeName = 'Work' } = pageOf(block);
+  const right = rightBlock(block);
+  /** The line that the block begins with. */
+  const line = kindOf(right).done(fillBlock(right, byId), book)[0] ?? null;
   return (
     <div
       className={`grid grid-cols-[1fr_6.5rem_auto] items-start gap-2 border-b border-l-[6px] border-b-rule py-1.5 pl-2 ${isOpen ? 'border-l-tape bg-paper' : 'border-l-transparent'}`}
@@ -60,7 +49,7 @@ export function BlockRow(props: BlockRowProps) {
         </span>
       ) : (
         <TimeField
-          label={block.kind === 'rest' ? 'Rest' : block.kind === 'talk' ? 'Talk' : 'Work'}
+          label={timeName}
           className="[&>label]:sr-only"
           seconds={block.seconds}
           error={error}

@@ -1,6 +1,6 @@
 import { TextField } from '../../../../ui/Field.tsx';
 import { useTyped } from '../../../../ui/TypedField.tsx';
-import { clockText, secondsFromClock } from '../../../../ui/times.ts';
+import { clockText, secondsFromClock } from '@eurhythm/core/units';
 
 interface TimeFieldProps {
   readonly label: string;

@@ -1,18 +1,19 @@
 import { X } from 'lucide-react';
-import type { ClassGroupDto, GymView } from '@eurhythm/contract';
-import type { FieldErrors } from '../../../../app/useFieldErrors.ts';
+import type { ClassGroupDto } from '@eurhythm/contract';
+import { useGym } from '../../../../server/gymData.ts';
+import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
 import { Button, IconButton } from '../../../../ui/Button.tsx';
 import { TextField, TickField } from '../../../../ui/Field.tsx';
 
 interface ClassGroupsProps {
   readonly groups: readonly ClassGroupDto[];
-  readonly gym: GymView;
   readonly errors: FieldErrors;
   onChange(groups: ClassGroupDto[]): void;
 }
 
 /** The groups that a class is split into, and the grades in each. A group can have combos and counts of its own. */
-export function ClassGroups({ groups, gym, errors, onChange }: ClassGroupsProps) {
+export function ClassGroups({ groups, errors, onChange }: ClassGroupsProps) {
+  const gym = useGym();
   const free = gym.grades.filter((grade) => !groups.some((group) => group.gradeIds.includes(grade.id)));
   const add = (): void =>
     onChange([
@@ -49,11 +50,11 @@ export function ClassGroups({ groups, gym, errors, onChange }: ClassGroupsProps)
                 key={grade.id}
                 label={grade.name}
                 checked={group.gradeIds.includes(grade.id)}
-                onChange={(e) =>
+                onChange={(checked) =>
                   onChange(
                     groups.with(i, {
                       ...group,
-                      gradeIds: e.target.checked
+                      gradeIds: checked
                         ? [...group.gradeIds, grade.id]
                         : group.gradeIds.filter((each) => each !== grade.id),
                     }),

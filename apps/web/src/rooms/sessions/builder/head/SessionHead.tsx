@@ -1,16 +1,16 @@
-import { format } from 'date-fns';
 import { useState } from 'react';
 import type { Seconds } from '@eurhythm/core/units';
-import type { GymView, SaveSessionDto } from '@eurhythm/contract';
-import { UndoButtons } from '../../../../app/UndoButtons.tsx';
-import type { Draft } from '../../../../app/useDraft.ts';
-import type { FieldErrors } from '../../../../app/useFieldErrors.ts';
+import type { SaveSessionDto } from '@eurhythm/contract';
+import { UndoButtons } from '../../../../sync/UndoButtons.tsx';
+import type { Draft } from '../../../../sync/useDraft.ts';
+import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
 import { Button, ButtonLink } from '../../../../ui/Button.tsx';
+import { WhenField } from '../../../../ui/DayFields.tsx';
 import { ChoiceField, TextField } from '../../../../ui/Field.tsx';
-import { clockText } from '../../../../ui/times.ts';
+import { clockText } from '@eurhythm/core/units';
 import { RepeatSheet } from '../../calendar/RepeatSheet.tsx';
 import { FilesMenu } from '../../paper/FilesMenu.tsx';
-import { LEAD_CHOICES } from '../choices.ts';
+import { LEAD_CHOICES } from '../../choices.ts';
 import { ClassGroups } from './ClassGroups.tsx';
 import { useRemoval } from './useRemoval.ts';
 import type { Saving } from './useSaving.ts';
@@ -24,7 +24,6 @@ interface SessionHeadProps {
   readonly seconds: Seconds;
   /** How many things there are to look at before the class. */
   readonly warnings: number;
-  readonly gym: GymView;
   readonly errors: FieldErrors;
   onChange(changes: Partial<SaveSessionDto>): void;
   onDraft(): void;
@@ -32,7 +31,7 @@ interface SessionHeadProps {
 
 /** What a session is called, when it is and for whom; its running total; and where to go with it. */
 export function SessionHead(props: SessionHeadProps) {
-  const { id, isKnown, session, draft, saving, seconds, warnings, gym, errors, onChange, onDraft } = props;
+  const { id, isKnown, session, draft, saving, seconds, warnings, errors, onChange, onDraft } = props;
   const [isRepeating, setRepeating] = useState(false);
   const remove = useRemoval(id, session, draft);
   return (
@@ -72,15 +71,12 @@ export function SessionHead(props: SessionHeadProps) {
           error={errors.of('title')}
           onChange={(e) => onChange({ title: e.target.value })}
         />
-        <TextField
+        <WhenField
           label="When"
-          type="datetime-local"
           className="w-56"
-          value={session.plannedFor ? format(new Date(session.plannedFor), "yyyy-MM-dd'T'HH:mm") : ''}
+          value={session.plannedFor ?? null}
           error={errors.of('plannedFor')}
-          onChange={(e) =>
-            onChange({ plannedFor: e.target.value === '' ? null : new Date(e.target.value).toISOString() })
-          }
+          onChange={(plannedFor) => onChange({ plannedFor })}
         />
         {isKnown && session.plannedFor && (
           <Button weight="bare" className="px-1!" onClick={() => setRepeating(true)}>
@@ -99,13 +95,12 @@ export function SessionHead(props: SessionHeadProps) {
           className="w-28"
           value={session.lead}
           choices={LEAD_CHOICES}
-          onChange={(e) => onChange({ lead: e.target.value as 'left' | 'right' })}
+          onChange={(value) => onChange({ lead: value })}
         />
       </div>
       <div className="flex items-start justify-between gap-4">
         <ClassGroups
           groups={session.groups ?? []}
-          gym={gym}
           errors={errors}
           onChange={(groups) => onChange({ groups })}
         />

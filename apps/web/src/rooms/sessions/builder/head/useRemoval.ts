@@ -2,9 +2,12 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { SaveSessionDto, SheetView } from '@eurhythm/contract';
-import { put, send } from '../../../../app/api.ts';
-import { toastWithUndo } from '../../../../app/toastWithUndo.ts';
-import { putDraft, type Draft } from '../../../../app/useDraft.ts';
+import { get } from '../../../../server/api.ts';
+import { putting, takingOut } from '../../../../sync/letter.ts';
+import { SUBJECTS } from '../../../../sync/subjects.ts';
+import { write } from '../../../../sync/useSync.ts';
+import { toastWithUndo } from '../../../../ui/toastWithUndo.ts';
+import { putDraft, type Draft } from '../../../../sync/useDraft.ts';
 
 /** Takes a session out; undo brings it back with who was ticked at the door. One that was held stays, and says why. */
 export function useRemoval(id: string, session: SaveSessionDto, draft: Draft<SaveSessionDto>): () => void {
@@ -16,19 +19,20 @@ export function useRemoval(id: string, session: SaveSessionDto, draft: Draft<Sav
   };
   const remove = useMutation({
     mutationFn: async () => {
-      const sheet = await send<SheetView>('GET', `sessions/${id}/sheet`);
-      await send('DELETE', `sessions/${id}`);
+      const sheet = await get<SheetView>(`sessions/${id}/sheet`);
+      await write(takingOut(SUBJECTS.session, `sessions/${id}`));
       return sheet;
     },
-    onSuccess: async ({ sessionId: _, ...sheet }) => {
+    onSuccess: async ({ present, size, rotations }) => {
       draft.clear();
       await navigate('/sessions');
       client.removeQueries({ queryKey: ['sessions', id] });
       await refresh();
       toastWithUndo(`“${session.title}” is taken out.`, async () => {
         putDraft(`session.${id}`, session);
-        await put(`sessions/${id}`, session);
-        if (sheet.present.length > 0) await put(`sessions/${id}/sheet`, sheet);
+        await write(putting(SUBJECTS.session, `sessions/${id}`, session));
+        const sheet = { present, size, rotations };
+        if (present.length > 0) await write(putting(SUBJECTS.sheet, `sessions/${id}/sheet`, sheet));
         await refresh();
         await navigate(`/sessions/${id}`);
       });

@@ -1,16 +1,17 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { SaveSessionDto, checkFields, type SessionView } from '@eurhythm/contract';
-import { Refused, put } from '../../../../app/api.ts';
-import type { Draft } from '../../../../app/useDraft.ts';
-import type { FieldErrors } from '../../../../app/useFieldErrors.ts';
-import { useShortcut } from '../../../../app/useShortcut.ts';
+import { putting } from '../../../../sync/letter.ts';
+import { SUBJECTS } from '../../../../sync/subjects.ts';
+import { useWrite } from '../../../../sync/useSync.ts';
+import { staleSave, type StaleSave } from '../../../../sync/StaleNotice.tsx';
+import type { Draft } from '../../../../sync/useDraft.ts';
+import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
+import { useShortcut } from '../../../../ui/useShortcut.ts';
 
 /** A change is sent when nothing more came for so long. */
 const SETTLES_AFTER = 1200;
-/** A server that does not answer is asked again after so long. */
-const ASKS_AGAIN_AFTER = 5000;
 
 export interface Saving {
   /** What is known of the last change, in a few words. */
@@ -18,6 +19,17 @@ export interface Saving {
   /** Whether the server has the session as it stands. */
   readonly isSaved: boolean;
   saveNow(): void;
+  /** A save that somebody else came before. */
+  readonly stale: StaleSave<SessionView, SaveSessionDto> | null;
+  saveMine(): void;
+  takeTheirs(): void;
+}
+
+interface Save {
+  readonly written: SaveSessionDto;
+  readonly basedOn: number | undefined;
+  /** Asked for by a press, so that it is told. */
+  readonly loud: boolean;
 }
 
 /**
@@ -34,43 +46,49 @@ export function useSaving(
   const [refused, setRefused] = useState<{ readonly session: SaveSessionDto; readonly why: string } | null>(
     null,
   );
-  const save = useMutation({
-    mutationFn: ({ written }: { written: SaveSessionDto; loud: boolean }) =>
-      put<SessionView>(`sessions/${id}`, written),
-    onSuccess: async (saved, { written, loud }) => {
-      setRefused(null);
-      draft.settle(written);
-      client.setQueryData(['sessions', id], saved);
-      errors.show([]);
-      await client.invalidateQueries({ queryKey: ['sessions'], exact: true });
-      await client.invalidateQueries({ queryKey: ['today'] });
-      if (loud) toast(`“${saved.title}” is saved.`);
+  const [stale, setStale] = useState<StaleSave<SessionView, SaveSessionDto> | null>(null);
+  const save = useWrite<SessionView, Save>(
+    ({ written, basedOn }) =>
+      putting(SUBJECTS.session, `sessions/${id}`, written, { basedOn, page: `/sessions/${id}` }),
+    {
+      onSuccess: async (saved, { written, loud }) => {
+        setRefused(null);
+        setStale(null);
+        draft.settle(written, saved.version);
+        client.setQueryData(['sessions', id], saved);
+        errors.show([]);
+        await client.invalidateQueries({ queryKey: ['sessions'], exact: true });
+        await client.invalidateQueries({ queryKey: ['today'] });
+        if (loud) toast(`“${saved.title}” is saved.`);
+      },
+      onError: (error, { written }) => {
+        setRefused({ session: written, why: error.message });
+        const late = staleSave<SessionView, SaveSessionDto>(error, written);
+        if (late) setStale(late);
+        else errors.showFailure(error);
+      },
     },
-    onError: (error, { written, loud }) => {
-      setRefused({ session: written, why: error.message });
-      if (loud || !(error instanceof Refused && error.status === 0)) errors.showFailure(error);
-    },
-  });
+  );
   const { mutate } = save;
-  const isAway = save.error instanceof Refused && save.error.status === 0;
-  const isWaiting = draft.isChanged && !save.isPending && (refused?.session !== session || isAway);
+  const { basedOn } = draft;
+  const isWaiting = draft.isChanged && !stale && refused?.session !== session;
   useEffect(() => {
     if (!isWaiting) return;
     const send = (): void => {
       // Looking through a whole session takes a while, so it is done when the keys rest.
       const [fault] = checkFields(SaveSessionDto, session);
       if (fault) setRefused({ session, why: fault.message });
-      else mutate({ written: session, loud: false });
+      else mutate({ written: session, basedOn, loud: false });
     };
-    const timer = setTimeout(send, isAway ? ASKS_AGAIN_AFTER : SETTLES_AFTER);
+    const timer = setTimeout(send, SETTLES_AFTER);
     return () => clearTimeout(timer);
-  }, [isWaiting, isAway, session, mutate]);
+  }, [isWaiting, session, basedOn, mutate]);
 
   const saveNow = (): void => {
     const wrong = checkFields(SaveSessionDto, session);
     errors.show(wrong);
     if (wrong[0]) onFault(wrong[0].field);
-    else mutate({ written: session, loud: true });
+    else mutate({ written: session, basedOn, loud: true });
   };
   useShortcut('mod+s', saveNow);
   const isSaved = isKnown && !draft.isChanged && !save.isPending;
@@ -83,5 +101,14 @@ export function useSaving(
         : isKnown
           ? 'saved'
           : 'new';
-  return { status, isSaved, saveNow };
+  const saveMine = (): void => {
+    if (stale) mutate({ written: session, basedOn: stale.now.version, loud: true });
+  };
+  const takeTheirs = (): void => {
+    if (!stale) return;
+    client.setQueryData(['sessions', id], stale.now);
+    setStale(null);
+    draft.clear();
+  };
+  return { status, isSaved, saveNow, stale, saveMine, takeTheirs };
 }

@@ -1,7 +1,6 @@
 import { X } from 'lucide-react';
-import type { MoveBook } from '@eurhythm/core/moves';
-import type { ComboView } from '@eurhythm/contract';
-import { SmallStrip } from '../../../combos/SmallStrip.tsx';
+import { useBook, useCombos } from '../../../../server/gymData.ts';
+import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
 import { IconButton } from '../../../../ui/Button.tsx';
 import { ChoiceField } from '../../../../ui/Field.tsx';
 
@@ -10,22 +9,14 @@ interface ComboPickerProps {
   /** What the field that adds one is called. */
   readonly add?: string;
   readonly chosen: readonly string[];
-  readonly combos: readonly ComboView[];
-  readonly book: MoveBook;
   readonly error: string | undefined;
   onChange(ids: string[]): void;
 }
 
 /** The combos of a round in the order in which they are called. */
-export function ComboPicker({
-  label,
-  add = 'Add a combo',
-  chosen,
-  combos,
-  book,
-  error,
-  onChange,
-}: ComboPickerProps) {
+export function ComboPicker({ label, add = 'Add a combo', chosen, error, onChange }: ComboPickerProps) {
+  const combos = useCombos();
+  const book = useBook();
   const known = new Map(combos.map((combo) => [combo.id, combo]));
   const choices = [
     { value: '', label: add },
@@ -63,7 +54,7 @@ export function ComboPicker({
         value=""
         error={error}
         choices={choices}
-        onChange={(e) => e.target.value !== '' && onChange([...chosen, e.target.value])}
+        onChange={(value) => value !== '' && onChange([...chosen, value])}
       />
     </div>
   );

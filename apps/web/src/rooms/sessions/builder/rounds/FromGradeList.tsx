@@ -1,26 +1,24 @@
 import { useQuery } from '@tanstack/react-query';
-import type { MoveBook } from '@eurhythm/core/moves';
-import { countedTechnique, type AnyBlockDto, type ComboView } from '@eurhythm/contract';
-import { queries } from '../../../../app/queries.ts';
+import { countedTechnique, type DraftTechnique } from '@eurhythm/core/plan';
+import { usualBlock } from '@eurhythm/core/rounds';
+import type { AnyBlockDto, CountBlockDto } from '@eurhythm/contract';
+import { useBook, useGym } from '../../../../server/gymData.ts';
+import { useCombosById } from '../../useComboNames.ts';
+import { queries } from '../../../../server/queries.ts';
 import { ChoiceField } from '../../../../ui/Field.tsx';
-import { newCountBlock } from '../blocks/newBlock.ts';
-
-interface FromGradeListProps {
-  readonly comboLine: (id: string | null) => ComboView | undefined;
-  readonly book: MoveBook;
-  onAdd(block: AnyBlockDto): void;
-}
 
 /** What the grades train, with their counts, to be put into the round as it stands in their lists. */
-export function FromGradeList({ comboLine, book, onAdd }: FromGradeListProps) {
+export function FromGradeList({ onAdd }: { onAdd: (block: AnyBlockDto) => void }) {
   const { data: lists } = useQuery(queries.techniques());
-  const { data: gym } = useQuery(queries.gym());
-  if (!lists || !gym) return null;
+  const gym = useGym();
+  const book = useBook();
+  const byId = useCombosById();
+  if (!lists) return null;
   const entries = gym.grades.flatMap((grade) =>
     (lists[grade.id] ?? []).flatMap((technique) => {
-      const counts = countedTechnique(technique, comboLine(technique.comboId), book);
+      const counts = countedTechnique(technique, byId.get(technique.comboId ?? ''), book);
       if (!counts) return [];
-      const block = { ...newCountBlock(''), ...counts };
+      const block = newCount(counts);
       return [{ key: `${grade.id}/${technique.id}`, grade: grade.name, block }];
     }),
   );
@@ -37,10 +35,14 @@ export function FromGradeList({ comboLine, book, onAdd }: FromGradeListProps) {
           label: `${grade}: ${block.title}, ${block.reps}${block.sides === 'both' ? ' each side' : ''} × ${block.sets}`,
         })),
       ]}
-      onChange={(e) => {
-        const entry = entries.find(({ key }) => key === e.target.value);
+      onChange={(value) => {
+        const entry = entries.find(({ key }) => key === value);
         if (entry) onAdd(entry.block);
       }}
     />
   );
+}
+
+function newCount(counts: DraftTechnique): CountBlockDto {
+  return { ...(usualBlock('count', '') as CountBlockDto), ...counts };
 }

@@ -1,31 +1,31 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { groupBy } from '@eurhythm/core/units';
-import { CompileRoundDto, checkFields, type CompiledRoundView, type RoundDto } from '@eurhythm/contract';
-import { send } from '../../../../app/api.ts';
-import { useRested } from '../../../../app/useRested.ts';
-import { clockText } from '../../../../ui/times.ts';
+import { PlanBlocksDto, checkFields, type RoundDto } from '@eurhythm/contract';
+import { compileHere } from '../../../../floor/compileHere.ts';
+import { useRested } from '../../../../ui/useRested.ts';
+import { clockText } from '@eurhythm/core/units';
 
 /** Milliseconds without a change before the round is compiled. */
 const RESTS_FOR = 300;
 
 /** Compiles the round as it stands and tells what would be heard, and which calls found no room. */
 export function RoundCheck({
-  round: { blocks, timeCalls },
+  owner,
+  round: { id, blocks, timeCalls },
   lead,
 }: {
+  /** The session, whose chances are drawn as when it is heard. */
+  owner: string;
   round: RoundDto;
   lead: 'left' | 'right';
 }) {
-  const asked = useMemo(
-    () => ({ blocks, lead, seed: 0, ...(timeCalls ? { timeCalls } : {}) }),
-    [blocks, timeCalls, lead],
-  );
+  const asked = useMemo(() => ({ blocks, ...(timeCalls ? { timeCalls } : {}) }), [blocks, timeCalls]);
   const request = useRested(asked, RESTS_FOR);
-  const isSound = useMemo(() => checkFields(CompileRoundDto, request).length === 0, [request]);
+  const isSound = useMemo(() => checkFields(PlanBlocksDto, request).length === 0, [request]);
   const { data, error } = useQuery({
-    queryKey: ['check', request],
-    queryFn: () => send<CompiledRoundView>('POST', 'rounds/compile', request),
+    queryKey: ['check', owner, id, lead, request],
+    queryFn: () => compileHere({ owner, id, lead, ...request }),
     enabled: isSound,
     placeholderData: (before) => before,
   });

@@ -1,41 +1,30 @@
-import { memo, useMemo, useState } from 'react';
-import type { MoveBook } from '@eurhythm/core/moves';
-import { linesOf } from '@eurhythm/core/plan';
+import { memo, useState } from 'react';
 import { BLOCK_KINDS } from '@eurhythm/core/rounds';
 import { PACE_FACTORS } from '@eurhythm/core/body';
-import {
-  plannedBlock,
-  rightBlock,
-  withExactLength,
-  type AnyBlockDto,
-  type ComboView,
-  type RoundDto,
-  type SchoolDto,
-} from '@eurhythm/contract';
-import type { FieldErrors } from '../../../../app/useFieldErrors.ts';
+import { withRightLength, type AnyBlockDto, type RoundDto } from '@eurhythm/contract';
+import { useBook, useCombos, useGym } from '../../../../server/gymData.ts';
+import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
 import { ChoiceField, TextField } from '../../../../ui/Field.tsx';
 import { Part } from '../../../../ui/Panel.tsx';
 import { BlockRow } from '../blocks/BlockRow.tsx';
 import { BlockSettings } from '../blocks/BlockSettings.tsx';
-import { BLOCK_NAMES, newBlock, type BlockKind } from '../blocks/newBlock.ts';
+import { newBlock, pageOf } from '../../kinds/kinds.ts';
 import { blockPlace, placeToAdd, withBlock } from '../arrange.ts';
-import { comboName } from '../comboName.ts';
+import { firstComboOf } from '../../useComboNames.ts';
 import { SortableList, SortableRow } from '../Sortable.tsx';
 import { FromGradeList } from './FromGradeList.tsx';
-import { KIND_CHOICES } from '../choices.ts';
+import { KIND_CHOICES } from '../../choices.ts';
 import { freeBlockId } from '../newRound.ts';
 import { RoundCheck } from './RoundCheck.tsx';
 import { TimeCalls } from './TimeCalls.tsx';
 
 interface RoundEditorProps {
+  /** The session that it stands in. */
+  readonly owner: string;
   readonly round: RoundDto;
   /** Where the round stands in the session, as in the errors: "rounds.2". */
   readonly path: string;
   readonly lead: 'left' | 'right';
-  readonly combos: readonly ComboView[];
-  readonly firstCombo: string | null;
-  readonly book: MoveBook;
-  readonly school: SchoolDto;
   readonly errors: FieldErrors;
   /** Names of the groups of the class. */
   readonly groups: readonly string[];
@@ -46,23 +35,23 @@ interface RoundEditorProps {
 
 /** One round: its blocks in order, and the settings of the one that is open. */
 export const RoundEditor = memo(function RoundEditor({
+  owner,
   round,
   path,
   lead,
-  combos,
-  firstCombo,
-  book,
-  school,
   errors,
   groups,
   onChange,
   onKeep,
 }: RoundEditorProps) {
+  const book = useBook();
+  const combos = useCombos();
+  const { grades, school } = useGym();
   const [openId, setOpenId] = useState(round.blocks.find((block) => block.kind !== 'rest')?.id ?? null);
   const { blocks } = round;
   const openAt = blocks.findIndex((block) => block.id === openId);
   const setBlocks = (next: AnyBlockDto[]): void => onChange({ ...round, blocks: next });
-  const exact = (block: AnyBlockDto): AnyBlockDto => withExactLength(block, book, PACE_FACTORS[school.pace]);
+  const exact = (block: AnyBlockDto): AnyBlockDto => withRightLength(block, book, PACE_FACTORS[school.pace]);
   const changeBlock = (at: number, block: AnyBlockDto): void => setBlocks(blocks.with(at, exact(block)));
   const add = (block: AnyBlockDto, at = placeToAdd(round)): void => {
     const own = { ...block, id: freeBlockId(round) };
@@ -70,7 +59,6 @@ export const RoundEditor = memo(function RoundEditor({
     setOpenId(own.id);
   };
   const swap = (i: number, j: number): void => setBlocks(blocks.with(i, blocks[j]!).with(j, blocks[i]!));
-  const byId = useMemo(() => new Map(combos.map((combo) => [combo.id, combo])), [combos]);
   return (
     <Part title={round.title || 'No title yet'}>
       <div className="grid grid-cols-6 gap-3 pt-3">
@@ -86,7 +74,7 @@ export const RoundEditor = memo(function RoundEditor({
           className="col-span-2"
           value={round.kind}
           choices={KIND_CHOICES}
-          onChange={(e) => onChange({ ...round, kind: e.target.value as RoundDto['kind'] })}
+          onChange={(value) => onChange({ ...round, kind: value })}
         />
       </div>
       {errors.of(`${path}.blocks`) !== undefined && (
@@ -100,21 +88,18 @@ export const RoundEditor = memo(function RoundEditor({
             <SortableRow
               key={block.id}
               id={blockPlace(round.id, block.id)}
-              label={`block ${BLOCK_NAMES[block.kind][0]}`}
+              label={`block ${pageOf(block).name}`}
             >
               <BlockRow
                 block={block}
                 isOpen={block.id === openId}
                 error={errors.of(`${path}.blocks.${i}.seconds`)}
-                comboName={(id) => comboName(id, combos)}
-                line={linesOf(plannedBlock(rightBlock(block), byId), book)[0] ?? null}
-                book={book}
                 onOpen={() => setOpenId(block.id)}
                 onSeconds={(seconds) => changeBlock(i, { ...block, seconds })}
                 onUp={i > 0 ? () => swap(i, i - 1) : null}
                 onDown={i < blocks.length - 1 ? () => swap(i, i + 1) : null}
                 onCopy={() => add(block, i + 1)}
-                onKeep={() => onKeep({ ...round, title: BLOCK_NAMES[block.kind][0], blocks: [block] })}
+                onKeep={() => onKeep({ ...round, title: pageOf(block).name, blocks: [block] })}
                 onRemove={() => setBlocks(blocks.toSpliced(i, 1))}
               />
             </SortableRow>
@@ -127,26 +112,27 @@ export const RoundEditor = memo(function RoundEditor({
         value=""
         choices={[
           { value: '', label: 'choose what comes next' },
-          ...BLOCK_KINDS.map((kind) => ({ value: kind, label: BLOCK_NAMES[kind].join(': ') })),
+          ...BLOCK_KINDS.map((kind) => ({
+            value: kind,
+            label: `${pageOf({ kind }).name}: ${pageOf({ kind }).what}`,
+          })),
         ]}
-        onChange={(e) =>
-          e.target.value !== '' && add(newBlock(e.target.value as BlockKind, '', firstCombo, school.words))
+        onChange={(value) =>
+          value !== '' && add(newBlock(value, '', firstComboOf(combos, grades), school.words))
         }
       />
-      <FromGradeList comboLine={(id) => combos.find((each) => each.id === id)} book={book} onAdd={add} />
+      <FromGradeList onAdd={add} />
       {blocks[openAt] && (
         <BlockSettings
           block={blocks[openAt]}
           path={`${path}.blocks.${openAt}`}
-          combos={combos}
-          book={book}
           errors={errors}
           groups={groups}
           onChange={(block) => changeBlock(openAt, block)}
         />
       )}
       <TimeCalls timeCalls={round.timeCalls} onChange={(timeCalls) => onChange({ ...round, timeCalls })} />
-      <RoundCheck round={round} lead={lead} />
+      <RoundCheck owner={owner} round={round} lead={lead} />
     </Part>
   );
 });

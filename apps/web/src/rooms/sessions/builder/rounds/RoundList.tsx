@@ -1,10 +1,9 @@
 import { memo } from 'react';
-import type { MoveBook } from '@eurhythm/core/moves';
 import { seriesOf } from '@eurhythm/core/plan';
-import type { ComboView, RoundDto } from '@eurhythm/contract';
-import type { FieldErrors } from '../../../../app/useFieldErrors.ts';
-import { toastWithUndo } from '../../../../app/toastWithUndo.ts';
-import { useStable, useStableActions } from '../../../../app/useStable.ts';
+import type { RoundDto } from '@eurhythm/contract';
+import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
+import { toastWithUndo } from '../../../../ui/toastWithUndo.ts';
+import { useStable, useStableActions } from '../../../../ui/useStable.ts';
 import { joinedWithBefore, partedFromBefore, roundPlace, withTimes } from '../arrange.ts';
 import { copyRound, freeRoundId } from '../newRound.ts';
 import { RoundRow, type RoundActions } from './RoundRow.tsx';
@@ -12,8 +11,6 @@ import { SortableList } from '../Sortable.tsx';
 
 interface RoundListProps {
   readonly rounds: readonly RoundDto[];
-  readonly combos: readonly ComboView[];
-  readonly book: MoveBook;
   readonly chosen: number;
   readonly errors: FieldErrors;
   onChoose(index: number): void;
@@ -23,7 +20,7 @@ interface RoundListProps {
 
 /** The rounds in order; those of a series stand under one mark that says how often they are held. */
 export const RoundList = memo(function RoundList(props: RoundListProps) {
-  const { rounds, combos, book, chosen, errors, onChoose, onChange, onKeep } = props;
+  const { rounds, chosen, errors, onChoose, onChange, onKeep } = props;
   const putBack = useStable((gone: RoundDto, at: number): void => {
     if (!rounds.some((round) => round.id === gone.id)) onChange(rounds.toSpliced(at, 0, gone));
   });
@@ -54,8 +51,6 @@ export const RoundList = memo(function RoundList(props: RoundListProps) {
       index={i}
       isLast={i === rounds.length - 1}
       isJoined={i > 0 && Boolean(round.series) && rounds[i - 1]?.series?.id === round.series?.id}
-      combos={combos}
-      book={book}
       isChosen={i === chosen}
       hasFault={errors.under(`rounds.${i}`).length > 0}
       actions={actions}

@@ -1,14 +1,15 @@
 import { ArrowDown, ArrowUp, BookMarked, Copy, Trash2 } from 'lucide-react';
 import { memo } from 'react';
-import type { MoveBook } from '@eurhythm/core/moves';
 import { roundSeconds } from '@eurhythm/core/plan';
-import type { ComboView, RoundDto } from '@eurhythm/contract';
+import type { RoundDto } from '@eurhythm/contract';
 import { IconButton } from '../../../../ui/Button.tsx';
-import { clockText } from '../../../../ui/times.ts';
-import { SmallStrip } from '../../../combos/SmallStrip.tsx';
+import { clockText } from '@eurhythm/core/units';
+import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
 import { roundPlace } from '../arrange.ts';
-import { comboName } from '../comboName.ts';
-import { tellBlock } from '../blocks/newBlock.ts';
+import { useBook } from '../../../../server/gymData.ts';
+import { useComboNames, useCombosById } from '../../useComboNames.ts';
+import type { NameOf } from '../../kinds/blockPage.ts';
+import { tellBlock } from '../../kinds/kinds.ts';
 import { SeriesMark } from './SeriesMark.tsx';
 import { SortableRow } from '../Sortable.tsx';
 
@@ -31,8 +32,6 @@ interface RoundRowProps {
   readonly isLast: boolean;
   /** Whether it is held in turn with the round before it. */
   readonly isJoined: boolean;
-  readonly combos: readonly ComboView[];
-  readonly book: MoveBook;
   readonly isChosen: boolean;
   readonly hasFault: boolean;
   readonly actions: RoundActions;
@@ -40,10 +39,12 @@ interface RoundRowProps {
 
 /** A round in the list of a session: what is done, how long, and what can be done with it. */
 export const RoundRow = memo(function RoundRow(props: RoundRowProps) {
-  const { round, index, isLast, isJoined, combos, book, isChosen, hasFault, actions } = props;
+  const { round, index, isLast, isJoined, isChosen, hasFault, actions } = props;
   const work = round.blocks.find((block) => block.kind !== 'rest');
-  const first =
-    work?.kind === 'combo' ? combos.find((combo) => combo.id === work.combos[0]?.comboId) : undefined;
+  const book = useBook();
+  const nameOf = useComboNames();
+  const byId = useCombosById();
+  const first = work?.kind === 'combo' ? byId.get(work.combos[0]?.comboId ?? '') : undefined;
   return (
     <SortableRow id={roundPlace(round.id)} label={`round ${round.title}`}>
       <div
@@ -58,7 +59,7 @@ export const RoundRow = memo(function RoundRow(props: RoundRowProps) {
           <span className="min-w-0">
             <span className="block truncate font-semibold">{round.title || 'No title yet'}</span>{' '}
             <span className="block truncate text-sm text-quiet">
-              {work ? tellRound(round, (id) => comboName(id, combos)) : 'nothing yet'}
+              {work ? tellRound(round, nameOf) : 'nothing yet'}
             </span>
             {hasFault && <span className="text-sm font-semibold text-caution">Something is wrong here</span>}
           </span>
@@ -104,7 +105,7 @@ export const RoundRow = memo(function RoundRow(props: RoundRowProps) {
 });
 
 /** What is done in a round: its blocks of work in a few words. */
-function tellRound(round: RoundDto, name: (id: string | undefined) => string): string {
+function tellRound(round: RoundDto, name: NameOf): string {
   return round.blocks
     .filter((block) => block.kind !== 'rest')
     .map((block) => tellBlock(block, name))

@@ -31,10 +31,8 @@ export function TimeCalls({ timeCalls = USUAL_TIME_CALLS, onChange }: TimeCallsP
             key={call}
             label={NAMES[call]}
             checked={timeCalls.includes(call)}
-            onChange={(e) =>
-              onChange(
-                TIME_CALLS.filter((each) => (each === call ? e.target.checked : timeCalls.includes(each))),
-              )
+            onChange={(checked) =>
+              onChange(TIME_CALLS.filter((each) => (each === call ? checked : timeCalls.includes(each))))
             }
           />
         ))}

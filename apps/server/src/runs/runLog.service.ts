@@ -1,0 +1,79 @@
+import { Injectable } from '@nestjs/common';
+import type { RunEventView } from '@eurhythm/contract';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { RUN_EVENT_KINDS } from '@eurhythm/core/run';
+import type { Database } from '../store/openStore.ts';
+import { runEvents, runs } from '../store/schema.ts';
+import { InjectDatabase } from '../store/store.module.ts';
+import type { Transaction } from '../store/transaction.ts';
+
+/** Something to be put into the log of a run. */
+export interface LogEntry {
+  /** Made by the device, so that it is taken once. */
+  readonly id: string;
+  readonly kind: RunEventView['kind'];
+  readonly at: string;
+  readonly data: Readonly<Record<string, unknown>>;
+}
+
+/** Everything that was done to a run, in the order in which the server took it. */
+@Injectable()
+export class RunLogService {
+  constructor(@InjectDatabase() private readonly database: Database) {}
+
+  /** Puts something into the log, once; gives whether it is new. The run's row is locked, so that places follow each other. */
+  async append(tx: Transaction, runId: string, { id, kind, at, data }: LogEntry): Promise<boolean> {
+    await tx.select({ id: runs.id }).from(runs).where(eq(runs.id, runId)).for('update');
+    const [known] = await tx
+      .select({ id: runEvents.id })
+      .from(runEvents)
+      .where(and(eq(runEvents.runId, runId), eq(runEvents.id, id)));
+    if (known) return false;
+    const [last] = await tx
+      .select({ sequence: sql<number>`coalesce(max(${runEvents.sequence}), 0)`.mapWith(Number) })
+      .from(runEvents)
+      .where(eq(runEvents.runId, runId));
+    await tx.insert(runEvents).values({
+      runId,
+      sequence: last!.sequence + 1,
+      id,
+      kind,
+      at: new Date(at),
+      receivedAt: new Date(),
+      data,
+    });
+    return true;
+  }
+
+  /** What was done to the run itself. */
+  async movesOf(runId: string): Promise<RunEventView[]> {
+    const rows = await this.database
+      .select()
+      .from(runEvents)
+      .where(and(eq(runEvents.runId, runId), inArray(runEvents.kind, [...RUN_EVENT_KINDS])))
+      .orderBy(asc(runEvents.sequence));
+    return rows.map(eventView);
+  }
+}
+
+export function eventView({
+  id,
+  sequence,
+  kind,
+  at,
+  receivedAt,
+  data,
+}: typeof runEvents.$inferSelect): RunEventView {
+  const { round, position, running, by } = data as Partial<RunEventView>;
+  return {
+    id,
+    sequence,
+    kind,
+    at: at.toISOString(),
+    receivedAt: receivedAt.toISOString(),
+    ...(round === undefined ? {} : { round }),
+    ...(position === undefined ? {} : { position }),
+    ...(running === undefined ? {} : { running }),
+    ...(by === undefined ? {} : { by }),
+  };
+}

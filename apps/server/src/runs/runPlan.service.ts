@@ -1,0 +1,39 @@
+import { Injectable } from '@nestjs/common';
+import { TIME_CALLS } from '@eurhythm/core/rounds';
+import { burstRound } from '@eurhythm/core/run';
+import type { PlannedRoundView, RunPlanView } from '@eurhythm/contract';
+import { MovesService } from '../moves/moves.service.ts';
+import { RoundsService } from '../sessions/rounds.service.ts';
+import { RunsService } from './runs.service.ts';
+
+/** Any burst says the same, however long it is. */
+const ANY_SECONDS = 10;
+
+/** Everything that a device needs to play a run by itself, given once. */
+@Injectable()
+export class RunPlanService {
+  constructor(
+    private readonly runs: RunsService,
+    private readonly rounds: RoundsService,
+    private readonly moves: MovesService,
+  ) {}
+
+  async plan(runId: string): Promise<RunPlanView> {
+    const { lead, word, rounds } = await this.runs.one(runId);
+    const all = [...rounds.flatMap(({ blocks }) => blocks), ...burstRound(ANY_SECONDS).blocks];
+    const [book, planned] = await Promise.all([
+      this.moves.view(),
+      this.rounds.plan({
+        blocks: all as (typeof rounds)[number]['blocks'],
+        word,
+        timeCalls: [...TIME_CALLS],
+      }),
+    ]);
+    let taken = 0;
+    const filled = rounds.map(({ id, title, kind, blocks, timeCalls }): PlannedRoundView => {
+      const own = planned.blocks.slice(taken, (taken += blocks.length));
+      return { id, title, kind, blocks: own, ...(timeCalls ? { timeCalls } : {}) };
+    });
+    return { runId, lead, word, count: planned.count, rounds: filled, book, clips: planned.clips };
+  }
+}

@@ -1,0 +1,31 @@
+import { Body, Controller, Get, Module, Param, Put } from '@nestjs/common';
+import { SaveTestDto, TestList, TestView } from '@eurhythm/contract';
+import { FightersModule } from '../fighters/fighters.module.ts';
+import { answers } from '../house/answers.ts';
+import { OwnId } from '../house/ownId.ts';
+import { TestsService } from './tests.service.ts';
+
+@Controller('api/tests')
+class TestsController {
+  constructor(private readonly tests: TestsService) {}
+
+  @Get()
+  @answers(TestList)
+  async list(): Promise<TestList> {
+    return { items: await this.tests.list() };
+  }
+
+  @Put(':id')
+  @answers(TestView)
+  save(@Param('id', OwnId) id: string, @Body() body: SaveTestDto): Promise<TestView> {
+    return this.tests.save(id, body);
+  }
+}
+
+@Module({
+  imports: [FightersModule],
+  controllers: [TestsController],
+  providers: [TestsService],
+  exports: [TestsService],
+})
+export class TestsModule {}

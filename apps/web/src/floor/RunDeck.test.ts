@@ -1,0 +1,240 @@
+import type { Cycle, TempoShift } from '@eurhythm/core/rounds';
+import { UNTOUCHED_RUN, placeInRun, runState, type RoundToPlay, type RunEvent } from '@eurhythm/core/run';
+import { RunDeck, type Desk, type Player } from './RunDeck.ts';
+
+const SECONDS = 60;
+
+/** A round of ten times through, six seconds each, faster from where it is changed on. */
+function roundOf(shifts: readonly TempoShift[]): RoundToPlay {
+  const by = shifts.reduce((sum, shift) => sum + shift.by, 0);
+  const cycles = Array.from({ length: 10 }, (_, i): Cycle => ({
+    at: i * 6,
+    block: 'b',
+    combo: 'c',
+    cycle: i,
+    lead: 'left',
+    beats: 6,
+    beatSeconds: 60 / (60 + by),
+    intensity: null,
+  }));
+  return { duration: SECONDS, cues: [], cycles, findings: [], combos: [] };
+}
+
+/** A player that stands where the test puts it. */
+class HandPlayer implements Player {
+  round: RoundToPlay;
+  running = false;
+  position = 0;
+  counted = 0;
+  heldAt: number | null = null;
+  isGone = false;
+  readonly end: (end: 'over' | 'held') => void;
+  constructor(round: RoundToPlay, end: (end: 'over' | 'held') => void) {
+    this.round = round;
+    this.end = end;
+  }
+  start(position: number, beat = 0): void {
+    Object.assign(this, { running: true, position, counted: beat });
+  }
+  hold(): number {
+    this.running = false;
+    return this.position;
+  }
+  holdAt(position: number | null): void {
+    this.heldAt = position;
+  }
+  swap(round: RoundToPlay): void {
+    this.round = round;
+  }
+  dispose(): void {
+    this.isGone = true;
+  }
+}
+
+class HandDesk implements Desk {
+  audible = true;
+  latency = 0.25;
+  loaded: string[] = [];
+  isAway = false;
+  wake(): void {}
+  load(ids: readonly string[], onShare: (share: number) => void): Promise<void> {
+    if (this.isAway) return Promise.reject(new Error('A spoken call could not be loaded.'));
+    this.loaded.push(...ids);
+    onShare(1);
+    return Promise.resolve();
+  }
+  play(): () => void {
+    return () => {};
+  }
+  close(): void {}
+}
+
+let desk: HandDesk;
+let players: HandPlayer[];
+let log: RunEvent[];
+let now: number;
+let awake: string[];
+function deckOf(done = UNTOUCHED_RUN, rounds = 3): RunDeck {
+  return new RunDeck({
+    desk,
+    rounds,
+    clips: ['ready', 'ten'],
+    done,
+    compile: (_, shifts) => Promise.resolve(roundOf(shifts)),
+    compileBurst: (seconds) => Promise.resolve({ ...roundOf([]), duration: seconds + 6 }),
+    player: (round, end) => {
+      players.push(new HandPlayer(round, end));
+      return players.at(-1)!;
+    },
+    note: (event) => log.push(event),
+    now: () => now,
+    awake: {
+      hold: () => awake.push('on'),
+      release: () => awake.push('off'),
+      dispose: () => awake.push('gone'),
+    },
+  });
+}
+const player = (): HandPlayer => players.at(-1)!;
+beforeEach(() => {
+  desk = new HandDesk();
+  [players, log, awake] = [[], [], []];
+  now = 1_000_000;
+});
+
+describe('RunDeck', () => {
+  it('loads every call before the first bell, and waits', async () => {
+    const deck = deckOf();
+    await deck.load();
+    expect(deck.state).toMatchObject({ phase: 'ready', round: 0, share: 1, cameBackAt: null });
+    expect(desk.loaded).toEqual(['ready', 'ten']);
+    expect(log).toEqual([]);
+  });
+  it('says why when it cannot be loaded', async () => {
+    desk.isAway = true;
+    const deck = deckOf();
+    await deck.load();
+    expect(deck.state).toMatchObject({
+      phase: 'failed',
+      failure: 'A spoken call could not be loaded.',
+    });
+  });
+  it('notes what is done, by the clock of the device, and keeps the screen awake while it runs', async () => {
+    const deck = deckOf();
+    await deck.load();
+    deck.toggle();
+    expect(player().running).toBe(true);
+    player().position = 12.5;
+    expect(deck.position).toBe(12.25); // the loudspeaker is a quarter of a second late
+    now += 12_500;
+    deck.toggle();
+    expect(deck.position).toBe(12.5);
+    now += 60_000;
+    deck.toggle();
+    expect(player().counted).toBe(1);
+    expect(log).toEqual([
+      { kind: 'start', at: 1_000_000, round: 0, position: 0 },
+      { kind: 'hold', at: 1_012_500, round: 0, position: 12.5 },
+      { kind: 'go-on', at: 1_072_500, round: 0, position: 12.5 },
+    ]);
+    expect(awake).toEqual(['on', 'off', 'on']);
+  });
+  it('comes back to the second at which its log says it is', async () => {
+    const deck = deckOf();
+    await deck.load();
+    deck.start();
+    now += 75_000;
+    const back = deckOf(runState(log));
+    await back.load();
+    expect(back.state).toMatchObject({ phase: 'running', round: 1, cameBackAt: 15 });
+    expect(player().position).toBe(15);
+    back.touch();
+    expect(back.state.cameBackAt).toBeNull();
+    const held = deckOf(runState([...log, { kind: 'hold', at: now, round: 1, position: 15 }]));
+    now += 600_000;
+    await held.load();
+    expect(held.state).toMatchObject({ phase: 'held', round: 1, cameBackAt: 15 });
+  });
+  it('goes from round to round by itself, and is over behind the last one', async () => {
+    const deck = deckOf(UNTOUCHED_RUN, 2);
+    await deck.load();
+    deck.start();
+    player().end('over');
+    expect(deck.state).toMatchObject({ phase: 'running', round: 1 });
+    player().end('over');
+    expect(deck.state).toMatchObject({ phase: 'over', round: 1 });
+    expect(log).toHaveLength(1);
+    expect(players.every(({ isGone }) => isGone)).toBe(true);
+    now += 130_000;
+    expect(placeInRun(runState(log), [SECONDS, SECONDS], now)).toEqual({ over: true });
+  });
+  it('holds after the combo, and runs on after all when asked again', async () => {
+    const deck = deckOf();
+    await deck.load();
+    deck.start();
+    player().position = 8;
+    deck.holdAfterCombo();
+    expect([player().heldAt, deck.state.holdsSoon]).toEqual([12, true]);
+    deck.holdAfterCombo();
+    expect([player().heldAt, deck.state.holdsSoon]).toEqual([null, false]);
+    deck.holdAfterCombo();
+    player().position = 12;
+    player().end('held');
+    expect(deck.state).toMatchObject({ phase: 'held', holdsSoon: false });
+    expect(log.at(-1)).toMatchObject({ kind: 'hold', position: 12 });
+  });
+  it('changes the tempo from the next time through on, one change after the other', async () => {
+    const deck = deckOf();
+    await deck.load();
+    deck.start();
+    player().position = 7;
+    expect(await Promise.all([deck.changeTempo(2), deck.changeTempo(2)])).toEqual([null, null]);
+    expect(deck.state.tempoBy).toBe(4);
+    const { cycles } = player().round;
+    expect([cycles[1]!.beatSeconds, cycles[2]!.beatSeconds]).toEqual([1, 60 / 64]);
+    expect(log.slice(1)).toMatchObject([
+      { kind: 'tempo', round: 0, position: 12, by: 2 },
+      { kind: 'tempo', round: 0, position: 12, by: 2 },
+    ]);
+    player().position = 58;
+    expect(await deck.changeTempo(2)).toBe('No combo comes after this one in the round.');
+  });
+  it('begins a round again at its planned tempo', async () => {
+    const deck = deckOf();
+    await deck.load();
+    deck.start();
+    await deck.changeTempo(10);
+    deck.goTo(0);
+    expect(deck.state).toMatchObject({ phase: 'running', tempoBy: 0 });
+    expect(player().round.cycles[3]!.beatSeconds).toBe(1);
+    expect(log.at(-1)).toMatchObject({ kind: 'again', round: 0, running: true });
+  });
+  it('skips held as held, and behind the last round it is over until a round is wanted again', async () => {
+    const deck = deckOf();
+    await deck.load();
+    deck.goTo(1);
+    expect(deck.state).toMatchObject({ phase: 'held', round: 1 });
+    deck.goTo(2);
+    deck.goTo(3);
+    expect(deck.state).toMatchObject({ phase: 'over', round: 2 });
+    deck.goTo(3);
+    deck.goTo(2);
+    expect(deck.state).toMatchObject({ phase: 'held', round: 2 });
+    expect(log.map(({ kind }) => kind)).toEqual(['skip', 'skip', 'skip', 'again']);
+    expect(placeInRun(runState(log), [60, 60, 60], now)).toMatchObject({ round: 2, running: false });
+  });
+  it('does not begin again once it is closed', async () => {
+    const deck = deckOf(runState([{ kind: 'end', at: now }]));
+    await deck.load();
+    deck.goTo(0);
+    deck.toggle();
+    expect(deck.state.phase).toBe('over');
+    expect(log).toEqual([]);
+  });
+  it('plays a burst without asking anybody', async () => {
+    const deck = deckOf();
+    await deck.load();
+    const burst = await deck.burst(10, () => {});
+    expect([burst.from, burst.player.round.duration]).toEqual([6, 16]);
+  });
+});

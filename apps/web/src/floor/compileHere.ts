@@ -1,0 +1,41 @@
+import type { Lead } from '@eurhythm/core/moves';
+import { standInBlock, type TimeCall } from '@eurhythm/core/rounds';
+import type { RoundToPlay } from '@eurhythm/core/run';
+import { isRightBlock, type AnyBlockDto, type BlocksPlanView } from '@eurhythm/contract';
+import { send } from '../server/api.ts';
+import { queries, queryClient } from '../server/queries.ts';
+import { coreWork } from '../workers/coreWork.ts';
+
+/** A round that is written on a page and to be heard, and whose chances are drawn for `owner`. */
+export interface RoundToHear {
+  readonly owner: string;
+  readonly id: string;
+  readonly blocks: readonly AnyBlockDto[];
+  readonly timeCalls?: readonly TimeCall[] | null | undefined;
+  readonly lead: Lead;
+  readonly word?: string | undefined;
+}
+
+/**
+ * Compiles a round that is no run's: the server gives its combos and what the voice may say, the worker does the rest. A
+ * block that is not right yet is quiet. @throws Refused with the server's sentence.
+ */
+export async function compileHere(round: RoundToHear): Promise<RoundToPlay> {
+  const { owner, id, lead, word = '' } = round;
+  const blocks = round.blocks.map((block) => (isRightBlock(block) ? block : standInBlock(block)));
+  const timeCalls = round.timeCalls ?? undefined;
+  const [plan, book] = await Promise.all([
+    send<BlocksPlanView>('POST', 'rounds/plan', {
+      blocks,
+      ...(timeCalls ? { timeCalls } : {}),
+      ...(word === '' ? {} : { word }),
+    }),
+    queryClient.ensureQueryData(queries.moves()),
+  ]);
+  return coreWork().compile(
+    book,
+    { id, blocks: plan.blocks, timeCalls },
+    { owner, lead, word, count: plan.count, clips: plan.clips },
+    [],
+  );
+}

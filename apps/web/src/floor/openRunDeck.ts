@@ -1,0 +1,32 @@
+import { burstRound, keptRunEvent, readRunEvent, runState, UNTOUCHED_RUN } from '@eurhythm/core/run';
+import type { RunPlanView, RunView } from '@eurhythm/contract';
+import { newId } from '../server/api.ts';
+import { putting } from '../sync/letter.ts';
+import { sync } from '../sync/opened.ts';
+import { SUBJECTS } from '../sync/subjects.ts';
+import { coreWork } from '../workers/coreWork.ts';
+import { AudioDesk } from './AudioDesk.ts';
+import { RoundPlayer } from './RoundPlayer.ts';
+import { RunDeck } from './RunDeck.ts';
+import { WakeLock } from './wakeLock.ts';
+
+/** A deck for a run, with the sound of this page, the plan that the server gave once, and its log. */
+export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<AudioDesk> {
+  const desk = new AudioDesk();
+  const { lead, word, count, clips, book } = plan;
+  const setting = { owner: run.id, lead, word, count, clips };
+  const done = runState(run.events.flatMap((event) => readRunEvent(event) ?? []));
+  return new RunDeck({
+    desk,
+    rounds: plan.rounds.length,
+    clips: clips.map(({ id }) => id),
+    done: run.endedAt === null ? done : { ...UNTOUCHED_RUN, phase: 'over' },
+    compile: (round, shifts) => coreWork().compile(book, plan.rounds[round]!, setting, shifts),
+    compileBurst: (seconds) => coreWork().compile(book, burstRound(seconds), setting, []),
+    player: (round, onEnd) => new RoundPlayer(desk, round, onEnd),
+    note: (event) =>
+      void sync.put(putting(SUBJECTS.step, `runs/${run.id}/events/${newId()}`, keptRunEvent(event))),
+    now: Date.now,
+    awake: new WakeLock(),
+  });
+}

@@ -1,0 +1,71 @@
+import type { ComponentType } from 'react';
+import type { AnyBlockDto } from '@eurhythm/contract';
+import type { SettingsProps } from './settings.ts';
+
+/** A field of a block's settings. `name` is its path in the block. */
+export type BlockField =
+  | {
+      readonly kind: 'text' | 'long' | 'line';
+      readonly name: string;
+      readonly label: string;
+      readonly hint?: string;
+    }
+  | {
+      readonly kind: 'number';
+      readonly name: string;
+      readonly label: string;
+      readonly hint?: string;
+      /** Empty means null instead of nothing typed yet. */
+      readonly orNull?: true;
+    }
+  | {
+      readonly kind: 'choice';
+      readonly name: string;
+      readonly label: string;
+      readonly choices: readonly { readonly value: string; readonly label: string }[];
+    }
+  | { readonly kind: 'tick'; readonly name: string; readonly label: string }
+  | { readonly kind: 'groups'; readonly name: string; readonly label: string };
+
+/** Says which combo an id stands for. */
+export type NameOf = (comboId: string | undefined) => string;
+
+export interface LaneText {
+  readonly text: string;
+  /** The same where there is little room. */
+  readonly short: string;
+  /** Share of the block in which the group works; the rest is bonus. */
+  readonly share: number;
+}
+
+/** How one kind of block is called, set and told on the pages. `B` is the block as it is kept. */
+export interface BlockPage<B extends AnyBlockDto> {
+  readonly name: string;
+  /** What it is for, in a few words. */
+  readonly what: string;
+  /** What its time is called. */
+  readonly timeName?: string;
+  /** Its settings: a plain list of fields, or a form of its own. */
+  readonly fields?: readonly BlockField[];
+  readonly Settings?: ComponentType<SettingsProps<B>>;
+  /** One line about it: what is done, and how much of it. */
+  tell(block: B, nameOf: NameOf): string;
+  /** What a group does of its own in it; null when it does what everybody does. */
+  lane?(block: B, group: string, nameOf: NameOf): LaneText | null;
+}
+
+export const SIDES_FIELD = {
+  kind: 'choice',
+  name: 'sides',
+  label: 'Sides',
+  choices: [
+    { value: 'both', label: 'Each side' },
+    { value: 'one', label: 'In all' },
+  ],
+} as const;
+
+export const GROUPS_FIELD = {
+  kind: 'groups',
+  name: 'groups',
+  label: 'Groups, such as Minnows 15, Ebb 25',
+} as const;

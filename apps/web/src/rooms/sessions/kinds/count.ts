@@ -1,0 +1,68 @@
+import type { CountBlockDto } from '@eurhythm/contract';
+import { toldNumber } from '../../../ui/numbers.ts';
+import { GROUPS_FIELD, SIDES_FIELD, type BlockPage } from './blockPage.ts';
+import { countLane, tellGroups } from './groupCounts.ts';
+
+export const countPage: BlockPage<CountBlockDto> = {
+  name: 'On the count',
+  what: 'a move or line, so many on each side',
+  fields: [
+    { kind: 'text', name: 'title', label: 'What is done' },
+    { kind: 'line', name: 'line', label: 'Move or line', hint: 'r:round, 8, or 1 2-3' },
+    { kind: 'number', name: 'reps', label: 'Times' },
+    SIDES_FIELD,
+    { kind: 'number', name: 'sets', label: 'Sets' },
+    { kind: 'number', name: 'rest', label: 'Rest between, s' },
+    {
+      kind: 'choice',
+      name: 'method',
+      label: 'Counted',
+      choices: [
+        { value: 'whole', label: 'One count for the whole' },
+        { value: 'parts', label: 'Each part' },
+        { value: 'build-up', label: 'Parts, joined, fast' },
+      ],
+    },
+    {
+      kind: 'choice',
+      name: 'direction',
+      label: 'Count',
+      choices: [
+        { value: 'up', label: 'Up' },
+        { value: 'down', label: 'Down' },
+      ],
+    },
+    {
+      kind: 'choice',
+      name: 'levels',
+      label: 'Heights',
+      choices: [
+        { value: 'fixed', label: 'As the move' },
+        { value: 'in-turn', label: 'Head, body, low in turn' },
+        { value: 'rising', label: 'Rising from set to set' },
+      ],
+    },
+    {
+      kind: 'choice',
+      name: 'from',
+      label: 'From',
+      choices: [
+        { value: 'standing', label: 'Standing' },
+        { value: 'kneeling', label: 'Kneeling' },
+        { value: 'seated', label: 'Seated' },
+      ],
+    },
+    {
+      kind: 'number',
+      name: 'repSeconds',
+      label: 'Seconds each',
+      hint: 'empty: as the book says',
+      orNull: true,
+    },
+    { kind: 'tick', name: 'shoutLast', label: 'Shout on the last' },
+    GROUPS_FIELD,
+  ],
+  tell: ({ title, reps, sides, sets, groups }) =>
+    `${title}: ${toldNumber(reps)}${sides === 'both' ? ' each side' : ''} × ${toldNumber(sets)}${tellGroups(groups)}`,
+  lane: countLane,
+};

@@ -1,0 +1,18 @@
+import type { FootworkBlockDto } from '@eurhythm/contract';
+import { toldNumber } from '../../../ui/numbers.ts';
+import type { BlockPage } from './blockPage.ts';
+
+export const footworkPage: BlockPage<FootworkBlockDto> = {
+  name: 'Footwork',
+  what: 'steps there and back, fitted to the room',
+  fields: [
+    { kind: 'line', name: 'there', label: 'Step there' },
+    { kind: 'line', name: 'back', label: 'Step back' },
+    { kind: 'number', name: 'steps', label: 'Steps' },
+    { kind: 'line', name: 'strike', label: 'Strike on the last', hint: 'empty: none' },
+    { kind: 'number', name: 'room', label: 'Room, steps', hint: 'empty: plenty', orNull: true },
+    { kind: 'number', name: 'bpm', label: 'Beats a minute' },
+  ],
+  tell: ({ steps, there, strike, back }) =>
+    `${toldNumber(steps)} × ${there}${strike === '' ? '' : `, ${strike}`}, ${toldNumber(steps)} × ${back}`,
+};

@@ -1,0 +1,10 @@
+import type { FreeBlockDto } from '@eurhythm/contract';
+import type { BlockPage } from './blockPage.ts';
+import { FreeSettings } from './FreeSettings.tsx';
+
+export const freePage: BlockPage<FreeBlockDto> = {
+  name: 'Shadow',
+  what: 'move freely, with prompts',
+  Settings: FreeSettings,
+  tell: ({ prompts }) => `${prompts.length} prompts`,
+};

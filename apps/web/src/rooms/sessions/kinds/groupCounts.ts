@@ -1,0 +1,26 @@
+import { mostReps } from '@eurhythm/core/rounds';
+import { isRightBlock, type AnyBlockDto, type GroupRepsDto } from '@eurhythm/contract';
+import { toldNumber } from '../../../ui/numbers.ts';
+import type { LaneText } from './blockPage.ts';
+
+/** Who does how many instead, in brackets. */
+export function tellGroups(groups: readonly GroupRepsDto[]): string {
+  return groups.length === 0
+    ? ''
+    : ` (${groups.map(({ group, reps }) => `${group} ${toldNumber(reps)}`).join(', ')})`;
+}
+
+/** What a group with a count of its own does: its count, and the bonus up to the largest. */
+export function countLane(
+  block: AnyBlockDto & { readonly reps: number | null; readonly groups: readonly GroupRepsDto[] },
+  group: string,
+): LaneText | null {
+  const own = block.groups.find((each) => each.group === group);
+  if (!own || block.reps === null || !isRightBlock(block)) return null;
+  const most = mostReps(block.reps, block.groups);
+  return {
+    text: `${own.reps} of ${most}`,
+    short: String(own.reps),
+    share: most > 0 ? Math.min(1, own.reps / most) : 1,
+  };
+}

@@ -1,0 +1,25 @@
+import { useCallback, useMemo } from 'react';
+import { comboName } from '@eurhythm/core/plan';
+import type { ComboView } from '@eurhythm/contract';
+import { useCombos } from '../../server/gymData.ts';
+import type { NameOf } from './kinds/blockPage.ts';
+
+export function useCombosById(): ReadonlyMap<string, ComboView> {
+  const combos = useCombos();
+  return useMemo(() => new Map(combos.map((combo) => [combo.id, combo])), [combos]);
+}
+
+/** Says a combo by its grade and number, or that it is gone. */
+export function useComboNames(): NameOf {
+  const byId = useCombosById();
+  return useCallback((id) => comboName(id === undefined ? undefined : byId.get(id)), [byId]);
+}
+
+/** What a new round begins with: the first combo of the adults, where there is one. */
+export function firstComboOf(
+  combos: readonly ComboView[],
+  grades: readonly { readonly id: string; readonly band: string }[],
+): string | null {
+  const adults = new Set(grades.filter((grade) => grade.band === 'adults').map((grade) => grade.id));
+  return (combos.find((combo) => adults.has(combo.gradeId)) ?? combos[0])?.id ?? null;
+}

@@ -1,0 +1,63 @@
+import type { FieldError, Refusal } from '@eurhythm/contract';
+
+/** A request that the server refused, with its sentence and the fields it is about. */
+export class Refused extends Error {
+  readonly status: number;
+  readonly errors: readonly FieldError[];
+  /** What the server has instead, where a change was based on an older state. */
+  readonly now: unknown;
+
+  constructor(status: number, refusal: Refusal & { readonly now?: unknown }) {
+    super(refusal.message);
+    this.status = status;
+    this.errors = refusal.errors ?? [];
+    this.now = refusal.now;
+  }
+}
+
+const AWAY = 'The server does not answer. What you entered is still here; try again in a moment.';
+
+/** Sends a request and reads the JSON answer. @throws Refused with the server's own sentence. */
+export async function send<T>(
+  method: 'GET' | 'PUT' | 'POST' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<T> {
+  return ask<T>(path, {
+    method,
+    ...(body === undefined
+      ? {}
+      : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+  });
+}
+
+/** Sends files. @throws Refused with the server's own sentence. */
+export function sendForm<T>(method: 'PUT' | 'POST', path: string, form: FormData): Promise<T> {
+  return ask<T>(path, { method, body: form });
+}
+
+async function ask<T>(path: string, request: RequestInit): Promise<T> {
+  const response = await fetch(`/api/${path}`, request).catch(() => {
+    throw new Refused(0, { message: AWAY });
+  });
+  if (response.status === 204) return undefined as T;
+  const answer: unknown = await response.json().catch(() => null);
+  if (!response.ok) {
+    throw new Refused(
+      response.status,
+      isRefusal(answer) ? answer : { message: `The server answered ${response.status}.` },
+    );
+  }
+  return answer as T;
+}
+
+function isRefusal(answer: unknown): answer is Refusal {
+  return typeof answer === 'object' && answer !== null && typeof (answer as Refusal).message === 'string';
+}
+
+export const get = <T>(path: string): Promise<T> => send<T>('GET', path);
+
+/** An id made here, so that a request can be sent twice and done once. */
+export function newId(): string {
+  return crypto.randomUUID();
+}

@@ -1,0 +1,101 @@
+import { QueryClient, queryOptions } from '@tanstack/react-query';
+import { moveBook, type MoveBook } from '@eurhythm/core/moves';
+import type {
+  BookView,
+  ComboVersion,
+  ComboView,
+  FighterLog,
+  FighterView,
+  GymView,
+  LastTrained,
+  LibraryItem,
+  RunPlanView,
+  RunView,
+  SessionSummary,
+  SessionView,
+  SheetView,
+  TechniqueLists,
+  TestView,
+  ThemeView,
+  SoundCheckView,
+  TodayView,
+  VoiceView,
+} from '@eurhythm/contract';
+import { Refused, get } from './api.ts';
+
+/** Server state of the pages. A refusal is final; only a server that does not answer is asked again. */
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      retry: (times, error) => times < 2 && error instanceof Refused && error.status === 0,
+    },
+  },
+});
+
+/** Everything of a list that comes in pages, one page after the other. */
+async function allPages<T>(path: string): Promise<readonly T[]> {
+  const all: T[] = [];
+  for (let next: string | null | undefined = ''; next !== null && next !== undefined;) {
+    const page: { items: T[]; next?: string | null } = await get(
+      next === '' ? path : `${path}?after=${encodeURIComponent(next)}`,
+    );
+    all.push(...page.items);
+    next = page.next;
+  }
+  return all;
+}
+
+const items = async <T>(path: string): Promise<readonly T[]> => (await get<{ items: T[] }>(path)).items;
+
+const bookOf = ({ items: moves, numbers }: BookView): MoveBook => moveBook(moves, numbers);
+
+export const queries = {
+  moves: () =>
+    queryOptions({ queryKey: ['moves'], queryFn: () => get<BookView>('moves'), staleTime: 60_000 }),
+  techniques: () =>
+    queryOptions({ queryKey: ['techniques'], queryFn: () => get<TechniqueLists>('techniques') }),
+  voice: () => queryOptions({ queryKey: ['voice'], queryFn: () => get<VoiceView>('voice') }),
+  soundAlike: () =>
+    queryOptions({ queryKey: ['voice', 'alike'], queryFn: () => get<SoundCheckView>('voice/check') }),
+  gym: () => queryOptions({ queryKey: ['gym'], queryFn: () => get<GymView>('gym'), staleTime: 60_000 }),
+  today: () => queryOptions({ queryKey: ['today'], queryFn: () => get<TodayView>('today') }),
+  book: () =>
+    queryOptions({
+      queryKey: ['moves'],
+      queryFn: () => get<BookView>('moves'),
+      select: bookOf,
+      staleTime: 60_000,
+    }),
+  combos: () => queryOptions({ queryKey: ['combos'], queryFn: () => items<ComboView>('combos') }),
+  comboVersions: (id: string) =>
+    queryOptions({
+      queryKey: ['combos', id, 'versions'],
+      queryFn: () => items<ComboVersion>(`combos/${id}/versions`),
+    }),
+  sessions: () =>
+    queryOptions({ queryKey: ['sessions'], queryFn: () => allPages<SessionSummary>('sessions') }),
+  session: (id: string) =>
+    queryOptions({ queryKey: ['sessions', id], queryFn: () => get<SessionView>(`sessions/${id}`) }),
+  sheet: (id: string) =>
+    queryOptions({
+      queryKey: ['sessions', id, 'sheet'],
+      queryFn: () => get<SheetView>(`sessions/${id}/sheet`),
+    }),
+  library: () => queryOptions({ queryKey: ['library'], queryFn: () => items<LibraryItem>('library') }),
+  themes: () => queryOptions({ queryKey: ['themes'], queryFn: () => items<ThemeView>('themes') }),
+  lastTrained: () =>
+    queryOptions({ queryKey: ['runs', 'trained'], queryFn: () => get<LastTrained>('runs/trained') }),
+  fighters: () => queryOptions({ queryKey: ['fighters'], queryFn: () => allPages<FighterView>('fighters') }),
+  fighterLog: (id: string) =>
+    queryOptions({ queryKey: ['fighters', id, 'log'], queryFn: () => get<FighterLog>(`fighters/${id}/log`) }),
+  tests: () => queryOptions({ queryKey: ['tests'], queryFn: () => items<TestView>('tests') }),
+  runPlan: (id: string) =>
+    queryOptions({
+      queryKey: ['runs', id, 'plan'],
+      queryFn: () => get<RunPlanView>(`runs/${id}/plan`),
+      staleTime: Infinity,
+    }),
+  run: (id: string) =>
+    queryOptions({ queryKey: ['runs', id], queryFn: () => get<RunView>(`runs/${id}`), staleTime: Infinity }),
+};

@@ -1,0 +1,48 @@
+import { useHotkeys } from 'react-hotkeys-hook';
+
+/** Fields that take no text; of the keys, they need the arrows or the space bar at most. */
+const KEYLESS = /^(range|checkbox|radio|button|file)$/;
+/** What is moved or pressed by keys of its own. */
+const OWN_KEYS =
+  '[role=slider],[role=checkbox],[role=radio],[role=combobox],[role=listbox],[role=option],[role=tab]';
+/** A sign that is no key, so that "+" is one. */
+const JOINED = '∧';
+
+/** Whether a key belongs to what has the focus: a text that is being written, or a slider that is moved. */
+function isTaken({ target, key }: KeyboardEvent): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  if (target.matches(OWN_KEYS)) return /^(Arrow| $|Enter|Home|End)/.test(key);
+  if (target instanceof HTMLInputElement && KEYLESS.test(target.type)) return /^(Arrow| $)/.test(key);
+  return target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+}
+
+/**
+ * Calls `action` when the key is pressed: a `KeyboardEvent.key`, or "mod+" and a key for Ctrl or Cmd with it.
+ * Plain keys are left alone while a text is being written, others too when they say so.
+ */
+export function useShortcut(
+  key: string,
+  action: (event: KeyboardEvent) => void,
+  where?: 'not-in-text',
+): void {
+  const withMod = key.startsWith('mod+');
+  const plain = withMod ? key.slice(4) : key;
+  useHotkeys(
+    plain === ' ' ? 'space' : withMod ? `mod${JOINED}${plain}` : plain,
+    (event) => action(event),
+    {
+      // Keys are what they write, wherever they lie on the keyboard; only the space bar is told by its place.
+      useKey: plain !== ' ',
+      splitKey: JOINED,
+      ignoreModifiers: !withMod,
+      preventDefault: true,
+      enableOnFormTags: true,
+      enableOnContentEditable: true,
+      ignoreEventWhen: (event) =>
+        (event.ctrlKey || event.metaKey) !== withMod ||
+        ((!withMod || where === 'not-in-text') && isTaken(event)),
+    },
+    // The action is another one at every drawing.
+    [action],
+  );
+}

@@ -1,0 +1,38 @@
+import { expose } from 'comlink';
+import { moveBook } from '@eurhythm/core/moves';
+import { sessionPlanner, type ClassFacts, type PlanGround, type WrittenSession } from '@eurhythm/core/plan';
+import type { TempoShift } from '@eurhythm/core/rounds';
+import { compileToPlay, type PlannedRound, type RoundSetting } from '@eurhythm/core/run';
+import type { BookView } from '@eurhythm/contract';
+
+/** The book as it is sent to the worker. */
+export type WiredBook = Pick<BookView, 'items' | 'numbers'>;
+
+/** What a session is planned from, with the book as it is sent. */
+export type WiredGround = Omit<PlanGround, 'book'> & { readonly book: WiredBook };
+
+let planner: { readonly of: string; readonly plan: ReturnType<typeof sessionPlanner> } | null = null;
+
+/** What takes long is worked out in a thread of its own, with the same core as on the server. */
+const work = {
+  compile: (
+    { items, numbers }: WiredBook,
+    round: PlannedRound,
+    setting: RoundSetting,
+    shifts: readonly TempoShift[],
+  ) => compileToPlay(round, setting, moveBook(items, numbers), shifts),
+
+  /** Blocks that were planned from the same ground before are known. */
+  plan: (session: WrittenSession, facts: ClassFacts, ground: WiredGround) => {
+    const of = JSON.stringify(ground);
+    if (planner?.of !== of) {
+      const book = moveBook(ground.book.items, ground.book.numbers);
+      planner = { of, plan: sessionPlanner({ ...ground, book }) };
+    }
+    return planner.plan(session, facts);
+  },
+};
+
+export type CoreWork = typeof work;
+
+expose(work);

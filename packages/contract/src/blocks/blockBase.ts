@@ -1,0 +1,92 @@
+import {
+  BLOCK_KINDS,
+  ROUND_LIMITS,
+  type BlockBase,
+  type BlockKindName,
+  type GroupReps,
+  type Waits,
+} from '@eurhythm/core/rounds';
+import { MOST_COUNTED } from '@eurhythm/core/rounds';
+import { ArrayMaxSize, IsArray, IsIn } from 'class-validator';
+import {
+  IsListOf,
+  IsNotBelow,
+  IsOwnId,
+  IsPlainName,
+  IsPlainText,
+  IsWholeWithin,
+  IsWithin,
+  MayBeMissing,
+  MayBeNull,
+} from '../rules/index.ts';
+
+const { blockSeconds, groups } = ROUND_LIMITS;
+
+/** The name of a group, wherever one stands. */
+export function IsGroupName(ways: { each?: boolean } = {}): PropertyDecorator {
+  return IsPlainName('the name of a group', 24, ways);
+}
+
+export const TOO_MANY_GROUPS = 'There are at most six groups.';
+
+/** What every block has. */
+export class BlockDto implements BlockBase {
+  @IsIn(BLOCK_KINDS, { message: `A block is one of: ${BLOCK_KINDS.join(', ')}.` })
+  kind!: BlockKindName;
+
+  @IsOwnId('a block')
+  id!: string;
+
+  @IsWithin('the time', blockSeconds.min, blockSeconds.max, 'seconds')
+  seconds!: number;
+
+  /** Names of the groups it is for; without any, everybody. */
+  @MayBeMissing()
+  @IsArray({ message: 'The groups of a block are a list.' })
+  @ArrayMaxSize(groups, { message: TOO_MANY_GROUPS })
+  @IsGroupName({ each: true })
+  who?: string[];
+
+  /** What has to be at hand. */
+  @MayBeMissing()
+  @IsArray({ message: 'What is needed is a list.' })
+  @ArrayMaxSize(12, { message: 'A block needs at most twelve things.' })
+  @IsPlainName('a thing that is needed', 40, { each: true })
+  kit?: string[];
+
+  @MayBeNull()
+  @IsWithin('the room of a block', 0, 50, 'steps')
+  space?: number | null;
+
+  /** What the coach says before it begins. */
+  @MayBeMissing()
+  @IsPlainText('what is said before', 500)
+  tell?: string;
+}
+
+export const WAIT_TURNED_ROUND = 'The longest wait is shorter than the shortest one.';
+
+export class WaitDto implements Waits {
+  @IsWithin('the shortest wait', 3, 120, 'seconds')
+  min!: number;
+
+  @IsWithin('the longest wait', 3, 120, 'seconds')
+  @IsNotBelow('min', WAIT_TURNED_ROUND)
+  max!: number;
+}
+
+export class GroupRepsDto implements GroupReps {
+  @IsGroupName()
+  group!: string;
+
+  @IsWholeWithin('the count of a group', 1, MOST_COUNTED, 'repetitions')
+  reps!: number;
+}
+
+/** The groups of a class at once, each with a count of its own. */
+export function IsGroupReps(): PropertyDecorator {
+  return (target, key) => {
+    MayBeMissing()(target, key);
+    IsListOf('the groups', () => GroupRepsDto, { most: groups, tooMany: TOO_MANY_GROUPS })(target, key);
+  };
+}

@@ -1,0 +1,19 @@
+import { SIDES, type HoldBlock, type Sides } from '@eurhythm/core/rounds';
+import { IsOneOf, IsPlainName, IsWholeWithin, IsWithin } from '../rules/index.ts';
+import { BlockDto } from './blockBase.ts';
+
+export class HoldBlockDto extends BlockDto implements HoldBlock {
+  declare kind: 'hold';
+
+  @IsPlainName('what is held')
+  title!: string;
+
+  @IsWithin('the time of a hold', 3, 600, 'seconds')
+  holdSeconds!: number;
+
+  @IsOneOf('the sides', SIDES)
+  sides!: Sides;
+
+  @IsWholeWithin('the number of times', 1, 20, '')
+  times!: number;
+}

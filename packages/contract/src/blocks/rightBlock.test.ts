@@ -1,0 +1,163 @@
+import fc from 'fast-check';
+import { moveBook, STARTER_MOVES, STARTER_NUMBERS } from '@eurhythm/core/moves';
+import { demandsOf, strikesOfBlock, workOf } from '@eurhythm/core/plan';
+import { fillBlock, kindOf } from '@eurhythm/core/rounds';
+import { isRightBlock, rightBlock, withRightLength, type AnyBlockDto } from '../index.ts';
+
+const book = moveBook(STARTER_MOVES, STARTER_NUMBERS);
+const wait = { min: 3, max: 6 };
+const RIGHT: Readonly<Record<AnyBlockDto['kind'], AnyBlockDto>> = {
+  combo: {
+    kind: 'combo',
+    id: 'b',
+    seconds: 40,
+    combos: [{ line: '1 2 3', title: 'Own' }],
+    bpm: 80,
+    calls: 'on-beat',
+    words: 'numbers',
+    leadPlan: 'halves',
+    cyclesEach: 4,
+    tempo: { kind: 'steps', by: 4, every: 2 },
+    gaps: { kind: 'random', ...wait },
+    intensity: [0, 25],
+    lanes: [{ group: 'Minnows', combos: [{ line: '1 1' }] }],
+  },
+  count: {
+    kind: 'count',
+    id: 'b',
+    seconds: 60,
+    title: 'Kicks',
+    line: 'r:round',
+    reps: 10,
+    groups: [{ group: 'Minnows', reps: 6 }],
+    sides: 'both',
+    sets: 2,
+    rest: 20,
+    repSeconds: null,
+    method: 'whole',
+    direction: 'up',
+    levels: 'fixed',
+    from: 'standing',
+    shoutLast: true,
+  },
+  burst: { kind: 'burst', id: 'b', seconds: 10, title: 'Two straights' },
+  hold: { kind: 'hold', id: 'b', seconds: 66, title: 'Low stance', holdSeconds: 30, sides: 'both', times: 1 },
+  free: { kind: 'free', id: 'b', seconds: 60, prompts: ['Hands high'], every: wait, leadPlan: 'halves' },
+  react: { kind: 'react', id: 'b', seconds: 40, call: 'now', line: '1 2', every: wait, regular: 10 },
+  footwork: {
+    kind: 'footwork',
+    id: 'b',
+    seconds: 40,
+    there: 'in',
+    back: 'out',
+    steps: 3,
+    strike: '2',
+    room: null,
+    bpm: 90,
+  },
+  condition: {
+    kind: 'condition',
+    id: 'b',
+    seconds: 33,
+    title: 'Squats',
+    reps: 15,
+    groups: [{ group: 'Ebb', reps: 20 }],
+    repSeconds: 2,
+  },
+  breath: {
+    kind: 'breath',
+    id: 'b',
+    seconds: 60,
+    title: 'See the round',
+    inSeconds: 4,
+    holdSeconds: 2,
+    outSeconds: 6,
+  },
+  rest: { kind: 'rest', id: 'b', seconds: 20 },
+  talk: { kind: 'talk', id: 'b', seconds: 20, title: 'Rules', notes: '' },
+};
+
+const KINDS = Object.keys(RIGHT) as AnyBlockDto['kind'][];
+
+/** Every place of a block at which a number stands. */
+function numbersIn(value: unknown): (string | number)[][] {
+  if (typeof value === 'number') return [[]];
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([key, inner]) => numbersIn(inner).map((place) => [key, ...place]));
+}
+
+function withNumber(value: unknown, [key, ...rest]: readonly (string | number)[], number: unknown): unknown {
+  if (key === undefined) return number;
+  const inner = withNumber((value as Record<string, unknown>)[key], rest, number);
+  return Array.isArray(value) ? value.with(Number(key), inner) : { ...(value as object), [key]: inner };
+}
+
+describe('a right block', () => {
+  it.each(KINDS)('of the kind %s stays as it is', (kind) => {
+    expect(isRightBlock(RIGHT[kind])).toBe(true);
+    expect(rightBlock(RIGHT[kind])).toBe(RIGHT[kind]);
+  });
+});
+
+describe('a block that is still being typed', () => {
+  const half = fc.constantFrom(...KINDS).chain((kind) =>
+    fc.record({
+      block: fc.constant(RIGHT[kind]),
+      place: fc.constantFrom(...numbersIn(RIGHT[kind])),
+      number: fc.constantFrom(NaN, null, -1, 1e9, Infinity, 0.1234567),
+    }),
+  );
+
+  it('can be reckoned with and drawn, whatever number is missing or far too large', () => {
+    fc.assert(
+      fc.property(
+        half,
+        fc.constantFrom('left' as const, 'right' as const),
+        ({ block, place, number }, lead) => {
+          const typed = withNumber(block, place, number) as AnyBlockDto;
+          const planned = fillBlock(rightBlock(typed), new Map());
+          const { strikes, demands, seconds } = workOf(planned, book, lead);
+          for (const n of [
+            seconds,
+            demands.floor,
+            ...Object.values(strikes.limbs),
+            ...Object.values(strikes.levels),
+          ])
+            expect(n).toBeGreaterThanOrEqual(0);
+          expect(kindOf(planned).done(planned, book).join(' ').length).toBeLessThan(5000);
+        },
+      ),
+      { numRuns: 400 },
+    );
+  });
+  it('keeps its id, and its length where that is right', () => {
+    const typed = { ...RIGHT.combo, bpm: NaN } as AnyBlockDto;
+    expect(rightBlock(typed)).toMatchObject({ kind: 'talk', id: 'b', seconds: 40 });
+    for (const seconds of [NaN, -5, 1e7])
+      expect(rightBlock({ ...RIGHT.combo, seconds })).toMatchObject({ kind: 'talk', seconds: 0 });
+    expect(isRightBlock(rightBlock(typed))).toBe(true);
+  });
+  it('asks nothing of the body until it is right', () => {
+    const typed = { ...RIGHT.count, reps: NaN } as AnyBlockDto;
+    const planned = fillBlock(rightBlock(typed), new Map());
+    expect(Object.values(strikesOfBlock(planned, book, 'left').limbs)).toEqual([0, 0, 0, 0]);
+    expect(demandsOf(planned, book)).toEqual({ highKick: false, spin: false, floor: 0 });
+  });
+});
+
+describe('the exact length of a counted block', () => {
+  it('is worked out even where a wrong length stands', () => {
+    const exact = withRightLength(RIGHT.count, book, 1);
+    expect(exact.seconds).toBeGreaterThan(20);
+    expect(withRightLength({ ...RIGHT.count, seconds: NaN }, book, 1).seconds).toBe(exact.seconds);
+  });
+  it.each([
+    ['reps', NaN],
+    ['reps', 1e9],
+    ['sets', 0],
+    ['rest', -1],
+  ])('waits while %s is %d', (field, value) => {
+    const typed = { ...RIGHT.count, [field]: value } as AnyBlockDto;
+    expect(withRightLength(typed, book, 1)).toBe(typed);
+  });
+});

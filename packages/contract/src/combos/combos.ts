@@ -1,0 +1,121 @@
+import { RECIPE_KINDS, type RecipeKind, type VariantRecipe } from '@eurhythm/core/teach';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsString, ValidateNested } from 'class-validator';
+import {
+  IsCount,
+  IsLineText,
+  IsOwnId,
+  IsOneOf,
+  IsPlainName,
+  IsPlainText,
+  IsShaped,
+  IsTempo,
+  IsText,
+  IsWholeWithin,
+  IsWithin,
+  MayBeMissing,
+  MayBeNull,
+} from '../rules/index.ts';
+
+/** A combo that is a form of another one: it follows that one's line until its own is edited. */
+export class VariantDto implements VariantRecipe {
+  @IsOwnId('the parent')
+  parentId!: string;
+
+  @IsOneOf('the kind of variant', RECIPE_KINDS)
+  kind!: RecipeKind;
+
+  @MayBeNull()
+  @IsWholeWithin('the step', 0, 200, '')
+  step: number | null = null;
+}
+
+/** Beats in a bar. */
+export const BAR_LIMITS = { min: 1, max: 12 } as const;
+
+export class SaveComboDto {
+  @IsOwnId('the grade')
+  gradeId!: string;
+
+  @IsWholeWithin('the number', 1, 99, '')
+  number!: number;
+
+  @IsPlainName('the title')
+  title!: string;
+
+  @IsLineText()
+  line!: string;
+
+  @IsTempo()
+  bpm!: number;
+
+  @IsWholeWithin('the bar', BAR_LIMITS.min, BAR_LIMITS.max, 'beats')
+  beatsPerBar!: number;
+
+  @IsPlainText('the note', 2000)
+  notes!: string;
+
+  @IsBoolean({ message: 'Both leads is yes or no.' })
+  bothLeads!: boolean;
+
+  /** What to look at, a word or two each. */
+  @MayBeMissing()
+  @IsArray({ message: 'The focus words are a list.' })
+  @ArrayMaxSize(8, { message: 'A combo has at most eight focus words.' })
+  @IsPlainName('a focus word', 24, { each: true })
+  focus: string[] = [];
+
+  /** Length of one time through; without it the last impact and its recovery, rounded up to the bar. */
+  @MayBeNull()
+  @IsWithin('the cycle', 1, 64, 'beats')
+  cycleBeats: number | null = null;
+
+  /** Contact with a partner, round by round, in percent of full power; empty when nothing is planned. */
+  @MayBeMissing()
+  @IsArray({ message: 'The contact plan is a list.' })
+  @ArrayMaxSize(8, { message: 'A contact plan has at most eight steps.' })
+  @IsWholeWithin('a step of contact', 0, 100, 'percent', { each: true })
+  contact: number[] = [];
+
+  /** The combo that this one is a form of, and how it is made from it. */
+  @MayBeNull()
+  @ValidateNested()
+  @Type(() => VariantDto)
+  variant: VariantDto | null = null;
+}
+
+/** The order of a grade's combos; they take its numbers in this order. */
+export class OrderCombosDto {
+  @IsOwnId('the grade')
+  gradeId!: string;
+
+  @IsArray({ message: 'The order is a list of combos.' })
+  @ArrayUnique({ message: 'A combo stands twice in this order.' })
+  @ArrayMaxSize(99, { message: 'A grade has at most 99 combos.' })
+  @IsString({ each: true, message: 'The order is a list of combos.' })
+  ids!: string[];
+}
+
+export class ComboView extends SaveComboDto {
+  @IsText()
+  readonly id!: string;
+
+  /** Name of its grade. */
+  @IsText()
+  readonly grade!: string;
+
+  @IsText()
+  readonly updatedAt!: string;
+
+  @IsCount()
+  readonly version!: number;
+}
+
+/** A state in which a combo was saved. */
+export class ComboVersion {
+  @IsText()
+  readonly at!: string;
+
+  @IsShaped(() => SaveComboDto)
+  readonly combo!: SaveComboDto;
+}

@@ -1,0 +1,102 @@
+import { ArrayMaxSize, IsArray, IsBoolean } from 'class-validator';
+import {
+  IsAmount,
+  IsCount,
+  IsListed,
+  IsOneOf,
+  IsOwnId,
+  IsPlainName,
+  IsPlainText,
+  IsShaped,
+  IsText,
+  IsTexts,
+  IsWithin,
+  LEADS,
+  MayBeMissing,
+  MayBeNull,
+  OrNull,
+  PageEnd,
+} from '../rules/index.ts';
+import { AttemptView, TrialsView } from '../runs/attempts.ts';
+import { ResultView } from '../runs/runs.ts';
+
+export class SaveFighterDto {
+  @IsPlainName('the name')
+  name!: string;
+
+  @IsOwnId('the grade')
+  gradeId!: string;
+
+  @IsOneOf('the lead', LEADS)
+  lead!: 'left' | 'right';
+
+  @IsPlainText('the note', 500)
+  note!: string;
+
+  @IsBoolean({ message: 'Fit to train is yes or no.' })
+  fit!: boolean;
+
+  /** Height in centimetres, for partners of a size; null when nobody measured. */
+  @MayBeNull()
+  @IsWithin('the height', 70, 230, 'cm')
+  height?: number | null;
+
+  /** Fighters who should not be partners of this one. */
+  @MayBeMissing()
+  @IsArray({ message: 'Those to be kept apart are a list.' })
+  @ArrayMaxSize(20, { message: 'At most 20 others can be kept apart.' })
+  @IsOwnId('a fighter', { each: true })
+  apart?: string[];
+}
+
+export class FighterView extends SaveFighterDto {
+  @IsText()
+  readonly id!: string;
+
+  /** Name of the grade. */
+  @IsText()
+  readonly grade!: string;
+
+  @IsCount()
+  readonly version!: number;
+}
+
+export class FighterPage extends PageEnd {
+  @IsListed(() => FighterView)
+  readonly items!: readonly FighterView[];
+}
+
+/** A marked round as a fighter's log tells it. */
+export class LoggedRound extends ResultView {
+  @IsText()
+  readonly session!: string;
+
+  @IsText()
+  readonly title!: string;
+
+  @IsText()
+  readonly kind!: string;
+
+  /** The combos that this fighter's own group did in it. */
+  @IsTexts()
+  readonly combos!: readonly string[];
+
+  @OrNull()
+  @IsAmount()
+  readonly bpm!: number | null;
+}
+
+/** A page of a fighter's rounds, newest first, with the newest trials and what all of them come to. */
+export class FighterLog extends PageEnd {
+  @IsShaped(() => FighterView)
+  readonly fighter!: FighterView;
+
+  @IsListed(() => LoggedRound)
+  readonly rounds!: readonly LoggedRound[];
+
+  @IsListed(() => AttemptView)
+  readonly attempts!: readonly AttemptView[];
+
+  @IsListed(() => TrialsView)
+  readonly bursts!: readonly TrialsView[];
+}

@@ -1,0 +1,4 @@
+export * from './fields.ts';
+export * from './views.ts';
+export * from './checkFields.ts';
+export * from './pages.ts';

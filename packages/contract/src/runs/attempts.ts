@@ -1,0 +1,151 @@
+import { ArrayMaxSize, IsArray, IsNumber, ValidateIf } from 'class-validator';
+import {
+  IsAmong,
+  IsAmount,
+  IsAmounts,
+  IsCount,
+  IsInstant,
+  IsLineText,
+  IsListed,
+  IsOneOf,
+  IsOwnId,
+  IsPlainName,
+  IsText,
+  IsWithin,
+  LEADS,
+  MayBeMissing,
+  MayBeNull,
+  OrNull,
+} from '../rules/index.ts';
+
+/** What a test measures: as many as fit into its seconds, how long a combo takes, or how soon an answer comes. */
+export const TEST_KINDS = ['burst', 'combo-time', 'reaction'] as const;
+/** Which end is better. */
+export const DIRECTIONS = ['higher', 'lower'] as const;
+/** What a test may last. */
+export const TEST_SECONDS = { min: 3, max: 120 } as const;
+
+/** What is measured, so that trials of the same thing belong together whatever it is called. */
+export class SaveTestDto {
+  @IsPlainName('what is done')
+  title!: string;
+
+  @IsOneOf('what is measured', TEST_KINDS)
+  kind!: (typeof TEST_KINDS)[number];
+
+  /** The line that is done; null for what has none. */
+  @OrNull()
+  @IsLineText()
+  line!: string | null;
+
+  /** Length of a burst. */
+  @IsWithin('the time', TEST_SECONDS.min, TEST_SECONDS.max, 'seconds')
+  seconds!: number;
+
+  @IsOneOf('the better end', DIRECTIONS)
+  direction!: (typeof DIRECTIONS)[number];
+}
+
+export class TestView extends SaveTestDto {
+  @IsText()
+  readonly id!: string;
+}
+
+export class TestList {
+  @IsListed(() => TestView)
+  readonly items!: readonly TestView[];
+}
+
+export class SaveAttemptDto {
+  @IsOwnId('a fighter')
+  fighterId!: string;
+
+  @MayBeNull()
+  @IsOwnId('the run')
+  runId?: string | null;
+
+  /** The test that this is a trial of. Without it, the burst of this title and length, which is made where there is none. */
+  @MayBeMissing()
+  @IsOwnId('the test')
+  testId?: string;
+
+  @ValidateIf((attempt: SaveAttemptDto) => attempt.testId === undefined)
+  @IsPlainName('what was done')
+  title?: string;
+
+  @IsOneOf('the lead', LEADS)
+  lead!: 'left' | 'right';
+
+  @ValidateIf((attempt: SaveAttemptDto) => attempt.testId === undefined)
+  @IsWithin('the time', TEST_SECONDS.min, TEST_SECONDS.max, 'seconds')
+  seconds?: number;
+
+  @IsArray({ message: 'The instants are a list of seconds.' })
+  @ArrayMaxSize(2000, { message: 'An attempt holds at most 2000 instants.' })
+  @IsNumber(
+    { allowNaN: false, allowInfinity: false },
+    { each: true, message: 'The instants are a list of seconds.' },
+  )
+  instants!: number[];
+
+  @IsInstant('the time')
+  at!: string;
+}
+
+/** One trial of a test. */
+export class AttemptView {
+  @IsText()
+  readonly id!: string;
+
+  @IsText()
+  readonly fighterId!: string;
+
+  @OrNull()
+  @IsText()
+  readonly runId!: string | null;
+
+  @IsText()
+  readonly testId!: string;
+
+  @IsText()
+  readonly title!: string;
+
+  @IsAmong(LEADS)
+  readonly lead!: 'left' | 'right';
+
+  @IsAmount()
+  readonly seconds!: number;
+
+  @IsAmounts()
+  readonly instants!: readonly number[];
+
+  @IsText()
+  readonly at!: string;
+
+  @IsCount()
+  readonly count!: number;
+
+  @IsAmount()
+  readonly perSecond!: number;
+}
+
+/** All trials of one test from one lead. */
+export class TrialsView {
+  @IsText()
+  readonly testId!: string;
+
+  @IsText()
+  readonly title!: string;
+
+  @IsAmong(LEADS)
+  readonly lead!: 'left' | 'right';
+
+  @IsCount()
+  readonly best!: number;
+
+  @IsAmount()
+  readonly median!: number;
+
+  @IsCount()
+  readonly trials!: number;
+}

@@ -1,0 +1,166 @@
+import { RUN_EVENT_KINDS, type RunEventKind } from '@eurhythm/core/run';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean } from 'class-validator';
+import {
+  IsAmong,
+  IsAmount,
+  IsCount,
+  IsInstant,
+  IsListed,
+  IsOneOf,
+  IsOwnId,
+  IsText,
+  IsTexts,
+  IsWholeWithin,
+  IsWithin,
+  IsYesNo,
+  LEADS,
+  MayBeMissing,
+  MayBeNull,
+  OrNull,
+} from '../rules/index.ts';
+import { RoundDto } from '../sessions/sessions.ts';
+
+export const DONE = ['finished', 'part', 'sat-out'] as const;
+export const QUALITIES = ['clean', 'loose', 'wild'] as const;
+
+export class StartRunDto {
+  @IsOwnId('the session')
+  sessionId!: string;
+
+  @IsArray({ message: 'The fighters are a list.' })
+  @ArrayMaxSize(100, { message: 'A run holds at most 100 fighters.' })
+  @ArrayUnique({ message: 'Each fighter stands in a run once.' })
+  @IsOwnId('a fighter', { each: true })
+  fighterIds!: string[];
+
+  @IsInstant('the time')
+  startedAt!: string;
+}
+
+/** Something that was done to a run: which of the fields have to be there depends on the kind. */
+export class RunEventDto {
+  @IsOneOf('what was done', RUN_EVENT_KINDS)
+  kind!: RunEventKind;
+
+  /** By the clock of the device. */
+  @IsInstant('the time')
+  at!: string;
+
+  /** The round that it leads to or happens in. */
+  @MayBeMissing()
+  @IsWholeWithin('the round', 0, 1000, '')
+  round?: number;
+
+  /** Where the round stands, in seconds from its start. */
+  @MayBeMissing()
+  @IsWithin('the position', 0, 36_000, 'seconds')
+  position?: number;
+
+  /** Of a skip and of a round again: whether it runs on. */
+  @MayBeMissing()
+  @IsBoolean({ message: 'Running is yes or no.' })
+  running?: boolean;
+
+  /** Of a change of tempo: by so many beats a minute, from `position` on. */
+  @MayBeMissing()
+  @IsWithin('the change of tempo', -200, 200, 'beats a minute')
+  by?: number;
+}
+
+export class RunEventView {
+  @IsText()
+  readonly id!: string;
+
+  /** Place in the log, given by the server. */
+  @IsCount()
+  readonly sequence!: number;
+
+  @IsText()
+  readonly kind!: RunEventKind | 'mark' | 'burst';
+
+  @IsText()
+  readonly at!: string;
+
+  /** When the server took it. */
+  @IsText()
+  readonly receivedAt!: string;
+
+  @MayBeMissing()
+  @IsCount()
+  readonly round?: number;
+
+  @MayBeMissing()
+  @IsAmount()
+  readonly position?: number;
+
+  @MayBeMissing()
+  @IsYesNo()
+  readonly running?: boolean;
+
+  @MayBeMissing()
+  @IsAmount()
+  readonly by?: number;
+}
+
+export class MarkResultDto {
+  @IsWholeWithin('the round', 0, 1000, '')
+  round!: number;
+
+  @IsOwnId('a fighter')
+  fighterId!: string;
+
+  @IsOneOf('what was done', DONE)
+  done!: (typeof DONE)[number];
+
+  @MayBeNull()
+  @IsOneOf('how it was', QUALITIES)
+  quality?: (typeof QUALITIES)[number] | null;
+
+  @IsInstant('the time')
+  at!: string;
+}
+
+export class ResultView extends MarkResultDto {
+  @IsText()
+  readonly id!: string;
+
+  @IsText()
+  readonly runId!: string;
+}
+
+export class RunView {
+  @IsText()
+  readonly id!: string;
+
+  @IsText()
+  readonly sessionId!: string;
+
+  @IsText()
+  readonly title!: string;
+
+  @IsAmong(LEADS)
+  readonly lead!: 'left' | 'right';
+
+  @IsText()
+  readonly word!: string;
+
+  @IsText()
+  readonly startedAt!: string;
+
+  @OrNull()
+  @IsText()
+  readonly endedAt!: string | null;
+
+  @IsListed(() => RoundDto)
+  readonly rounds!: readonly RoundDto[];
+
+  @IsTexts()
+  readonly fighterIds!: readonly string[];
+
+  @IsListed(() => ResultView)
+  readonly results!: readonly ResultView[];
+
+  /** What was done to the run itself, in order; marks and bursts stand in `results` and in the log of each fighter. */
+  @IsListed(() => RunEventView)
+  readonly events!: readonly RunEventView[];
+}

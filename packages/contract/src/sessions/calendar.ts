@@ -1,0 +1,41 @@
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsISO8601, Matches } from 'class-validator';
+import { IsInstant, IsNotBelow, IsOwnId, IsPlainName, IsText } from '../rules/index.ts';
+
+const DAY = { message: 'A day is written like 2026-03-05.' };
+
+/** What the classes of a week or a month are about; both days belong to it. */
+export class SaveThemeDto {
+  @IsPlainName('the theme')
+  title!: string;
+
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, DAY)
+  @IsISO8601({ strict: true }, DAY)
+  from!: string;
+
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, DAY)
+  @IsISO8601({ strict: true }, DAY)
+  @IsNotBelow('from', 'The last day comes before the first one.')
+  until!: string;
+}
+
+export class ThemeView extends SaveThemeDto {
+  @IsText()
+  readonly id!: string;
+}
+
+/** Copies of a session at other instants; the ids come from who asks, so that the same request makes nothing twice. */
+export class RepeatSessionDto {
+  @IsArray({ message: 'The ids are a list.' })
+  @ArrayMinSize(1, { message: 'Repeat it at least once.' })
+  @ArrayMaxSize(52, { message: 'A session is repeated for at most a year: 52 times.' })
+  @ArrayUnique({ message: 'An id stands twice in this list.' })
+  @IsOwnId('a session', { each: true })
+  ids!: string[];
+
+  @IsArray({ message: 'The dates are a list.' })
+  @ArrayMinSize(1, { message: 'Repeat it at least once.' })
+  @ArrayMaxSize(52, { message: 'A session is repeated for at most a year: 52 times.' })
+  @ArrayUnique({ message: 'A date stands twice in this list.' })
+  @IsInstant('a date', { each: true })
+  dates!: string[];
+}

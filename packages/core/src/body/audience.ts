@@ -1,0 +1,61 @@
+import type { Move } from '../moves/index.ts';
+
+/** What children of a band may do to a partner; what is false is told as a caution. */
+export interface YouthLimits {
+  readonly band: string;
+  readonly headContact: boolean;
+  readonly knees: boolean;
+  readonly elbows: boolean;
+  readonly spins: boolean;
+  readonly jumps: boolean;
+}
+
+/** A grade among the adult ones. Children stand with the lowest. */
+export interface GradePlace {
+  readonly name: string;
+  /** Ids of the adult grades, lowest first, and the place of this one among them. */
+  readonly order: readonly string[];
+  readonly rank: number;
+}
+
+/** Whom the line is for. */
+export interface Audience {
+  /** Null when the line is for nobody in particular. */
+  readonly grade: GradePlace | null;
+  readonly youth: YouthLimits | null;
+}
+
+export const ANYBODY: Audience = { grade: null, youth: null };
+
+/** Whether a move belongs to a higher grade than this one. A grade that the gym no longer has holds nothing back. */
+export function isAboveGrade(move: Pick<Move, 'minGrade'>, { order, rank }: GradePlace): boolean {
+  return move.minGrade !== null && order.indexOf(move.minGrade) > rank;
+}
+
+/** A grade of the gym, as far as it says who is meant. */
+interface GymGrade {
+  readonly id: string;
+  readonly name: string;
+  readonly band: 'children' | 'adults';
+}
+
+/** The limits that a gym set for its bands of children, by the id of the grade. */
+type BandLimits = Omit<YouthLimits, 'band'> & { readonly gradeId: string };
+
+/** A band of children of which the gym said nothing is kept to the strictest limits. */
+const STRICT = { headContact: false, knees: false, elbows: false, spins: false, jumps: false };
+
+/** For whom a combo of this grade is: its place among the adult grades, or the limits of its band of children. */
+export function audienceOf(
+  gradeId: string | undefined,
+  grades: readonly GymGrade[],
+  limits: readonly BandLimits[],
+): Audience {
+  const grade = grades.find((each) => each.id === gradeId);
+  if (!grade) return ANYBODY;
+  const order = grades.filter((each) => each.band === 'adults').map((each) => each.id);
+  if (grade.band === 'adults')
+    return { grade: { name: grade.name, order, rank: order.indexOf(grade.id) }, youth: null };
+  const own = limits.find((each) => each.gradeId === grade.id) ?? STRICT;
+  return { grade: { name: grade.name, order, rank: 0 }, youth: { ...own, band: grade.name } };
+}

@@ -1,0 +1,34 @@
+import { linkRounds, type WrittenBlock } from '../rounds/index.ts';
+import type { Seconds } from '../units/index.ts';
+import { roundSeconds, unrollRounds, type Series } from './plannedRound.ts';
+
+/** A round of a session as it is kept. */
+interface KeptRound {
+  readonly id: string;
+  readonly title: string;
+  readonly blocks: readonly WrittenBlock[];
+  readonly series?: Series | null | undefined;
+}
+
+/** The rounds as they are held: series written out, a time to get ready before the first, each rest naming what follows. */
+export function heldRounds<R extends KeptRound>(rounds: readonly R[]): R[] {
+  return linkRounds(unrollRounds(rounds));
+}
+
+/**
+ * The round that sounds at an instant of a planned session, and when it starts; null behind the end. The time to get ready
+ * before the first round belongs to the Floor, not to the plan.
+ */
+export function roundAt<R extends KeptRound>(
+  rounds: readonly R[],
+  at: Seconds,
+): { readonly round: R; readonly starts: Seconds } | null {
+  let starts = 0;
+  for (const [i, held] of heldRounds(rounds).entries()) {
+    const round = i === 0 ? { ...held, blocks: held.blocks.slice(1) } : held;
+    const seconds = roundSeconds(round);
+    if (at < starts + seconds) return { round, starts };
+    starts += seconds;
+  }
+  return null;
+}

@@ -1,0 +1,83 @@
+import type { Lead, MoveBook } from '../moves/index.ts';
+import { fillBlock, kindOf, type BlockCombo, type Phase, type WrittenBlock } from '../rounds/index.ts';
+import type { Seconds } from '../units/index.ts';
+import { sessionSeconds, unrollRounds, type Series } from './plannedRound.ts';
+import { retiredIn, sessionTotals, workOf, type SessionTotals } from './roundWork.ts';
+import {
+  sessionWarnings,
+  type ClassFacts,
+  type SessionWarning,
+  type WarnedBlock,
+} from './sessionWarnings.ts';
+
+/** A session as it is written. */
+export interface WrittenSession {
+  readonly lead: Lead;
+  readonly rounds: readonly {
+    readonly id: string;
+    readonly title: string;
+    readonly kind: Phase;
+    readonly blocks: readonly WrittenBlock[];
+    readonly series?: Series | null | undefined;
+  }[];
+}
+
+/** What a session is planned from. */
+export interface PlanGround {
+  readonly book: MoveBook;
+  /** Codes of moves that the gym has retired. */
+  readonly retired: readonly string[];
+  readonly combos: readonly BlockCombo[];
+}
+
+/** A session added up, and what a coach would want to hear before the class. */
+export interface PlannedSession extends SessionTotals {
+  readonly seconds: Seconds;
+  readonly warnings: readonly SessionWarning[];
+}
+
+/** What a block asks for, worked out once for as long as it is written the same. */
+type KnownBlock = Pick<WarnedBlock, 'work' | 'gone' | 'retired'>;
+
+/** So many blocks are remembered: several long sessions with all their changes. */
+const MOST_KNOWN = 2000;
+
+/** Plans sessions from one ground; only blocks that it has not seen yet are worked out anew. */
+export function sessionPlanner({ book, retired, combos }: PlanGround) {
+  const byId = new Map(combos.map((combo) => [combo.id, combo]));
+  const retiredCodes = new Set(retired);
+  const known = new Map<string, KnownBlock>();
+  const workedOut = (block: WrittenBlock, lead: Lead): KnownBlock => {
+    const filled = fillBlock(block, byId);
+    const named = kindOf(block).named(block);
+    return {
+      work: workOf(filled, book, lead),
+      gone: named.flatMap(({ comboId }) => (byId.has(comboId) ? [] : [comboId])),
+      retired: retiredIn(filled, book, retiredCodes),
+    };
+  };
+  const knownOf = (block: WrittenBlock, lead: Lead): KnownBlock => {
+    const key = `${lead} ${JSON.stringify(block)}`;
+    let found = known.get(key);
+    if (!found) {
+      if (known.size >= MOST_KNOWN) known.clear();
+      known.set(key, (found = workedOut(block, lead)));
+    }
+    return found;
+  };
+  return ({ lead, rounds }: WrittenSession, facts: ClassFacts): PlannedSession => {
+    const held = unrollRounds(rounds).map((round) => ({
+      ...round,
+      blocks: round.blocks.map((block) => {
+        const { id, kind, kit = [] } = block;
+        const own = knownOf(block, lead);
+        return { id, kind, kit, seconds: own.work.seconds, ...own };
+      }),
+    }));
+    return {
+      seconds: sessionSeconds(rounds),
+      ...sessionTotals(held),
+      warnings: sessionWarnings(held, facts),
+    };
+  };
+}

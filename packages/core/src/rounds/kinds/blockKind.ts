@@ -1,0 +1,65 @@
+import type { MoveBook, Lead } from '../../moves/index.ts';
+import type { Seconds } from '../../units/index.ts';
+import type { BlockTime, LayOutContext } from '../layOutContext.ts';
+import type { CountWords } from '../roundSettings.ts';
+import { NO_STRIKES, type StrikeCount } from '../strikeCount.ts';
+import type { BlockBase } from './blockBase.ts';
+import type { BlockCombo } from './combo/comboBlock.ts';
+
+/** A line that a block holds itself, and the field it is written in, as "line" or "lanes.0.combos.1". */
+export interface WrittenLine {
+  readonly field: string;
+  readonly line: string;
+}
+
+/** A combo of the book that a block names, and the field in which it does. */
+export interface NamedCombo {
+  readonly field: string;
+  readonly comboId: string;
+}
+
+/**
+ * Everything that is particular to one kind of block. `B` is the block with its combos filled in, `W` the block as it is
+ * written and kept. A new kind is a folder with its block and this, and a line in the registry.
+ */
+export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
+  /** Whether everybody stands: no bell rings for it, and no work goes on. */
+  readonly isPause: boolean;
+  /** Whether a session that is fitted to its minutes may make it longer or shorter. */
+  readonly stretches: boolean;
+  /** A block as a coach would begin it. */
+  usual(id: string): W;
+  /** Whether its length follows from its counts, so that it is told and not asked. */
+  isCounted(block: W): boolean;
+  /** Exact length of counted work at a pace; null for what goes by the clock. */
+  length(block: W, book: MoveBook, factor: number): Seconds | null;
+  /** The combos that it names, filled in; those that are not known are left out. */
+  fill(block: W, combos: ReadonlyMap<string, BlockCombo>): B;
+  named(block: W): readonly NamedCombo[];
+  /** The lines that stand in its own fields. */
+  written(block: W): readonly WrittenLine[];
+  /** Every line that a fighter does in it, those of groups too. */
+  done(block: B, book: MoveBook): readonly string[];
+  /** Names of groups that do something of their own. */
+  groups(block: W): readonly string[];
+  /** Every text that its voice may say. */
+  texts(block: B, book: MoveBook, count: CountWords): Iterable<string>;
+  /** Puts its cues, calls and findings into the layout. */
+  layOut(block: B, time: BlockTime, context: LayOutContext): void;
+  /** Strikes it asks of one fighter of its largest count; `as-compiled` for what goes by the beat and is counted there. */
+  strikes(block: B, book: MoveBook, lead: Lead): StrikeCount | 'as-compiled';
+}
+
+/** What most kinds are: work by the clock, without lines, groups or strikes that anybody could foresee. */
+export const BY_THE_CLOCK = {
+  isPause: false,
+  stretches: true,
+  isCounted: () => false,
+  length: () => null,
+  fill: <B>(block: B): B => block,
+  named: () => [],
+  written: () => [],
+  done: () => [],
+  groups: () => [],
+  strikes: () => NO_STRIKES,
+} as const;

@@ -1,0 +1,74 @@
+import type { Seconds } from '../../../units/index.ts';
+import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
+import { BREATH_FORMS } from '../../../calls/index.ts';
+import type { BlockBase } from '../blockBase.ts';
+import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
+import { OPENING, sayAbout } from '../counting.ts';
+
+/** A minute of breathing or of seeing the work before the eyes: everybody stands, the voice says when to breathe. */
+export interface BreathBlock extends BlockBase {
+  readonly kind: 'breath';
+  /** Said at the start, such as "see the next round". */
+  readonly title: string;
+  readonly inSeconds: Seconds;
+  /** The breath is kept for so long; 0 for not at all. */
+  readonly holdSeconds: Seconds;
+  readonly outSeconds: Seconds;
+}
+
+/** A phase of one breath. */
+type Phase = keyof typeof BREATH_FORMS;
+
+export const breathKind: BlockKind<BreathBlock> = {
+  ...BY_THE_CLOCK,
+  isPause: true,
+  usual: (id) => ({
+    kind: 'breath',
+    id,
+    seconds: 60,
+    title: 'Slow breaths',
+    inSeconds: 4,
+    holdSeconds: 0,
+    outSeconds: 6,
+  }),
+  texts: ({ title, holdSeconds }) => [
+    title.toLowerCase(),
+    ...BREATH_FORMS.in,
+    ...(holdSeconds > 0 ? BREATH_FORMS.hold : []),
+    ...BREATH_FORMS.out,
+  ],
+  layOut: layOutBreath,
+};
+
+/**
+ * The breaths of a block from its start: as many as fit whole behind the title.
+ *
+ * @example
+ * breathPhases({ ...breathKind.usual('b'), seconds: 14 }) // [{ at: 3, phase: 'in' }, { at: 7, phase: 'out' }]
+ */
+export function breathPhases({
+  seconds,
+  inSeconds,
+  holdSeconds,
+  outSeconds,
+}: BreathBlock): { readonly at: Seconds; readonly phase: Phase }[] {
+  const whole = inSeconds + holdSeconds + outSeconds;
+  const count = Math.max(0, Math.floor((seconds - OPENING + 1e-9) / whole));
+  return Array.from({ length: count }, (_, i) => OPENING + i * whole).flatMap((at) => [
+    { at, phase: 'in' as const },
+    ...(holdSeconds > 0 ? [{ at: at + inSeconds, phase: 'hold' as const }] : []),
+    { at: at + inSeconds + holdSeconds, phase: 'out' as const },
+  ]);
+}
+
+function layOutBreath(block: BreathBlock, { from }: BlockTime, { layout }: LayOutContext): void {
+  sayAbout(layout, block.id, {
+    forms: [block.title.toLowerCase()],
+    at: from + 0.2,
+    priority: 'combo',
+    slack: 1,
+  });
+  layout.cues.push({ at: from, kind: 'show', text: block.title, block: block.id });
+  for (const { at, phase } of breathPhases(block))
+    sayAbout(layout, block.id, { forms: BREATH_FORMS[phase], at: from + at, priority: 'count', slack: 0.8 });
+}

@@ -1,0 +1,77 @@
+import { comboForms, slowestClip, type ClipShelf } from '../../../calls/index.ts';
+import type { Lead } from '../../../moves/index.ts';
+import type { Seconds } from '../../../units/index.ts';
+import type { Layout } from '../../cue.ts';
+import { intensityPhrase, switchForms } from '../../../calls/index.ts';
+import type { BlockCombo, ComboBlock } from './comboBlock.ts';
+import type { Stage } from './tempoOf.ts';
+
+/** Length assumed for a call that the voice cannot say. */
+const UNSPOKEN_CALL: Seconds = 1.2;
+/** Silence between two announcements. */
+const BETWEEN: Seconds = 0.12;
+
+const STAGE_CALLS: Readonly<Record<Stage, string | null>> = {
+  'as-set': null,
+  parts: 'by parts',
+  joined: 'joined, one count',
+  fast: 'fast',
+};
+
+export function stageCall(stage: Stage): string | null {
+  return STAGE_CALLS[stage];
+}
+
+/** What stands before a set: a change of lead, of contact or of stage, and the combo itself. */
+export interface SetOpening {
+  readonly combo: BlockCombo;
+  readonly switchTo: Lead | null;
+  readonly intensity: number | null;
+  readonly stage: Stage | null;
+  /** Groups that begin another combo of their own with this set. */
+  readonly lanes: readonly { readonly group: string; readonly combo: BlockCombo }[];
+}
+
+/** What calls a group to a combo of its own. */
+export function laneForms(group: string, combo: BlockCombo): string[] {
+  const name = group.toLowerCase();
+  return [`${name}, ${comboForms(combo).at(-1)!}`, name];
+}
+
+/**
+ * Asks for the calls that open a set, one after the other from `at`; gives the instant at which all are said. A silent
+ * block says only what nobody can see: a change of lead or of contact.
+ */
+export function announceSet(
+  block: ComboBlock,
+  opening: SetOpening,
+  at: Seconds,
+  shelf: ClipShelf,
+  layout: Layout,
+): Seconds {
+  const { combo, switchTo, intensity, stage } = opening;
+  let clock = at;
+  const say = (forms: readonly string[], kind: 'call' | 'stance', lead?: Lead): void => {
+    const seconds = slowestClip(shelf, forms[0]!)?.seconds ?? UNSPOKEN_CALL;
+    layout.calls.push({
+      forms,
+      priority: kind === 'stance' ? 'stance' : 'combo',
+      place: { kind: 'end', at: clock + seconds, earliest: clock - 0.001 },
+      cue: {
+        kind,
+        block: block.id,
+        ...(lead === undefined ? { combo: combo.id } : { lead }),
+      },
+    });
+    clock += seconds + BETWEEN;
+  };
+  if (switchTo) say(switchForms(switchTo), 'stance', switchTo);
+  if (intensity !== null) say([intensityPhrase(intensity)], 'call');
+  if (block.calls === 'silent') return clock;
+  const staged = stage && stageCall(stage);
+  if (staged) say([staged], 'call');
+  const forms = comboForms(combo);
+  say(block.words === 'combo-number' ? forms.slice(-1) : forms, 'call');
+  for (const lane of opening.lanes) say(laneForms(lane.group, lane.combo), 'call');
+  return clock - BETWEEN;
+}

@@ -1,0 +1,48 @@
+import { walkStance } from '../../../body/index.ts';
+import { comboForms, countWord, holderForms, strokeForms } from '../../../calls/index.ts';
+import { parseLine } from '../../../line/index.ts';
+import type { MoveBook } from '../../../moves/index.ts';
+import { intensityPhrase } from '../../../calls/index.ts';
+import type { CountWords } from '../../roundSettings.ts';
+import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
+import { laneForms, stageCall } from './announcements.ts';
+import { USUAL_COMBO_BLOCK, type ComboBlock } from './comboBlock.ts';
+import { fillCombos, namedCombos, ownLines, type WrittenComboBlock } from './fillCombos.ts';
+import { layOutCombos } from './layOutCombos.ts';
+
+export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
+  ...BY_THE_CLOCK,
+  usual: (id) => ({ ...USUAL_COMBO_BLOCK, id, combos: [] }),
+  fill: fillCombos,
+  named: namedCombos,
+  written: ownLines,
+  done: ({ combos, lanes = [] }) =>
+    [...combos, ...lanes.flatMap((lane) => lane.combos)].map((combo) => combo.line),
+  groups: ({ lanes = [] }) => lanes.map((lane) => lane.group),
+  texts: comboTexts,
+  layOut: layOutCombos,
+  strikes: () => 'as-compiled',
+};
+
+/** What a combo block may say: also that of a kind that lays itself out as combos. */
+export function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords): Generator<string> {
+  yield* (block.intensity ?? []).map(intensityPhrase);
+  if (block.calls === 'silent') return;
+  for (const { group, combos } of block.lanes ?? [])
+    yield* combos.flatMap((combo) => laneForms(group, combo));
+  const isBuildUp = block.tempo?.kind === 'build-up';
+  if (isBuildUp) yield* (['parts', 'joined', 'fast'] as const).flatMap((stage) => stageCall(stage) ?? []);
+  if (block.calls === 'one-count' || isBuildUp)
+    for (let n = 1; n <= block.cyclesEach; n++) yield countWord(n, count.language, count.own);
+  for (const combo of block.combos) {
+    yield* comboForms(combo);
+    const parsed = parseLine(combo.line, book);
+    const callsStrokes = block.calls !== 'lead-in' && block.calls !== 'one-count';
+    if (!parsed.ok || !(callsStrokes || isBuildUp)) continue;
+    for (const walked of walkStance(parsed.line, book, 'left').strokes) {
+      const stroke = { ...walked, feint: walked.stroke.feint };
+      if (block.calls === 'holder') yield* holderForms(stroke);
+      if (block.calls !== 'holder' || isBuildUp) yield* strokeForms(stroke, book, block.words);
+    }
+  }
+}

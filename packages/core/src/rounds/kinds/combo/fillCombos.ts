@@ -1,0 +1,65 @@
+import type { NamedCombo, WrittenLine } from '../blockKind.ts';
+import type { BlockCombo, ComboBlock, ComboRef } from './comboBlock.ts';
+
+/** Bar of a line that is no combo of the book. */
+const OWN_LINE_BAR = 4;
+
+/** A combo block as it is kept: it names combos instead of holding them. */
+export type WrittenComboBlock = ComboBlock<ComboRef>;
+
+/** Combos as blocks need them, by their ids. */
+export function combosById(combos: readonly BlockCombo[]): Map<string, BlockCombo> {
+  return new Map(
+    combos.map(({ id, grade, number, title, line, beatsPerBar, cycleBeats = null }) => [
+      id,
+      { id, grade, number, title, line, beatsPerBar, cycleBeats },
+    ]),
+  );
+}
+
+/** What a reference stands for: a combo of the book, or the line that it brings itself; null when the combo is gone. */
+export function comboOfRef(
+  ref: ComboRef,
+  ownId: string,
+  combos: ReadonlyMap<string, BlockCombo>,
+): BlockCombo | null {
+  if (ref.comboId !== undefined) return combos.get(ref.comboId) ?? null;
+  return {
+    id: ownId,
+    grade: '',
+    number: 1,
+    title: ref.title ?? '',
+    line: ref.line ?? '',
+    beatsPerBar: OWN_LINE_BAR,
+  };
+}
+
+/** The block with its combos in the place of what names them; those that are gone are left out. */
+export function fillCombos(block: WrittenComboBlock, combos: ReadonlyMap<string, BlockCombo>): ComboBlock {
+  const filled = (refs: readonly ComboRef[]): BlockCombo[] =>
+    refs.flatMap((ref, i) => comboOfRef(ref, `${block.id}-${i}`, combos) ?? []);
+  return {
+    ...block,
+    combos: filled(block.combos),
+    lanes: (block.lanes ?? []).map(({ group, combos: refs }) => ({ group, combos: filled(refs) })),
+  };
+}
+
+/** Every reference of a block with its field, those of its groups too. */
+function placedRefs({ combos, lanes = [] }: WrittenComboBlock): { field: string; ref: ComboRef }[] {
+  const placed = (refs: readonly ComboRef[], under: string) =>
+    refs.map((ref, i) => ({ field: `${under}combos.${i}`, ref }));
+  return [...placed(combos, ''), ...lanes.flatMap((lane, i) => placed(lane.combos, `lanes.${i}.`))];
+}
+
+export function namedCombos(block: WrittenComboBlock): NamedCombo[] {
+  return placedRefs(block).flatMap(({ field, ref: { comboId } }) =>
+    comboId === undefined ? [] : [{ field, comboId }],
+  );
+}
+
+export function ownLines(block: WrittenComboBlock): WrittenLine[] {
+  return placedRefs(block).flatMap(({ field, ref: { comboId, line = '' } }) =>
+    comboId === undefined ? [{ field, line }] : [],
+  );
+}

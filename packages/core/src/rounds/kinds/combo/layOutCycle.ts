@@ -1,0 +1,181 @@
+import type { WalkedStroke } from '../../../body/index.ts';
+import { countWord } from '../../../calls/index.ts';
+import { isStrike, type Lead } from '../../../moves/index.ts';
+import { toNumber, type Seconds } from '../../../units/index.ts';
+import type { Cue, Cycle, Layout } from '../../cue.ts';
+import { SWITCH_BACK_FORMS } from '../../../calls/index.ts';
+import type { CountWords } from '../../roundSettings.ts';
+import type { CallStyle, ComboBlock } from './comboBlock.ts';
+import type { CyclePlan } from './cyclePlan.ts';
+import type { FormsOf } from './strokeFormsOf.ts';
+
+/** In the last five seconds the voice only counts down. */
+export const LAST_COUNT: Seconds = 5.4;
+
+/** One time through a combo, as it is to be laid out. */
+export interface PlacedCycle {
+  readonly plan: CyclePlan;
+  readonly at: Seconds;
+  readonly beat: Seconds;
+  /** Length in beats, which may be longer or shorter than the plan's own. */
+  readonly beats: number;
+  readonly lead: Lead;
+  readonly calls: CallStyle;
+  /** Place among the cycles of the block, and among those since the combo was called. */
+  readonly cycle: number;
+  readonly inSet: number;
+  readonly intensity: number | null;
+  /** Ticks beyond this instant are not wanted. */
+  readonly until: Seconds;
+  /** The voice calls nothing from here on. */
+  readonly callsUntil: Seconds;
+  readonly count: CountWords;
+  readonly lanes: NonNullable<Cycle['lanes']>;
+}
+
+/** Lays out the ticks, strikes, pads and calls of one time through a combo. */
+export function layOutCycle(block: ComboBlock, placed: PlacedCycle, formsOf: FormsOf, layout: Layout): void {
+  const { plan, at, beat, beats, lead, until } = placed;
+  const ids = { block: block.id, combo: plan.combo.id, cycle: placed.cycle };
+  layout.cycles.push({
+    at,
+    ...ids,
+    lead,
+    beats,
+    beatSeconds: beat,
+    intensity: placed.intensity,
+    ...(placed.lanes.length > 0 ? { lanes: placed.lanes } : {}),
+  });
+  const { beatsPerBar } = plan.combo;
+  for (let i = 0; i < beats && at + i * beat < until - 1e-9; i++) {
+    layout.cues.push({
+      at: at + i * beat,
+      kind: 'tick',
+      text: String((i % beatsPerBar) + 1),
+      sound: i % beatsPerBar === 0 ? 'tick-bar' : 'tick-beat',
+      block: ids.block,
+      combo: ids.combo,
+      cycle: ids.cycle,
+    });
+  }
+  if (placed.calls === 'one-count' && at <= placed.callsUntil) {
+    layout.calls.push({
+      forms: [countWord(placed.inSet + 1, placed.count.language, placed.count.own)],
+      priority: 'count',
+      place: { kind: 'centre', at },
+      cue: { kind: 'call', ...ids },
+    });
+  }
+  for (const [position, stroke] of plan.walk.strokes.entries()) {
+    const previous = plan.walk.strokes[position - 1];
+    const due = at + toNumber(stroke.beat) * beat;
+    const slotAhead = previous ? at + toNumber(previous.beat) * beat : at - beat;
+    layOutStroke(stroke, due, slotAhead, ids, layout);
+    callStroke(block, stroke, placed.calls === 'on-beat' ? due : slotAhead, placed, { ids, formsOf, layout });
+  }
+  callHome(placed, ids, layout);
+}
+
+type CycleIds = Required<Pick<Cue, 'block' | 'combo' | 'cycle'>>;
+
+function layOutStroke(
+  walked: WalkedStroke,
+  at: Seconds,
+  shownAt: Seconds,
+  { block, combo, cycle }: CycleIds,
+  layout: Layout,
+): void {
+  const { index: stroke, move, limb, level, before, after } = walked;
+  const { power, by } = walked.stroke;
+  const { lead } = before;
+  if (walked.beat.d === 2)
+    layout.cues.push({ at, kind: 'tick', text: '', sound: 'tick-half', block, combo, cycle });
+  layout.cues.push({
+    at,
+    kind: 'strike',
+    text: move.name,
+    limb,
+    level,
+    power,
+    stroke,
+    lead,
+    block,
+    combo,
+    cycle,
+  });
+  if (isStrike(move) && by === 'fighter')
+    layout.cues.push({
+      at: shownAt,
+      kind: 'show',
+      text: offerText(walked),
+      stroke,
+      lead,
+      block,
+      combo,
+      cycle,
+    });
+  if (after.lead !== lead && move.family !== 'step')
+    layout.cues.push({
+      at,
+      kind: 'stance',
+      text: `${after.lead} lead`,
+      stroke,
+      lead: after.lead,
+      block,
+      combo,
+      cycle,
+    });
+}
+
+function callStroke(
+  block: ComboBlock,
+  walked: WalkedStroke,
+  at: Seconds,
+  { calls, callsUntil }: PlacedCycle,
+  { ids, formsOf, layout }: { ids: CycleIds; formsOf: FormsOf; layout: Layout },
+): void {
+  const isCalled = calls === 'on-beat' || calls === 'ahead' || calls === 'holder';
+  if (!isCalled || block.words === 'combo-number' || at > callsUntil) return;
+  const forms = formsOf(walked, calls === 'holder');
+  if (forms.length === 0) return;
+  const switches = walked.move.lead === 'flips';
+  layout.calls.push({
+    forms,
+    priority: switches ? 'stance' : 'stroke',
+    place: { kind: 'centre', at },
+    cue: {
+      kind: switches ? 'stance' : 'call',
+      stroke: walked.index,
+      lead: walked.after.lead,
+      block: ids.block,
+      combo: ids.combo,
+      cycle: ids.cycle,
+    },
+  });
+}
+
+/** A combo that ends in the other lead is followed by a change back, called in the recovery. */
+function callHome(
+  { plan, at: start, beat, lead, calls, until, callsUntil }: PlacedCycle,
+  ids: CycleIds,
+  layout: Layout,
+): void {
+  if (plan.walk.end.lead === lead) return;
+  const at = start + (plan.lastImpact + 1) * beat;
+  if (at > until - 0.5) return;
+  if (calls === 'silent' || at > callsUntil) {
+    layout.cues.push({ at, kind: 'stance', text: `${lead} lead`, lead, ...ids });
+    return;
+  }
+  layout.calls.push({
+    forms: SWITCH_BACK_FORMS,
+    priority: 'stance',
+    place: { kind: 'centre', at },
+    cue: { kind: 'stance', lead, ...ids },
+  });
+}
+
+/** What the holder is shown: the move, and the height of the pad. */
+function offerText({ move, level }: WalkedStroke): string {
+  return level === null ? move.say.short : `${move.say.short}, ${level}`;
+}

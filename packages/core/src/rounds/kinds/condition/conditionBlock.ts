@@ -1,0 +1,22 @@
+import type { Seconds } from '../../../units/index.ts';
+import type { BlockBase } from '../blockBase.ts';
+import type { GroupReps } from '../counting.ts';
+
+/** An exercise by repetitions, counted, or by the clock when there are none. */
+export interface ConditionBlock extends BlockBase {
+  readonly kind: 'condition';
+  readonly title: string;
+  readonly reps: number | null;
+  readonly groups: readonly GroupReps[];
+  readonly repSeconds: Seconds;
+}
+
+/** An exercise as a coach would begin it. */
+export const USUAL_CONDITION_BLOCK = {
+  kind: 'condition',
+  seconds: 33,
+  title: 'Squats',
+  reps: 15,
+  groups: [],
+  repSeconds: 2,
+} as const satisfies Omit<ConditionBlock, 'id'>;

@@ -1,0 +1,57 @@
+import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
+import { groupDonePhrase } from '../../../calls/index.ts';
+import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
+import { BEFORE_BLOCK_ENDS, OPENING, mostReps, sayAbout, wordOfCount } from '../counting.ts';
+import { USUAL_CONDITION_BLOCK, type ConditionBlock } from './conditionBlock.ts';
+
+export const conditionKind: BlockKind<ConditionBlock> = {
+  ...BY_THE_CLOCK,
+  usual: (id) => ({ ...USUAL_CONDITION_BLOCK, id }),
+  isCounted: ({ reps }) => reps !== null,
+  length: ({ reps, groups, repSeconds }) =>
+    reps === null ? null : OPENING + mostReps(reps, groups) * repSeconds,
+  groups: ({ groups }) => groups.map(({ group }) => group),
+  *texts({ title, reps, groups }, _book, count) {
+    yield title.toLowerCase();
+    if (reps === null) return;
+    for (let n = 1; n <= mostReps(reps, groups); n++) {
+      const word = wordOfCount(n, count);
+      if (word === '') break;
+      yield word;
+    }
+    yield* groups.map(({ group }) => groupDonePhrase(group));
+  },
+  layOut: layOutCondition,
+};
+
+/** An exercise: named, then counted, or left to the clock. */
+function layOutCondition(
+  { id, title, reps, groups, repSeconds }: ConditionBlock,
+  { from, to }: BlockTime,
+  { count, layout }: LayOutContext,
+): void {
+  sayAbout(layout, id, { forms: [title.toLowerCase()], at: from + 1, priority: 'combo', slack: 2 });
+  if (reps === null) return;
+  const most = mostReps(reps, groups);
+  for (let rep = 1; rep <= most; rep++) {
+    const at = from + OPENING + (rep - 1) * repSeconds;
+    if (at >= to - BEFORE_BLOCK_ENDS) break;
+    layout.cues.push({ at, kind: 'tick', text: String(rep), block: id, sound: 'tick-beat' });
+    const word = wordOfCount(rep, count);
+    if (word !== '')
+      layout.calls.push({
+        forms: [word],
+        priority: 'count',
+        place: { kind: 'centre', at },
+        cue: { kind: 'call', block: id },
+      });
+    for (const { group, reps: own } of groups)
+      if (own === rep && own < most)
+        sayAbout(layout, id, {
+          forms: [groupDonePhrase(group)],
+          at: at + 0.3,
+          priority: 'prompt',
+          slack: repSeconds,
+        });
+  }
+}

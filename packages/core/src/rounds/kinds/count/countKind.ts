@@ -1,0 +1,40 @@
+import { walkStance } from '../../../body/index.ts';
+import { parseLine } from '../../../line/index.ts';
+import { isStrike, otherLead, type Lead, type MoveBook } from '../../../moves/index.ts';
+import { NO_STRIKES, tallyStrikes, type StrikeCount } from '../../strikeCount.ts';
+import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
+import { COUNT_PACE, mostReps } from '../counting.ts';
+import { USUAL_COUNT_BLOCK, type CountBlock } from './countBlock.ts';
+import { countSteps } from './countSteps.ts';
+import { countForms, layOutCount } from './layOutCount.ts';
+
+export const countKind: BlockKind<CountBlock> = {
+  ...BY_THE_CLOCK,
+  stretches: false,
+  usual: (id) => ({ ...USUAL_COUNT_BLOCK, id }),
+  isCounted: () => true,
+  length: (block, book, factor) => countSteps(block, book, factor).seconds,
+  written: ({ line }) => [{ field: 'line', line }],
+  done: ({ line }) => [line],
+  groups: ({ groups }) => groups.map(({ group }) => group),
+  *texts(block, book, count) {
+    // Which words are counted does not depend on the pace.
+    for (const step of countSteps(block, book, COUNT_PACE).steps) yield* countForms(step, block, count);
+  },
+  layOut: layOutCount,
+  strikes: countedStrikes,
+};
+
+function countedStrikes(block: CountBlock, book: MoveBook, lead: Lead): StrikeCount {
+  const parsed = parseLine(block.line, book);
+  if (!parsed.ok) return NO_STRIKES;
+  const times = block.sets * mostReps(block.reps, block.groups);
+  const leads = block.sides === 'both' ? [lead, otherLead(lead)] : [lead];
+  return tallyStrikes(
+    leads.flatMap((from) =>
+      walkStance(parsed.line, book, from)
+        .strokes.filter(({ stroke, move }) => stroke.by === 'fighter' && isStrike(move))
+        .map(({ limb, level }) => ({ limb, level, times })),
+    ),
+  );
+}

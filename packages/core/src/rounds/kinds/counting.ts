@@ -1,0 +1,56 @@
+import { countWord } from '../../calls/index.ts';
+import type { Seconds } from '../../units/index.ts';
+import type { CallPriority } from '../../calls/index.ts';
+import type { Layout } from '../cue.ts';
+import type { CountWords } from '../roundSettings.ts';
+
+/** Words at the start of a side, and the time they need. */
+export const OPENING: Seconds = 3;
+/** Count words are followed at club pace (engine: pace factors), unless the block sets its own time. */
+export const COUNT_PACE = 1.25;
+/** Most repetitions that are counted: the voice has words up to here. */
+export const MOST_COUNTED = 99;
+/** Nothing is called any more this close to the end of a block. */
+export const BEFORE_BLOCK_ENDS: Seconds = 0.2;
+
+/** Repetitions that the groups of a class do at once; the clock is that of the group with the most. */
+export interface GroupReps {
+  readonly group: string;
+  readonly reps: number;
+}
+
+/** The most repetitions of any group; who belongs to none does `reps`. */
+export function mostReps(reps: number, groups: readonly GroupReps[]): number {
+  return Math.max(reps, ...groups.map((each) => each.reps));
+}
+
+/** The word on which a repetition is counted; empty beyond the last one that there is. */
+export function wordOfCount(n: number, { language, own }: CountWords): string {
+  return n <= MOST_COUNTED ? countWord(n, language, own) : '';
+}
+
+/** The sides of a movement in their order; null for what has none. */
+export type SideInTurn = 'first' | 'other' | null;
+export function sidesInTurn(sides: 'both' | 'one'): readonly SideInTurn[] {
+  return sides === 'both' ? ['first', 'other'] : [null];
+}
+
+/** Something said about a counted block, from `at` on or a little later. */
+export function sayAbout(
+  layout: Layout,
+  block: string,
+  {
+    forms,
+    at,
+    priority,
+    slack,
+  }: { forms: readonly string[]; at: Seconds; priority: CallPriority; slack: Seconds },
+): void {
+  const from = Math.max(0, at);
+  layout.calls.push({
+    forms,
+    priority,
+    place: { kind: 'start', at: from, latest: from + slack },
+    cue: { kind: 'call', block },
+  });
+}

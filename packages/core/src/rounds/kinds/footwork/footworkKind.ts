@@ -1,0 +1,29 @@
+import { STARTER_LINES } from '../../../moves/index.ts';
+import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
+import { comboTexts } from '../combo/comboKind.ts';
+import { layOutCombos } from '../combo/layOutCombos.ts';
+import { footworkAsCombo, footworkLine, type FootworkBlock } from './footworkLine.ts';
+
+export const footworkKind: BlockKind<FootworkBlock> = {
+  ...BY_THE_CLOCK,
+  usual: (id) => ({
+    kind: 'footwork',
+    id,
+    seconds: 60,
+    there: STARTER_LINES.stepIn,
+    back: STARTER_LINES.stepOut,
+    steps: 3,
+    strike: STARTER_LINES.rearStraight,
+    room: null,
+    bpm: 90,
+  }),
+  written: ({ there, back, strike }) => [
+    { field: 'there', line: there },
+    { field: 'back', line: back },
+    ...(strike === '' ? [] : [{ field: 'strike', line: strike }]),
+  ],
+  done: (block, book) => [footworkLine(block, book)],
+  texts: (block, book, count) => comboTexts(footworkAsCombo(block, book), book, count),
+  layOut: (block, time, context) => layOutCombos(footworkAsCombo(block, context.book), time, context),
+  strikes: () => 'as-compiled',
+};

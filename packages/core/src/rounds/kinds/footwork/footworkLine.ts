@@ -1,0 +1,62 @@
+import { walkStance } from '../../../body/index.ts';
+import { parseLine } from '../../../line/index.ts';
+import type { MoveBook } from '../../../moves/index.ts';
+import type { Bpm } from '../../../units/index.ts';
+import type { BlockBase } from '../blockBase.ts';
+import type { ComboBlock } from '../combo/comboBlock.ts';
+
+/** Steps there and back on a beat, with a strike on the last step; as many as the room allows. */
+export interface FootworkBlock extends BlockBase {
+  readonly kind: 'footwork';
+  readonly there: string;
+  readonly back: string;
+  readonly steps: number;
+  /** A stroke on the last step there; empty for none. */
+  readonly strike: string;
+  /** Steps of room one way; null for plenty. */
+  readonly room: number | null;
+  readonly bpm: Bpm;
+}
+
+/** How many steps there fit into the room, at least one, at most as many as wanted. */
+export function stepsThatFit(block: FootworkBlock, book: MoveBook): number {
+  if (block.room === null) return block.steps;
+  const parsed = parseLine(block.there, book);
+  if (!parsed.ok) return block.steps;
+  const { floor } = walkStance(parsed.line, book, 'left');
+  const reach = Math.max(floor.forward, floor.back, floor.left, floor.right);
+  return reach === 0 ? block.steps : Math.max(1, Math.min(block.steps, Math.floor(block.room / reach)));
+}
+
+/** The pattern as a beat line: steps there, the strike with the last one, and as many steps back. */
+export function footworkLine(block: FootworkBlock, book: MoveBook): string {
+  const n = stepsThatFit(block, book);
+  const there = Array.from({ length: n }, () => block.there).join(' ');
+  const back = Array.from({ length: n }, () => block.back).join(' ');
+  const strike = block.strike === '' ? '' : `-${block.strike}`;
+  return `${there}${strike} ${back}`;
+}
+
+/** Footwork is a line on the beat, with one count for each time there and back. */
+export function footworkAsCombo(block: FootworkBlock, book: MoveBook): ComboBlock {
+  return {
+    kind: 'combo',
+    id: block.id,
+    seconds: block.seconds,
+    combos: [
+      {
+        id: block.id,
+        grade: '',
+        number: 1,
+        title: 'footwork',
+        line: footworkLine(block, book),
+        beatsPerBar: 4,
+      },
+    ],
+    bpm: block.bpm,
+    calls: 'one-count',
+    words: 'names',
+    leadPlan: 'halves',
+    cyclesEach: 10,
+  };
+}

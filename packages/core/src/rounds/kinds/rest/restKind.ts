@@ -1,0 +1,58 @@
+import type { Seconds } from '../../../units/index.ts';
+import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
+import { TIME_PHRASES, nextPhrase } from '../../../calls/index.ts';
+import { TEN_FROM } from '../../workClock.ts';
+import type { BlockBase } from '../blockBase.ts';
+import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
+
+/** Nobody works. */
+export interface RestBlock extends BlockBase {
+  readonly kind: 'rest';
+  /** What comes after it, as it is said; nothing is said without it. */
+  readonly next?: string;
+}
+
+/** Shorter rests say nothing of themselves. */
+const TOLD_FROM: Seconds = 8;
+
+export const restKind: BlockKind<RestBlock> = {
+  ...BY_THE_CLOCK,
+  isPause: true,
+  usual: (id) => ({ kind: 'rest', id, seconds: 40 }),
+  texts: ({ next = '' }) => (next === '' ? [] : [nextPhrase(next)]),
+  layOut: layOutRest,
+};
+
+/** A rest: said at its start, and near its end what comes next, ready, and three ticks. */
+function layOutRest(
+  { id, next = '' }: RestBlock,
+  { from, to }: BlockTime,
+  { timeCalls, layout }: LayOutContext,
+): void {
+  const seconds = to - from;
+  // The end bell rings into the rest; a rest that opens a round has no bell before it.
+  const opensRound = from === 0;
+  const say = (text: string, at: Seconds, latest: Seconds): void => {
+    layout.calls.push({
+      forms: [text],
+      priority: 'time',
+      place: { kind: 'start', at, latest },
+      cue: { kind: 'time', block: id },
+    });
+  };
+  if (seconds >= TOLD_FROM)
+    say(opensRound ? TIME_PHRASES.getReady : TIME_PHRASES.rest, from + (opensRound ? 0.2 : 1.4), from + 3);
+  if (seconds >= TEN_FROM && timeCalls.has('ten')) say(TIME_PHRASES.ten, to - 10, to - 9);
+  if (next !== '' && seconds >= TOLD_FROM) say(nextPhrase(next), to - 7.5, to - 5);
+  if (seconds >= 6 && timeCalls.has('ready')) {
+    layout.calls.push({
+      forms: [TIME_PHRASES.ready],
+      priority: 'time',
+      place: { kind: 'end', at: to - 3.1, earliest: to - 5 },
+      cue: { kind: 'time', block: id },
+    });
+  }
+  for (const left of [3, 2, 1])
+    if (left < seconds)
+      layout.cues.push({ at: to - left, kind: 'count', text: String(left), block: id, sound: 'count-in' });
+}

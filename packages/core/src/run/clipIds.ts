@@ -1,0 +1,6 @@
+import type { CompiledRound } from '../rounds/index.ts';
+
+/** Every clip that a round calls, each once. */
+export function clipIds({ cues }: Pick<CompiledRound, 'cues'>): string[] {
+  return [...new Set(cues.flatMap((cue) => cue.clip?.id ?? []))];
+}

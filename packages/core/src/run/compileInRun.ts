@@ -1,0 +1,71 @@
+import { clipShelf, type VoiceClip } from '../calls/index.ts';
+import type { Lead, MoveBook } from '../moves/index.ts';
+import {
+  combosOf,
+  compileRound,
+  usualBlock,
+  type Block,
+  type BlockCombo,
+  type CompiledRound,
+  type CountWords,
+  type TempoShift,
+  type TimeCall,
+} from '../rounds/index.ts';
+import type { Seconds } from '../units/index.ts';
+import { roundSeed } from './roundSeed.ts';
+
+/** A round of a run with its combos in their places. */
+export interface PlannedRound {
+  readonly id: string;
+  readonly blocks: readonly Block[];
+  readonly timeCalls?: readonly TimeCall[] | undefined;
+}
+
+/** What compiling needs beside the round: who owns its chances, from which lead, in which words. */
+export interface RoundSetting {
+  /** The run, or the session that is only heard: see `roundSeed`. */
+  readonly owner: string;
+  readonly lead: Lead;
+  /** The word of the day; empty for none. */
+  readonly word: string;
+  readonly count: CountWords;
+  readonly clips: readonly VoiceClip[];
+}
+
+/** A compiled round with the combos that its cues name. */
+export interface RoundToPlay extends CompiledRound {
+  readonly combos: readonly BlockCombo[];
+}
+
+/** Compiles a round as it is played: on the Floor, when it is only heard, and in files. */
+export function compileToPlay(
+  round: PlannedRound,
+  { owner, lead, word, count, clips }: RoundSetting,
+  book: MoveBook,
+  shifts: readonly TempoShift[] = [],
+): RoundToPlay {
+  const plan = {
+    blocks: round.blocks,
+    lead,
+    seed: roundSeed(owner, round.id),
+    shifts,
+    word,
+    count,
+    ...(round.timeCalls ? { timeCalls: round.timeCalls } : {}),
+  };
+  return { ...compileRound(plan, book, clipShelf(clips)), combos: combosOf(round.blocks) };
+}
+
+/** Time to get ready for a burst. */
+export const BURST_READY: Seconds = 6;
+
+/** A burst between two rounds: a time to get ready, the bell, and so many seconds. */
+export function burstRound(seconds: Seconds): PlannedRound {
+  return {
+    id: 'burst',
+    blocks: [
+      { kind: 'rest', id: 'burst-ready', seconds: BURST_READY },
+      { ...usualBlock('burst', 'burst'), seconds },
+    ],
+  };
+}

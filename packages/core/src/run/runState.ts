@@ -1,0 +1,56 @@
+import type { TempoShift } from '../rounds/index.ts';
+import type { Seconds } from '../units/index.ts';
+import type { EpochMs, RunEvent } from './runEvent.ts';
+
+/** What a run is after everything that was done to it. */
+export interface RunState {
+  readonly phase: 'ready' | 'running' | 'held' | 'over';
+  /** The place at which it was noted last, and when. */
+  readonly round: number;
+  readonly position: Seconds;
+  readonly at: EpochMs;
+  /** Changes of tempo of each round that has any. */
+  readonly shifts: ReadonlyMap<number, readonly TempoShift[]>;
+}
+
+export const UNTOUCHED_RUN: RunState = { phase: 'ready', round: 0, position: 0, at: 0, shifts: new Map() };
+
+/** The run after one thing more. What comes after its end changes nothing. */
+export function afterEvent(state: RunState, event: RunEvent): RunState {
+  if (state.phase === 'over') return state;
+  const { kind, at } = event;
+  switch (kind) {
+    case 'start':
+    case 'go-on':
+      return { ...state, phase: 'running', at, round: event.round, position: event.position };
+    case 'hold':
+      return { ...state, phase: 'held', at, round: event.round, position: event.position };
+    case 'skip':
+    case 'again': {
+      // A round that begins anew begins at its planned tempo.
+      const shifts = new Map(state.shifts);
+      shifts.delete(event.round);
+      const phase = event.running ? 'running' : 'held';
+      return { phase, at, round: event.round, position: 0, shifts };
+    }
+    case 'tempo': {
+      const own = state.shifts.get(event.round) ?? [];
+      const shift = { from: event.position, by: event.by };
+      return { ...state, shifts: new Map(state.shifts).set(event.round, [...own, shift]) };
+    }
+    case 'end':
+      return { ...state, phase: 'over', at };
+    default:
+      return kind satisfies never;
+  }
+}
+
+/** What a run is after all of these, in their order. */
+export function runState(events: readonly RunEvent[]): RunState {
+  return events.reduce(afterEvent, UNTOUCHED_RUN);
+}
+
+/** So much faster a round goes by now. */
+export function tempoBy(shifts: readonly TempoShift[] = []): number {
+  return shifts.reduce((sum, { by }) => sum + by, 0);
+}
