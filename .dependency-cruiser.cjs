@@ -26,6 +26,16 @@ const coreFlow = coreOrder.slice(0, -1).map((folder, position) => ({
   },
 }));
 
+/** The pages: what stands later in the list may use what stands before it. */
+const webOrder = ['ui', 'workers', 'server', 'sync', 'strip', 'floor', 'rooms', 'app'];
+
+const webFlow = webOrder.slice(0, -1).map((folder, position) => ({
+  name: `web-${folder}-looks-back-only`,
+  severity: 'error',
+  from: { path: `^apps/web/src/${folder}/` },
+  to: { path: webOrder.slice(position + 1).map((later) => `^apps/web/src/${later}/`) },
+}));
+
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
@@ -56,6 +66,7 @@ module.exports = {
     },
     { name: 'nothing-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
     ...coreFlow,
+    ...webFlow,
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -10,9 +10,7 @@ import { starterMovesFor } from '../../../packages/core/src/moves/index.ts';
 import { startServer, type StartedServer } from './startedServer.ts';
 
 /** A gym as the version before runs were logs kept it: its rows, and what it told of two fighters. */
-const GYM = JSON.parse(
-  readFileSync(fileURLToPath(new URL('./data/gymOfBefore.json', import.meta.url)), 'utf8'),
-);
+const GYM = JSON.parse(readFileSync(fileURLToPath(new URL('./gymOfBefore.json', import.meta.url)), 'utf8'));
 /** Migrations that this version had. */
 const HAD = 7;
 const MIGRATIONS = fileURLToPath(new URL('../migrations', import.meta.url));

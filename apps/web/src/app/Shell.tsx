@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { Toaster } from 'sonner';
 import { Key } from '../ui/Button.tsx';
@@ -73,7 +73,10 @@ export function Shell() {
         </div>
       </header>
       <main className="flex flex-1 flex-col">
-        <Outlet />
+        {/* What a room needs is fetched before it is drawn. */}
+        <Suspense fallback={null}>
+          <Outlet />
+        </Suspense>
       </main>
       <StandingLine onOpen={() => setOpen('cautions')} />
       <CommandBox open={open === 'commands'} onClose={() => setOpen(null)} />

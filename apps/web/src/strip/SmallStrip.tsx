@@ -1,23 +1,22 @@
 import { useMemo } from 'react';
 import { analyseCombo } from '@eurhythm/core/body';
-import type { MoveBook } from '@eurhythm/core/moves';
 import { planCycle } from '@eurhythm/core/rounds';
 import { Strip } from './Strip.tsx';
+import { useBook } from '../server/gymData.ts';
 
 /** A combo's strip at the height of a row; nothing when its line cannot be read. */
 export function SmallStrip({
   line,
   beatsPerBar,
-  book,
   room,
   size = 'row',
 }: {
   line: string;
   beatsPerBar: number;
-  book: MoveBook;
   room: number;
   size?: 'row' | 'wall';
 }) {
+  const book = useBook();
   const drawn = useMemo(() => {
     const analysis = analyseCombo(line, book, 'left');
     const cycle = planCycle({ id: '', grade: '', number: 1, title: '', line, beatsPerBar }, book, 'left', 90);

@@ -27,7 +27,12 @@ export interface Audience {
 
 export const ANYBODY: Audience = { grade: null, youth: null };
 
-/** Whether a move belongs to a higher grade than this one. A grade that the gym no longer has holds nothing back. */
+/**
+ * Whether a move belongs to a higher grade than this one. A grade that the gym no longer has holds nothing back.
+ *
+ * @example
+ * isAboveGrade({ minGrade: 'flood' }, { name: 'Ebb', order: ['ebb', 'flood'], rank: 0 }) // true
+ */
 export function isAboveGrade(move: Pick<Move, 'minGrade'>, { order, rank }: GradePlace): boolean {
   return move.minGrade !== null && order.indexOf(move.minGrade) > rank;
 }
@@ -45,7 +50,12 @@ type BandLimits = Omit<YouthLimits, 'band'> & { readonly gradeId: string };
 /** A band of children of which the gym said nothing is kept to the strictest limits. */
 const STRICT = { headContact: false, knees: false, elbows: false, spins: false, jumps: false };
 
-/** For whom a combo of this grade is: its place among the adult grades, or the limits of its band of children. */
+/**
+ * For whom a combo of this grade is: its place among the adult grades, or the limits of its band of children.
+ *
+ * @example
+ * audienceOf('ebb', [{ id: 'ebb', name: 'Ebb', band: 'adults' }], []).grade.rank // 0
+ */
 export function audienceOf(
   gradeId: string | undefined,
   grades: readonly GymGrade[],

@@ -13,6 +13,10 @@ export interface FighterState {
   readonly stance: StanceKind;
 }
 
+/**
+ * @example
+ * startState('left').lead // 'left'
+ */
 export function startState(lead: Lead): FighterState {
   return { lead, facing: 0, place: { forward: 0, right: 0 }, raised: null, stance: 'fighting' };
 }

@@ -35,7 +35,12 @@ export interface ClockSettings {
   readonly squareHips?: boolean;
 }
 
-/** The factor for a pair of this class, or for a stroke by itself. */
+/**
+ * The factor for a pair of this class, or for a stroke by itself.
+ *
+ * @example
+ * factorOf({ factor: 1.25 }) // 1.25
+ */
 export function factorOf({ factor }: ClockSettings, pair?: PairClass): number {
   if (typeof factor === 'number') return factor;
   return (pair === undefined ? undefined : factor.pairs[pair]) ?? factor.base;
@@ -76,7 +81,12 @@ interface Gap {
   readonly reason: string;
 }
 
-/** Times of one stroke at sharp pace. */
+/**
+ * Times of one stroke at sharp pace.
+ *
+ * @example
+ * strokeTimes(walk('jab').strokes[0], { factor: 1 }).out // 0.16
+ */
 export function strokeTimes({ move, stroke }: WalkedStroke, settings: ClockSettings): Times {
   const share = (stroke.feint ? FEINT : 1) * (stroke.power === 'touch' ? TOUCH : 1);
   const through = settings.drivesThrough === true && isStrike(move) ? THROUGH : 1;
@@ -90,6 +100,9 @@ export function strokeTimes({ move, stroke }: WalkedStroke, settings: ClockSetti
  * Largest tempo at which the fighter's body can do every stroke in time, and the pair that holds it back.
  * The table holds for every pair and not only for neighbours: what lies between two strokes never makes them quicker,
  * and a limb or a standing leg may still be busy from further back.
+ *
+ * @example
+ * limbClock(walk('1 2'), { factor: 1 }).fastestBpm > 60 // true
  */
 export function limbClock(walk: Walk, settings: ClockSettings): ClockResult {
   const own = walk.strokes.filter((stroke) => stroke.stroke.by === 'fighter');
@@ -129,6 +142,10 @@ function limitOf(from: WalkedStroke, to: WalkedStroke, seconds: Seconds, reason:
   return { fromStroke: from.index, toStroke: to.index, seconds: Math.round(seconds * 1000) / 1000, reason };
 }
 
+/**
+ * @example
+ * sharesLimb(...walk('jab jab').strokes) // true
+ */
 export function sharesLimb(a: WalkedStroke, b: WalkedStroke): boolean {
   if (a.limb === 'both-hands') return b.limb.endsWith('-hand') || b.limb === 'both-hands';
   if (b.limb === 'both-hands') return a.limb.endsWith('-hand');
@@ -249,7 +266,12 @@ function alternates(earlier: WalkedStroke, later: WalkedStroke): boolean {
   return a !== 0 && b !== 0 && a !== b;
 }
 
-/** +1 when the hips turn to the left seen from above, −1 to the right, 0 when they stay. Full or kept square by a touch. */
+/**
+ * +1 when the hips turn to the left seen from above, −1 to the right, 0 when they stay. Full or kept square by a touch.
+ *
+ * @example
+ * turnOf(walk('cross').strokes[0]) // 1
+ */
 export function turnOf({ move, limb, stroke }: WalkedStroke): number {
   if (stroke.power === 'touch' && isLegStrike(move)) return 0;
   const side = limb.startsWith('right') ? 1 : limb.startsWith('left') ? -1 : 0;

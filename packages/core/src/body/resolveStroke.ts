@@ -23,7 +23,12 @@ export interface ResolvedStroke {
   readonly level: Level | null;
 }
 
-/** Settles what a stroke means for a fighter who stands like this. @throws when the book does not know the word. */
+/**
+ * Settles what a stroke means for a fighter who stands like this. @throws when the book does not know the word.
+ *
+ * @example
+ * resolveStroke(writtenStrokes(line('r:round'))[0], book, startState('left')).level // 'body'
+ */
 export function resolveStroke(stroke: Stroke, book: MoveBook, state: FighterState): ResolvedStroke {
   const entry = findMove(book, stroke.word);
   if (!entry) throw new Error(`the move book has no ${stroke.word}`);
@@ -60,7 +65,12 @@ function limbOf(move: Move, side: Side | null, lead: Lead): Limb {
   return move.limb;
 }
 
-/** Left or right, for a front or rear side under this lead. */
+/**
+ * Left or right, for a front or rear side under this lead.
+ *
+ * @example
+ * bodySide('front', 'left') // 'left'
+ */
 export function bodySide(side: Side, lead: Lead): Lead {
   return side === 'front' ? lead : otherLead(lead);
 }

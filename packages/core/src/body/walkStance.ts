@@ -42,7 +42,12 @@ export interface Walk {
   readonly beats: Beats;
 }
 
-/** Walks a fighter through the line: every stroke against the state just before it, every state after it. */
+/**
+ * Walks a fighter through the line: every stroke against the state just before it, every state after it.
+ *
+ * @example
+ * walkStance(line('1 2'), book, 'left').strokes.map(({ move }) => move.code) // ['jab', 'cross']
+ */
 export function walkStance(line: BeatLine, book: MoveBook, lead: Lead): Walk {
   const placed = placeOnBeats(line);
   const strokes: WalkedStroke[] = [];

@@ -15,6 +15,9 @@ interface CalledStroke {
 /**
  * What can be said for a stroke, longest first. The level is said when it is not the move's own; a feint says so.
  * With numbers, a stroke that has none is called by its name.
+ *
+ * @example
+ * strokeForms({ ...walk('jab').strokes[0], feint: false }, book, 'names') // ['jab', 'one']
  */
 export function strokeForms(stroke: CalledStroke, book: MoveBook, words: CallWords): string[] {
   const { move, side, level, feint } = stroke;
@@ -33,14 +36,24 @@ export function strokeForms(stroke: CalledStroke, book: MoveBook, words: CallWor
   return [...new Set(forms)];
 }
 
-/** What can be said to a holder who offers the target of a stroke: the limb that comes and the height, or the height alone. */
+/**
+ * What can be said to a holder who offers the target of a stroke: the limb that comes and the height, or the height alone.
+ *
+ * @example
+ * holderForms({ ...walk('cross').strokes[0], feint: false })[0] // 'hand head'
+ */
 export function holderForms({ move, level, feint }: CalledStroke): string[] {
   if (level === null || feint || !isStrike(move)) return [];
   const what = move.family === 'kick' || move.family === 'knee' ? move.family : 'hand';
   return [`${what} ${level}`, level];
 }
 
-/** What can be said to announce a combo, longest first: "flood four, low gate", "flood four", "four". */
+/**
+ * What can be said to announce a combo, longest first: "flood four, low gate", "flood four", "four".
+ *
+ * @example
+ * comboForms({ grade: 'Ebb', number: 3, title: 'Door' }) // ['ebb three, door', 'ebb three', 'three']
+ */
 export function comboForms(combo: {
   readonly grade: string;
   readonly number: number;

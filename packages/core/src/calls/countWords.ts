@@ -85,7 +85,12 @@ function ownWord(written: string): string {
   return written.split(':')[0]!.trim().toLowerCase();
 }
 
-/** The phones of the gym's own count words, for those that have them. */
+/**
+ * The phones of the gym's own count words, for those that have them.
+ *
+ * @example
+ * ownPhones(['hup: hh ah p']).get('hup') // 'hh ah p'
+ */
 export function ownPhones(own: readonly string[]): ReadonlyMap<string, string> {
   return new Map(
     own.flatMap((written) => {
@@ -95,7 +100,12 @@ export function ownPhones(own: readonly string[]): ReadonlyMap<string, string> {
   );
 }
 
-/** The count's word for n, from 1; beyond a language's own words the English number. */
+/**
+ * The count's word for n, from 1; beyond a language's own words the English number.
+ *
+ * @example
+ * countWord(2, 'japanese') // 'ni'
+ */
 export function countWord(n: number, language: CountLanguage, own: readonly string[] = []): string {
   if (language === 'english') return numberWord(n);
   const words = language === 'own' ? own.map(ownWord) : WORDS[language].map((word) => word.split(': ')[0]!);
@@ -106,7 +116,12 @@ const PHONES: ReadonlyMap<string, string> = new Map(
   Object.values(WORDS).flatMap((words) => words.map((word) => word.split(': ') as [string, string])),
 );
 
-/** The phones with which the English voice says a count word of another language; undefined for any other text. */
+/**
+ * The phones with which the English voice says a count word of another language; undefined for any other text.
+ *
+ * @example
+ * phonesOf('ichi') // 'iy ch iy'
+ */
 export function phonesOf(text: string): string | undefined {
   return PHONES.get(text);
 }

@@ -49,6 +49,9 @@ export interface FittedCalls<W extends WantedCall = WantedCall> {
  * Fits spoken calls around each other. First every call, the most important first, takes the least room it can do with;
  * then, in the same order, each grows to the longest form at the lowest rate that its neighbours leave room for.
  * No two calls overlap, and a call is dropped only where more important (or equally important, earlier) ones fill its place.
+ *
+ * @example
+ * fitCalls([], voice).dropped // []
  */
 export function fitCalls<W extends WantedCall>(wanted: readonly W[], shelf: ClipShelf): FittedCalls<W> {
   const order = [...wanted].sort((a, b) => RANK[a.priority] - RANK[b.priority] || a.place.at - b.place.at);

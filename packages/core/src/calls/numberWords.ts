@@ -4,7 +4,12 @@ const ONES =
   );
 const TENS = ['', '', 'twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
 
-/** "forty two" for 42; 0 to 99. @throws RangeError beyond. */
+/**
+ * "forty two" for 42; 0 to 99. @throws RangeError beyond.
+ *
+ * @example
+ * numberWord(12) // 'twelve'
+ */
 export function numberWord(n: number): string {
   if (!Number.isInteger(n) || n < 0 || n > 99) throw new RangeError(`no word for ${n}`);
   if (n < 20) return ONES[n]!;

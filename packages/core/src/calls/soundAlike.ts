@@ -21,7 +21,12 @@ const CONSONANT = 0.5;
 const VOWEL = 1.5;
 const VOWELS = new Set('aa ae ah ao aw ax axr ay eh er ey ih ix iy ow oy uh uw'.split(' '));
 
-/** The pairs of short calls that sound alike, the most alike first. Phones are ARPAbet names, pauses left out. */
+/**
+ * The pairs of short calls that sound alike, the most alike first. Phones are ARPAbet names, pauses left out.
+ *
+ * @example
+ * soundAlike([{ text: 'five', phones: ['f', 'ay', 'v'] }, { text: 'nine', phones: ['n', 'ay', 'n'] }]).length // 1
+ */
 export function soundAlike(forms: readonly SpokenForm[]): SoundAlike[] {
   const short = forms.filter(({ phones }) => phones.length > 0 && phones.length <= MOST_PHONES);
   const pairs = short.flatMap((a, i) =>

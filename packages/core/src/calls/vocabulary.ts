@@ -18,7 +18,12 @@ export const ROUND_CALLS: readonly string[] = [
 /** Count words from one to this number are part of every gym's vocabulary. */
 const COUNTED = 20;
 
-/** Everything a gym calls again and again: what every round says, the numbers, and the moves by long and short names. */
+/**
+ * Everything a gym calls again and again: what every round says, the numbers, and the moves by long and short names.
+ *
+ * @example
+ * vocabularyOf(book).includes('jab') // true
+ */
 export function vocabularyOf(book: MoveBook): string[] {
   const moves = [...book.moves.values()].flatMap(({ say }) => [say.long, say.short]);
   const numbers = Array.from({ length: COUNTED }, (_, i) => numberWord(i + 1));

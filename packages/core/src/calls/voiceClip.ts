@@ -18,7 +18,12 @@ export interface ClipShelf {
 /** Speeds at which the voice may speak, slowest first; faster than 1.5 is hard to follow in a loud hall. */
 export const VOICE_RATES: readonly number[] = [1, 1.15, 1.3, 1.5];
 
-/** The clip of a text at the slowest rate that the shelf has; null when it has none. */
+/**
+ * The clip of a text at the slowest rate that the shelf has; null when it has none.
+ *
+ * @example
+ * slowestClip(clipShelf([{ id: 'c', text: 'one', rate: 1, seconds: 0.3, centre: 0.1 }]), 'one').rate // 1
+ */
 export function slowestClip(shelf: ClipShelf, text: string): VoiceClip | null {
   for (const rate of VOICE_RATES) {
     const clip = shelf.find(text, rate);
@@ -27,7 +32,12 @@ export function slowestClip(shelf: ClipShelf, text: string): VoiceClip | null {
   return null;
 }
 
-/** A shelf over a list of clips. */
+/**
+ * A shelf over a list of clips.
+ *
+ * @example
+ * clipShelf([{ id: 'c', text: 'one', rate: 1, seconds: 0.3, centre: 0.1 }]).find('one', 1).id // 'c'
+ */
 export function clipShelf(clips: Iterable<VoiceClip>): ClipShelf {
   const byKey = new Map([...clips].map((clip) => [`${clip.rate} ${clip.text}`, clip]));
   return { find: (text, rate) => byKey.get(`${rate} ${text}`) ?? null };

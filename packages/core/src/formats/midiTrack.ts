@@ -36,6 +36,10 @@ const VELOCITY = { touch: 50, normal: 90, full: 120 } as const;
 const NOTE_TICKS = MIDI_TICKS / 4;
 const START_BPM: Bpm = 120;
 
+/**
+ * @example
+ * midiNote('left-arm', 'head') === midiNote('right-arm', 'head') // false
+ */
 export function midiNote(limb: Limb, level: Level | null): number {
   return NOTE_OF_LIMB[limb] + (level === null ? 1 : NOTE_OF_LEVEL[level]);
 }
@@ -44,6 +48,9 @@ export function midiNote(limb: Limb, level: Level | null): number {
  * The strikes and calls of rounds that follow each other on one clock of ticks. Each cycle sets its own tempo, so that
  * its beats are whole quarter notes; the instants of the ticks come within half a tick of those of the cues, however
  * long the file is, because each change of tempo is reckoned from the true instant of its own tick.
+ *
+ * @example
+ * midiTracks([{ at: 0, round }]).strikes.length > 0 // true
  */
 export function midiTracks(
   rounds: readonly { readonly at: Seconds; readonly round: Pick<CompiledRound, 'cues' | 'cycles'> }[],

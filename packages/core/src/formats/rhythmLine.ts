@@ -30,6 +30,9 @@ const EMPTY_STROKE: Stroke = {
  * A rhythm as an empty beat line: a placeholder on each note, the gaps as fractions of a beat on one grid of up to
  * sixteenths. `beats` are the places of the notes, rising; notes at one place count once. Long silences become rests. What is
  * beyond the length of a line is left.
+ *
+ * @example
+ * rhythmLine([]).line // ''
  */
 export function rhythmLine(beats: readonly Beats[]): RhythmLine {
   const places = onOneGrid(beats).filter((beat, i, all) => i === 0 || !equals(beat, all[i - 1]!));

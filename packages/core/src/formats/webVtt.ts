@@ -23,7 +23,12 @@ export interface PlacedRound {
   readonly cues: readonly Cue[];
 }
 
-/** The spoken calls of rounds that follow each other, as WebVTT captions (W3C), in order, none over another. */
+/**
+ * The spoken calls of rounds that follow each other, as WebVTT captions (W3C), in order, none over another.
+ *
+ * @example
+ * webVtt([]).trim() // 'WEBVTT'
+ */
 export function webVtt(rounds: readonly PlacedRound[]): string {
   const calls = rounds
     .flatMap(({ at, cues }) =>

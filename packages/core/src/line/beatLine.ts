@@ -89,7 +89,12 @@ export const LINE_LIMITS = {
   gapPart: { min: 1, max: 16 },
 } as const;
 
-/** Whether the item's own length stands in place of the gap after it. */
+/**
+ * Whether the item's own length stands in place of the gap after it.
+ *
+ * @example
+ * hasOwnLength(line('1 .').entries[1].item) // true
+ */
 export function hasOwnLength(item: Item): boolean {
   if (item.kind === 'group') {
     const last = item.entries.at(-1);

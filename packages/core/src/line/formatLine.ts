@@ -5,7 +5,12 @@ const LEVEL_LETTER = { head: 'h', body: 'b', low: 'l' } as const;
 const POWER_MARK = { touch: "'", normal: '', full: '*' } as const;
 const STEP_MARK = { through: '>', back: '<' } as const;
 
-/** Writes a line in its one canonical spelling: parsing it again gives the same line. */
+/**
+ * Writes a line in its one canonical spelling: parsing it again gives the same line.
+ *
+ * @example
+ * formatLine(line('1 .-2')) // '1 . 2'
+ */
 export function formatLine(line: BeatLine): string {
   return (formatEntries(line.entries) + formatTail(line.tail)).trim();
 }

@@ -21,6 +21,9 @@ const ONE_BEAT: Gap = { kind: 'beats', beats: ONE };
 /**
  * Reads the text of a combo with the gym's book. Never throws; reports every fault of the text in the order of its place.
  * Offsets count UTF-16 units, as editors do.
+ *
+ * @example
+ * parseLine('1 2', book).ok // true
  */
 export function parseLine(text: string, book: MoveBook): ParsedLine {
   if (text.length > LINE_LIMITS.characters) {

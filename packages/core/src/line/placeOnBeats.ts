@@ -15,7 +15,12 @@ export interface PlacedLine {
   readonly beats: Beats;
 }
 
-/** Lays a line out on the beats: the first item at 0, repeats one after the other. */
+/**
+ * Lays a line out on the beats: the first item at 0, repeats one after the other.
+ *
+ * @example
+ * toNumber(placeOnBeats(line('1 2-3')).beats) // 1.5
+ */
 export function placeOnBeats(line: BeatLine): PlacedLine {
   const items: Placed[] = [];
   let clock: Beats = ZERO;
@@ -57,6 +62,10 @@ export function placeOnBeats(line: BeatLine): PlacedLine {
   return { items, beats: clock };
 }
 
+/**
+ * @example
+ * placeOnBeats(line('1 . 2')).items.filter(isPlacedStroke).length // 2
+ */
 export function isPlacedStroke(placed: Placed): placed is Placed<Stroke> {
   return placed.item.kind === 'stroke';
 }

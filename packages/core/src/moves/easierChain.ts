@@ -3,6 +3,9 @@ import type { Move } from './move.ts';
 /**
  * The codes from a move down its easier moves, itself first. `circular` tells that the chain comes back to a move it
  * has passed; it is then cut there.
+ *
+ * @example
+ * easierChain(book.moves, 'jab').circular // false
  */
 export function easierChain(
   moves: ReadonlyMap<string, Move>,

@@ -109,12 +109,22 @@ export interface NumberedMove {
 
 export const STRIKING_FAMILIES: readonly Family[] = ['punch', 'open-hand', 'elbow', 'kick', 'knee'];
 
-/** Whether the move is meant to land on somebody or something. */
+/**
+ * Whether the move is meant to land on somebody or something.
+ *
+ * @example
+ * isStrike(book.moves.get('jab')) // true
+ */
 export function isStrike(move: Move): boolean {
   return STRIKING_FAMILIES.includes(move.family);
 }
 
-/** Whether the move takes a leg off the floor to strike. */
+/**
+ * Whether the move takes a leg off the floor to strike.
+ *
+ * @example
+ * isLegStrike(book.moves.get('round')) // true
+ */
 export function isLegStrike(move: Move): boolean {
   return move.family === 'kick' || move.family === 'knee';
 }
@@ -123,7 +133,7 @@ export function isLegStrike(move: Move): boolean {
  * What a move is for: its own role, or what its family and properties make it. Null when no rule asks.
  *
  * @example
- * roleOf({ ...move, role: null, family: 'clinch' }) // 'clinch'
+ * roleOf({ ...book.moves.get('jab'), role: null, family: 'clinch' }) // 'clinch'
  */
 export function roleOf(move: Pick<Move, 'role' | 'family' | 'spin' | 'step'>): MoveRole | null {
   if (move.role) return move.role;
@@ -133,15 +143,28 @@ export function roleOf(move: Pick<Move, 'role' | 'family' | 'spin' | 'step'>): M
   return move.step.forward > 0 ? 'step-in' : move.step.forward < 0 ? 'step-out' : null;
 }
 
-/** Whether the body turns its back on the way. */
+/**
+ * Whether the body turns its back on the way.
+ *
+ * @example
+ * isSpin({ role: null, spin: 180 }) // true
+ */
 export function isSpin(move: Pick<Move, 'role' | 'spin'>): boolean {
   return move.spin > 0 || move.role === 'spin';
 }
 
+/**
+ * @example
+ * otherLead('left') // 'right'
+ */
 export function otherLead(lead: Lead): Lead {
   return lead === 'left' ? 'right' : 'left';
 }
 
+/**
+ * @example
+ * otherSide('front') // 'rear'
+ */
 export function otherSide(side: Side): Side {
   return side === 'front' ? 'rear' : 'front';
 }

@@ -12,6 +12,10 @@ export interface BookEntry {
   readonly side: Side | null;
 }
 
+/**
+ * @example
+ * moveBook(STARTER_MOVES, STARTER_NUMBERS).moves.has('jab') // true
+ */
 export function moveBook(moves: readonly Move[], numbers: readonly NumberedMove[]): MoveBook {
   return {
     moves: new Map(moves.map((move) => [move.code, move])),
@@ -19,7 +23,12 @@ export function moveBook(moves: readonly Move[], numbers: readonly NumberedMove[
   };
 }
 
-/** Finds "3" or "round"; undefined when the book does not know it, or when its number points at a move that is gone. */
+/**
+ * Finds "3" or "round"; undefined when the book does not know it, or when its number points at a move that is gone.
+ *
+ * @example
+ * findMove(book, '1').move.code // 'jab'
+ */
 export function findMove(book: MoveBook, word: string): BookEntry | undefined {
   if (/^\d/.test(word)) {
     const numbered = book.numbers.get(Number(word));
@@ -30,7 +39,12 @@ export function findMove(book: MoveBook, word: string): BookEntry | undefined {
   return move && { move, side: null };
 }
 
-/** The number that calls the move from this side, or undefined when the map has none. */
+/**
+ * The number that calls the move from this side, or undefined when the map has none.
+ *
+ * @example
+ * numberOf(book, book.moves.get('jab'), 'front') // 1
+ */
 export function numberOf(book: MoveBook, move: Move, side: Side | null): number | undefined {
   for (const entry of book.numbers.values()) {
     if (entry.code !== move.code) continue;

@@ -1,6 +1,9 @@
 /**
  * Letters that must change to turn one word into the other, swaps of neighbours counted once (Damerau 1964).
  * Stops as soon as more than `most` are sure, and then gives `most + 1`.
+ *
+ * @example
+ * editDistance('rund', 'round') // 1
  */
 export function editDistance(a: string, b: string, most = Infinity): number {
   let beforeLast: number[] = [];
@@ -27,6 +30,9 @@ export function editDistance(a: string, b: string, most = Infinity): number {
 /**
  * The known word closest to a misspelt one, or null when none is near enough to suggest:
  * one slip in up to four letters, two in longer words. Words over 24 letters are not compared.
+ *
+ * @example
+ * nearestWord('rund', ['round', 'push']) // 'round'
  */
 export function nearestWord(word: string, known: Iterable<string>): string | null {
   if (word.length === 0 || word.length > 24) return null;

@@ -26,12 +26,22 @@ export const STARTER_NUMBERS: readonly NumberedMove[] = [
   { number: 9, code: 'knee', side: 'rear' },
 ];
 
-/** The starter book as it is before any gym has grades. */
+/**
+ * The starter book as it is before any gym has grades.
+ *
+ * @example
+ * starterBook().numbers.size > 0 // true
+ */
 export function starterBook(): MoveBook {
   return moveBook(STARTER_MOVES, STARTER_NUMBERS);
 }
 
-/** The starter moves for a gym with these adult grades, lowest first; with fewer grades the last one stands for the rest. */
+/**
+ * The starter moves for a gym with these adult grades, lowest first; with fewer grades the last one stands for the rest.
+ *
+ * @example
+ * starterMovesFor(['ebb', 'slack']).find(({ code }) => code === 'jab').minGrade // null
+ */
 export function starterMovesFor(gradeIds: readonly string[]): Move[] {
   return STARTER_MOVES.map((move) => {
     const place = STARTER_GRADES.findIndex((grade) => grade === move.minGrade);

@@ -1,7 +1,12 @@
 import type { MoveBook } from './moveBook.ts';
 import { nearestWord } from './nearestWord.ts';
 
-/** The code meant by a word that the book does not know: by its name, an alias, or a slip of the pen; null when none is near. */
+/**
+ * The code meant by a word that the book does not know: by its name, an alias, or a slip of the pen; null when none is near.
+ *
+ * @example
+ * wordFor(book, 'jab') // 'jab'
+ */
 export function wordFor(book: MoveBook, word: string): string | null {
   return namesOf(book).get(word.toLowerCase()) ?? nearestWord(word, book.moves.keys());
 }

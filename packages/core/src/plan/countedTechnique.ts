@@ -14,6 +14,9 @@ interface ListedTechnique {
 /**
  * A technique of a grade as it is counted in a class, as far as the voice has words for its count; null when its move is
  * not in the book. `combo` is the one that it names.
+ *
+ * @example
+ * countedTechnique({ move: 'r:round', reps: 15, sides: 'both', sets: 2, restSeconds: 20 }, undefined, book).title // 'Round kick'
  */
 export function countedTechnique(
   { move, reps, sides, sets, restSeconds }: ListedTechnique,

@@ -20,6 +20,9 @@ const COMBOS_PER_ROUND = 2;
  * A session for a class, from the gym's own combos, technique lists and library: warm-up, technique that the combos need, a
  * combo built up from its parts, pads, shadow, conditioning, stretch; fitted to the minutes to the second where its limits
  * allow it. The same wish gives the same session.
+ *
+ * @example
+ * draftSession({ minutes: 30, groups: [{ name: 'Ebb', combos: [], techniques: [] }], focus: null, floorSteps: null, kit: [], people: 4, library: [], words: 'numbers', prompts: [], factor: 1 }, book).rounds.length > 0 // true
  */
 export function draftSession(wish: DraftWish, book: MoveBook): SessionDraft {
   const notes: string[] = [];

@@ -10,7 +10,12 @@ interface KeptRound {
   readonly series?: Series | null | undefined;
 }
 
-/** The rounds as they are held: series written out, a time to get ready before the first, each rest naming what follows. */
+/**
+ * The rounds as they are held: series written out, a time to get ready before the first, each rest naming what follows.
+ *
+ * @example
+ * heldRounds([{ id: 'a', title: 'Pads', blocks: [usualBlock('free', 'w')] }])[0].blocks.map(({ kind }) => kind) // ['rest', 'free']
+ */
 export function heldRounds<R extends KeptRound>(rounds: readonly R[]): R[] {
   return linkRounds(unrollRounds(rounds));
 }
@@ -18,6 +23,9 @@ export function heldRounds<R extends KeptRound>(rounds: readonly R[]): R[] {
 /**
  * The round that sounds at an instant of a planned session, and when it starts; null behind the end. The time to get ready
  * before the first round belongs to the Floor, not to the plan.
+ *
+ * @example
+ * roundAt([{ id: 'a', title: 'Pads', blocks: [usualBlock('free', 'w')] }], 30).starts // 0
  */
 export function roundAt<R extends KeptRound>(
   rounds: readonly R[],

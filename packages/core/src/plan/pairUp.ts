@@ -23,6 +23,9 @@ const APART = 100_000;
  * three is made, and it is another three each time while it can be. Nobody meets the same partner again while others are
  * left, those to be kept apart stay apart where there is any other way, and similar grade and size go together. Latecomers
  * call for a new plan of what is left: `met` says who has met already.
+ *
+ * @example
+ * pairUp([], 1) // [[]]
  */
 export function pairUp(people: readonly Trainee[], rounds: number, met: readonly Group[] = []): Group[][] {
   const all = [...met];
@@ -33,7 +36,12 @@ export function pairUp(people: readonly Trainee[], rounds: number, met: readonly
   });
 }
 
-/** One rotation in groups of a size, as `pairUp` makes them; what does not come out even goes in pairs or a three. */
+/**
+ * One rotation in groups of a size, as `pairUp` makes them; what does not come out even goes in pairs or a three.
+ *
+ * @example
+ * groupUp([], 2, []) // []
+ */
 export function groupUp(people: readonly Trainee[], size: 1 | 2 | 3, met: readonly Group[]): Group[] {
   if (size === 1) return people.map(({ id }) => [id]);
   const times = new Map<string, number>();

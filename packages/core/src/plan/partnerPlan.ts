@@ -26,6 +26,9 @@ export type GroupSize = 1 | 2 | 3;
 /**
  * Who works with whom in each rotation of a class, and in which turns. A rotation is planned from those who are there and
  * from who has met before, never from what comes later: somebody who arrives late, or leaves, changes the rest only.
+ *
+ * @example
+ * partnerPlan([], 1, 2).length // 1
  */
 export function partnerPlan(people: readonly Attendee[], rotations: number, size: GroupSize): Rotation[] {
   const met: Group[] = [];
@@ -40,6 +43,9 @@ export function partnerPlan(people: readonly Attendee[], rotations: number, size
 /**
  * The turns of a group, in which everybody works once: alone, work and then rest; two, work and hold; three, work, hold and
  * watch. `first` rotates who begins.
+ *
+ * @example
+ * turnsOf(2) // [['work', 'hold'], ['hold', 'work']]
  */
 export function turnsOf(size: number, first = 0): Role[][] {
   if (size === 1) return [['work'], ['rest']];
@@ -49,7 +55,12 @@ export function turnsOf(size: number, first = 0): Role[][] {
   );
 }
 
-/** How often each of the class has worked, held and watched over all rotations. */
+/**
+ * How often each of the class has worked, held and watched over all rotations.
+ *
+ * @example
+ * rolesDone([]).size // 0
+ */
 export function rolesDone(plan: readonly Rotation[]): Map<string, Record<Role, number>> {
   const done = new Map<string, Record<Role, number>>();
   for (const { groups } of plan) {

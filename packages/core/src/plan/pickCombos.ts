@@ -38,6 +38,9 @@ interface Candidate {
  * Chooses combos one after the other: what has the wanted focus, what was not trained for longest, and what the ones chosen
  * so far lack in limbs and heights (over both leads, as they will be trained). Lines that cannot be read, or need more floor
  * than there is, are left out.
+ *
+ * @example
+ * pickCombos([], { count: 2, focus: null, floorSteps: null }, book) // []
  */
 export function pickCombos(
   combos: readonly DraftCombo[],

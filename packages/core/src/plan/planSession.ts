@@ -42,7 +42,12 @@ type KnownBlock = Pick<WarnedBlock, 'work' | 'gone' | 'retired'>;
 /** So many blocks are remembered: several long sessions with all their changes. */
 const MOST_KNOWN = 2000;
 
-/** Plans sessions from one ground; only blocks that it has not seen yet are worked out anew. */
+/**
+ * Plans sessions from one ground; only blocks that it has not seen yet are worked out anew.
+ *
+ * @example
+ * sessionPlanner({ book, retired: [], combos: [] })({ lead: 'left', rounds: [] }, { groups: [], bands: ['adults'], floorSteps: null, kit: [] }).seconds // 0
+ */
 export function sessionPlanner({ book, retired, combos }: PlanGround) {
   const byId = new Map(combos.map((combo) => [combo.id, combo]));
   const retiredCodes = new Set(retired);

@@ -16,12 +16,22 @@ export interface RoundLike<B extends { readonly id: string; readonly seconds: Se
   readonly series?: Series | null | undefined;
 }
 
-/** Length of a round in seconds; a time that is still being typed counts as nothing. */
+/**
+ * Length of a round in seconds; a time that is still being typed counts as nothing.
+ *
+ * @example
+ * roundSeconds({ blocks: [{ seconds: 120 }, { seconds: 40 }] }) // 160
+ */
 export function roundSeconds(round: { readonly blocks: readonly { readonly seconds: Seconds }[] }): Seconds {
   return round.blocks.reduce((sum, { seconds }) => sum + (Number.isFinite(seconds) ? seconds : 0), 0);
 }
 
-/** Neighbours of one series as one stretch; a round without a series is a stretch of its own. */
+/**
+ * Neighbours of one series as one stretch; a round without a series is a stretch of its own.
+ *
+ * @example
+ * seriesOf([{ series: { id: 's', times: 3 } }, { series: { id: 's', times: 3 } }]).map(({ times }) => times) // [3]
+ */
 export function seriesOf<R extends { readonly series?: Series | null | undefined }>(
   rounds: readonly R[],
 ): { readonly rounds: R[]; readonly from: number; readonly times: number }[] {
@@ -41,6 +51,9 @@ const LONGEST_ID = 64;
 /**
  * Every round as often as it is held, in order: a series of A and B three times is A B A B A B. The first time keeps the
  * ids; later ones get the time through added, and their titles say which one of how many it is.
+ *
+ * @example
+ * unrollRounds([{ id: 'a', title: 'Pads', series: { id: 's', times: 2 } }]).map(({ id }) => id) // ['a', 'a.2']
  */
 export function unrollRounds<
   R extends { readonly id: string; readonly title: string; readonly series?: Series | null | undefined },
@@ -57,18 +70,33 @@ export function unrollRounds<
   );
 }
 
-/** Place of the round of the session that a held round stands for; −1 when there is none. */
+/**
+ * Place of the round of the session that a held round stands for; −1 when there is none.
+ *
+ * @example
+ * sourceOf('a.2', [{ id: 'b' }, { id: 'a' }]) // 1
+ */
 export function sourceOf(heldId: string, rounds: readonly { readonly id: string }[]): number {
   const exact = rounds.findIndex((round) => round.id === heldId);
   return exact === -1 ? rounds.findIndex((round) => heldId.startsWith(`${round.id}.`)) : exact;
 }
 
-/** The title of a round that is held several times, without which time it is. */
+/**
+ * The title of a round that is held several times, without which time it is.
+ *
+ * @example
+ * titleInSeries('Pads (2 of 3)') // 'Pads'
+ */
 export function titleInSeries(title: string): string {
   return title.replace(/ \(\d+ of \d+\)$/, '');
 }
 
-/** Length of all rounds as often as they are held. */
+/**
+ * Length of all rounds as often as they are held.
+ *
+ * @example
+ * sessionSeconds([{ blocks: [{ seconds: 60 }], series: { id: 's', times: 3 } }]) // 180
+ */
 export function sessionSeconds(
   rounds: readonly {
     readonly series?: Series | null | undefined;

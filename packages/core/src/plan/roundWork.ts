@@ -40,6 +40,10 @@ function walksOf(block: Block, book: MoveBook): Walk[] {
     });
 }
 
+/**
+ * @example
+ * demandsOf(filled('free'), book) // { highKick: false, spin: false, floor: 0 }
+ */
 export function demandsOf(block: Block, book: MoveBook): Demands {
   const walks = walksOf(block, book);
   const own = walks.flatMap((walk) => walk.strokes.filter(({ stroke }) => stroke.by === 'fighter'));
@@ -53,6 +57,9 @@ export function demandsOf(block: Block, book: MoveBook): Demands {
 /**
  * Strikes that a block asks of one fighter of its largest count: from its compiled cues where it goes by the beat, from its
  * counts where it is counted. Work that nobody can foresee (shadow, bursts) counts as none.
+ *
+ * @example
+ * strikesOfBlock(filled('rest'), book, 'left').limbs['left-hand'] // 0
  */
 export function strikesOfBlock(block: Block, book: MoveBook, lead: Lead): StrikeCount {
   const strikes = kindOf(block).strikes(block, book, lead);
@@ -72,6 +79,10 @@ export interface BlockWork {
   readonly seconds: Seconds;
 }
 
+/**
+ * @example
+ * workOf(filled('rest'), book, 'left').seconds // 40
+ */
 export function workOf(block: Block, book: MoveBook, lead: Lead): BlockWork {
   return {
     strikes: strikesOfBlock(block, book, lead),
@@ -80,7 +91,12 @@ export function workOf(block: Block, book: MoveBook, lead: Lead): BlockWork {
   };
 }
 
-/** Names of the moves in a block that the gym has retired, each once. */
+/**
+ * Names of the moves in a block that the gym has retired, each once.
+ *
+ * @example
+ * retiredIn(filled('count'), book, new Set(['round'])) // ['round kick']
+ */
 export function retiredIn(block: Block, book: MoveBook, retired: ReadonlySet<string>): string[] {
   if (retired.size === 0) return [];
   const strokes = walksOf(block, book).flatMap((walk) => walk.strokes);
@@ -95,6 +111,10 @@ export interface SessionTotals {
   readonly phases: readonly { readonly phase: Phase; readonly seconds: Seconds }[];
 }
 
+/**
+ * @example
+ * sessionTotals([{ kind: 'pads', blocks: [{ seconds: 60, work: workOf(filled('rest'), book, 'left') }] }]).phases // [{ phase: 'pads', seconds: 60 }]
+ */
 export function sessionTotals(
   rounds: readonly {
     readonly kind: Phase;

@@ -78,7 +78,12 @@ export interface ClassFacts {
   readonly kit: readonly string[];
 }
 
-/** Everything about a whole session that a coach would want to hear before the class, each told once, in order of time. */
+/**
+ * Everything about a whole session that a coach would want to hear before the class, each told once, in order of time.
+ *
+ * @example
+ * sessionWarnings([], { groups: [], bands: ['adults'], floorSteps: null, kit: [] }) // []
+ */
 export function sessionWarnings(rounds: readonly WarnedRound[], facts: ClassFacts): SessionWarning[] {
   const placed = placeBlocks(rounds);
   return [

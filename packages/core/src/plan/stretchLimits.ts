@@ -7,7 +7,12 @@ import { seriesOf, type RoundLike } from './plannedRound.ts';
 const LEAST: Seconds = 10;
 const LONGEST: Seconds = ROUND_LIMITS.blockSeconds.max;
 
-/** What may be done to a block: counted work and bursts stay, warm-up and stretch are never cut, the rest by half or double. */
+/**
+ * What may be done to a block: counted work and bursts stay, warm-up and stretch are never cut, the rest by half or double.
+ *
+ * @example
+ * stretchLimits(usualBlock('burst', 'b'), 'pads') // { min: 10, max: 10 }
+ */
 export function stretchLimits(block: WrittenBlock, phase: Phase): Pick<Stretchable, 'min' | 'max'> {
   const { seconds } = block;
   if (isCounted(block) || !kindOf(block).stretches) return { min: seconds, max: seconds };
@@ -18,7 +23,12 @@ export function stretchLimits(block: WrittenBlock, phase: Phase): Pick<Stretchab
   };
 }
 
-/** Ids of blocks are unique in a session only together with their round's. */
+/**
+ * Ids of blocks are unique in a session only together with their round's.
+ *
+ * @example
+ * placeOf({ id: 'r' }, 'b') // 'r/b'
+ */
 export function placeOf(round: { readonly id: string }, blockId: string): string {
   return `${round.id}/${blockId}`;
 }
@@ -26,6 +36,9 @@ export function placeOf(round: { readonly id: string }, blockId: string): string
 /**
  * The least changes that bring a session to so many seconds. A block of a series is changed each time it is held, so it
  * counts as often, and its change is told for one time.
+ *
+ * @example
+ * fitSession([{ id: 'r', title: 'R', kind: 'pads', blocks: [usualBlock('rest', 'b')] }], 40).changes // []
  */
 export function fitSession<B extends WrittenBlock>(
   rounds: readonly RoundLike<B>[],
@@ -60,7 +73,12 @@ export function fitSession<B extends WrittenBlock>(
   };
 }
 
-/** The rounds with some of the proposed lengths taken. */
+/**
+ * The rounds with some of the proposed lengths taken.
+ *
+ * @example
+ * withLengths([{ id: 'r', title: 'R', kind: 'pads', blocks: [usualBlock('rest', 'b')] }], [{ id: placeOf({ id: 'r' }, 'b'), to: 30 }])[0].blocks[0].seconds // 30
+ */
 export function withLengths<B extends WrittenBlock, R extends RoundLike<B>>(
   rounds: readonly R[],
   changes: readonly { readonly id: string; readonly to: Seconds }[],

@@ -46,6 +46,9 @@ export interface RoundPlan {
  * Turns a round into cues on a clock that starts at 0: bells, ticks, counts, the strikes that are due, what the holder
  * shows, and the calls of the voice, fitted around each other. Same plan, book, clips and seed: same cues.
  * Calls that found no room, and blocks too short for their combos, come back as findings.
+ *
+ * @example
+ * compileRound({ blocks: [filled('rest')], lead: 'left', seed: 1 }, book, voice).duration // 40
  */
 export function compileRound(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): CompiledRound {
   const layout = layOut(plan, book, shelf);

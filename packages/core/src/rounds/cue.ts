@@ -87,10 +87,18 @@ export interface Layout {
   readonly findings: RoundFinding[];
 }
 
+/**
+ * @example
+ * emptyLayout().cues // []
+ */
 export function emptyLayout(): Layout {
   return { cues: [], cycles: [], calls: [], findings: [] };
 }
 
+/**
+ * @example
+ * placeClip({ id: 'c', text: 'one', rate: 1, seconds: 0.3, centre: 0.1 }, 5).start // 5
+ */
 export function placeClip(clip: VoiceClip, start: Seconds): PlacedClip {
   return { id: clip.id, start, seconds: clip.seconds, centre: clip.centre, rate: clip.rate };
 }

@@ -12,7 +12,12 @@ export interface LeadStretch {
   readonly lead: Lead;
 }
 
-/** Cuts a block's time by its lead plan. */
+/**
+ * Cuts a block's time by its lead plan.
+ *
+ * @example
+ * leadStretches('halves', 'left', { from: 0, to: 60 }) // [{ from: 0, to: 30, lead: 'left' }, { from: 30, to: 60, lead: 'right' }]
+ */
 export function leadStretches(
   plan: SteadyLeadPlan,
   lead: Lead,

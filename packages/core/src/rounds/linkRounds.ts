@@ -14,6 +14,9 @@ interface LinkedRound {
 /**
  * Makes the rounds of a run follow each other: a time to get ready stands before the first, and each rest that ends
  * a round names the round that comes after it.
+ *
+ * @example
+ * linkRounds([{ id: 'a', title: 'Pads', blocks: [usualBlock('free', 'w')] }])[0].blocks[0].kind // 'rest'
  */
 export function linkRounds<R extends LinkedRound>(rounds: readonly R[]): R[] {
   return rounds.map((round, i) => {

@@ -34,7 +34,12 @@ function lastAt(items: readonly { readonly at: Seconds }[], at: Seconds): number
   return low - 1;
 }
 
-/** What a compiled round shows at an instant. Looks back over a few cues only, so that it can be asked at every frame. */
+/**
+ * What a compiled round shows at an instant. Looks back over a few cues only, so that it can be asked at every frame.
+ *
+ * @example
+ * momentOfRound(round, 0).cycle // null
+ */
 export function momentOfRound(round: Pick<CompiledRound, 'cues' | 'cycles'>, at: Seconds): RoundMoment {
   const seen = at + EYE_AHEAD;
   const calls: Cue[] = [];

@@ -15,7 +15,12 @@ export interface SoundEvent {
 /** Ticks under a call give way by 9 dB, so that the words stay clear. */
 const DUCKED = 10 ** (-9 / 20);
 
-/** Everything a compiled round sounds, in order: what is played live and what is rendered to a file. */
+/**
+ * Everything a compiled round sounds, in order: what is played live and what is rendered to a file.
+ *
+ * @example
+ * soundEvents({ cues: [{ at: 2, kind: 'tick', text: '1', block: 'b', sound: 'tick-bar' }] })[0].bus // 'tick'
+ */
 export function soundEvents(round: Pick<CompiledRound, 'cues'>): SoundEvent[] {
   const clips = round.cues.flatMap((cue) => cue.clip ?? []).sort((a, b) => a.start - b.start);
   const events = clips.map((clip): SoundEvent => ({

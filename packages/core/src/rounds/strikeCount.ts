@@ -15,6 +15,10 @@ export const NO_STRIKES: StrikeCount = {
   levels: { head: 0, body: 0, low: 0 },
 };
 
+/**
+ * @example
+ * addStrikes(NO_STRIKES, NO_STRIKES).limbs['left-hand'] // 0
+ */
 export function addStrikes(a: StrikeCount, b: StrikeCount): StrikeCount {
   const sum = <K extends string>(x: Readonly<Record<K, number>>, y: Readonly<Record<K, number>>) =>
     Object.fromEntries(Object.keys(x).map((key) => [key, x[key as K] + y[key as K]])) as Record<K, number>;
@@ -28,6 +32,10 @@ export interface CountedStrike {
   readonly times: number;
 }
 
+/**
+ * @example
+ * tallyStrikes([{ limb: 'left-hand', level: 'head', times: 3 }]).levels.head // 3
+ */
 export function tallyStrikes(strikes: readonly CountedStrike[]): StrikeCount {
   const limbs = { ...NO_STRIKES.limbs };
   const levels = { ...NO_STRIKES.levels };

@@ -3,7 +3,12 @@ import { kindOf, type Block } from './kinds/registry.ts';
 import { ROUND_PHRASES, TIME_PHRASES } from '../calls/index.ts';
 import { ENGLISH_COUNT, USUAL_TIME_CALLS, type CountWords, type TimeCall } from './roundSettings.ts';
 
-/** Every text that the voice may have to say in these blocks, each once. */
+/**
+ * Every text that the voice may have to say in these blocks, each once.
+ *
+ * @example
+ * wantedTexts([filled('burst')], book).includes('ten seconds') // true
+ */
 export function wantedTexts(
   blocks: readonly Block[],
   book: MoveBook,

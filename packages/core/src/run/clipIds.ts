@@ -1,6 +1,11 @@
 import type { CompiledRound } from '../rounds/index.ts';
 
-/** Every clip that a round calls, each once. */
+/**
+ * Every clip that a round calls, each once.
+ *
+ * @example
+ * clipIds({ cues: [] }) // []
+ */
 export function clipIds({ cues }: Pick<CompiledRound, 'cues'>): string[] {
   return [...new Set(cues.flatMap((cue) => cue.clip?.id ?? []))];
 }

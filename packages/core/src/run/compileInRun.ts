@@ -37,7 +37,12 @@ export interface RoundToPlay extends CompiledRound {
   readonly combos: readonly BlockCombo[];
 }
 
-/** Compiles a round as it is played: on the Floor, when it is only heard, and in files. */
+/**
+ * Compiles a round as it is played: on the Floor, when it is only heard, and in files.
+ *
+ * @example
+ * compileToPlay(burstRound(10), { owner: 'run', lead: 'left', word: '', count: ENGLISH_COUNT, clips: [] }, book).duration // 16
+ */
 export function compileToPlay(
   round: PlannedRound,
   { owner, lead, word, count, clips }: RoundSetting,
@@ -59,7 +64,12 @@ export function compileToPlay(
 /** Time to get ready for a burst. */
 export const BURST_READY: Seconds = 6;
 
-/** A burst between two rounds: a time to get ready, the bell, and so many seconds. */
+/**
+ * A burst between two rounds: a time to get ready, the bell, and so many seconds.
+ *
+ * @example
+ * burstRound(10).blocks.map(({ seconds }) => seconds) // [6, 10]
+ */
 export function burstRound(seconds: Seconds): PlannedRound {
   return {
     id: 'burst',

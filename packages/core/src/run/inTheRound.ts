@@ -14,30 +14,55 @@ function cycleAt({ cycles }: Cycles, position: Seconds): Cycle | undefined {
   return cycles.findLast((each) => each.at <= position);
 }
 
-/** Where the combo that is being done at a position is over; null when none is. */
+/**
+ * Where the combo that is being done at a position is over; null when none is.
+ *
+ * @example
+ * endOfCombo({ cycles: [], duration: 60 }, 30) // null
+ */
 export function endOfCombo(round: Cycles, position: Seconds): Seconds | null {
   const cycle = cycleAt(round, position);
   const end = cycle ? cycle.at + cycle.beats * cycle.beatSeconds : position;
   return end <= position ? null : Math.min(end, round.duration);
 }
 
-/** Length of the beats that are counted before a held round goes on; 0 at its start, where it counts itself in. */
+/**
+ * Length of the beats that are counted before a held round goes on; 0 at its start, where it counts itself in.
+ *
+ * @example
+ * beatToGoOn({ cycles: [], duration: 60 }, 0) // 0
+ */
 export function beatToGoOn(round: Cycles, position: Seconds): Seconds {
   if (position === 0) return 0;
   return (cycleAt(round, position) ?? round.cycles[0])?.beatSeconds ?? PLAIN_BEAT;
 }
 
-/** The next time through that can still be changed from a position on; null when there is none. */
+/**
+ * The next time through that can still be changed from a position on; null when there is none.
+ *
+ * @example
+ * nextToChange({ cycles: [], duration: 60 }, 30) // null
+ */
 export function nextToChange(round: Cycles, position: Seconds): Cycle | null {
   return round.cycles.find((cycle) => cycle.at > position + CHANGE_AHEAD) ?? null;
 }
 
-/** Where another compile of the same round takes over that was changed from the time through at `from` on. */
+/**
+ * Where another compile of the same round takes over that was changed from the time through at `from` on.
+ *
+ * @example
+ * spliceAt(12, 5) // 11.999
+ */
 export function spliceAt(from: Seconds, position: Seconds): Seconds {
   return Math.max(from - SPLICE_AHEAD, position + 0.05);
 }
 
-/** A round that goes on with another compile of it from an instant on; what is before stays as it was. */
+/**
+ * A round that goes on with another compile of it from an instant on; what is before stays as it was.
+ *
+ * @example
+ * spliced(round, round, 30).duration === round.duration // true
+ */
 export function spliced<R extends CompiledRound>(before: R, after: R, from: Seconds): R {
   const joined = <T extends { readonly at: Seconds }>(a: readonly T[], b: readonly T[]): T[] => [
     ...a.filter((item) => item.at < from),
@@ -51,7 +76,12 @@ export function spliced<R extends CompiledRound>(before: R, after: R, from: Seco
   };
 }
 
-/** What sounds from one position on, up to another one: `events` are in order of time. */
+/**
+ * What sounds from one position on, up to another one: `events` are in order of time.
+ *
+ * @example
+ * soundsBetween(soundEvents(round), 0, 0) // []
+ */
 export function soundsBetween(events: readonly SoundEvent[], from: Seconds, to: Seconds): SoundEvent[] {
   const first = firstSoundFrom(events, from);
   let end = first;
@@ -59,7 +89,12 @@ export function soundsBetween(events: readonly SoundEvent[], from: Seconds, to: 
   return events.slice(first, end);
 }
 
-/** Place of the first sound that is not before a position; the length of the list when there is none. */
+/**
+ * Place of the first sound that is not before a position; the length of the list when there is none.
+ *
+ * @example
+ * firstSoundFrom([], 12) // 0
+ */
 export function firstSoundFrom(events: readonly SoundEvent[], position: Seconds): number {
   let [low, high] = [0, events.length];
   while (low < high) {
@@ -70,7 +105,12 @@ export function firstSoundFrom(events: readonly SoundEvent[], position: Seconds)
   return low;
 }
 
-/** The count-in and the first times through alone, moved to the start: how a line is heard by itself. */
+/**
+ * The count-in and the first times through alone, moved to the start: how a line is heard by itself.
+ *
+ * @example
+ * excerpt(round, 2).cycles.length // 2
+ */
 export function excerpt<R extends CompiledRound>(round: R, cycles: number): R {
   const [first] = round.cycles;
   const last = round.cycles[cycles - 1] ?? round.cycles.at(-1);

@@ -69,12 +69,22 @@ export function readRunEvent(kept: KeptRunEvent): RunEvent | null {
   }
 }
 
-/** The event as it is sent and kept. */
+/**
+ * The event as it is sent and kept.
+ *
+ * @example
+ * keptRunEvent({ kind: 'end', at: 0 }) // { kind: 'end', at: '1970-01-01T00:00:00.000Z' }
+ */
 export function keptRunEvent(event: RunEvent): KeptRunEvent {
   return { ...event, at: new Date(event.at).toISOString() };
 }
 
-/** The fields that an event of a kind cannot do without and does not have. */
+/**
+ * The fields that an event of a kind cannot do without and does not have.
+ *
+ * @example
+ * missingFields({ kind: 'start', at: '2026-03-05T18:30:00Z', round: 0 }) // ['position']
+ */
 export function missingFields(event: KeptRunEvent): ('round' | 'position' | 'by')[] {
   const needed: Readonly<Record<string, readonly ('round' | 'position' | 'by')[]>> = {
     start: ['round', 'position'],

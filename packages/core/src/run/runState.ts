@@ -15,7 +15,12 @@ export interface RunState {
 
 export const UNTOUCHED_RUN: RunState = { phase: 'ready', round: 0, position: 0, at: 0, shifts: new Map() };
 
-/** The run after one thing more. What comes after its end changes nothing. */
+/**
+ * The run after one thing more. What comes after its end changes nothing.
+ *
+ * @example
+ * afterEvent(UNTOUCHED_RUN, { kind: 'end', at: 0 }).phase // 'over'
+ */
 export function afterEvent(state: RunState, event: RunEvent): RunState {
   if (state.phase === 'over') return state;
   const { kind, at } = event;
@@ -45,12 +50,22 @@ export function afterEvent(state: RunState, event: RunEvent): RunState {
   }
 }
 
-/** What a run is after all of these, in their order. */
+/**
+ * What a run is after all of these, in their order.
+ *
+ * @example
+ * runState([{ kind: 'start', at: 0, round: 0, position: 0 }]).phase // 'running'
+ */
 export function runState(events: readonly RunEvent[]): RunState {
   return events.reduce(afterEvent, UNTOUCHED_RUN);
 }
 
-/** So much faster a round goes by now. */
+/**
+ * So much faster a round goes by now.
+ *
+ * @example
+ * tempoBy([{ from: 8, by: 4 }, { from: 20, by: -1 }]) // 3
+ */
 export function tempoBy(shifts: readonly TempoShift[] = []): number {
   return shifts.reduce((sum, { by }) => sum + by, 0);
 }

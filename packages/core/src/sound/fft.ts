@@ -1,6 +1,9 @@
 /**
  * The power spectrum of a real frame: `frame.length` is a power of two; gives |X|² for bins 0 … length/2 − 1.
  * Radix-2, in place (Cooley and Tukey 1965). @throws RangeError when the length is no power of two.
+ *
+ * @example
+ * powerSpectrum(new Float64Array(8)).every((power) => power === 0) // true
  */
 export function powerSpectrum(frame: Float64Array): Float64Array {
   const n = frame.length;

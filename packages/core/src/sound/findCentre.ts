@@ -8,7 +8,12 @@ const VOWEL_FRAMES = 8;
 /** No single frame speaks louder than this for or against a vowel. */
 const MOST_LOGIT = 5;
 
-/** What is asked about a frame: the bands around it at the distances of `context`, silence outside of the clip. */
+/**
+ * What is asked about a frame: the bands around it at the distances of `context`, silence outside of the clip.
+ *
+ * @example
+ * frameContext([Float64Array.of(1)], 0).length > 0 // true
+ */
 export function frameContext(
   frames: readonly Float64Array[],
   at: number,
@@ -30,6 +35,9 @@ export function frameContext(
  * fitted on the bundled voices, whose phones are known); then the one instant is taken that best parts what is no vowel
  * before it from a vowel behind it. Nasals, liquids and fricatives, loud as they are, come to lie before it.
  * Null when the clip is silent.
+ *
+ * @example
+ * findCentre({ sampleRate: 16_000, samples: new Float32Array(0) }) // null
  */
 export function findCentre(sound: Sound): Seconds | null {
   const frames = voicedFrames(sound);

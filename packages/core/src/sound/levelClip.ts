@@ -25,6 +25,9 @@ const fromDb = (db: number): number => 10 ** (db / 20);
  * Cuts the silence off a clip and brings it to one loudness: the frames within 20 dB of the loudest are the voiced
  * part, and their root mean square becomes −18 dBFS, or less where a peak would pass −1 dBFS.
  * Null when the clip is silent.
+ *
+ * @example
+ * levelClip({ sampleRate: 8000, samples: new Float32Array(8000) }) // null
  */
 export function levelClip({ sampleRate, samples }: Sound): LevelledClip | null {
   const frame = Math.max(1, Math.round(FRAME * sampleRate));

@@ -14,6 +14,9 @@ const CHUNK: Seconds = 1;
  * Mixes sounds into one channel, a second at a time, so that an hour takes no more memory than a minute. The first
  * sample of each sound lies on the sample nearest to its instant. All sounds are at `sampleRate`; `events` are sorted by
  * `at`; what begins before 0 is cut. The mix may go beyond ±1: writing it to 16 bits clips it.
+ *
+ * @example
+ * [...mix([], 1, 8000)].reduce((sum, { length }) => sum + length, 0) // 8000
  */
 export function* mix(
   events: Iterable<PlacedSamples>,

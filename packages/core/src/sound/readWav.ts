@@ -20,6 +20,9 @@ const refused = (message: string): ReadWav => ({ ok: false, message });
 /**
  * Reads a WAV file: 8, 16, 24 or 32-bit PCM or 32 or 64-bit float, any number of channels, which are brought together
  * into one. What cannot be read is told in a sentence.
+ *
+ * @example
+ * readWav(new Uint8Array(4)).ok // false
  */
 export function readWav(bytes: Uint8Array): ReadWav {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);

@@ -9,6 +9,9 @@ const SEARCH: Seconds = 0.008;
  * Speaks faster (rate above 1) or slower without another pitch: pieces of the sound are laid over each other closer
  * together, each from where it goes on best after the one before (waveform similarity overlap-add, WSOLA, Verhelst and
  * Roelands 1993). An instant t of the sound comes to t / `rate`, to within about 10 ms.
+ *
+ * @example
+ * stretch({ sampleRate: 8000, samples: new Float32Array(8000) }, 1).samples.length // 8000
  */
 export function stretch({ sampleRate, samples }: Sound, rate: number): Sound {
   if (rate === 1) return { sampleRate, samples };

@@ -60,7 +60,12 @@ const RECIPES: Readonly<Record<SynthSound, Recipe>> = {
 
 export const SYNTH_SOUNDS = Object.keys(RECIPES) as readonly SynthSound[];
 
-/** Renders a tick or bell. Its first strike begins at sample 0, at full level, so that its start is its instant. */
+/**
+ * Renders a tick or bell. Its first strike begins at sample 0, at full level, so that its start is its instant.
+ *
+ * @example
+ * synthSound('tick-bar', 8000).sampleRate // 8000
+ */
 export function synthSound(kind: SynthSound, sampleRate: number): Sound {
   const recipe = RECIPES[kind];
   const samples = new Float32Array(Math.round(recipe.seconds * sampleRate));

@@ -21,6 +21,9 @@ const ANTICIPATION: Seconds = 0.03;
  * How late a loudspeaker is, from tapping along with ticks that are `beat` apart, `ticks` being when they were due on
  * the clock and `taps` when they were tapped. The median of each tap's distance to the last tick that it can belong to, so
  * that single slips do not count. Null with too few taps.
+ *
+ * @example
+ * tapLatency([1, 2], [], 1) // null
  */
 export function tapLatency(
   ticks: readonly Seconds[],

@@ -34,6 +34,9 @@ const HANN = Float64Array.from(
 /**
  * Loudness of a clip in mel bands, a row of 14 for each 5 ms, against the loudest band of the clip: 0 there, −2.5 for
  * what is 50 dB or more under it.
+ *
+ * @example
+ * voicedFrames({ sampleRate: 16_000, samples: new Float32Array(0) }).length // 0
  */
 export function voicedFrames(sound: Sound): Float64Array[] {
   const { samples } = resample(sound, RATE);

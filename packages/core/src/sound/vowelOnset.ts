@@ -10,7 +10,12 @@ export interface TimedPhone {
 const FULL_VOWELS = new Set('aa ae ah ao aw ay eh er ey ih iy ow oy uh uw'.split(' '));
 const REDUCED_VOWELS = new Set(['ax', 'ix', 'axr']);
 
-/** Reads "pau:0.232 l:0.343 eh:0.407". */
+/**
+ * Reads "pau:0.232 l:0.343 eh:0.407".
+ *
+ * @example
+ * parsePhones('').length // 0
+ */
 export function parsePhones(text: string): TimedPhone[] {
   return [...text.matchAll(/([a-z]+):(\d+(?:\.\d+)?)/g)].map((match) => ({
     phone: match[1]!,
@@ -22,12 +27,20 @@ export function parsePhones(text: string): TimedPhone[] {
  * The instant that is put on the beat: where the vowel of the first stressed syllable begins, which is where
  * speakers and singers place a beat (the "perceptual centre", Morton, Marcus and Frankish 1976).
  * Null when there is no vowel.
+ *
+ * @example
+ * vowelOnset([]) // null
  */
 export function vowelOnset(phones: readonly TimedPhone[]): Seconds | null {
   return firstVowel(phones)?.start ?? null;
 }
 
-/** Where that vowel ends. Null when there is none. */
+/**
+ * Where that vowel ends. Null when there is none.
+ *
+ * @example
+ * vowelEnd([]) // null
+ */
 export function vowelEnd(phones: readonly TimedPhone[]): Seconds | null {
   return firstVowel(phones)?.end ?? null;
 }

@@ -4,7 +4,12 @@ export interface Sound {
   readonly samples: Float32Array;
 }
 
-/** The 44 bytes that stand before the samples of a mono 16-bit PCM WAV file of so many samples. */
+/**
+ * The 44 bytes that stand before the samples of a mono 16-bit PCM WAV file of so many samples.
+ *
+ * @example
+ * wavHeader(44_100, 10).length // 44
+ */
 export function wavHeader(sampleRate: number, count: number): Uint8Array<ArrayBuffer> {
   const bytes = new Uint8Array(44);
   const view = new DataView(bytes.buffer);
@@ -26,7 +31,12 @@ export function wavHeader(sampleRate: number, count: number): Uint8Array<ArrayBu
   return bytes;
 }
 
-/** Samples as 16-bit PCM; beyond ±1 they are clipped. */
+/**
+ * Samples as 16-bit PCM; beyond ±1 they are clipped.
+ *
+ * @example
+ * [...pcm16(Float32Array.of(0, 1))] // [0, 32767]
+ */
 export function pcm16(samples: Float32Array): Int16Array<ArrayBuffer> {
   const made = new Int16Array(samples.length);
   for (let i = 0; i < samples.length; i++) {
@@ -36,7 +46,12 @@ export function pcm16(samples: Float32Array): Int16Array<ArrayBuffer> {
   return made;
 }
 
-/** Writes a mono 16-bit PCM WAV file. */
+/**
+ * Writes a mono 16-bit PCM WAV file.
+ *
+ * @example
+ * encodeWav({ sampleRate: 8000, samples: new Float32Array(10) }).length // 64
+ */
 export function encodeWav({ sampleRate, samples }: Sound): Uint8Array<ArrayBuffer> {
   const bytes = new Uint8Array(44 + samples.length * 2);
   bytes.set(wavHeader(sampleRate, samples.length));

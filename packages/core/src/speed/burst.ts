@@ -9,7 +9,12 @@ export interface BurstSummary {
   readonly lastThird: number;
 }
 
-/** Sums up a burst of `seconds` from the instants of its repetitions, counted from its start; others are left out. */
+/**
+ * Sums up a burst of `seconds` from the instants of its repetitions, counted from its start; others are left out.
+ *
+ * @example
+ * summariseBurst([0.5, 1, 12], 10).count // 2
+ */
 export function summariseBurst(instants: readonly Seconds[], seconds: Seconds): BurstSummary {
   const inside = instants.filter((at) => at >= 0 && at <= seconds);
   const third = seconds / 3;
@@ -27,7 +32,12 @@ export interface TrialSummary {
   readonly trials: number;
 }
 
-/** Best, median and number of trials, always told together; null without trials. `better` says which end is best. */
+/**
+ * Best, median and number of trials, always told together; null without trials. `better` says which end is best.
+ *
+ * @example
+ * summariseTrials([30, 26, 22], 'higher') // { best: 30, median: 26, trials: 3 }
+ */
 export function summariseTrials(values: readonly number[], better: 'higher' | 'lower'): TrialSummary | null {
   if (values.length === 0) return null;
   const best = better === 'higher' ? Math.max(...values) : Math.min(...values);

@@ -13,7 +13,12 @@ export interface FighterProfile {
 /** No body strikes again sooner than this; also the shortest gap that a sensor tells apart. */
 const LEAST_GAP: Seconds = 0.07;
 
-/** The instants at which a virtual fighter lands in a burst of `seconds`, in order, counted from its start. */
+/**
+ * The instants at which a virtual fighter lands in a burst of `seconds`, in order, counted from its start.
+ *
+ * @example
+ * simulateBurst({ rate: 4, spread: 0, fading: 0 }, 0, seededRandom(1)) // []
+ */
 export function simulateBurst(profile: FighterProfile, seconds: Seconds, random: RandomSource): Seconds[] {
   const instants: Seconds[] = [];
   let at = 0.12 + Math.abs(normalDraw(random)) * 0.05;

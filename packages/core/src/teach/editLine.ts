@@ -10,6 +10,9 @@ const LEVELS: readonly Level[] = ['low', 'body', 'head'];
  * Moves a written stroke by quarter beats (negative: earlier) while everything around it stays where it is.
  * `place` counts the written strokes from 0. Null where it cannot move: it would meet its neighbour, it has no gap of
  * its own (the first one, or behind a rest), or the gap could not be written any more.
+ *
+ * @example
+ * formatLine(nudgeStroke(line('1 2'), 1, -2)) // '1-2'
  */
 export function nudgeStroke(line: BeatLine, place: number, quarters: number): BeatLine | null {
   const by = times(QUARTER, quarters);
@@ -32,7 +35,12 @@ function stretched(entry: Entry, by: Beats): Entry | null {
   return { ...entry, gap: { kind: 'beats', beats } };
 }
 
-/** Raises or lowers the target of a written stroke by one height; null when it has none or is at the end of the scale. */
+/**
+ * Raises or lowers the target of a written stroke by one height; null when it has none or is at the end of the scale.
+ *
+ * @example
+ * formatLine(shiftLevel(line('1 2'), 1, -1, book)) // '1 2@b'
+ */
 export function shiftLevel(line: BeatLine, place: number, up: 1 | -1, book: MoveBook): BeatLine | null {
   let done = false;
   const changed = mapStrokes(line, (stroke, at) => {
@@ -49,6 +57,9 @@ export function shiftLevel(line: BeatLine, place: number, up: 1 | -1, book: Move
 /**
  * The line with a stroke more, `gap` beats behind the written stroke at `place` (all later ones move on by as much), or
  * at the end of the line when `place` is null.
+ *
+ * @example
+ * formatLine(insertStroke(line('1 2'), 0, writtenStrokes(line('3'))[0], ONE)) // '1 3 2'
  */
 export function insertStroke(line: BeatLine, place: number | null, stroke: Stroke, gap: Beats): BeatLine {
   const added: Entry = { gap: { kind: 'beats', beats: gap }, comments: [], item: stroke };
@@ -67,6 +78,9 @@ export function insertStroke(line: BeatLine, place: number | null, stroke: Strok
 /**
  * The line with `stroke` in place of the placeholder at `place`, or of the first one when `place` is null; its step, power
  * and shout stay as they were written. Null when no placeholder, a stroke written as `word`, stands there.
+ *
+ * @example
+ * fillPlaceholder(line('1 2'), 0, 'guard', writtenStrokes(line('3'))[0]) // null
  */
 export function fillPlaceholder(
   line: BeatLine,
@@ -83,7 +97,12 @@ export function fillPlaceholder(
   return done ? filled : null;
 }
 
-/** The line without a written stroke; null when it is the only one. */
+/**
+ * The line without a written stroke; null when it is the only one.
+ *
+ * @example
+ * formatLine(removeStroke(line('1 2 3'), 1)) // '1 3'
+ */
 export function removeStroke(line: BeatLine, place: number): BeatLine | null {
   let count = 0;
   const rest = mapStrokes(line, (stroke, at) => {
@@ -93,7 +112,12 @@ export function removeStroke(line: BeatLine, place: number): BeatLine | null {
   return count > 1 && rest.entries.length > 0 ? rest : null;
 }
 
-/** The place of the written stroke whose text begins at this offset, or −1. */
+/**
+ * The place of the written stroke whose text begins at this offset, or −1.
+ *
+ * @example
+ * placeOfOffset(line('1 2 3'), 4) // 2
+ */
 export function placeOfOffset(line: BeatLine, from: number): number {
   let found = -1;
   mapStrokes(line, (stroke: Stroke, at) => {

@@ -8,7 +8,12 @@ export interface OpensAlike<T> {
   readonly strokes: number;
 }
 
-/** The combos that open with at least two strokes of this line, or with all of a shorter one; the closest first. */
+/**
+ * The combos that open with at least two strokes of this line, or with all of a shorter one; the closest first.
+ *
+ * @example
+ * openingFamily('1 2 3', [{ line: '1 2 r:round' }], book).length // 1
+ */
 export function openingFamily<T extends { readonly line: string }>(
   line: string,
   others: readonly T[],

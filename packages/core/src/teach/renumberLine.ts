@@ -5,6 +5,9 @@ import { mapStrokes } from './rewriteLine.ts';
 /**
  * The line with every number whose meaning changes from the old map to the new one written so that it still means the
  * same: by its new number where there is one, else by its code. Null when nothing changes or the line cannot be read.
+ *
+ * @example
+ * renumberLine('1 2', book, book) // null
  */
 export function renumberLine(text: string, before: MoveBook, after: MoveBook): string | null {
   const parsed = parseLine(text, before);

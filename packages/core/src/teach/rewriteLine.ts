@@ -79,7 +79,12 @@ export function firstStrokes(line: BeatLine, count: number): BeatLine {
   return { ...line, entries: take(line.entries), tail: [] };
 }
 
-/** The written strokes of a line in order, each once. */
+/**
+ * The written strokes of a line in order, each once.
+ *
+ * @example
+ * writtenStrokes(line('1 . 2')).map(({ word }) => word) // ['1', '2']
+ */
 export function writtenStrokes(line: BeatLine): Stroke[] {
   const strokes: Stroke[] = [];
   mapStrokes(line, (stroke) => (strokes.push(stroke), stroke));

@@ -15,19 +15,34 @@ export interface RepetitionPlan {
   readonly restSeconds: Seconds;
 }
 
-/** Length of one repetition of a move on the count: out and back at this pace, and the slack of a count. */
+/**
+ * Length of one repetition of a move on the count: out and back at this pace, and the slack of a count.
+ *
+ * @example
+ * moveRepSeconds('nosuch', book, 1) // null
+ */
 export function moveRepSeconds(word: string, book: MoveBook, factor: number): Seconds | null {
   const found = findMove(book, word);
   return found ? (found.move.out + found.move.back) * factor * COUNT_SLACK : null;
 }
 
-/** Length of one repetition of a combo: its beats at its tempo, and a beat to be ready again. Null when it cannot be read. */
+/**
+ * Length of one repetition of a combo: its beats at its tempo, and a beat to be ready again. Null when it cannot be read.
+ *
+ * @example
+ * comboRepSeconds('(', 80, book) // null
+ */
 export function comboRepSeconds(line: string, bpm: Bpm, book: MoveBook): Seconds | null {
   const parsed = parseLine(line, book);
   return parsed.ok ? (toNumber(walkStance(parsed.line, book, 'left').beats) + 2) * beatSeconds(bpm) : null;
 }
 
-/** All repetitions and the rests between the sets; no rest after the last one. */
+/**
+ * All repetitions and the rests between the sets; no rest after the last one.
+ *
+ * @example
+ * techniqueSeconds(2, { reps: 10, sides: 'both', sets: 1, restSeconds: 20 }) // 40
+ */
 export function techniqueSeconds(repSeconds: Seconds, plan: RepetitionPlan): Seconds {
   const perSet = repSeconds * plan.reps * (plan.sides === 'both' ? 2 : 1);
   return perSet * plan.sets + plan.restSeconds * Math.max(0, plan.sets - 1);

@@ -21,6 +21,9 @@ export interface VariantRecipe {
 /**
  * The line that a recipe makes of its parent's now, in canonical spelling; null when it makes none (the parent cannot
  * be read, is too short for the step, or nothing of it is easy enough for the audience).
+ *
+ * @example
+ * makeVariant('1-2', { kind: 'even', step: null }, book, ANYBODY) // '1 2'
  */
 export function makeVariant(
   parent: string,
@@ -58,7 +61,12 @@ function lineOf(
   }
 }
 
-/** Each written stroke as a line of its own spells it: what `orders` puts into other orders. */
+/**
+ * Each written stroke as a line of its own spells it: what `orders` puts into other orders.
+ *
+ * @example
+ * wordsOf(line('1 2 r:round')) // ['1', '2', 'r:round']
+ */
 export function wordsOf(line: BeatLine): string[] {
   return writtenStrokes(line).map((stroke) =>
     formatLine({
@@ -68,7 +76,12 @@ export function wordsOf(line: BeatLine): string[] {
   );
 }
 
-/** Whether a variant's line is still what its recipe makes of the parent: one that was edited goes its own way. */
+/**
+ * Whether a variant's line is still what its recipe makes of the parent: one that was edited goes its own way.
+ *
+ * @example
+ * followsParent('1 2', '1-2', { kind: 'even', step: null }, book, ANYBODY) // true
+ */
 export function followsParent(
   own: string,
   parent: string,

@@ -26,12 +26,22 @@ export interface CountedPart {
   readonly cue: string;
 }
 
-/** The same text from the other lead is the mirrored combo. */
+/**
+ * The same text from the other lead is the mirrored combo.
+ *
+ * @example
+ * mirror('left') // 'right'
+ */
 export function mirror(lead: Lead): Lead {
   return otherLead(lead);
 }
 
-/** Every stroke of the fighter split into its counted parts, in order, repeats written out. */
+/**
+ * Every stroke of the fighter split into its counted parts, in order, repeats written out.
+ *
+ * @example
+ * parts(line('1 2'), book, 'left').length // 5
+ */
 export function parts(line: BeatLine, book: MoveBook, lead: Lead): CountedPart[] {
   return walkStance(line, book, lead)
     .strokes.filter((stroke) => stroke.stroke.by === 'fighter')
@@ -40,7 +50,12 @@ export function parts(line: BeatLine, book: MoveBook, lead: Lead): CountedPart[]
     );
 }
 
-/** The first stroke, the first two, the first three … up to the whole line. */
+/**
+ * The first stroke, the first two, the first three … up to the whole line.
+ *
+ * @example
+ * grow(line('1 2 3')) // ['1', '1 2', '1 2 3']
+ */
 export function grow(line: BeatLine): string[] {
   const count = writtenStrokes(line).length;
   const grown = Array.from({ length: count }, (_, i) =>
@@ -49,19 +64,34 @@ export function grow(line: BeatLine): string[] {
   return [...new Set(grown)];
 }
 
-/** Every gap a whole beat. */
+/**
+ * Every gap a whole beat.
+ *
+ * @example
+ * even(line('1-2-3')) // '1 2 3'
+ */
 export function even(line: BeatLine): string {
   return formatLine(evenGaps(line));
 }
 
-/** All strikes as touches. */
+/**
+ * All strikes as touches.
+ *
+ * @example
+ * light(line('1 2'), book) // '1\' 2\''
+ */
 export function light(line: BeatLine, book: MoveBook): string {
   return formatLine(
     mapStrokes(line, (stroke) => (isStrike(moveOf(stroke, book)) ? { ...stroke, power: 'touch' } : stroke)),
   );
 }
 
-/** Only one strike with full power, the last of the fighter's or the one at this place among the written strokes. */
+/**
+ * Only one strike with full power, the last of the fighter's or the one at this place among the written strokes.
+ *
+ * @example
+ * power(line('1 2'), book) // '1 2*'
+ */
 export function power(line: BeatLine, book: MoveBook, place?: number): string {
   const strokes = writtenStrokes(line);
   const accent =
@@ -81,6 +111,9 @@ export type SpeedAim = 'clean' | 'fastest';
  * Slow, working and top tempo, each once, rising. The top stays a little under the fastest clean tempo, or is that
  * tempo where the gym goes for speed; the working tempo is never above it, and none leaves the limits of tempo. A working
  * tempo that is none has no rungs.
+ *
+ * @example
+ * ladder(80, 100).at(-1) <= 100 // true
  */
 export function ladder(working: Bpm, fastest: Bpm | null, aim: SpeedAim = 'clean'): Bpm[] {
   if (!(working >= BPM_LIMITS.min && working <= BPM_LIMITS.max)) return [];
@@ -99,6 +132,9 @@ export interface EasierLine {
 /**
  * The line with each move replaced by its easier move until nothing is above the grade or against the limits of the
  * band. A strike to the head goes to the body where the band has no head contact. What has no easier form is left out.
+ *
+ * @example
+ * easier(line('1 2'), book, ANYBODY).line // '1 2'
  */
 export function easier(line: BeatLine, book: MoveBook, audience: Audience): EasierLine {
   const changes: string[] = [];
@@ -167,6 +203,9 @@ export interface RankedOrder {
 /**
  * All orders of two to five written strokes on whole beats, the one that flows best first: the fastest clean tempo,
  * then how often the turn of the hips and the level change.
+ *
+ * @example
+ * orders(['1', '2'], book, 'left', 1).length // 2
  */
 export function orders(words: readonly string[], book: MoveBook, lead: Lead, factor: number): RankedOrder[] {
   if (words.length < 2 || words.length > 5) return [];
@@ -206,7 +245,12 @@ export interface LeadAdvice {
   readonly message: string;
 }
 
-/** From which lead the accented strike (full power, else the last) comes from the fighter's stronger side. Null without a sided strike. */
+/**
+ * From which lead the accented strike (full power, else the last) comes from the fighter's stronger side. Null without a sided strike.
+ *
+ * @example
+ * leadAdvice(line('1 1 1'), book, 'right') !== undefined // true
+ */
 export function leadAdvice(line: BeatLine, book: MoveBook, strongSide: 'left' | 'right'): LeadAdvice | null {
   const leads: readonly Lead[] = ['left', 'right'];
   for (const lead of leads) {
@@ -224,7 +268,12 @@ export function leadAdvice(line: BeatLine, book: MoveBook, strongSide: 'left' | 
   return null;
 }
 
-/** How many strokes, from the first, two lines have in common: same limb side, move, level and beat. */
+/**
+ * How many strokes, from the first, two lines have in common: same limb side, move, level and beat.
+ *
+ * @example
+ * sharedOpening(line('1 2 3'), line('1 2 r:round'), book) // 2
+ */
 export function sharedOpening(a: BeatLine, b: BeatLine, book: MoveBook): number {
   const [first, second] = [a, b].map((line) => walkStance(line, book, 'left').strokes);
   const same = (i: number): boolean => {
@@ -243,7 +292,12 @@ export function sharedOpening(a: BeatLine, b: BeatLine, book: MoveBook): number 
   return count;
 }
 
-/** Whether nothing of the line is above the grade or against the band any more. */
+/**
+ * Whether nothing of the line is above the grade or against the band any more.
+ *
+ * @example
+ * suits(line('1 2'), book, ANYBODY) // true
+ */
 export function suits(line: BeatLine, book: MoveBook, audience: Audience): boolean {
   const { findings } = findFindings(walkStance(line, book, 'left'), book, { factor: 1, bpm: null, audience });
   return !findings.some(({ rule }) => rule === 'above-grade' || rule === 'youth-contact');

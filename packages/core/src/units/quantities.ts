@@ -7,7 +7,12 @@ export type Bpm = number;
 /** Slowest and fastest tempo that a combo or block may have. */
 export const BPM_LIMITS = { min: 20, max: 300 } as const;
 
-/** Length of one beat. */
+/**
+ * Length of one beat.
+ *
+ * @example
+ * beatSeconds(120) // 0.5
+ */
 export function beatSeconds(bpm: Bpm): Seconds {
   return 60 / bpm;
 }

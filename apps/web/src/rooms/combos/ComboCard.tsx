@@ -1,17 +1,18 @@
-import type { GradeView, SaveComboDto } from '@eurhythm/contract';
+import type { SaveComboDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../server/useFieldErrors.ts';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
 import { MaybeNumberField, NumberField, NumbersField, WordsField } from '../../ui/TypedField.tsx';
+import { useGym } from '../../server/gymData.ts';
 
 interface ComboCardProps {
   readonly combo: SaveComboDto;
-  readonly grades: readonly GradeView[];
   readonly errors: FieldErrors;
   onChange(changes: Partial<SaveComboDto>): void;
 }
 
 /** What stands on the combo's card beside its line. */
-export function ComboCard({ combo, grades, errors, onChange }: ComboCardProps) {
+export function ComboCard({ combo, errors, onChange }: ComboCardProps) {
+  const { grades } = useGym();
   return (
     <div className="grid grid-cols-6 gap-3 pt-3">
       <TextField

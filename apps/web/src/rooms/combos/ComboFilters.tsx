@@ -1,7 +1,8 @@
-import { FAMILIES, type GradeView } from '@eurhythm/contract';
+import { FAMILIES } from '@eurhythm/contract';
 import { ChoiceField, TextField } from '../../ui/Field.tsx';
 import { FAMILY_NAMES } from '../../server/familyNames.ts';
 import type { ComboFilter } from './comboFilter.ts';
+import { useGym } from '../../server/gymData.ts';
 
 const KINDS = [
   { value: '', label: 'any kind' },
@@ -12,12 +13,12 @@ const KINDS = [
 
 interface ComboFiltersProps {
   readonly filter: ComboFilter;
-  readonly grades: readonly GradeView[];
   onChange(filter: ComboFilter): void;
 }
 
 /** Narrows the list by a word, a grade, a family of moves or a kind. */
-export function ComboFilters({ filter, grades, onChange }: ComboFiltersProps) {
+export function ComboFilters({ filter, onChange }: ComboFiltersProps) {
+  const { grades } = useGym();
   return (
     <div className="grid grid-cols-2 gap-2 px-5 pt-3">
       <TextField

@@ -19,29 +19,23 @@ import { GripVertical } from 'lucide-react';
 import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, NavLink } from 'react-router';
 import { toast } from 'sonner';
-import { type MoveBook } from '@eurhythm/core/moves';
-import type { ComboView, GradeView } from '@eurhythm/contract';
+import type { ComboView } from '@eurhythm/contract';
 import { putting } from '../../sync/letter.ts';
 import { SUBJECTS } from '../../sync/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { comboFilter, NO_FILTER } from './comboFilter.ts';
 import { ComboFilters } from './ComboFilters.tsx';
 import { SmallStrip } from '../../strip/SmallStrip.tsx';
+import { useBook, useCombos } from '../../server/gymData.ts';
 
 type Row =
   | { readonly kind: 'grade'; readonly grade: string; readonly gradeId: string; readonly count: number }
   | { readonly kind: 'combo'; readonly combo: ComboView };
 
 /** The gym's combos, grade by grade, each with its strip; dragged, they take the numbers of their grade in a new order. */
-export function ComboList({
-  combos,
-  grades,
-  book,
-}: {
-  combos: readonly ComboView[];
-  grades: readonly GradeView[];
-  book: MoveBook;
-}) {
+export function ComboList() {
+  const combos = useCombos();
+  const book = useBook();
   const [filter, setFilter] = useState(NO_FILTER);
   const shown = useMemo(() => combos.filter(comboFilter(filter, book)), [combos, filter, book]);
   const rows = useMemo(() => rowsOf(shown), [shown]);
@@ -62,7 +56,7 @@ export function ComboList({
   });
   return (
     <nav aria-label="Combos" className="pb-6">
-      <ComboFilters filter={filter} grades={grades} onChange={setFilter} />
+      <ComboFilters filter={filter} onChange={setFilter} />
       {shown.length === 0 && (
         <p className="px-5 pt-4 text-quiet">
           No combo has that. Look for another word, or take a filter away.
@@ -80,7 +74,7 @@ export function ComboList({
                 className="absolute inset-x-0 top-0"
                 style={{ transform: `translateY(${start - top}px)` }}
               >
-                <ListRow row={rows[index]!} book={book} />
+                <ListRow row={rows[index]!} />
               </div>
             ))}
           </div>
@@ -131,8 +125,8 @@ function useReorder(combos: readonly ComboView[]) {
   };
 }
 
-const ListRow = memo(function ListRow({ row, book }: { row: Row; book: MoveBook }) {
-  if (row.kind === 'combo') return <ComboRow combo={row.combo} book={book} />;
+const ListRow = memo(function ListRow({ row }: { row: Row }) {
+  if (row.kind === 'combo') return <ComboRow combo={row.combo} />;
   return (
     <h2 className="flex justify-between px-5 pt-4 pb-1 text-sm text-quiet">
       <span>{row.grade}</span>
@@ -149,7 +143,7 @@ const ListRow = memo(function ListRow({ row, book }: { row: Row; book: MoveBook 
   );
 });
 
-function ComboRow({ combo, book }: { combo: ComboView; book: MoveBook }) {
+function ComboRow({ combo }: { combo: ComboView }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: combo.id,
   });
@@ -167,7 +161,7 @@ function ComboRow({ combo, book }: { combo: ComboView; book: MoveBook }) {
       >
         <span className="font-heading text-2xl font-bold">{combo.number}</span>
         <span className="leading-tight">{combo.title}</span>
-        <SmallStrip line={combo.line} beatsPerBar={combo.beatsPerBar} book={book} room={104} />
+        <SmallStrip line={combo.line} beatsPerBar={combo.beatsPerBar} room={104} />
       </NavLink>
       <button
         type="button"

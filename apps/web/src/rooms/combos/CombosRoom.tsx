@@ -1,11 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Navigate, useParams } from 'react-router';
-import type { MoveBook } from '@eurhythm/core/moves';
-import type { ComboView, GymView } from '@eurhythm/contract';
+import type { ComboView } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
-import { queries } from '../../server/queries.ts';
 import { useDraft } from '../../sync/useDraft.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
@@ -13,20 +10,12 @@ import { ComboList } from './ComboList.tsx';
 import { RhythmImport } from './RhythmImport.tsx';
 import { emptyCombo, saveable } from './newCombo.ts';
 import { Workbench } from './Workbench.tsx';
+import { useCombos, useGym } from '../../server/gymData.ts';
 
 /** The gym's combos on the left, the workbench for one of them on the right. */
 export function CombosRoom() {
   const { id } = useParams();
-  const { data: combos, error } = useQuery(queries.combos());
-  const { data: book } = useQuery(queries.book());
-  const { data: gym } = useQuery(queries.gym());
-  if (error)
-    return (
-      <div className="px-8">
-        <Plain>{error.message}</Plain>
-      </div>
-    );
-  if (!combos || !book || !gym) return null;
+  const combos = useCombos();
   if (id === undefined && combos[0]) return <Navigate to={`/combos/${combos[0].id}`} replace />;
   const open = id === 'new' ? undefined : combos.find((combo) => combo.id === id);
   return (
@@ -36,33 +25,28 @@ export function CombosRoom() {
           <ButtonLink to="/combos/new" className="w-full">
             <Plus size={18} aria-hidden /> Write a combo
           </ButtonLink>
-          <RhythmImport combos={combos} grades={gym.grades} />
+          <RhythmImport />
         </div>
-        <ComboList combos={combos} grades={gym.grades} book={book} />
+        <ComboList />
       </aside>
       {id !== undefined && id !== 'new' && !open ? (
         <div className="px-8">
           <Plain>This combo is not in the book. Choose one on the left.</Plain>
         </div>
       ) : (
-        <OpenCombo key={open?.id ?? 'new'} combo={open} all={combos} gym={gym} book={book} />
+        <OpenCombo key={open?.id ?? 'new'} combo={open} />
       )}
     </div>
   );
 }
 
-interface OpenComboProps {
-  readonly combo: ComboView | undefined;
-  readonly all: readonly ComboView[];
-  readonly gym: GymView;
-  readonly book: MoveBook;
-}
-
-function OpenCombo({ combo, all, gym, book }: OpenComboProps) {
+function OpenCombo({ combo }: { combo: ComboView | undefined }) {
+  const all = useCombos();
+  const { grades } = useGym();
   const [ownId] = useState(() => combo?.id ?? newId());
-  const saved = combo ? saveable(combo) : emptyCombo(all, gym.grades);
+  const saved = combo ? saveable(combo) : emptyCombo(all, grades);
   const draft = useDraft(`combo.${combo?.id ?? 'new'}`, saved, combo?.version);
   // A draft of an earlier release may lack what is new.
   const value = { ...saved, ...draft.value };
-  return <Workbench id={ownId} isNew={!combo} combo={value} draft={draft} gym={gym} book={book} all={all} />;
+  return <Workbench id={ownId} isNew={!combo} combo={value} draft={draft} />;
 }

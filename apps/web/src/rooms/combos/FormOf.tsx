@@ -1,18 +1,18 @@
 import { Link } from 'react-router';
-import type { MoveBook } from '@eurhythm/core/moves';
 import { followsParent } from '@eurhythm/core/teach';
 import { audienceOf } from '@eurhythm/core/body';
-import type { ComboView, GymView, SaveComboDto } from '@eurhythm/contract';
+import type { ComboView, SaveComboDto } from '@eurhythm/contract';
+import { useBook, useGym } from '../../server/gymData.ts';
 
 interface FormOfProps {
   readonly combo: SaveComboDto;
   readonly parent: ComboView;
-  readonly gym: GymView;
-  readonly book: MoveBook;
 }
 
 /** Of which combo this one is a form, and whether it still follows it. */
-export function FormOf({ combo, parent, gym, book }: FormOfProps) {
+export function FormOf({ combo, parent }: FormOfProps) {
+  const gym = useGym();
+  const book = useBook();
   const { variant, gradeId, line } = combo;
   if (!variant) return null;
   const audience = audienceOf(gradeId, gym.grades, gym.school.youth);

@@ -9,12 +9,12 @@ import { flushSync } from 'react-dom';
 import type { ComboAnalysis, Finding } from '@eurhythm/core/body';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { pinColour } from '../../strip/PinHead.tsx';
+import { useBook } from '../../server/gymData.ts';
 
 interface LineEditorProps {
   readonly value: string;
   readonly analysis: ComboAnalysis | null;
   readonly findings: readonly Finding[];
-  readonly book: MoveBook;
   onChange(line: string): void;
   onHear(): void;
   /** A stretch of the text to show as chosen. */
@@ -46,7 +46,8 @@ const look = EditorView.theme({
 });
 
 /** The beat line as text: coloured by side, faults underlined where they are. Enter lets it be heard. */
-export function LineEditor({ value, analysis, findings, book, onChange, onHear, chosen }: LineEditorProps) {
+export function LineEditor({ value, analysis, findings, onChange, onHear, chosen }: LineEditorProps) {
+  const book = useBook();
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
   const now = useStable(() => ({ onChange, onHear, book }));

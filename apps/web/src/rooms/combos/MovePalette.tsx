@@ -4,6 +4,7 @@ import type { Choice } from '../../ui/Field.tsx';
 import { Toggles } from '../../ui/Toggles.tsx';
 import { PinHead, pinColour } from '../../strip/PinHead.tsx';
 import { shapeOfFamily } from '../../strip/stripLayout.ts';
+import { useBook } from '../../server/gymData.ts';
 
 /** What a coach reaches for. */
 const KINDS = {
@@ -25,13 +26,13 @@ const SIDE_CHOICES: readonly Choice<Side>[] = [
 ];
 
 interface MovePaletteProps {
-  readonly book: MoveBook;
   /** Puts a move behind the chosen pin, or at the end of the line. */
   onPut(word: string): void;
 }
 
 /** The moves of the book to be put on the strip by one press each, numbers before codes, as the gym calls them. */
-export const MovePalette = memo(function MovePalette({ book, onPut }: MovePaletteProps) {
+export const MovePalette = memo(function MovePalette({ onPut }: MovePaletteProps) {
+  const book = useBook();
   const [kind, setKind] = useState<Kind>('Hands');
   const [side, setSide] = useState<Side>('front');
   const moves = [...book.moves.values()].filter((move) =>

@@ -1,19 +1,16 @@
 import { Music4 } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import type { ComboView, GradeView, RhythmView } from '@eurhythm/contract';
+import type { RhythmView } from '@eurhythm/contract';
 import { sendForm } from '../../server/api.ts';
 import { putDraft } from '../../sync/useDraft.ts';
 import { emptyCombo } from './newCombo.ts';
+import { useCombos, useGym } from '../../server/gymData.ts';
 
 /** Takes the rhythm of a MIDI file as an empty line: a guard on each note, to be replaced by moves from the palette. */
-export function RhythmImport({
-  combos,
-  grades,
-}: {
-  combos: readonly ComboView[];
-  grades: readonly GradeView[];
-}) {
+export function RhythmImport() {
+  const combos = useCombos();
+  const { grades } = useGym();
   const navigate = useNavigate();
   const take = async (file: File): Promise<void> => {
     const form = new FormData();

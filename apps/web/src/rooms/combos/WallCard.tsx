@@ -1,20 +1,16 @@
-import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
 import { PaperCautions } from '../../ui/PaperCautions.tsx';
-import { queries } from '../../server/queries.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
 import { SmallStrip } from '../../strip/SmallStrip.tsx';
+import { useCombos, useGym } from '../../server/gymData.ts';
 
 /** The combos of a grade for the wall: large numbers and strips that read in black and white. */
 export function WallCard() {
   const { gradeId = '' } = useParams();
-  const { data: all, error } = useQuery(queries.combos());
-  const { data: book } = useQuery(queries.book());
-  const { data: gym } = useQuery(queries.gym());
-  if (error) return <Plain>{error.message}</Plain>;
-  if (!all || !book || !gym) return null;
+  const all = useCombos();
+  const gym = useGym();
   const grade = gym.grades.find((each) => each.id === gradeId);
   if (!grade) return <Plain>There is no such grade. Choose one from the list of combos.</Plain>;
   const combos = all.filter((combo) => combo.gradeId === gradeId);
@@ -45,13 +41,7 @@ export function WallCard() {
                   {combo.bpm} a minute{combo.bothLeads ? ' · both leads' : ''}
                 </span>
               </div>
-              <SmallStrip
-                line={combo.line}
-                beatsPerBar={combo.beatsPerBar}
-                book={book}
-                room={700}
-                size="wall"
-              />
+              <SmallStrip line={combo.line} beatsPerBar={combo.beatsPerBar} room={700} size="wall" />
               <code className="block font-line text-lg break-words">{combo.line}</code>
               {combo.focus.length > 0 && <p className="text-sm">{combo.focus.join(' · ')}</p>}
             </div>

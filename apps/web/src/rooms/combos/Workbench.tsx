@@ -1,10 +1,10 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { PACE_FACTORS, analyseCombo, audienceOf, findFindings, type Finding } from '@eurhythm/core/body';
-import { otherLead, type Lead, type MoveBook } from '@eurhythm/core/moves';
+import { otherLead, type Lead } from '@eurhythm/core/moves';
 import { ladder } from '@eurhythm/core/teach';
 import { BPM_LIMITS, HALF, ONE } from '@eurhythm/core/units';
-import type { ComboView, GymView, SaveComboDto } from '@eurhythm/contract';
+import type { SaveComboDto } from '@eurhythm/contract';
 import type { OnStripEdit } from '../../strip/stripEdits.ts';
 import type { Pin } from '../../strip/stripLayout.ts';
 import { UndoButtons } from '../../sync/UndoButtons.tsx';
@@ -30,6 +30,7 @@ import { TeachIt } from './teach/TeachIt.tsx';
 import { useDrawnLine } from './useDrawnLine.ts';
 import { useMutedRule } from './useMutedRule.ts';
 import { useSavedCombo } from './useSavedCombo.ts';
+import { useBook, useCombos, useGym } from '../../server/gymData.ts';
 
 /** What of a combo two coaches may have written differently. */
 const COMBO_FIELDS = {
@@ -51,14 +52,13 @@ interface WorkbenchProps {
   readonly isNew: boolean;
   readonly combo: SaveComboDto;
   readonly draft: Draft<SaveComboDto>;
-  readonly gym: GymView;
-  readonly book: MoveBook;
-  /** All combos of the gym. */
-  readonly all: readonly ComboView[];
 }
 
 /** One combo: its line, its strip, what the body says to it, and its card. */
-export function Workbench({ id, isNew, combo, draft, gym, book, all }: WorkbenchProps) {
+export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
+  const book = useBook();
+  const all = useCombos();
+  const gym = useGym();
   const { grades, school } = gym;
   const errors = useFieldErrors();
   const hearing = useHearing();
@@ -85,7 +85,6 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all }: Workbench
   // The strip follows the keys within a frame; what is worked out from the line comes after it.
   const told = useMemo(() => ({ combo, analysis, report, lead }), [combo, analysis, report, lead]);
   const later = useDeferredValue(told);
-  const others = useMemo(() => all.filter((other) => other.id !== id), [all, id]);
 
   const change = useStable((changes: Partial<SaveComboDto>): void => draft.change({ ...combo, ...changes }));
   const saved = useSavedCombo({ id, isNew, combo, isReadable: analysis.ok, all, draft, errors });
@@ -140,7 +139,7 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all }: Workbench
               {combo.focus.length > 0 && <strong className="ml-3">{combo.focus.join(' · ')}</strong>}
             </p>
             <h1 className="text-3xl">{combo.title || 'A new combo'}</h1>
-            {parent && <FormOf combo={combo} parent={parent} gym={gym} book={book} />}
+            {parent && <FormOf combo={combo} parent={parent} />}
           </div>
         </div>
         <div className="flex flex-wrap items-center gap-3">
@@ -165,7 +164,6 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all }: Workbench
         value={combo.line}
         analysis={later.analysis}
         findings={later.report?.findings ?? NO_FINDINGS}
-        book={book}
         chosen={chosen}
         onChange={(line) => change({ line })}
         onHear={hearOrStop}
@@ -195,7 +193,7 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all }: Workbench
             {palette ? 'Put the moves away' : 'Moves to put on the strip'}
           </Button>
         </div>
-        {palette && <MovePalette book={book} onPut={put} />}
+        {palette && <MovePalette onPut={put} />}
       </div>
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-2">
         <div className="grid gap-y-6">
@@ -213,7 +211,7 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all }: Workbench
             />
           </Part>
           <Part title="On the card" aside={draft.isChanged ? 'not saved yet' : isNew ? '' : 'saved'}>
-            <ComboCard combo={combo} grades={grades} errors={errors} onChange={change} />
+            <ComboCard combo={combo} errors={errors} onChange={change} />
             <div className="mt-4 flex flex-wrap gap-3">
               {!isNew && <Button onClick={saved.copy}>Copy</Button>}
               {draft.isChanged && !isNew && <Button onClick={draft.clear}>Put back</Button>}
@@ -234,10 +232,7 @@ export function Workbench({ id, isNew, combo, draft, gym, book, all }: Workbench
                 lead={later.lead}
                 fastestBpm={later.report?.fastestBpm ?? null}
                 factor={PACE_FACTORS[school.pace]}
-                book={book}
-                grades={grades}
-                school={school}
-                others={others}
+                id={id}
                 onHear={hear}
                 onLead={setLead}
                 onTake={take}

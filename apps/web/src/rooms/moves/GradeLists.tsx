@@ -26,19 +26,14 @@ import { ChoiceField } from '../../ui/Field.tsx';
 import { NumberField } from '../../ui/TypedField.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
-
-interface GradeListsProps {
-  readonly gradeId: string;
-  readonly book: BookView;
-  readonly gym: GymView;
-}
+import { useBook, useBookView, useCombos, useGym } from '../../server/gymData.ts';
 
 /** What each grade trains: moves and combos with their counts, and the minutes that they take. */
-export function GradeLists({ gradeId, book, gym }: GradeListsProps) {
+export function GradeLists({ gradeId }: { gradeId: string }) {
+  const gym = useGym();
   const { data: lists } = useQuery(queries.techniques());
-  const { data: combos } = useQuery(queries.combos());
   const grade = gym.grades.find((each) => each.id === gradeId);
-  if (!lists || !combos) return null;
+  if (!lists) return null;
   return (
     <div className="min-w-0 flex-1 px-8 py-5">
       <h1 className="mb-4 text-3xl">What each grade trains</h1>
@@ -55,14 +50,7 @@ export function GradeLists({ gradeId, book, gym }: GradeListsProps) {
         ))}
       </nav>
       {grade ? (
-        <GradeList
-          key={gradeId}
-          grade={grade}
-          saved={lists[gradeId] ?? []}
-          combos={combos}
-          book={book}
-          gym={gym}
-        />
+        <GradeList key={gradeId} grade={grade} saved={lists[gradeId] ?? []} />
       ) : (
         <Plain>This grade does not exist. Choose one above.</Plain>
       )}
@@ -73,17 +61,17 @@ export function GradeLists({ gradeId, book, gym }: GradeListsProps) {
 interface GradeListProps {
   readonly grade: GymView['grades'][number];
   readonly saved: readonly TechniqueDto[];
-  readonly combos: readonly ComboView[];
-  readonly book: BookView;
-  readonly gym: GymView;
 }
 
-function GradeList({ grade, saved, combos, book, gym }: GradeListProps) {
+function GradeList({ grade, saved }: GradeListProps) {
+  const book = useBookView();
+  const lines = useBook();
+  const combos = useCombos();
+  const gym = useGym();
   const client = useQueryClient();
   const errors = useFieldErrors();
   const draft = useDraft<readonly TechniqueDto[]>(`techniques.${grade.id}`, saved);
   const list = draft.value ?? saved;
-  const lines = moveBook(book.items, book.numbers);
   const factor = PACE_FACTORS[gym.school.pace];
   const secondsOf = (technique: TechniqueDto): number => {
     const combo = combos.find((each) => each.id === technique.comboId);

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { SaveMoveDto, checkFields, type BookView, type GradeView, type MoveView } from '@eurhythm/contract';
+import { SaveMoveDto, checkFields, type BookView, type MoveView } from '@eurhythm/contract';
 import { putting, takingOut } from '../../sync/letter.ts';
 import { SUBJECTS } from '../../sync/subjects.ts';
 import { useWrite, write } from '../../sync/useSync.ts';
@@ -15,18 +15,18 @@ import { TextField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
 import { MoveBodyFields, MoveWordFields } from './MoveFields.tsx';
 import { FAMILY_NAMES } from '../../server/familyNames.ts';
+import { useBookView } from '../../server/gymData.ts';
 
 interface MoveEditorProps {
   /** Null for a new move. */
   readonly code: string | null;
   readonly saved: SaveMoveDto;
   readonly move: MoveView | null;
-  readonly book: BookView;
-  readonly grades: readonly GradeView[];
 }
 
 /** One move of the book, with everything that the walk, the clock, the voice and the findings read from it. */
-export function MoveEditor({ code, saved, move, book, grades }: MoveEditorProps) {
+export function MoveEditor({ code, saved, move }: MoveEditorProps) {
+  const book = useBookView();
   const client = useQueryClient();
   const navigate = useNavigate();
   const errors = useFieldErrors();
@@ -118,10 +118,10 @@ export function MoveEditor({ code, saved, move, book, grades }: MoveEditorProps)
       )}
       <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
         <Part title="How it is taught">
-          <MoveWordFields form={form} book={book} errors={errors} onChange={change} />
+          <MoveWordFields form={form} errors={errors} onChange={change} />
         </Part>
         <Part title="What the body does">
-          <MoveBodyFields form={form} grades={grades} errors={errors} onChange={change} />
+          <MoveBodyFields form={form} errors={errors} onChange={change} />
         </Part>
       </div>
     </div>

@@ -7,8 +7,6 @@ import {
   LIMB_KINDS,
   STANCES,
   SUPPORTS,
-  type BookView,
-  type GradeView,
   type SaveMoveDto,
 } from '@eurhythm/contract';
 import type { FieldErrors } from '../../server/useFieldErrors.ts';
@@ -16,6 +14,7 @@ import { Button, IconButton } from '../../ui/Button.tsx';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
 import { NumberField } from '../../ui/TypedField.tsx';
 import { FAMILY_NAMES } from '../../server/familyNames.ts';
+import { useBookView, useGym } from '../../server/gymData.ts';
 
 const plain = <T extends string>(values: readonly T[]) =>
   values.map((value) => ({ value, label: value.replaceAll('-', ' ') }));
@@ -44,7 +43,8 @@ interface FieldsProps {
 const lines = (text: string): string[] => text.split('\n').filter((line) => line.trim() !== '');
 
 /** Names, spoken forms, counted parts, faults, the easier move. */
-export function MoveWordFields({ form, errors, book, onChange }: FieldsProps & { book: BookView }) {
+export function MoveWordFields({ form, errors, onChange }: FieldsProps) {
+  const book = useBookView();
   const changePart = (place: number, changes: Partial<SaveMoveDto['parts'][number]>): void =>
     onChange({ parts: form.parts.map((part, i) => (i === place ? { ...part, ...changes } : part)) });
   return (
@@ -147,12 +147,8 @@ export function MoveWordFields({ form, errors, book, onChange }: FieldsProps & {
 }
 
 /** Limb, side, times, turn, support, steps: what the walk and the clock reckon with. */
-export function MoveBodyFields({
-  form,
-  errors,
-  grades,
-  onChange,
-}: FieldsProps & { grades: readonly GradeView[] }) {
+export function MoveBodyFields({ form, errors, onChange }: FieldsProps) {
+  const { grades } = useGym();
   const numberField = (label: string, field: 'out' | 'back' | 'spin' | 'facing' | 'forward' | 'right') => (
     <NumberField
       label={label}

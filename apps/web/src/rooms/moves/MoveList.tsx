@@ -1,22 +1,22 @@
 import { useState } from 'react';
 import { NavLink } from 'react-router';
 import { isAboveGrade } from '@eurhythm/core/body';
-import type { Move, NumberedMove } from '@eurhythm/core/moves';
+import type { Move } from '@eurhythm/core/moves';
 import { groupBy } from '@eurhythm/core/units';
-import { LIMB_KINDS, type GradeView, type MoveView } from '@eurhythm/contract';
+import { LIMB_KINDS } from '@eurhythm/contract';
 import { ChoiceField, TextField } from '../../ui/Field.tsx';
 import { FAMILY_NAMES } from '../../server/familyNames.ts';
+import { useBookView, useGym } from '../../server/gymData.ts';
 
 interface MoveListProps {
-  readonly moves: readonly MoveView[];
-  readonly numbers: readonly NumberedMove[];
-  readonly grades: readonly GradeView[];
   readonly search: string;
   onSearch(search: string): void;
 }
 
 /** The book by family, narrowed by a word, a limb or the grade that trains it. */
-export function MoveList({ moves, numbers, grades, search, onSearch }: MoveListProps) {
+export function MoveList({ search, onSearch }: MoveListProps) {
+  const { items: moves, numbers } = useBookView();
+  const { grades } = useGym();
   const [limb, setLimb] = useState('');
   const [gradeId, setGradeId] = useState('');
   const adults = grades.filter((grade) => grade.band === 'adults');

@@ -1,30 +1,22 @@
-import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Navigate, useMatch, useParams } from 'react-router';
 import { formFromMove, type MoveView, type SaveMoveDto } from '@eurhythm/contract';
-import { queries } from '../../server/queries.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
 import { GradeLists } from './GradeLists.tsx';
 import { MoveEditor } from './MoveEditor.tsx';
 import { MoveList } from './MoveList.tsx';
 import { NumberMap } from './NumberMap.tsx';
+import { useBookView, useGym } from '../../server/gymData.ts';
 
 /** The gym's book of moves on the left; a move, or the number map, on the right. */
 export function MovesRoom() {
   const { code, gradeId } = useParams();
   const showsGrades = useMatch('/moves/grades/*') !== null;
-  const { data: book, error } = useQuery(queries.moves());
-  const { data: gym } = useQuery(queries.gym());
+  const book = useBookView();
+  const gym = useGym();
   const [search, setSearch] = useState('');
-  if (error)
-    return (
-      <div className="px-8">
-        <Plain>{error.message}</Plain>
-      </div>
-    );
-  if (!book || !gym) return null;
   if (showsGrades && gradeId === undefined && gym.grades[0])
     return <Navigate to={`/moves/grades/${gym.grades[0].id}`} replace />;
   if (!showsGrades && code === undefined && book.items[0])
@@ -40,29 +32,16 @@ export function MovesRoom() {
           <ButtonLink to="/moves/numbers">Numbers</ButtonLink>
           <ButtonLink to="/moves/grades">Grades</ButtonLink>
         </div>
-        <MoveList
-          moves={book.items}
-          numbers={book.numbers}
-          grades={gym.grades}
-          search={search}
-          onSearch={setSearch}
-        />
+        <MoveList search={search} onSearch={setSearch} />
       </aside>
       {showsGrades ? (
-        <GradeLists gradeId={gradeId ?? ''} book={book} gym={gym} />
+        <GradeLists gradeId={gradeId ?? ''} />
       ) : code === 'numbers' ? (
-        <NumberMap key={JSON.stringify(book.numbers)} book={book} />
+        <NumberMap key={JSON.stringify(book.numbers)} />
       ) : code === 'new' ? (
-        <MoveEditor key="new" code={null} saved={NEW_MOVE} move={null} book={book} grades={gym.grades} />
+        <MoveEditor key="new" code={null} saved={NEW_MOVE} move={null} />
       ) : open ? (
-        <MoveEditor
-          key={open.code}
-          code={open.code}
-          saved={formFromMove(withoutRetired(open))}
-          move={open}
-          book={book}
-          grades={gym.grades}
-        />
+        <MoveEditor key={open.code} code={open.code} saved={formFromMove(withoutRetired(open))} move={open} />
       ) : (
         <div className="px-8">
           <Plain>This move is not in the book. Choose one on the left.</Plain>

@@ -5,7 +5,6 @@ import { toast } from 'sonner';
 import {
   SaveNumbersDto,
   checkFields,
-  type BookView,
   type NumberedMoveDto,
   type NumbersAnswer,
   type TouchedLine,
@@ -19,9 +18,11 @@ import { Button, IconButton } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { NumberField } from '../../ui/TypedField.tsx';
 import { Part } from '../../ui/Panel.tsx';
+import { useBookView } from '../../server/gymData.ts';
 
 /** The gym's numbers. A change that would give lines another meaning shows them, and asks whether to write them anew. */
-export function NumberMap({ book }: { book: BookView }) {
+export function NumberMap() {
+  const book = useBookView();
   const client = useQueryClient();
   const errors = useFieldErrors();
   const [entries, setEntries] = useState<NumberedMoveDto[]>(() =>

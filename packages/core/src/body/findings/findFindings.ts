@@ -57,7 +57,12 @@ export interface BodyReport extends ClockResult {
   readonly findings: readonly Finding[];
 }
 
-/** The limb clock and every finding about a walked line. Strokes of repeated groups are told once. */
+/**
+ * The limb clock and every finding about a walked line. Strokes of repeated groups are told once.
+ *
+ * @example
+ * findFindings(walk('1 2'), book, { factor: 1, bpm: 60 }).findings.filter(({ severity }) => severity === 'cannot') // []
+ */
 export function findFindings(walk: Walk, book: MoveBook, settings: FindingSettings): BodyReport {
   const school = settings.school ?? STARTER_SCHOOL;
   const clockSettings = {

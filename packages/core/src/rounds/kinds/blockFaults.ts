@@ -11,7 +11,12 @@ export interface BlockFault {
 
 export const GONE_COMBO = 'This combo is not in the book any more. Choose another one.';
 
-/** What a block names and the book no longer has, and its lines that cannot be read; each with one sentence. */
+/**
+ * What a block names and the book no longer has, and its lines that cannot be read; each with one sentence.
+ *
+ * @example
+ * blockFaults(usualBlock('rest', 'r'), new Map(), book) // []
+ */
 export function blockFaults(
   block: WrittenBlock,
   combos: ReadonlyMap<string, unknown>,

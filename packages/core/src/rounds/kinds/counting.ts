@@ -19,23 +19,42 @@ export interface GroupReps {
   readonly reps: number;
 }
 
-/** The most repetitions of any group; who belongs to none does `reps`. */
+/**
+ * The most repetitions of any group; who belongs to none does `reps`.
+ *
+ * @example
+ * mostReps(15, [{ group: 'Ebb', reps: 25 }]) // 25
+ */
 export function mostReps(reps: number, groups: readonly GroupReps[]): number {
   return Math.max(reps, ...groups.map((each) => each.reps));
 }
 
-/** The word on which a repetition is counted; empty beyond the last one that there is. */
+/**
+ * The word on which a repetition is counted; empty beyond the last one that there is.
+ *
+ * @example
+ * wordOfCount(3, ENGLISH_COUNT) // 'three'
+ */
 export function wordOfCount(n: number, { language, own }: CountWords): string {
   return n <= MOST_COUNTED ? countWord(n, language, own) : '';
 }
 
 /** The sides of a movement in their order; null for what has none. */
 export type SideInTurn = 'first' | 'other' | null;
+/**
+ * @example
+ * sidesInTurn('both') // ['first', 'other']
+ */
 export function sidesInTurn(sides: 'both' | 'one'): readonly SideInTurn[] {
   return sides === 'both' ? ['first', 'other'] : [null];
 }
 
-/** Something said about a counted block, from `at` on or a little later. */
+/**
+ * Something said about a counted block, from `at` on or a little later.
+ *
+ * @example
+ * (layout => (sayAbout(layout, 'b', { forms: ['one'], at: 1, priority: 'count', slack: 0 }), layout.calls.length))(emptyLayout()) // 1
+ */
 export function sayAbout(
   layout: Layout,
   block: string,

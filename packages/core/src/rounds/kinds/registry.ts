@@ -55,33 +55,63 @@ export const BLOCK_KINDS = Object.keys(KINDS) as readonly BlockKindName[];
 
 type AnyKind = BlockKind<Block, WrittenBlock>;
 
-/** The kind of a block. Each kind is only ever given blocks of its own, which the types cannot follow through a table. */
+/**
+ * The kind of a block. Each kind is only ever given blocks of its own, which the types cannot follow through a table.
+ *
+ * @example
+ * kindOf({ kind: 'rest' }).isPause // true
+ */
 export function kindOf({ kind }: { readonly kind: BlockKindName }): AnyKind {
   return KINDS[kind] as unknown as AnyKind;
 }
 
-/** Whether everybody stands: no bell rings for it, and no work goes on. */
+/**
+ * Whether everybody stands: no bell rings for it, and no work goes on.
+ *
+ * @example
+ * isPause({ kind: 'breath' }) // true
+ */
 export function isPause(block: { readonly kind: BlockKindName }): boolean {
   return kindOf(block).isPause;
 }
 
-/** Whether the length of a block follows from its counts, so that it is told and not asked. */
+/**
+ * Whether the length of a block follows from its counts, so that it is told and not asked.
+ *
+ * @example
+ * isCounted(usualBlock('hold', 'h')) // true
+ */
 export function isCounted(block: WrittenBlock): boolean {
   return kindOf(block).isCounted(block);
 }
 
-/** The exact length of a block whose work is counted, in whole seconds rounded up; null for one that goes by the clock. */
+/**
+ * The exact length of a block whose work is counted, in whole seconds rounded up; null for one that goes by the clock.
+ *
+ * @example
+ * countedLength(usualBlock('hold', 'h'), book, 1) // 66
+ */
 export function countedLength(block: WrittenBlock, book: MoveBook, factor: number): Seconds | null {
   const seconds = kindOf(block).length(block, book, factor);
   return seconds === null ? null : Math.ceil(seconds);
 }
 
-/** A block with the combos that it names filled in; those that are not among `combos` are left out. */
+/**
+ * A block with the combos that it names filled in; those that are not among `combos` are left out.
+ *
+ * @example
+ * fillBlock(usualBlock('rest', 'r'), new Map()).seconds // 40
+ */
 export function fillBlock(block: WrittenBlock, combos: ReadonlyMap<string, BlockCombo>): Block {
   return kindOf(block).fill(block, combos);
 }
 
-/** The combos of blocks, those of groups too. */
+/**
+ * The combos of blocks, those of groups too.
+ *
+ * @example
+ * combosOf([filled('rest')]) // []
+ */
 export function combosOf(blocks: readonly Block[]): BlockCombo[] {
   return blocks.flatMap((block) =>
     block.kind === 'combo' ? [...block.combos, ...(block.lanes ?? []).flatMap((lane) => lane.combos)] : [],

@@ -1,7 +1,7 @@
 import { memo, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { parseLine, type BeatLine } from '@eurhythm/core/line';
-import { otherLead, type Lead, type MoveBook } from '@eurhythm/core/moves';
+import { otherLead, type Lead } from '@eurhythm/core/moves';
 import {
   easier,
   even,
@@ -17,22 +17,20 @@ import {
   type RecipeKind,
 } from '@eurhythm/core/teach';
 import { audienceOf } from '@eurhythm/core/body';
-import type { ComboView, GradeView, SaveComboDto, SchoolDto } from '@eurhythm/contract';
+import type { SaveComboDto } from '@eurhythm/contract';
 import type { HearingWish } from '../../../floor/useHearing.ts';
 import { ChoiceField } from '../../../ui/Field.tsx';
 import type { KeptForm } from '../useSavedCombo.ts';
 import { Lines, Press, Way } from './Way.tsx';
+import { useBook, useCombos, useGym } from '../../../server/gymData.ts';
 
 interface TeachItProps {
   readonly combo: SaveComboDto;
   readonly lead: Lead;
   readonly fastestBpm: number | null;
   readonly factor: number;
-  readonly book: MoveBook;
-  readonly grades: readonly GradeView[];
-  readonly school: SchoolDto;
-  /** The other combos of the gym. */
-  readonly others: readonly ComboView[];
+  /** Its own id, which no other combo has. */
+  readonly id: string;
   onHear(wish: Partial<HearingWish>): void;
   onLead(lead: Lead): void;
   /** Puts the line of a variant in place of the combo's own; undo brings it back. */
@@ -43,7 +41,8 @@ interface TeachItProps {
 
 /** The combo turned into the ways in which it is taught. */
 export const TeachIt = memo(function TeachIt(props: TeachItProps) {
-  const { combo, book } = props;
+  const book = useBook();
+  const { combo } = props;
   const line = useMemo(() => {
     const parsed = parseLine(combo.line, book);
     return parsed.ok ? parsed.line : null;
@@ -52,8 +51,11 @@ export const TeachIt = memo(function TeachIt(props: TeachItProps) {
 });
 
 function Ways(props: TeachItProps & { line: BeatLine }) {
-  const { combo, line, lead, fastestBpm, factor, book, school, others, onHear, onLead, onTake, onKeep } =
-    props;
+  const { id, combo, line, lead, fastestBpm, factor, onHear, onLead, onTake, onKeep } = props;
+  const book = useBook();
+  const { school } = useGym();
+  const combos = useCombos();
+  const others = useMemo(() => combos.filter((other) => other.id !== id), [combos, id]);
   const [open, setOpen] = useState<string | null>(null);
   const counted = useMemo(() => parts(line, book, lead), [line, book, lead]);
   const grown = useMemo(() => grow(line), [line]);
@@ -188,11 +190,10 @@ function Ways(props: TeachItProps & { line: BeatLine }) {
 /** The form for a lower grade or a band of children, which it is made for when it is kept there. */
 function Easier({
   line,
-  book,
-  grades,
-  school,
   form,
 }: TeachItProps & { line: BeatLine; form: (text: string, gradeId: string) => ReactNode }) {
+  const book = useBook();
+  const { grades, school } = useGym();
   const [forGrade, setForGrade] = useState(grades[0]?.id ?? '');
   const made = useMemo(
     () => easier(line, book, audienceOf(forGrade, grades, school.youth)),

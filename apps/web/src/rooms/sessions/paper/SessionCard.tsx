@@ -2,9 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
-import { roundSeconds, seriesOf, sessionSeconds } from '@eurhythm/core/plan';
-import type { MoveBook } from '@eurhythm/core/moves';
-import type { AnyBlockDto, ComboView } from '@eurhythm/contract';
+import { GONE_COMBO_NAME, roundSeconds, seriesOf, sessionSeconds } from '@eurhythm/core/plan';
+import type { AnyBlockDto } from '@eurhythm/contract';
 import { PaperCautions } from '../../../ui/PaperCautions.tsx';
 import { queries } from '../../../server/queries.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
@@ -13,15 +12,14 @@ import { clockText } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../strip/SmallStrip.tsx';
 import { laneOf, pageOf, tellBlock } from '../kinds/kinds.ts';
 import { groupNames } from '../plan/lanes.ts';
+import { useCombosById } from '../useComboNames.ts';
 
 /** A session on paper: rounds with their times from the start, strips, room for notes, and the cautions. */
 export function SessionCard() {
   const { id = '' } = useParams();
   const { data: session, error } = useQuery(queries.session(id));
-  const { data: combos } = useQuery(queries.combos());
-  const { data: book } = useQuery(queries.book());
   if (error) return <Plain>{error.message}</Plain>;
-  if (!session || !combos || !book) return null;
+  if (!session) return null;
   const stretches = seriesOf(session.rounds);
   const starts = stretches.map((_, i) =>
     sessionSeconds(stretches.slice(0, i).flatMap((stretch) => stretch.rounds)),
@@ -69,7 +67,7 @@ export function SessionCard() {
                   )}
                   <ul>
                     {round.blocks.map((block) => (
-                      <BlockOnCard key={block.id} block={block} combos={combos} book={book} />
+                      <BlockOnCard key={block.id} block={block} />
                     ))}
                   </ul>
                 </td>
@@ -84,18 +82,11 @@ export function SessionCard() {
   );
 }
 
-function BlockOnCard({
-  block,
-  combos,
-  book,
-}: {
-  block: AnyBlockDto;
-  combos: readonly ComboView[];
-  book: MoveBook;
-}) {
-  const comboName = (comboId: string | undefined): string => {
-    const combo = combos.find((each) => each.id === comboId);
-    return combo ? `${combo.grade} ${combo.number} ${combo.title}` : 'a combo that is gone';
+function BlockOnCard({ block }: { block: AnyBlockDto }) {
+  const combos = useCombosById();
+  const comboName = (comboId = ''): string => {
+    const combo = combos.get(comboId);
+    return combo ? `${combo.grade} ${combo.number} ${combo.title}` : GONE_COMBO_NAME;
   };
   const strips = block.kind === 'combo' ? block.combos.slice(0, 2) : [];
   const groups =
@@ -116,17 +107,9 @@ function BlockOnCard({
         {block.kit && block.kit.length > 0 && <span className="block">At hand: {block.kit.join(', ')}</span>}
       </span>
       {strips.map((ref) => {
-        const combo = combos.find((each) => each.id === ref.comboId);
+        const combo = combos.get(ref.comboId ?? '');
         return (
-          combo && (
-            <SmallStrip
-              key={combo.id}
-              line={combo.line}
-              beatsPerBar={combo.beatsPerBar}
-              book={book}
-              room={130}
-            />
-          )
+          combo && <SmallStrip key={combo.id} line={combo.line} beatsPerBar={combo.beatsPerBar} room={130} />
         );
       })}
     </li>

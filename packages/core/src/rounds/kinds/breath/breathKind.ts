@@ -44,7 +44,7 @@ export const breathKind: BlockKind<BreathBlock> = {
  * The breaths of a block from its start: as many as fit whole behind the title.
  *
  * @example
- * breathPhases({ ...breathKind.usual('b'), seconds: 14 }) // [{ at: 3, phase: 'in' }, { at: 7, phase: 'out' }]
+ * breathPhases({ ...usualBlock('breath', 'b'), seconds: 14 }) // [{ at: 3, phase: 'in' }, { at: 7, phase: 'out' }]
  */
 export function breathPhases({
   seconds,

@@ -22,6 +22,9 @@ export interface CyclePlan {
 /**
  * Walks a combo from a lead and gives the cycle its length: last impact, recovery and a beat for a change of lead,
  * rounded up to whole bars, or what the coach set. Null when the line cannot be read.
+ *
+ * @example
+ * planCycle(combo, book, 'left', 80).beats // 4
  */
 export function planCycle(combo: BlockCombo, book: MoveBook, lead: Lead, bpm: Bpm): CyclePlan | null {
   return cyclePlanner(book)(combo, lead, bpm, 'as-set');

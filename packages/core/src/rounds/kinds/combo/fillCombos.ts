@@ -7,7 +7,12 @@ const OWN_LINE_BAR = 4;
 /** A combo block as it is kept: it names combos instead of holding them. */
 export type WrittenComboBlock = ComboBlock<ComboRef>;
 
-/** Combos as blocks need them, by their ids. */
+/**
+ * Combos as blocks need them, by their ids.
+ *
+ * @example
+ * combosById([]).size // 0
+ */
 export function combosById(combos: readonly BlockCombo[]): Map<string, BlockCombo> {
   return new Map(
     combos.map(({ id, grade, number, title, line, beatsPerBar, cycleBeats = null }) => [
@@ -17,7 +22,12 @@ export function combosById(combos: readonly BlockCombo[]): Map<string, BlockComb
   );
 }
 
-/** What a reference stands for: a combo of the book, or the line that it brings itself; null when the combo is gone. */
+/**
+ * What a reference stands for: a combo of the book, or the line that it brings itself; null when the combo is gone.
+ *
+ * @example
+ * comboOfRef({ comboId: 'gone' }, 'own', new Map()) // null
+ */
 export function comboOfRef(
   ref: ComboRef,
   ownId: string,

@@ -46,7 +46,12 @@ export interface CountedSteps {
   readonly seconds: Seconds;
 }
 
-/** Every count of a count block at its instant from the start, and how long it takes at this pace. */
+/**
+ * Every count of a count block at its instant from the start, and how long it takes at this pace.
+ *
+ * @example
+ * countSteps({ ...usualBlock('count', 'c'), repSeconds: 2, reps: 10, sets: 1 }, book, 1).seconds // 46
+ */
 export function countSteps(block: CountBlock, book: MoveBook, factor: number): CountedSteps {
   const steps: CountStep[] = [];
   const most = mostReps(block.reps, block.groups);
@@ -93,7 +98,12 @@ function partsOf(block: CountBlock, book: MoveBook, factor: number, rep: number,
   return Array.from({ length: count }, () => Math.max(LEAST_PART, whole * PART_SHARE));
 }
 
-/** Length of one whole repetition. */
+/**
+ * Length of one whole repetition.
+ *
+ * @example
+ * repSecondsOf({ line: 'r:round', repSeconds: 2 }, book, 1) // 2
+ */
 export function repSecondsOf(
   block: Pick<CountBlock, 'line' | 'repSeconds'>,
   book: MoveBook,
@@ -107,7 +117,12 @@ export function repSecondsOf(
   return seconds === null ? UNKNOWN_REP : Math.max(LEAST_PART, seconds);
 }
 
-/** Strikes of one repetition, for what adds up work. */
+/**
+ * Strikes of one repetition, for what adds up work.
+ *
+ * @example
+ * strikesOf('1 2 r:round', book) // 3
+ */
 export function strikesOf(line: string, book: MoveBook): number {
   const parsed = parseLine(line, book);
   if (!parsed.ok) return 0;

@@ -18,7 +18,12 @@ export interface FootworkBlock extends BlockBase {
   readonly bpm: Bpm;
 }
 
-/** How many steps there fit into the room, at least one, at most as many as wanted. */
+/**
+ * How many steps there fit into the room, at least one, at most as many as wanted.
+ *
+ * @example
+ * stepsThatFit({ ...usualBlock('footwork', 'f'), steps: 5, room: 2 }, book) // 2
+ */
 export function stepsThatFit(block: FootworkBlock, book: MoveBook): number {
   if (block.room === null) return block.steps;
   const parsed = parseLine(block.there, book);
@@ -28,7 +33,12 @@ export function stepsThatFit(block: FootworkBlock, book: MoveBook): number {
   return reach === 0 ? block.steps : Math.max(1, Math.min(block.steps, Math.floor(block.room / reach)));
 }
 
-/** The pattern as a beat line: steps there, the strike with the last one, and as many steps back. */
+/**
+ * The pattern as a beat line: steps there, the strike with the last one, and as many steps back.
+ *
+ * @example
+ * footworkLine({ ...usualBlock('footwork', 'f'), steps: 2 }, book) // 'in in-2 out out'
+ */
 export function footworkLine(block: FootworkBlock, book: MoveBook): string {
   const n = stepsThatFit(block, book);
   const there = Array.from({ length: n }, () => block.there).join(' ');
@@ -37,7 +47,12 @@ export function footworkLine(block: FootworkBlock, book: MoveBook): string {
   return `${there}${strike} ${back}`;
 }
 
-/** Footwork is a line on the beat, with one count for each time there and back. */
+/**
+ * Footwork is a line on the beat, with one count for each time there and back.
+ *
+ * @example
+ * footworkAsCombo(usualBlock('footwork', 'f'), book).kind // 'combo'
+ */
 export function footworkAsCombo(block: FootworkBlock, book: MoveBook): ComboBlock {
   return {
     kind: 'combo',

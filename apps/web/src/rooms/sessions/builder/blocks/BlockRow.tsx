@@ -40,7 +40,7 @@ export function BlockRow(props: BlockRowProps) {
         <strong className="block leading-tight">{name}</strong>
         <span className="flex items-center gap-3">
           <span className="min-w-0 truncate text-sm text-quiet">{tellBlock(block, comboName)}</span>
-          {line !== null && <SmallStrip line={line} beatsPerBar={4} book={book} room={84} />}
+          {line !== null && <SmallStrip line={line} beatsPerBar={4} room={84} />}
         </span>
       </button>
       {isCounted(block) ? (

@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { useBook, useCombos } from '../../../../server/gymData.ts';
+import { useCombos } from '../../../../server/gymData.ts';
 import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
 import { IconButton } from '../../../../ui/Button.tsx';
 import { ChoiceField } from '../../../../ui/Field.tsx';
@@ -16,7 +16,6 @@ interface ComboPickerProps {
 /** The combos of a round in the order in which they are called. */
 export function ComboPicker({ label, add = 'Add a combo', chosen, error, onChange }: ComboPickerProps) {
   const combos = useCombos();
-  const book = useBook();
   const known = new Map(combos.map((combo) => [combo.id, combo]));
   const choices = [
     { value: '', label: add },
@@ -35,9 +34,7 @@ export function ComboPicker({ label, add = 'Add a combo', chosen, error, onChang
               <span className="flex-1">
                 {combo ? `${combo.grade} ${combo.number} · ${combo.title}` : 'A combo that is gone'}
               </span>
-              {combo && (
-                <SmallStrip line={combo.line} beatsPerBar={combo.beatsPerBar} book={book} room={120} />
-              )}
+              {combo && <SmallStrip line={combo.line} beatsPerBar={combo.beatsPerBar} room={120} />}
               <IconButton
                 label={`Take ${combo?.title ?? 'it'} out of the round`}
                 onClick={() => onChange(chosen.toSpliced(i, 1))}

@@ -6,7 +6,6 @@ import { IconButton } from '../../../../ui/Button.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
 import { roundPlace } from '../arrange.ts';
-import { useBook } from '../../../../server/gymData.ts';
 import { useComboNames, useCombosById } from '../../useComboNames.ts';
 import type { NameOf } from '../../kinds/blockPage.ts';
 import { tellBlock } from '../../kinds/kinds.ts';
@@ -41,7 +40,6 @@ interface RoundRowProps {
 export const RoundRow = memo(function RoundRow(props: RoundRowProps) {
   const { round, index, isLast, isJoined, isChosen, hasFault, actions } = props;
   const work = round.blocks.find((block) => block.kind !== 'rest');
-  const book = useBook();
   const nameOf = useComboNames();
   const byId = useCombosById();
   const first = work?.kind === 'combo' ? byId.get(work.combos[0]?.comboId ?? '') : undefined;
@@ -63,11 +61,7 @@ export const RoundRow = memo(function RoundRow(props: RoundRowProps) {
             </span>
             {hasFault && <span className="text-sm font-semibold text-caution">Something is wrong here</span>}
           </span>
-          {first ? (
-            <SmallStrip line={first.line} beatsPerBar={first.beatsPerBar} book={book} room={96} />
-          ) : (
-            <span />
-          )}
+          {first ? <SmallStrip line={first.line} beatsPerBar={first.beatsPerBar} room={96} /> : <span />}
           <span className="tabular text-right font-heading text-lg font-bold">
             {clockText(roundSeconds(round))}
           </span>
