@@ -78,7 +78,7 @@ const filled = (kind: rounds.BlockKindName): rounds.Block =>
   rounds.fillBlock(rounds.usualBlock(kind, 'b'), new Map());
 const round = rounds.compileRound(
   {
-    blocks: [{ ...rounds.usualBlock('combo', 'c'), seconds: 60, combos: [combo] }],
+    blocks: [{ ...rounds.usualBlock('combo', 'c'), seconds: 60, combos: [combo] } as rounds.Block],
     lead: 'left',
     seed: 1,
   },
