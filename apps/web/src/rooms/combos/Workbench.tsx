@@ -1,12 +1,9 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { toast } from 'sonner';
-import { PACE_FACTORS, analyseCombo, audienceOf, findFindings, type Finding } from '@eurhythm/core/body';
+import { PACE_FACTORS, type Finding } from '@eurhythm/core/body';
 import { otherLead, type Lead } from '@eurhythm/core/moves';
 import { ladder } from '@eurhythm/core/teach';
-import { BPM_LIMITS, HALF, ONE } from '@eurhythm/core/units';
+import { BPM_LIMITS } from '@eurhythm/core/units';
 import type { SaveComboDto } from '@eurhythm/contract';
-import type { OnStripEdit } from '../../strip/stripEdits.ts';
-import type { Pin } from '../../strip/stripLayout.ts';
 import { UndoButtons } from '../../sync/UndoButtons.tsx';
 import { StaleNotice } from '../../sync/StaleNotice.tsx';
 import type { Draft } from '../../sync/useDraft.ts';
@@ -20,16 +17,17 @@ import { Part, Plain } from '../../ui/Panel.tsx';
 import { BodySays } from './BodySays.tsx';
 import { ComboCard } from './ComboCard.tsx';
 import { ComboHistory } from './ComboHistory.tsx';
-import { editedLine, lineWithMove } from './editedLine.ts';
-import { FormOf } from './FormOf.tsx';
 import { HearButton, HearWays } from './Hear.tsx';
 import { LineEditor } from './LineEditor.tsx';
 import { LineStrip } from './LineStrip.tsx';
 import { MovePalette } from './MovePalette.tsx';
 import { TeachIt } from './teach/TeachIt.tsx';
+import { useBodyReport } from './useBodyReport.ts';
 import { useDrawnLine } from './useDrawnLine.ts';
+import { useLineEdits } from './useLineEdits.ts';
 import { useMutedRule } from './useMutedRule.ts';
 import { useSavedCombo } from './useSavedCombo.ts';
+import { WorkbenchHead } from './WorkbenchHead.tsx';
 import { useBook, useCombos, useGym } from '../../server/gymData.ts';
 
 /** What of a combo two coaches may have written differently. */
@@ -59,28 +57,14 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
   const book = useBook();
   const all = useCombos();
   const gym = useGym();
-  const { grades, school } = gym;
+  const { school } = gym;
   const errors = useFieldErrors();
   const hearing = useHearing();
   const [lead, setLead] = useState<Lead>('left');
   const [loops, setLoops] = useState(false);
   const [palette, setPalette] = useState(isNew);
-  const [chosen, setChosen] = useState<{ index: number; from: number; to: number } | null>(null);
-  const analysis = useMemo(() => analyseCombo(combo.line, book, lead), [combo.line, book, lead]);
-  const report = useMemo(
-    () =>
-      analysis.ok
-        ? findFindings(analysis.walk, book, {
-            factor: PACE_FACTORS[school.pace],
-            bpm: combo.bpm > 0 ? combo.bpm : null,
-            audience: audienceOf(combo.gradeId, grades, school.youth),
-            school,
-          })
-        : null,
-    [analysis, book, school, combo.bpm, combo.gradeId, grades],
-  );
+  const { analysis, report } = useBodyReport(combo, lead);
   const drawn = useDrawnLine(analysis, combo, lead, book);
-  const grade = grades.find((each) => each.id === combo.gradeId);
 
   // The strip follows the keys within a frame; what is worked out from the line comes after it.
   const told = useMemo(() => ({ combo, analysis, report, lead }), [combo, analysis, report, lead]);
@@ -89,14 +73,11 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
   const change = useStable((changes: Partial<SaveComboDto>): void => draft.change({ ...combo, ...changes }));
   const saved = useSavedCombo({ id, isNew, combo, isReadable: analysis.ok, all, draft, errors });
   useShortcut('mod+s', saved.trySave);
+  const { chosen, choosePlace, choosePin, put, editPin } = useLineEdits(combo.line, (line) =>
+    change({ line }),
+  );
   const mute = useStable(useMutedRule(gym));
   const keepForm = useStable(saved.keepForm);
-  const put = useStable((word: string): void => {
-    const from = chosen && chosen.index >= 0 ? chosen.from : null;
-    const line = lineWithMove(combo.line, book, from, word, school.rhythm === 'broken' ? HALF : ONE);
-    if (line === null) toast.error('The line has a fault or is full. Mend it first; nothing is lost.');
-    else change({ line });
-  });
   const take = useStable((line: string, what: string): void => {
     const before = combo.line;
     change({ line });
@@ -112,46 +93,20 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
       ...wish,
     }),
   );
-  const choosePlace = useStable(({ from, to }: { from: number; to: number }) =>
-    setChosen({ index: -1, from, to }),
-  );
-  const choosePin = useStable(({ index, from, to }: Pin) => setChosen({ index, from, to }));
-  const editPin = useStable<Parameters<OnStripEdit>, void>((pin, edit) => {
-    const line = editedLine(combo.line, book, pin.from, edit);
-    if (line !== null) change({ line });
-  });
   const isTempo = combo.bpm >= BPM_LIMITS.min && combo.bpm <= BPM_LIMITS.max;
   const hearOrStop = (): void => {
     if (hearing.state !== 'silent') hearing.stop();
     else if (analysis.ok && isTempo) hear();
   };
   const rungs = ladder(combo.bpm, report?.fastestBpm ?? null, school.speed);
-  const parent = combo.variant && all.find((other) => other.id === combo.variant!.parentId);
 
   return (
     <div className="min-w-0 flex-1 px-8 py-5">
-      <header className="mb-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
-        <div className="flex items-end gap-5">
-          <span className="font-heading text-5xl leading-none font-bold">{combo.number || '–'}</span>
-          <div>
-            <p className="text-sm text-quiet">
-              {grade?.name} grade
-              {combo.focus.length > 0 && <strong className="ml-3">{combo.focus.join(' · ')}</strong>}
-            </p>
-            <h1 className="text-3xl">{combo.title || 'A new combo'}</h1>
-            {parent && <FormOf combo={combo} parent={parent} />}
-          </div>
-        </div>
-        <div className="flex flex-wrap items-center gap-3">
-          <p className="mr-2">
-            <strong className="font-heading text-2xl">{combo.bpm || '–'}</strong>{' '}
-            <span className="text-sm text-quiet">a minute</span>
-          </p>
-          <Button onClick={() => setLead(otherLead(lead))}>Other lead</Button>
-          {(draft.isChanged || isNew) && <Button onClick={saved.trySave}>Save</Button>}
-          <HearButton hearing={hearing} disabled={!analysis.ok} onPress={hearOrStop} />
-        </div>
-      </header>
+      <WorkbenchHead combo={combo}>
+        <Button onClick={() => setLead(otherLead(lead))}>Other lead</Button>
+        {(draft.isChanged || isNew) && <Button onClick={saved.trySave}>Save</Button>}
+        <HearButton hearing={hearing} disabled={!analysis.ok} onPress={hearOrStop} />
+      </WorkbenchHead>
       {saved.stale && (
         <StaleNotice
           stale={saved.stale}
@@ -212,15 +167,7 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
           </Part>
           <Part title="On the card" aside={draft.isChanged ? 'not saved yet' : isNew ? '' : 'saved'}>
             <ComboCard combo={combo} errors={errors} onChange={change} />
-            <div className="mt-4 flex flex-wrap gap-3">
-              {!isNew && <Button onClick={saved.copy}>Copy</Button>}
-              {draft.isChanged && !isNew && <Button onClick={draft.clear}>Put back</Button>}
-              {!isNew && (
-                <Button weight="bare" onClick={saved.remove}>
-                  Take out of the book
-                </Button>
-              )}
-            </div>
+            <CardButtons isNew={isNew} draft={draft} saved={saved} />
           </Part>
         </div>
         <div className="grid gap-y-6">
@@ -243,6 +190,25 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
           {!isNew && <ComboHistory id={id} onRestore={(before) => draft.change(before)} />}
         </div>
       </div>
+    </div>
+  );
+}
+
+/** What may be done with the card as a whole. */
+function CardButtons({
+  isNew,
+  draft,
+  saved,
+}: Pick<WorkbenchProps, 'isNew' | 'draft'> & { saved: ReturnType<typeof useSavedCombo> }) {
+  return (
+    <div className="mt-4 flex flex-wrap gap-3">
+      {!isNew && <Button onClick={saved.copy}>Copy</Button>}
+      {draft.isChanged && !isNew && <Button onClick={draft.clear}>Put back</Button>}
+      {!isNew && (
+        <Button weight="bare" onClick={saved.remove}>
+          Take out of the book
+        </Button>
+      )}
     </div>
   );
 }

@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { SaveFighterDto, type FighterView, type GymView } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
 import { queries } from '../../server/queries.ts';
-import { useContractForm } from '../../server/useContractForm.ts';
+import { useContractForm, type ContractForm } from '../../server/useContractForm.ts';
 import { putting } from '../../sync/letter.ts';
 import { StaleNotice, staleSave, type StaleSave } from '../../sync/StaleNotice.tsx';
 import { SUBJECTS } from '../../sync/subjects.ts';
@@ -61,7 +61,7 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
       };
   const draft = useDraft(`fighter.${fighter?.id ?? 'new'}`, saved, fighter?.version);
   const form = useContractForm(SaveFighterDto, { ...saved, ...draft.value });
-  const { control, told, subscribe } = form;
+  const { subscribe } = form;
   const [stale, setStale] = useState<StaleSave<FighterView, SaveFighterDto> | null>(null);
   const { change } = draft;
   useEffect(
@@ -107,6 +107,24 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
           />
         </div>
       )}
+      <EntryFields form={form} gym={gym} others={others.filter((other) => other.id !== fighter?.id)} />
+      <div className="col-span-2 flex gap-3">
+        <Button type="submit" weight="main">
+          Save
+        </Button>
+        {draft.isChanged && <Button onClick={() => putBack(saved)}>Put back</Button>}
+      </div>
+    </form>
+  );
+}
+
+function EntryFields({
+  form: { control, told },
+  gym,
+  others,
+}: Pick<EntryFormProps, 'gym' | 'others'> & { form: ContractForm<SaveFighterDto> }) {
+  return (
+    <>
       <Controller
         control={control}
         name="name"
@@ -158,11 +176,7 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
         control={control}
         name="apart"
         render={({ field: { value, onChange } }) => (
-          <ApartField
-            apart={value ?? []}
-            others={others.filter((other) => other.id !== fighter?.id)}
-            onChange={onChange}
-          />
+          <ApartField apart={value ?? []} others={others} onChange={onChange} />
         )}
       />
       <Controller
@@ -172,13 +186,7 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
           <TickField label="Fit to train" className="col-span-2" checked={value} onChange={onChange} />
         )}
       />
-      <div className="col-span-2 flex gap-3">
-        <Button type="submit" weight="main">
-          Save
-        </Button>
-        {draft.isChanged && <Button onClick={() => putBack(saved)}>Put back</Button>}
-      </div>
-    </form>
+    </>
   );
 }
 

@@ -16,6 +16,7 @@ import { useShortcut } from '../../ui/useShortcut.ts';
 import { Button, Key } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { TapeClock } from './TapeClock.tsx';
+import { LEAD_CHOICES } from '../sessions/choices.ts';
 
 /** Length of a burst that no test gives. */
 const SECONDS = 10;
@@ -100,54 +101,28 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
         isRest={!isWork}
       />
       {phase.kind === 'running' ? (
-        <button
-          type="button"
-          onPointerDown={tap}
-          className="board flex flex-1 flex-col items-center justify-center"
-          aria-label="Tap for each one that lands"
-        >
-          <span className="text-5xl">{fighter?.name}</span>
-          <span className="text-3xl text-quiet">
-            {title}, {lead} lead
-          </span>
-          <span className="text-[17rem] leading-none" data-testid="burst-count">
-            {taps.length}
-          </span>
-          <span className="text-3xl text-quiet">
-            {isWork ? 'tap anywhere or press Space for each clean one' : 'get ready'}
-          </span>
-        </button>
+        <BurstCount
+          name={fighter?.name ?? ''}
+          what={`${title}, ${lead} lead`}
+          count={taps.length}
+          isWork={isWork}
+          onTap={tap}
+        />
       ) : (
         <div className="flex flex-1 flex-col items-center justify-center gap-6 p-8">
           {phase.kind === 'done' && (
             <Outcome summary={phase.summary} name={fighter?.name ?? ''} title={title} lead={lead} />
           )}
-          <div className="grid w-full max-w-3xl grid-cols-3 gap-4">
-            <ChoiceField
-              label="Who"
-              value={fighterId}
-              choices={fighters.map((each) => ({ value: each.id, label: each.name }))}
-              onChange={(value) => {
-                setFighterId(value);
-                setLead(fighters.find((each) => each.id === value)?.lead ?? lead);
-              }}
-            />
-            <ChoiceField
-              label="What"
-              value={title}
-              choices={timed.map((each) => ({ value: each.title, label: each.title }))}
-              onChange={(value) => setTitle(value)}
-            />
-            <ChoiceField
-              label="From which lead"
-              value={lead}
-              choices={[
-                { value: 'left', label: 'Left' },
-                { value: 'right', label: 'Right' },
-              ]}
-              onChange={(value) => setLead(value)}
-            />
-          </div>
+          <BurstChoice
+            fighters={fighters}
+            timed={timed}
+            value={{ fighterId, title, lead }}
+            onChange={(value) => {
+              setFighterId(value.fighterId);
+              setTitle(value.title);
+              setLead(value.lead);
+            }}
+          />
           {failure !== '' && (
             <p role="alert" className="text-xl font-semibold text-caution">
               {failure}
@@ -176,6 +151,81 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
         </div>
       )}
     </div>
+  );
+}
+
+interface BurstWish {
+  readonly fighterId: string;
+  readonly title: string;
+  readonly lead: 'left' | 'right';
+}
+
+interface BurstChoiceProps {
+  readonly fighters: readonly FighterView[];
+  readonly timed: readonly Timed[];
+  readonly value: BurstWish;
+  onChange(value: BurstWish): void;
+}
+
+/** Who does what from which lead; a fighter begins from his own. */
+function BurstChoice({ fighters, timed, value, onChange }: BurstChoiceProps) {
+  return (
+    <div className="grid w-full max-w-3xl grid-cols-3 gap-4">
+      <ChoiceField
+        label="Who"
+        value={value.fighterId}
+        choices={fighters.map((each) => ({ value: each.id, label: each.name }))}
+        onChange={(fighterId) => {
+          const own = fighters.find((each) => each.id === fighterId)?.lead;
+          onChange({ ...value, fighterId, lead: own ?? value.lead });
+        }}
+      />
+      <ChoiceField
+        label="What"
+        value={value.title}
+        choices={timed.map((each) => ({ value: each.title, label: each.title }))}
+        onChange={(title) => onChange({ ...value, title })}
+      />
+      <ChoiceField
+        label="From which lead"
+        value={value.lead}
+        choices={LEAD_CHOICES}
+        onChange={(lead) => onChange({ ...value, lead })}
+      />
+    </div>
+  );
+}
+
+/** What is seen while it runs: one large number, and the whole screen to tap on. */
+function BurstCount({
+  name,
+  what,
+  count,
+  isWork,
+  onTap,
+}: {
+  name: string;
+  what: string;
+  count: number;
+  isWork: boolean;
+  onTap: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      onPointerDown={onTap}
+      className="board flex flex-1 flex-col items-center justify-center"
+      aria-label="Tap for each one that lands"
+    >
+      <span className="text-5xl">{name}</span>
+      <span className="text-3xl text-quiet">{what}</span>
+      <span className="text-[17rem] leading-none" data-testid="burst-count">
+        {count}
+      </span>
+      <span className="text-3xl text-quiet">
+        {isWork ? 'tap anywhere or press Space for each clean one' : 'get ready'}
+      </span>
+    </button>
   );
 }
 

@@ -129,31 +129,7 @@ export function NumberMap() {
             </Button>
           </div>
         </Part>
-        {touched && (
-          <Part
-            title={`${touched.length} ${touched.length === 1 ? 'line uses' : 'lines use'} a changed number`}
-          >
-            <ul aria-label="Lines that change">
-              {touched.map((each) => (
-                <li key={each.comboId} className="border-b border-rule py-2">
-                  <strong>{each.name}</strong>
-                  <code className="block font-line text-quiet">{each.line}</code>
-                  <code className="block font-line">{each.rewritten}</code>
-                </li>
-              ))}
-            </ul>
-            <p className="py-3">
-              Write them anew, so that the body does the same as before? Or leave the text, so that the
-              numbers mean the new moves?
-            </p>
-            <div className="flex gap-3">
-              <Button weight="main" onClick={() => save.mutate(true)}>
-                Write them anew
-              </Button>
-              <Button onClick={() => save.mutate(false)}>Leave the text</Button>
-            </div>
-          </Part>
-        )}
+        {touched && <TouchedLines touched={touched} onSave={(rewrite) => save.mutate(rewrite)} />}
       </div>
     </div>
   );
@@ -164,4 +140,37 @@ function freeNumber(entries: readonly NumberedMoveDto[]): number {
   let number = 1;
   while (taken.has(number)) number += 1;
   return number;
+}
+
+/** The lines that a change of the numbers touches, before and after, and the question what becomes of them. */
+function TouchedLines({
+  touched,
+  onSave,
+}: {
+  touched: readonly TouchedLine[];
+  onSave: (rewrite: boolean) => void;
+}) {
+  return (
+    <Part title={`${touched.length} ${touched.length === 1 ? 'line uses' : 'lines use'} a changed number`}>
+      <ul aria-label="Lines that change">
+        {touched.map((each) => (
+          <li key={each.comboId} className="border-b border-rule py-2">
+            <strong>{each.name}</strong>
+            <code className="block font-line text-quiet">{each.line}</code>
+            <code className="block font-line">{each.rewritten}</code>
+          </li>
+        ))}
+      </ul>
+      <p className="py-3">
+        Write them anew, so that the body does the same as before? Or leave the text, so that the numbers mean
+        the new moves?
+      </p>
+      <div className="flex gap-3">
+        <Button weight="main" onClick={() => onSave(true)}>
+          Write them anew
+        </Button>
+        <Button onClick={() => onSave(false)}>Leave the text</Button>
+      </div>
+    </Part>
+  );
 }

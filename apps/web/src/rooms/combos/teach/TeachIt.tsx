@@ -54,8 +54,6 @@ function Ways(props: TeachItProps & { line: BeatLine }) {
   const { id, combo, line, lead, fastestBpm, factor, onHear, onLead, onTake, onKeep } = props;
   const book = useBook();
   const { school } = useGym();
-  const combos = useCombos();
-  const others = useMemo(() => combos.filter((other) => other.id !== id), [combos, id]);
   const [open, setOpen] = useState<string | null>(null);
   const counted = useMemo(() => parts(line, book, lead), [line, book, lead]);
   const grown = useMemo(() => grow(line), [line]);
@@ -63,11 +61,6 @@ function Ways(props: TeachItProps & { line: BeatLine }) {
   const slow = even(line);
   const soft = light(line, book);
   const hard = power(line, book);
-  const ranked = useMemo(
-    () => orders(wordsOf(line), book, lead, factor).slice(0, 6),
-    [line, book, lead, factor],
-  );
-  const family = useMemo(() => openingFamily(combo.line, others, book), [combo.line, others, book]);
   const advice = leadAdvice(line, book, lead === 'left' ? 'right' : 'left');
   const toggle = (what: string): ReactNode => (
     <Press onPress={() => setOpen(open === what ? null : what)}>{open === what ? 'Close' : 'Open'}</Press>
@@ -157,33 +150,78 @@ function Ways(props: TeachItProps & { line: BeatLine }) {
         actions={<Press onPress={() => onHear({ calls: 'silent' })}>Hear</Press>}
       />
       <Easier {...props} form={(text, gradeId) => form('easier', null, text, 'easier', gradeId)} />
-      {ranked.length > 1 && (
-        <Way name="Orders" what={`${ranked[0]!.line} flows best`} actions={toggle('orders')}>
-          {open === 'orders' && (
-            <Lines
-              lines={ranked.map((order) => order.line)}
-              note={(i) => `clean up to ${ranked[i]!.fastestBpm ?? '–'}`}
-              actions={(text, i) => form('order', i, text, 'in another order')}
-            />
-          )}
-        </Way>
-      )}
-      {family.length > 0 && (
-        <Way
-          name="Opens like"
-          what={family.slice(0, 4).map(({ combo: other, strokes }) => (
-            <span key={other.id} className="mr-3 whitespace-nowrap">
-              <Link to={`/combos/${other.id}`} className="underline underline-offset-4">
-                {other.grade} {other.number}
-              </Link>{' '}
-              <span className="text-sm text-quiet">{strokes} strokes</span>
-            </span>
-          ))}
-          actions={null}
-        />
-      )}
+      <Orders
+        line={line}
+        lead={lead}
+        factor={factor}
+        form={(text, i) => form('order', i, text, 'in another order')}
+      />
+      <OpensLike id={id} line={combo.line} />
       {advice && <Way name="Lead" what={advice.message} actions={null} />}
     </div>
+  );
+}
+
+interface OrdersProps {
+  readonly line: BeatLine;
+  readonly lead: Lead;
+  readonly factor: number;
+  form(text: string, place: number): ReactNode;
+}
+
+/** The same strokes in other orders, the one that flows best first. */
+function Orders({ line, lead, factor, form }: OrdersProps) {
+  const book = useBook();
+  const [isOpen, setOpen] = useState(false);
+  const ranked = useMemo(
+    () => orders(wordsOf(line), book, lead, factor).slice(0, 6),
+    [line, book, lead, factor],
+  );
+  if (ranked.length < 2) return null;
+  return (
+    <Way
+      name="Orders"
+      what={`${ranked[0]!.line} flows best`}
+      actions={<Press onPress={() => setOpen(!isOpen)}>{isOpen ? 'Close' : 'Open'}</Press>}
+    >
+      {isOpen && (
+        <Lines
+          lines={ranked.map((order) => order.line)}
+          note={(i) => `clean up to ${ranked[i]!.fastestBpm ?? '–'}`}
+          actions={form}
+        />
+      )}
+    </Way>
+  );
+}
+
+/** Other combos of the gym that begin with the same strokes. */
+function OpensLike({ id, line }: { id: string; line: string }) {
+  const book = useBook();
+  const combos = useCombos();
+  const family = useMemo(
+    () =>
+      openingFamily(
+        line,
+        combos.filter((other) => other.id !== id),
+        book,
+      ),
+    [line, combos, id, book],
+  );
+  if (family.length === 0) return null;
+  return (
+    <Way
+      name="Opens like"
+      what={family.slice(0, 4).map(({ combo: other, strokes }) => (
+        <span key={other.id} className="mr-3 whitespace-nowrap">
+          <Link to={`/combos/${other.id}`} className="underline underline-offset-4">
+            {other.grade} {other.number}
+          </Link>{' '}
+          <span className="text-sm text-quiet">{strokes} strokes</span>
+        </span>
+      ))}
+      actions={null}
+    />
   );
 }
 

@@ -76,18 +76,6 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
     setRounds([...rounds, round]);
     setChosen(rounds.length);
   };
-  const putIn = useStable((item: LibraryItem): void => {
-    setRounds(withRounds(rounds, item.rounds));
-    setChosen(rounds.length);
-    toast(`“${item.title}” stands at the end.`);
-  });
-  const putBlocksIn = useStable((item: LibraryItem): void => {
-    if (!open) return;
-    const blocks = item.rounds.flatMap((round) => round.blocks);
-    const filled = blocks.reduce((round, block) => withBlock(round, block, placeToAdd(round)), open);
-    setRounds(rounds.with(at, filled));
-    toast(`${blocks.length} blocks are put into “${open.title}”.`);
-  });
   const setRound = useStable((round: RoundDto): void => setRounds(rounds.with(at, round)));
   const groups = useMemo(() => groupNames(session), [session]);
   const showRound = useStable((id: string): void =>
@@ -158,7 +146,7 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
             <div id="before-the-class" className="mt-6">
               <WarningsPanel warnings={planned.warnings} onPlace={showRound} />
             </div>
-            <LibraryPanel onRounds={putIn} onBlocks={open ? putBlocksIn : null} />
+            <FromLibrary rounds={rounds} at={at} onChange={setRounds} onChoose={choose} />
             <FitPanel rounds={rounds} onChange={setRounds} />
           </section>
           {open && (
@@ -190,6 +178,32 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
       />
     </div>
   );
+}
+
+interface FromLibraryProps {
+  readonly rounds: readonly RoundDto[];
+  /** The round that is open. */
+  readonly at: number;
+  onChange(rounds: RoundDto[]): void;
+  onChoose(round: number): void;
+}
+
+/** Pieces of the library, put at the end as rounds or into the open round as blocks. */
+function FromLibrary({ rounds, at, onChange, onChoose }: FromLibraryProps) {
+  const open = rounds[at];
+  const putIn = useStable((item: LibraryItem): void => {
+    onChange(withRounds(rounds, item.rounds));
+    onChoose(rounds.length);
+    toast(`“${item.title}” stands at the end.`);
+  });
+  const putBlocksIn = useStable((item: LibraryItem): void => {
+    if (!open) return;
+    const blocks = item.rounds.flatMap((round) => round.blocks);
+    const filled = blocks.reduce((round, block) => withBlock(round, block, placeToAdd(round)), open);
+    onChange(rounds.with(at, filled));
+    toast(`${blocks.length} blocks are put into “${open.title}”.`);
+  });
+  return <LibraryPanel onRounds={putIn} onBlocks={open ? putBlocksIn : null} />;
 }
 
 /** Keeps a round in the library, to be used again. */
