@@ -10,6 +10,7 @@ import type {
   TrialsView,
 } from '@eurhythm/contract';
 import { asc, desc, eq, sql } from 'drizzle-orm';
+import { refuseField } from '../house/refuse.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import type { Database } from '../store/openStore.ts';
 import { attempts, fighters, tests } from '../store/schema.ts';
@@ -68,7 +69,7 @@ export class TestsService {
 
   private async one(id: string): Promise<TestView> {
     const [test] = await this.database.select().from(tests).where(eq(tests.id, id));
-    if (!test) throw new UnprocessableEntityException('This test does not exist. Choose another one.');
+    if (!test) throw refuseField('testId', 'This test does not exist. Choose another one.');
     return test;
   }
 
