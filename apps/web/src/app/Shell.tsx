@@ -51,7 +51,6 @@ export function Shell() {
             </NavLink>
           ))}
         </nav>
-        <SyncNotice />
         <span className="text-sm text-quiet">{gym?.name}</span>
         <div className="flex gap-2 text-sm text-quiet">
           <button
@@ -72,6 +71,7 @@ export function Shell() {
           </button>
         </div>
       </header>
+      <SyncNotice className="justify-end px-6" />
       <main className="flex flex-1 flex-col">
         {/* What a room needs is fetched before it is drawn. */}
         <Suspense fallback={null}>

@@ -13,6 +13,12 @@ const DAY = 'yyyy-MM-dd';
 /** Weeks begin on Monday, and the clock has 24 hours, as everywhere else on the pages. */
 const LOCALE = enGB;
 
+/** The month takes the colours of the page. */
+const COLOURS: Readonly<Record<`--${string}`, string>> = {
+  '--rdp-accent-color': 'var(--color-ink)',
+  '--rdp-today-color': 'var(--color-rear)',
+};
+
 interface OpenerProps extends Labelled {
   readonly shown: string;
   readonly day: Date | undefined;
@@ -43,6 +49,7 @@ function DayOpener({ shown, day, children, onDay, ...frame }: OpenerProps) {
           >
             <DayPicker
               mode="single"
+              style={COLOURS}
               required
               locale={LOCALE}
               selected={day}
