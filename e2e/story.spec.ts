@@ -28,6 +28,8 @@ test('the first start shows the cautions, once', async () => {
 test('a combo with a half beat and a switch is written, mended and saved', async () => {
   await page.getByRole('link', { name: 'Combos' }).click();
   await page.getByRole('link', { name: 'Write a combo' }).click();
+  // The page before stays until the new one is drawn.
+  await expect(page.getByRole('heading', { name: 'A new combo' })).toBeVisible();
   const line = page.getByLabel('Beat line');
   await line.click();
   await page.keyboard.type('1-1 2 sw rund');
