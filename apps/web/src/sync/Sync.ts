@@ -1,7 +1,7 @@
 import { Refused } from '../server/api.ts';
 import type { Letter, Outcome, ShelvedLetter, Writing } from './letter.ts';
 import type { LetterStore } from './letterStore.ts';
-import { Sender, type Post } from './sender.ts';
+import { Sender, type Post, type SentFrom } from './sender.ts';
 
 /** What a page is told about its writes. */
 export interface SyncState {
@@ -49,6 +49,8 @@ export class Sync {
   private readonly outcomeListeners = new Set<(outcome: Outcome) => void>();
   private readonly waits = new Map<string, readonly Wait[]>();
   private notKept: Letter[] = [];
+  private notKeptShelf: ShelvedLetter[] = [];
+  private readonly memorySender: Sender;
   private sender: Sender | null = null;
   private readonly store: LetterStore;
   private readonly post: Post;
@@ -62,6 +64,7 @@ export class Sync {
     this.tabs = tabs;
     this.newId = newId;
     this.origin = newId();
+    this.memorySender = new Sender(this.memory(), post, (outcome) => this.hear({ kind: 'outcome', outcome }));
     tabs.onMessage((message) => this.hear(message));
     tabs.whenAlone(() => this.sendForAll());
     void this.look();
@@ -107,7 +110,7 @@ export class Sync {
       // No room, or no database: it is sent from memory, and the shell says that this page has to stay open.
       replaced = this.notKept.filter(({ address }) => address === letter.address).map(({ id }) => id);
       this.notKept = [...this.notKept.filter(({ address }) => address !== letter.address), letter];
-      void this.sendFromMemory();
+      void this.memorySender.flush();
     }
     this.follow(replaced, letter.id);
     this.tabs.post({ kind: 'written', replaced, by: letter.id });
@@ -124,7 +127,8 @@ export class Sync {
 
   /** The page has shown what was wrong where it was typed, or the coach has put it away. */
   async unshelve(id: string): Promise<void> {
-    await this.store.unshelve(id);
+    this.notKeptShelf = this.notKeptShelf.filter(({ letter }) => letter.id !== id);
+    await this.store.unshelve(id).catch(() => {}); // a device that keeps nothing has no shelf either
     await this.look();
   }
 
@@ -132,7 +136,7 @@ export class Sync {
   tryNow(): void {
     this.tabs.post({ kind: 'try' });
     void this.sender?.flush();
-    void this.sendFromMemory();
+    void this.memorySender.flush();
   }
 
   private async sendForAll(): Promise<void> {
@@ -146,22 +150,15 @@ export class Sync {
     await new Promise<void>(() => {});
   }
 
-  private isSendingMemory = false;
-
-  private async sendFromMemory(): Promise<void> {
-    if (this.isSendingMemory) return;
-    this.isSendingMemory = true;
-    const single = new Sender(
-      memoryStore(
-        () => this.notKept,
-        (left) => (this.notKept = left),
-      ),
-      this.post,
-      (outcome) => this.hear({ kind: 'outcome', outcome }),
-    );
-    await single.flush();
-    this.isSendingMemory = false;
-    await this.look();
+  /** What this device has no room for, as a sender takes it. */
+  private memory(): SentFrom {
+    return {
+      next: async () => this.notKept[0],
+      settle: async (letter, outcome) => {
+        this.notKept = this.notKept.filter((other) => other !== letter);
+        if (outcome.kind === 'refused') this.notKeptShelf.push(outcome.shelved);
+      },
+    };
   }
 
   private hear(message: TabMessage): void {
@@ -185,15 +182,11 @@ export class Sync {
       this.store.waiting().catch(() => []),
       this.store.shelved().catch(() => []),
     ]);
-    this.state = { waiting: [...waiting, ...this.notKept], shelved, notKept: this.notKept.length };
+    this.state = {
+      waiting: [...waiting, ...this.notKept],
+      shelved: [...shelved, ...this.notKeptShelf],
+      notKept: this.notKept.length,
+    };
     for (const listener of this.listeners) listener();
   }
-}
-
-/** As much of a store as a sender needs, over a list in memory. */
-function memoryStore(read: () => Letter[], write: (left: Letter[]) => void): LetterStore {
-  return {
-    next: async () => read()[0],
-    settle: async (letter: Letter) => write(read().filter((other) => other !== letter)),
-  } as unknown as LetterStore;
 }

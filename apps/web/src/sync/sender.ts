@@ -5,6 +5,9 @@ import type { LetterStore } from './letterStore.ts';
 /** Sends a request and gives its answer. @throws Refused, with status 0 while the server does not answer. */
 export type Post = (method: Letter['method'], path: string, body: unknown) => Promise<unknown>;
 
+/** As much of a store as a sender needs. */
+export type SentFrom = Pick<LetterStore, 'next' | 'settle'>;
+
 /** Waits between tries while the server is away, in milliseconds; the last one stays. */
 const BACK_OFF = [1000, 2000, 4000, 8000, 15_000, 30_000] as const;
 
@@ -24,11 +27,11 @@ export class Sender {
   private running: Promise<void> | null = null;
   private isAskedAgain = false;
   private isStopped = false;
-  private readonly store: LetterStore;
+  private readonly store: SentFrom;
   private readonly post: Post;
   private readonly onOutcome: (outcome: Outcome) => void;
 
-  constructor(store: LetterStore, post: Post, onOutcome: (outcome: Outcome) => void) {
+  constructor(store: SentFrom, post: Post, onOutcome: (outcome: Outcome) => void) {
     this.store = store;
     this.post = post;
     this.onOutcome = onOutcome;

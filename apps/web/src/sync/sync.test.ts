@@ -131,6 +131,20 @@ describe('a device without room', () => {
   });
 });
 
+describe('a refused write that could not be kept', () => {
+  it('stands on the shelf all the same', async () => {
+    const tab = await browser.open();
+    tab.store.add = () => Promise.reject(new DOMException('full', 'QuotaExceededError'));
+    server.refuses = () => new Refused(422, { message: 'No.' });
+    await tab.sync.put(mark('a', 1));
+    await rest();
+    const { shelved, notKept } = tab.sync.snapshot();
+    expect([shelved.map(({ refusal }) => refusal.message), notKept]).toEqual([['No.'], 0]);
+    await tab.sync.unshelve(shelved[0]!.letter.id);
+    expect(tab.sync.snapshot().shelved).toEqual([]);
+  });
+});
+
 describe('each acknowledged press', () => {
   const step = fc.oneof(
     { weight: 6, arbitrary: fc.record({ kind: fc.constant('press' as const), tab: fc.nat(2) }) },
