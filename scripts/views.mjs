@@ -78,7 +78,7 @@ export const VIEWS = {
       });
     }
     await page.goto(`${base}/gym/voice`);
-    await page.getByRole('button', { name: /^round kick/ }).click();
+    await page.getByRole('button', { name: /^round kick [0-9–]/ }).click();
     await page.getByRole('slider').waitFor();
   },
   async combos(page, base) {
