@@ -4,6 +4,8 @@ export * from './rules/index.ts';
 export * from './combos/combos.ts';
 export * from './combos/analysis.ts';
 export * from './moves/moves.ts';
+export * from './moves/numbers.ts';
+export * from './moves/moveForm.ts';
 export * from './blocks/index.ts';
 export * from './sessions/sessions.ts';
 export * from './sessions/compile.ts';

@@ -2,8 +2,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { FIRST_CAUTION, STANDING_CAUTIONS, type GymView } from '@eurhythm/contract';
 import { Button } from '../ui/Button.tsx';
 import { Sheet } from '../ui/Panel.tsx';
-import { putting } from '../sync/letter.ts';
-import { SUBJECTS } from '../sync/subjects.ts';
+import { putting } from '../sync/letters/letter.ts';
+import { SUBJECTS } from '../sync/letters/subjects.ts';
 import { useWrite } from '../sync/useSync.ts';
 
 function CautionList() {

@@ -1,6 +1,7 @@
 import type { ComponentType } from 'react';
 import { createBrowserRouter, isRouteErrorResponse, useRouteError } from 'react-router';
 import { ButtonLink } from '../ui/Button.tsx';
+import { GymData } from '../server/GymData.tsx';
 import { Shell } from './Shell.tsx';
 
 const room = (load: () => Promise<Record<string, ComponentType>>, name: string) => async () => {
@@ -37,31 +38,36 @@ export const router = createBrowserRouter([
     children: [
       { index: true, lazy: room(() => import('../rooms/today/TodayRoom.tsx'), 'TodayRoom') },
       {
-        path: 'moves/grades/:gradeId?',
-        lazy: room(() => import('../rooms/moves/MovesRoom.tsx'), 'MovesRoom'),
+        Component: GymData,
+        children: [
+          {
+            path: 'moves/grades/:gradeId?',
+            lazy: room(() => import('../rooms/moves/MovesRoom.tsx'), 'MovesRoom'),
+          },
+          { path: 'moves/:code?', lazy: room(() => import('../rooms/moves/MovesRoom.tsx'), 'MovesRoom') },
+          { path: 'gym', lazy: room(() => import('../rooms/gym/GymRoom.tsx'), 'GymRoom') },
+          { path: 'gym/sound', lazy: room(() => import('../rooms/gym/sound/SoundCheck.tsx'), 'SoundCheck') },
+          { path: 'gym/voice', lazy: room(() => import('../rooms/gym/sound/OwnVoice.tsx'), 'OwnVoice') },
+          {
+            path: 'combos/wall/:gradeId',
+            lazy: room(() => import('../rooms/combos/WallCard.tsx'), 'WallCard'),
+          },
+          { path: 'combos/:id?', lazy: room(combos, 'CombosRoom') },
+          {
+            path: 'sessions/:id/card',
+            lazy: room(() => import('../rooms/sessions/paper/SessionCard.tsx'), 'SessionCard'),
+          },
+          {
+            path: 'sessions/:id/sheet',
+            lazy: room(() => import('../rooms/sessions/sheet/ClassSheet.tsx'), 'ClassSheet'),
+          },
+          {
+            path: 'sessions/calendar',
+            lazy: room(() => import('../rooms/sessions/calendar/CalendarRoom.tsx'), 'CalendarRoom'),
+          },
+          { path: 'sessions/:id?', lazy: room(sessions, 'SessionsRoom') },
+        ],
       },
-      { path: 'moves/:code?', lazy: room(() => import('../rooms/moves/MovesRoom.tsx'), 'MovesRoom') },
-      { path: 'gym', lazy: room(() => import('../rooms/gym/GymRoom.tsx'), 'GymRoom') },
-      { path: 'gym/sound', lazy: room(() => import('../rooms/gym/sound/SoundCheck.tsx'), 'SoundCheck') },
-      { path: 'gym/voice', lazy: room(() => import('../rooms/gym/sound/OwnVoice.tsx'), 'OwnVoice') },
-      {
-        path: 'combos/wall/:gradeId',
-        lazy: room(() => import('../rooms/combos/WallCard.tsx'), 'WallCard'),
-      },
-      { path: 'combos/:id?', lazy: room(combos, 'CombosRoom') },
-      {
-        path: 'sessions/:id/card',
-        lazy: room(() => import('../rooms/sessions/paper/SessionCard.tsx'), 'SessionCard'),
-      },
-      {
-        path: 'sessions/:id/sheet',
-        lazy: room(() => import('../rooms/sessions/sheet/ClassSheet.tsx'), 'ClassSheet'),
-      },
-      {
-        path: 'sessions/calendar',
-        lazy: room(() => import('../rooms/sessions/calendar/CalendarRoom.tsx'), 'CalendarRoom'),
-      },
-      { path: 'sessions/:id?', lazy: room(sessions, 'SessionsRoom') },
       { path: 'floor', lazy: room(floor, 'ChooseRoom') },
       { path: 'fighters', lazy: room(fighters, 'FightersRoom') },
       { path: 'fighters/:id', lazy: room(fighters, 'FighterRoom') },

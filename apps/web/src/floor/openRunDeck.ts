@@ -1,9 +1,9 @@
 import { burstRound, keptRunEvent, readRunEvent, runState, UNTOUCHED_RUN } from '@eurhythm/core/run';
 import type { RunPlanView, RunView } from '@eurhythm/contract';
 import { newId } from '../server/api.ts';
-import { putting } from '../sync/letter.ts';
+import { putting } from '../sync/letters/letter.ts';
 import { sync } from '../sync/opened.ts';
-import { SUBJECTS } from '../sync/subjects.ts';
+import { SUBJECTS } from '../sync/letters/subjects.ts';
 import { coreWork } from '../workers/coreWork.ts';
 import { AudioDesk } from './AudioDesk.ts';
 import { RoundPlayer } from './RoundPlayer.ts';

@@ -1,40 +1,42 @@
-import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
+import { useSuspenseQuery } from '@tanstack/react-query';
+import { createContext, useContext } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import type { BookView, ComboView, FighterView, GymView } from '@eurhythm/contract';
 import { queries } from './queries.ts';
 
-/** Whether the book, the combos and the gym are here, so that a room can be drawn; and why not. */
-export function useGymData(): { readonly isHere: boolean; readonly error: Error | null } {
-  const all = [useQuery(queries.moves()), useQuery(queries.combos()), useQuery(queries.gym())];
-  return {
-    isHere: all.every(({ data }) => data !== undefined),
-    error: all.find(({ data, error }) => error && data === undefined)?.error ?? null,
-  };
-}
-
 /*
- * What nearly every part of a room needs. Rooms wait for `useGymData` before they draw, so these are at hand in everything
- * below them.
+ * What nearly every part of a room needs. Rooms stand within `GymData`, which fetches all of it at once before they are
+ * drawn; reading it costs nothing then, however many rows of a list do.
  */
+
+export const BookContext = createContext<MoveBook | null>(null);
+export const BookViewContext = createContext<BookView | null>(null);
+export const CombosContext = createContext<readonly ComboView[] | null>(null);
+export const GymContext = createContext<GymView | null>(null);
 
 /** The gym's moves and numbers, ready to be looked up. */
 export function useBook(): MoveBook {
-  return useSuspenseQuery(queries.book()).data;
+  return within(useContext(BookContext));
 }
 
 /** The same as it is edited: with what is retired. */
 export function useBookView(): BookView {
-  return useSuspenseQuery(queries.moves()).data;
+  return within(useContext(BookViewContext));
 }
 
 export function useCombos(): readonly ComboView[] {
-  return useSuspenseQuery(queries.combos()).data;
+  return within(useContext(CombosContext));
 }
 
 export function useGym(): GymView {
-  return useSuspenseQuery(queries.gym()).data;
+  return within(useContext(GymContext));
 }
 
 export function useFighters(): readonly FighterView[] {
   return useSuspenseQuery(queries.fighters()).data;
+}
+
+function within<T>(value: T | null): T {
+  if (value === null) throw new Error('This part of a room stands outside of the gym’s data.');
+  return value;
 }

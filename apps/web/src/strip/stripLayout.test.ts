@@ -48,6 +48,47 @@ describe('layOutStrip', () => {
     expect(long.beatWidth / 2).toBeGreaterThanOrEqual(24);
     expect(long.width).toBeGreaterThan(300);
   });
+  it('marks what a pin is: whose, how hard, shown or landed, kept up, shouted', () => {
+    const [hard, touch, feint, kept, held] = strip("1* 2' (3) r:round-^r:round! o:1").pins;
+    expect([hard!.power, touch!.power, feint!.feint]).toEqual(['full', 'touch', true]);
+    const [, , , , again, holder] = strip("1* 2' (3) r:round-^r:round! o:1").pins;
+    expect([kept!.keptUp, again!.keptUp, again!.shout]).toEqual([false, true, true]);
+    expect([held!.by, holder!.by]).toEqual(['fighter', 'holder']);
+  });
+  it('points each pin back to its place in the text', () => {
+    const text = '1-(2)  r:round@l';
+    expect(strip(text).pins.map(({ from, to }) => text.slice(from, to))).toEqual(['1', '(2)', 'r:round@l']);
+  });
+  it('writes the spoken name where there is room, and the word of the line where there is none', () => {
+    expect(strip('r:round . . r:round', 8, 1200).pins[0]!.label).toBe('round');
+    expect(strip('8=8=8', 4, 300).pins.map(({ label }) => label)).toContain('8');
+  });
+  it('has a notch for each half beat, and a number on the whole ones', () => {
+    const { notches } = strip('1 2', 3);
+    expect(notches.map(({ beat }) => beat)).toEqual([1, null, 2, null, 3, null]);
+    expect(strip('1-2', 1.5).notches).toHaveLength(2);
+  });
+  it('draws the line of levels through the strikes of the fighter alone', () => {
+    const { levels, pins } = strip('1 weave o:2 r:round in 2');
+    expect(levels.map(({ x }) => x)).toEqual([0, 3, 5].map((i) => pins[i]!.x));
+  });
+  it.each(Object.entries(STRIP_SCALES))(
+    'keeps all of it within the picture at the scale of %s',
+    (_, scale) => {
+      for (const text of ['1 2 3', '{1=2}x9', 'o:1 r:round@h 2>-sw', 'parry+in']) {
+        const { pins, pieces, width, height, beatWidth } = layOutStrip(walkOf(text), 12, 'right', 700, scale);
+        for (const { x, y } of pins) {
+          expect(x).toBeGreaterThanOrEqual(scale.left - 1e-9);
+          expect(x + scale.head).toBeLessThanOrEqual(width + scale.right);
+          expect(y - scale.head).toBeGreaterThanOrEqual(0);
+          expect(y + scale.head).toBeLessThanOrEqual(height);
+        }
+        expect(beatWidth).toBeGreaterThanOrEqual(scale.leastBeat);
+        expect(beatWidth).toBeLessThanOrEqual(scale.mostBeat);
+        expect(pieces.at(-1)!.to).toBeLessThanOrEqual(width);
+      }
+    },
+  );
   it('keeps pins that land together apart', () => {
     const [a, b] = strip('parry+in').pins;
     expect(b!.x - a!.x).toBeGreaterThan(10);
@@ -60,4 +101,11 @@ describe('tellStrip', () => {
       'From the left lead; beat 1: jab head; beat 1.5: feint, cross head; beat 2.5: front round kick low; beat 3.5: switch to right lead.',
     );
   });
+  it('says whose stroke it is, where it lands, and where the lead goes', () => {
+    expect(tellStrip(walkOf('o:1-1@b 2> [hold2] f:knee'), 'left')).toBe(
+      'From the left lead; beat 1: holder, jab head; beat 1.5: jab body; beat 2.5: cross head to right lead; beat 5.5: front knee body.',
+    );
+  });
+  it('of an empty walk says the lead alone', () =>
+    expect(tellStrip(walkOf('.'), 'left')).toBe('From the left lead.'));
 });

@@ -155,7 +155,7 @@ export function layOutStrip(
   const whole = Math.floor(beats + 1e-9);
   return {
     width: xOfBeat(beats) + scale.right,
-    height: tapeY + scale.tape + scale.below,
+    height: tapeY + scale.tape + Math.max(scale.below, pins.some(hangs) ? scale.head * 3 + 1 : 0),
     tapeY,
     beatWidth,
     xOfBeat,
@@ -168,6 +168,9 @@ export function layOutStrip(
     levels: pins.filter((pin) => pin.by === 'fighter' && ['round', 'wedge', 'spike'].includes(pin.shape)),
   };
 }
+
+/** The holder's pins hang below the tape. */
+const hangs = ({ by }: Pin): boolean => by === 'holder';
 
 function pinPlaces(
   strokes: readonly WalkedStroke[],

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { Button } from '../ui/Button.tsx';
 import { useRested } from '../ui/useRested.ts';
 import { Sheet } from '../ui/Panel.tsx';
-import { toldWaiting, type ShelvedLetter } from './letter.ts';
+import { toldWaiting, type ShelvedLetter } from './letters/letter.ts';
 import { sync } from './opened.ts';
 import { useSyncState } from './useSync.ts';
 

@@ -1,11 +1,11 @@
 import { toast } from 'sonner';
 import { newId, send } from '../server/api.ts';
 import { queryClient } from '../server/queries.ts';
-import { Drafts } from './drafts.ts';
-import { LetterStore } from './letterStore.ts';
-import { takeOverOlderPages } from './olderPages.ts';
-import { Sync } from './Sync.ts';
-import { browserTabs } from './tabs.ts';
+import { Drafts } from './drafts/drafts.ts';
+import { LetterStore } from './letters/letterStore.ts';
+import { takeOverOlderPages } from './letters/olderPages.ts';
+import { Sync } from './letters/Sync.ts';
+import { browserTabs } from './letters/tabs.ts';
 
 /** The way to write of this page, once it is open. */
 export let sync: Sync;
@@ -22,6 +22,7 @@ export async function openSync(): Promise<void> {
       id: 'no-room',
     }),
   );
+  window.addEventListener('pagehide', () => drafts.write());
   if (typeof BroadcastChannel !== 'undefined') {
     const channel = new BroadcastChannel('eurhythm.drafts');
     const hear = drafts.joinTabs((change) => channel.postMessage(change));

@@ -1,8 +1,8 @@
 import { useMutation, type UseMutationOptions, type UseMutationResult } from '@tanstack/react-query';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { sync } from './opened.ts';
-import type { Writing } from './letter.ts';
-import { WriteRefused, type SyncState } from './Sync.ts';
+import type { Writing } from './letters/letter.ts';
+import { WriteRefused, type SyncState } from './letters/Sync.ts';
 
 /** What of this browser's writes waits, and what was refused. */
 export function useSyncState(): SyncState {

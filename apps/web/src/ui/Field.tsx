@@ -1,6 +1,12 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { Checkbox, Select } from 'radix-ui';
-import { useId, type InputHTMLAttributes, type ReactNode, type TextareaHTMLAttributes } from 'react';
+import {
+  useId,
+  useState,
+  type InputHTMLAttributes,
+  type ReactNode,
+  type TextareaHTMLAttributes,
+} from 'react';
 
 const BOX =
   'min-h-11 w-full rounded-md border bg-paper px-3 py-1.5 text-ink aria-invalid:border-caution aria-invalid:border-2 border-quiet/60';
@@ -96,7 +102,7 @@ interface ChoiceFieldProps<T extends string> extends Labelled {
 /** The list keeps its values behind a sign, since nothing may stand for "none" in it. */
 const SIGN = 'is ';
 
-/** One of some choices. */
+/** One of some choices. They are drawn while they may be asked for: a page has many of these fields, and lists are long. */
 export function ChoiceField<T extends string>({
   label,
   error,
@@ -108,12 +114,16 @@ export function ChoiceField<T extends string>({
   onChange,
 }: ChoiceFieldProps<T>) {
   const id = useId();
+  const [isOpen, setOpen] = useState(false);
+  const [hasFocus, setFocus] = useState(false);
   const shown = choices.find((choice) => choice.value === value)?.label ?? '';
   return (
     <FieldFrame {...{ label, error, hint, className, id }}>
       <Select.Root
         value={`${SIGN}${value}`}
         disabled={disabled}
+        open={isOpen}
+        onOpenChange={setOpen}
         onValueChange={(text) => {
           const chosen = choices.find((choice) => `${SIGN}${choice.value}` === text);
           if (chosen) onChange(chosen.value);
@@ -122,6 +132,8 @@ export function ChoiceField<T extends string>({
         <Select.Trigger
           className={`${BOX} flex items-center justify-between gap-2 text-left disabled:opacity-45`}
           {...described(id, { error, hint })}
+          onFocus={() => setFocus(true)}
+          onBlur={() => setFocus(false)}
         >
           <span className="min-w-0 truncate">
             <Select.Value>{shown}</Select.Value>
@@ -130,25 +142,27 @@ export function ChoiceField<T extends string>({
             <ChevronDown size={16} aria-hidden />
           </Select.Icon>
         </Select.Trigger>
-        <Select.Portal>
-          <Select.Content
-            position="popper"
-            sideOffset={4}
-            className="z-60 max-h-(--radix-select-content-available-height) min-w-(--radix-select-trigger-width) overflow-hidden rounded-md border-2 border-ink bg-paper text-ink"
-          >
-            <Select.Viewport className="p-1">
-              {choices.map((choice) => (
-                <Select.Item
-                  key={choice.value}
-                  value={`${SIGN}${choice.value}`}
-                  className="flex min-h-10 cursor-pointer items-center gap-2 rounded px-2 outline-none data-highlighted:bg-tape data-highlighted:text-[#22302c] data-[state=checked]:font-semibold"
-                >
-                  <Select.ItemText>{choice.label}</Select.ItemText>
-                </Select.Item>
-              ))}
-            </Select.Viewport>
-          </Select.Content>
-        </Select.Portal>
+        {(isOpen || hasFocus) && (
+          <Select.Portal>
+            <Select.Content
+              position="popper"
+              sideOffset={4}
+              className="z-60 max-h-(--radix-select-content-available-height) min-w-(--radix-select-trigger-width) overflow-hidden rounded-md border-2 border-ink bg-paper text-ink"
+            >
+              <Select.Viewport className="p-1">
+                {choices.map((choice) => (
+                  <Select.Item
+                    key={choice.value}
+                    value={`${SIGN}${choice.value}`}
+                    className="flex min-h-10 cursor-pointer items-center gap-2 rounded px-2 outline-none data-highlighted:bg-tape data-highlighted:text-[#22302c] data-[state=checked]:font-semibold"
+                  >
+                    <Select.ItemText>{choice.label}</Select.ItemText>
+                  </Select.Item>
+                ))}
+              </Select.Viewport>
+            </Select.Content>
+          </Select.Portal>
+        )}
       </Select.Root>
     </FieldFrame>
   );

@@ -1,4 +1,6 @@
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useMemo } from 'react';
+import { useHotkeys, type Options } from 'react-hotkeys-hook';
+import { useStable } from './useStable.ts';
 
 /** Fields that take no text; of the keys, they need the arrows or the space bar at most. */
 const KEYLESS = /^(range|checkbox|radio|button|file)$/;
@@ -25,24 +27,33 @@ export function useShortcut(
   action: (event: KeyboardEvent) => void,
   where?: 'not-in-text',
 ): void {
-  const withMod = key.startsWith('mod+');
-  const plain = withMod ? key.slice(4) : key;
+  const stable = useStable(action);
+  const options = useMemo(() => optionsFor(key, where), [key, where]);
+  const plain = plainOf(key);
   useHotkeys(
-    plain === ' ' ? 'space' : withMod ? `mod${JOINED}${plain}` : plain,
-    (event) => action(event),
-    {
-      // Keys are what they write, wherever they lie on the keyboard; only the space bar is told by its place.
-      useKey: plain !== ' ',
-      splitKey: JOINED,
-      ignoreModifiers: !withMod,
-      preventDefault: true,
-      enableOnFormTags: true,
-      enableOnContentEditable: true,
-      ignoreEventWhen: (event) =>
-        (event.ctrlKey || event.metaKey) !== withMod ||
-        ((!withMod || where === 'not-in-text') && isTaken(event)),
-    },
-    // The action is another one at every drawing.
-    [action],
+    plain === ' ' ? 'space' : isWithMod(key) ? `mod${JOINED}${plain}` : plain,
+    // The same function at every drawing, so that nothing is listened for anew.
+    (event) => stable(event),
+    options,
+    [stable],
   );
+}
+
+const isWithMod = (key: string): boolean => key.startsWith('mod+');
+const plainOf = (key: string): string => (isWithMod(key) ? key.slice(4) : key);
+
+function optionsFor(key: string, where: 'not-in-text' | undefined): Options {
+  const withMod = isWithMod(key);
+  return {
+    // Keys are what they write, wherever they lie on the keyboard; only the space bar is told by its place.
+    useKey: plainOf(key) !== ' ',
+    splitKey: JOINED,
+    ignoreModifiers: !withMod,
+    preventDefault: true,
+    enableOnFormTags: true,
+    enableOnContentEditable: true,
+    ignoreEventWhen: (event) =>
+      (event.ctrlKey || event.metaKey) !== withMod ||
+      ((!withMod || where === 'not-in-text') && isTaken(event)),
+  };
 }

@@ -11,7 +11,7 @@ export type WiredBook = Pick<BookView, 'items' | 'numbers'>;
 /** What a session is planned from, with the book as it is sent. */
 export type WiredGround = Omit<PlanGround, 'book'> & { readonly book: WiredBook };
 
-let planner: { readonly of: string; readonly plan: ReturnType<typeof sessionPlanner> } | null = null;
+let planner: ReturnType<typeof sessionPlanner> | null = null;
 
 /** What takes long is worked out in a thread of its own, with the same core as on the server. */
 const work = {
@@ -22,14 +22,15 @@ const work = {
     shifts: readonly TempoShift[],
   ) => compileToPlay(round, setting, moveBook(items, numbers), shifts),
 
+  /** From what sessions are planned, until the next one is given. */
+  ground: ({ book: { items, numbers }, ...rest }: WiredGround): void => {
+    planner = sessionPlanner({ ...rest, book: moveBook(items, numbers) });
+  },
+
   /** Blocks that were planned from the same ground before are known. */
-  plan: (session: WrittenSession, facts: ClassFacts, ground: WiredGround) => {
-    const of = JSON.stringify(ground);
-    if (planner?.of !== of) {
-      const book = moveBook(ground.book.items, ground.book.numbers);
-      planner = { of, plan: sessionPlanner({ ...ground, book }) };
-    }
-    return planner.plan(session, facts);
+  plan: (session: WrittenSession, facts: ClassFacts) => {
+    if (!planner) throw new Error('A session cannot be planned before its ground is known.');
+    return planner(session, facts);
   },
 };
 

@@ -27,7 +27,7 @@ export class CountBlockDto extends BlockDto implements CountBlock {
   @IsGroupReps()
   groups: GroupRepsDto[] = [];
 
-  @IsOneOf('the sides', SIDES)
+  @IsOneOf('the side plan', SIDES)
   sides!: Sides;
 
   @IsWholeWithin('the number of sets', 1, 20, '')

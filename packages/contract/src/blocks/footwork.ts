@@ -11,7 +11,7 @@ export class FootworkBlockDto extends BlockDto implements FootworkBlock {
   @IsLineText('the step back')
   back!: string;
 
-  @IsWholeWithin('the steps', 1, 20, '')
+  @IsWholeWithin('the number of steps', 1, 20, '')
   steps!: number;
 
   @IsLineText('the strike')

@@ -11,7 +11,7 @@ export class HoldBlockDto extends BlockDto implements HoldBlock {
   @IsWithin('the time of a hold', 3, 600, 'seconds')
   holdSeconds!: number;
 
-  @IsOneOf('the sides', SIDES)
+  @IsOneOf('the side plan', SIDES)
   sides!: Sides;
 
   @IsWholeWithin('the number of times', 1, 20, '')

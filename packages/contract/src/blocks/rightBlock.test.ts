@@ -3,80 +3,9 @@ import { moveBook, STARTER_MOVES, STARTER_NUMBERS } from '@eurhythm/core/moves';
 import { demandsOf, strikesOfBlock, workOf } from '@eurhythm/core/plan';
 import { fillBlock, kindOf } from '@eurhythm/core/rounds';
 import { isRightBlock, rightBlock, withRightLength, type AnyBlockDto } from '../index.ts';
+import { RIGHT_BLOCKS as RIGHT } from './testBlocks.ts';
 
 const book = moveBook(STARTER_MOVES, STARTER_NUMBERS);
-const wait = { min: 3, max: 6 };
-const RIGHT: Readonly<Record<AnyBlockDto['kind'], AnyBlockDto>> = {
-  combo: {
-    kind: 'combo',
-    id: 'b',
-    seconds: 40,
-    combos: [{ line: '1 2 3', title: 'Own' }],
-    bpm: 80,
-    calls: 'on-beat',
-    words: 'numbers',
-    leadPlan: 'halves',
-    cyclesEach: 4,
-    tempo: { kind: 'steps', by: 4, every: 2 },
-    gaps: { kind: 'random', ...wait },
-    intensity: [0, 25],
-    lanes: [{ group: 'Minnows', combos: [{ line: '1 1' }] }],
-  },
-  count: {
-    kind: 'count',
-    id: 'b',
-    seconds: 60,
-    title: 'Kicks',
-    line: 'r:round',
-    reps: 10,
-    groups: [{ group: 'Minnows', reps: 6 }],
-    sides: 'both',
-    sets: 2,
-    rest: 20,
-    repSeconds: null,
-    method: 'whole',
-    direction: 'up',
-    levels: 'fixed',
-    from: 'standing',
-    shoutLast: true,
-  },
-  burst: { kind: 'burst', id: 'b', seconds: 10, title: 'Two straights' },
-  hold: { kind: 'hold', id: 'b', seconds: 66, title: 'Low stance', holdSeconds: 30, sides: 'both', times: 1 },
-  free: { kind: 'free', id: 'b', seconds: 60, prompts: ['Hands high'], every: wait, leadPlan: 'halves' },
-  react: { kind: 'react', id: 'b', seconds: 40, call: 'now', line: '1 2', every: wait, regular: 10 },
-  footwork: {
-    kind: 'footwork',
-    id: 'b',
-    seconds: 40,
-    there: 'in',
-    back: 'out',
-    steps: 3,
-    strike: '2',
-    room: null,
-    bpm: 90,
-  },
-  condition: {
-    kind: 'condition',
-    id: 'b',
-    seconds: 33,
-    title: 'Squats',
-    reps: 15,
-    groups: [{ group: 'Ebb', reps: 20 }],
-    repSeconds: 2,
-  },
-  breath: {
-    kind: 'breath',
-    id: 'b',
-    seconds: 60,
-    title: 'See the round',
-    inSeconds: 4,
-    holdSeconds: 2,
-    outSeconds: 6,
-  },
-  rest: { kind: 'rest', id: 'b', seconds: 20 },
-  talk: { kind: 'talk', id: 'b', seconds: 20, title: 'Rules', notes: '' },
-};
-
 const KINDS = Object.keys(RIGHT) as AnyBlockDto['kind'][];
 
 /** Every place of a block at which a number stands. */

@@ -8,6 +8,6 @@ export class TalkBlockDto extends BlockDto implements TalkBlock {
   @IsPlainName('what it is about')
   title!: string;
 
-  @IsPlainText('the notes', 2000)
+  @IsPlainText('the note', 2000)
   notes!: string;
 }

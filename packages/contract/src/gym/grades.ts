@@ -61,7 +61,7 @@ export class TechniqueDto {
   @IsWholeWithin('the count', 1, 500, 'repetitions')
   reps!: number;
 
-  @IsOneOf('the sides', SIDES)
+  @IsOneOf('the side plan', SIDES)
   sides!: Sides;
 
   @IsWholeWithin('the number of sets', 1, 20, '')

@@ -1,10 +1,9 @@
-import { MOVE_ROLES, type Move, type MoveRole, type NumberedMove } from '@eurhythm/core/moves';
+import { MOVE_ROLES, type Move, type MoveRole } from '@eurhythm/core/moves';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
-  IsBoolean,
   IsIn,
   IsString,
   Matches,
@@ -15,7 +14,6 @@ import {
   IsAmong,
   IsAmount,
   IsCount,
-  IsListOf,
   IsListed,
   IsOneOf,
   IsOwnId,
@@ -171,27 +169,6 @@ export class SaveMoveDto {
   role: MoveRole | null = null;
 }
 
-export class NumberedMoveDto implements NumberedMove {
-  @IsWholeWithin('a number', 1, 99, '')
-  number!: number;
-
-  @Matches(MOVE_CODE, { message: 'A number stands for the code of a move.' })
-  code!: string;
-
-  @OrNull()
-  @IsOneOf('the side', ['front', 'rear'])
-  side!: 'front' | 'rear' | null;
-}
-
-export class SaveNumbersDto {
-  @IsListOf('the numbers', () => NumberedMoveDto, { most: 99, tooMany: 'The map holds at most 99 numbers.' })
-  numbers!: NumberedMoveDto[];
-
-  /** Whether lines that use a changed number are written anew so that they mean the same. */
-  @IsBoolean({ message: 'Rewriting the lines is yes or no.' })
-  rewrite!: boolean;
-}
-
 class SayView {
   @IsText()
   readonly long!: string;
@@ -311,39 +288,6 @@ export class MoveView implements Move {
   readonly retired!: boolean;
 }
 
-export class BookView {
-  @IsListed(() => MoveView)
-  readonly items!: readonly MoveView[];
-
-  @IsListed(() => NumberedMoveDto)
-  readonly numbers!: readonly NumberedMoveDto[];
-}
-
-/** A line that a change of the number map would touch. */
-export class TouchedLine {
-  @IsText()
-  readonly comboId!: string;
-
-  @IsText()
-  readonly name!: string;
-
-  @IsText()
-  readonly line!: string;
-
-  @IsText()
-  readonly rewritten!: string;
-}
-
-export class TouchedLines {
-  @IsListed(() => TouchedLine)
-  readonly touched!: readonly TouchedLine[];
-}
-
-export class NumbersAnswer extends BookView {
-  @IsListed(() => TouchedLine)
-  readonly touched!: readonly TouchedLine[];
-}
-
 /** What became of a move that was taken out. */
 export class RemovedMove {
   /** It is still used, so it stays readable and is not offered any more. */
@@ -352,46 +296,4 @@ export class RemovedMove {
 
   @IsTexts()
   readonly usedBy!: readonly string[];
-}
-
-/** The move that a form describes. */
-export function moveFromForm(code: string, form: SaveMoveDto): Move {
-  const { sayLong, sayShort, side, forward, right, surface, target, easier, ...same } = form;
-  return {
-    ...same,
-    code,
-    say: { long: sayLong, short: sayShort },
-    side:
-      side === 'front' || side === 'rear'
-        ? { kind: 'fixed', side }
-        : side === 'free-front'
-          ? { kind: 'free', usual: 'front' }
-          : side === 'free-rear'
-            ? { kind: 'free', usual: 'rear' }
-            : { kind: side },
-    step: { forward, right },
-    surface: surface === '' ? null : surface,
-    target: target === '' ? null : target,
-    easier: easier ?? null,
-    role: form.role ?? null,
-  };
-}
-
-/** The form that describes a move. */
-export function formFromMove(move: Move): SaveMoveDto {
-  const { code: _, say, side, step, surface, target, parts, faults, cautions, aliases, ...same } = move;
-  return {
-    ...same,
-    sayLong: say.long,
-    sayShort: say.short,
-    side: side.kind === 'fixed' ? side.side : side.kind === 'free' ? `free-${side.usual}` : side.kind,
-    forward: step.forward,
-    right: step.right,
-    surface: surface ?? '',
-    target: target ?? '',
-    parts: parts.map((part) => ({ ...part })),
-    faults: [...faults],
-    cautions: [...cautions],
-    aliases: [...aliases],
-  };
 }

@@ -26,13 +26,13 @@ export class Refusal {
 export function fieldErrors(errors: readonly ValidationError[], under = ''): FieldError[] {
   return errors.flatMap((error) => {
     const field = under === '' ? error.property : `${under}.${error.property}`;
+    const rules = Object.entries(error.constraints ?? {});
     // Rules are noted from the last to the first, so the last one is the plainest: what kind of thing is wanted at all.
-    const own = Object.entries(error.constraints ?? {}).at(-1);
+    const own = rules.findLast(([rule]) => rule !== 'nestedValidation') ?? rules.at(-1);
     const message = own && toldPlainly(own[0], own[1], error.property);
-    return [
-      ...(message === undefined ? [] : [{ field, message }]),
-      ...fieldErrors(error.children ?? [], field),
-    ];
+    // What is no list at all has no items that could be wrong.
+    const children = own?.[0] === 'isArray' ? [] : (error.children ?? []);
+    return [...(message === undefined ? [] : [{ field, message }]), ...fieldErrors(children, field)];
   });
 }
 

@@ -91,3 +91,12 @@ describe('fields of a form', () => {
     expect(told({ height })).toEqual({ height: 'The height goes from 70 to 230 cm.' });
   });
 });
+
+describe('a plain name', () => {
+  it.each(['<', '>', 'a<b', '< a', 'a >', '\u0007', 'a\nb', ' ', ''])('%j is none', (name) => {
+    expect(told({ name })).toEqual({ name: 'The name is plain text of 1 to 8 characters, without < or >.' });
+  });
+  it.each(['a', ' a ', "O'Neil", 'Łucja', '🥊', 'a&b'])('%j is one', (name) =>
+    expect(told({ name })).toEqual({}),
+  );
+});

@@ -58,7 +58,7 @@ export function IsPlainName(what: string, most = 60, { each }: OfEach = {}): Pro
     IsString(told),
     MinLength(1, told),
     MaxLength(most, told),
-    Matches(/^[^<>\p{Cc}]*\S[^<>\p{Cc}]*$/u, told),
+    Matches(/^(?=.*\S)[^<>\p{Cc}]+$/u, told),
   );
 }
 
@@ -131,10 +131,10 @@ export function IsListOf(
   { most, tooMany }: { most?: number; tooMany?: string } = {},
 ): PropertyDecorator {
   return all(
-    IsArray({ message: `${capital(what)} are a list.` }),
-    ...(most === undefined ? [] : [ArrayMaxSize(most, { message: tooMany ?? `There are at most ${most}.` })]),
     ValidateNested({ each: true }),
     Type(shape),
+    ...(most === undefined ? [] : [ArrayMaxSize(most, { message: tooMany ?? `There are at most ${most}.` })]),
+    IsArray({ message: `${capital(what)} are a list.` }),
   );
 }
 

@@ -2,7 +2,7 @@ import type { Block, CountWords, Phase, TimeCall } from '@eurhythm/core/rounds';
 import { COUNT_LANGUAGES } from '@eurhythm/core/calls';
 import { BlockDto } from '../blocks/index.ts';
 import { ClipView } from '../gym/voice.ts';
-import { BookView } from '../moves/moves.ts';
+import { BookView } from '../moves/numbers.ts';
 import { IsAmong, IsListed, IsShaped, IsText, IsTexts, LEADS, MayBeMissing } from '../rules/index.ts';
 
 /** What is counted in, with the gym's own words. */

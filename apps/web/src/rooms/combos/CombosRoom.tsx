@@ -3,13 +3,13 @@ import { useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import type { ComboView } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
-import { useDraft } from '../../sync/useDraft.ts';
+import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
-import { ComboList } from './ComboList.tsx';
-import { RhythmImport } from './RhythmImport.tsx';
-import { emptyCombo, saveable } from './newCombo.ts';
-import { Workbench } from './Workbench.tsx';
+import { ComboList } from './list/ComboList.tsx';
+import { RhythmImport } from './line/RhythmImport.tsx';
+import { emptyCombo, saveable } from './list/newCombo.ts';
+import { Workbench } from './workbench/Workbench.tsx';
 import { useCombos, useGym } from '../../server/gymData.ts';
 
 /** The gym's combos on the left, the workbench for one of them on the right. */

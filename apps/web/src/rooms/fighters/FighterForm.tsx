@@ -6,10 +6,10 @@ import { SaveFighterDto, type FighterView, type GymView } from '@eurhythm/contra
 import { newId } from '../../server/api.ts';
 import { queries } from '../../server/queries.ts';
 import { useContractForm, type ContractForm } from '../../server/useContractForm.ts';
-import { putting } from '../../sync/letter.ts';
+import { putting } from '../../sync/letters/letter.ts';
 import { StaleNotice, staleSave, type StaleSave } from '../../sync/StaleNotice.tsx';
-import { SUBJECTS } from '../../sync/subjects.ts';
-import { useDraft } from '../../sync/useDraft.ts';
+import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';

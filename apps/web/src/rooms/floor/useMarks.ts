@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { MarkResultDto, ResultView, RunView } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
-import { putting, takingOut } from '../../sync/letter.ts';
+import { putting, takingOut } from '../../sync/letters/letter.ts';
 import { sync } from '../../sync/opened.ts';
-import { SUBJECTS } from '../../sync/subjects.ts';
+import { SUBJECTS } from '../../sync/letters/subjects.ts';
 
 /** A mark can be taken back this long. */
 const UNDO_MS = 10_000;

@@ -14,12 +14,12 @@ import {
   type TechniqueLists,
 } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
-import { putting } from '../../sync/letter.ts';
-import { SUBJECTS } from '../../sync/subjects.ts';
+import { putting } from '../../sync/letters/letter.ts';
+import { SUBJECTS } from '../../sync/letters/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { queries } from '../../server/queries.ts';
-import { UndoButtons } from '../../sync/UndoButtons.tsx';
-import { useDraft, type Draft } from '../../sync/useDraft.ts';
+import { UndoButtons } from '../../sync/drafts/UndoButtons.tsx';
+import { useDraft, type Draft } from '../../sync/drafts/useDraft.ts';
 import { useFieldErrors, type FieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, ButtonLink, IconButton } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';

@@ -10,8 +10,8 @@ import {
   type TouchedLine,
 } from '@eurhythm/contract';
 import { send } from '../../server/api.ts';
-import { putting } from '../../sync/letter.ts';
-import { SUBJECTS } from '../../sync/subjects.ts';
+import { putting } from '../../sync/letters/letter.ts';
+import { SUBJECTS } from '../../sync/letters/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, IconButton } from '../../ui/Button.tsx';

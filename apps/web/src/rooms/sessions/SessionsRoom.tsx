@@ -5,9 +5,9 @@ import { useMemo, useState } from 'react';
 import { NavLink, Navigate, useParams, useSearchParams } from 'react-router';
 import type { SaveSessionDto, SessionSummary, SessionView } from '@eurhythm/contract';
 import { Refused, newId } from '../../server/api.ts';
-import { useCombos, useGym, useGymData } from '../../server/gymData.ts';
+import { useCombos, useGym } from '../../server/gymData.ts';
 import { queries } from '../../server/queries.ts';
-import { useDraft } from '../../sync/useDraft.ts';
+import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
@@ -78,7 +78,6 @@ function SessionList({ sessions }: { sessions: readonly SessionSummary[] }) {
 function OneSession({ id }: { id: string }) {
   const [search] = useSearchParams();
   const { data, error } = useQuery(queries.session(id));
-  const gymData = useGymData();
   const isNew = search.has('new') && error instanceof Refused && error.status === 404;
   const saved = useMemo(() => (data ? saveable(data) : undefined), [data]);
   if (error && !isNew && !data)
@@ -87,8 +86,7 @@ function OneSession({ id }: { id: string }) {
         <Plain>{error.message}</Plain>
       </div>
     );
-  if (gymData.error) return <Plain>{gymData.error.message}</Plain>;
-  if (!gymData.isHere || (!saved && !isNew)) return null;
+  if (!saved && !isNew) return null;
   return <OpenSession id={id} saved={saved} version={data?.version} />;
 }
 

@@ -20,7 +20,7 @@ import { audienceOf } from '@eurhythm/core/body';
 import type { SaveComboDto } from '@eurhythm/contract';
 import type { HearingWish } from '../../../floor/useHearing.ts';
 import { ChoiceField } from '../../../ui/Field.tsx';
-import type { KeptForm } from '../useSavedCombo.ts';
+import type { KeptForm } from '../workbench/useSavedCombo.ts';
 import { Lines, Press, Way } from './Way.tsx';
 import { useBook, useCombos, useGym } from '../../../server/gymData.ts';
 

@@ -4,11 +4,11 @@ import { toast } from 'sonner';
 import type { LibraryItem, RoundDto, SaveSessionDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { useCombos, useGym } from '../../../server/gymData.ts';
-import { putting } from '../../../sync/letter.ts';
-import { SUBJECTS } from '../../../sync/subjects.ts';
+import { putting } from '../../../sync/letters/letter.ts';
+import { SUBJECTS } from '../../../sync/letters/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { StaleNotice } from '../../../sync/StaleNotice.tsx';
-import type { Draft } from '../../../sync/useDraft.ts';
+import type { Draft } from '../../../sync/drafts/useDraft.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -19,7 +19,7 @@ import { FitPanel } from '../plan/FitPanel.tsx';
 import { groupNames } from '../plan/lanes.ts';
 import { SessionTimeline } from '../plan/SessionTimeline.tsx';
 import { TotalsChart } from '../plan/TotalsChart.tsx';
-import { usePlanned } from '../plan/usePlanned.ts';
+import { PlanSession } from '../plan/PlanSession.tsx';
 import { WarningsPanel } from '../plan/WarningsPanel.tsx';
 import { placeToAdd, putDown, withBlock, withRounds } from './arrange.ts';
 import { firstComboOf, useComboNames } from '../useComboNames.ts';
@@ -67,7 +67,6 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
       if (place) setChosen(Number(place[1]));
     },
   });
-  const planned = usePlanned(session);
   const keep = useKeeping();
   const nameOf = useComboNames();
   const choose = useStable(setChosen);
@@ -88,95 +87,100 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
   );
 
   return (
-    <div className="min-w-0 flex-1 px-8 py-5">
-      <SessionHead
-        id={id}
-        isKnown={isKnown}
-        session={session}
-        draft={draft}
-        saving={saving}
-        seconds={planned.seconds}
-        warnings={planned.warnings.length}
-        errors={errors}
-        onChange={change}
-        onDraft={() => setDrafting(true)}
-      />
-      {saving.stale && (
-        <StaleNotice
-          stale={saving.stale}
-          fields={SESSION_FIELDS}
-          onMine={saving.saveMine}
-          onTheirs={saving.takeTheirs}
+    <PlanSession session={session}>
+      <div className="min-w-0 flex-1 px-8 py-5">
+        <SessionHead
+          id={id}
+          isKnown={isKnown}
+          session={session}
+          draft={draft}
+          saving={saving}
+          errors={errors}
+          onChange={change}
+          onDraft={() => setDrafting(true)}
         />
-      )}
-      <SessionTimeline id={id} session={session} chosen={at} comboName={nameOf} onChoose={choose} />
-      <Arrangeable onPutDown={(from, onto) => setRounds(putDown(rounds, from, onto))}>
-        <div className="mt-4 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">
-          <section aria-label="Rounds">
-            {errors.of('rounds') !== undefined && (
-              <p role="alert" className="font-semibold text-caution">
-                {errors.of('rounds')}
-              </p>
+        {saving.stale && (
+          <StaleNotice
+            stale={saving.stale}
+            fields={SESSION_FIELDS}
+            onMine={saving.saveMine}
+            onTheirs={saving.takeTheirs}
+          />
+        )}
+        <SessionTimeline id={id} session={session} chosen={at} comboName={nameOf} onChoose={choose} />
+        <Arrangeable onPutDown={(from, onto) => setRounds(putDown(rounds, from, onto))}>
+          <div className="mt-4 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">
+            <section aria-label="Rounds">
+              {errors.of('rounds') !== undefined && (
+                <p role="alert" className="font-semibold text-caution">
+                  {errors.of('rounds')}
+                </p>
+              )}
+              <RoundList
+                rounds={rounds}
+                chosen={at}
+                errors={errors}
+                onChoose={choose}
+                onChange={setRounds}
+                onKeep={keep}
+              />
+              {rounds.length === 0 && (
+                <p className="py-4 text-quiet">
+                  No rounds yet. Two minutes of pads and forty seconds of rest are a good beginning.
+                </p>
+              )}
+              <div className="mt-4 flex flex-wrap gap-3">
+                <Button
+                  onClick={() =>
+                    add(
+                      newRound(
+                        'pads',
+                        freeRoundId(rounds),
+                        firstComboOf(combos, gym.grades),
+                        gym.school.words,
+                      ),
+                    )
+                  }
+                >
+                  Add pads
+                </Button>
+                <Button onClick={() => add(newRound('shadow', freeRoundId(rounds), null))}>Add shadow</Button>
+              </div>
+              <div id="before-the-class" className="mt-6">
+                <WarningsPanel onPlace={showRound} />
+              </div>
+              <FromLibrary rounds={rounds} at={at} onChange={setRounds} onChoose={choose} />
+              <FitPanel rounds={rounds} onChange={setRounds} />
+            </section>
+            {open && (
+              <RoundEditor
+                key={open.id}
+                owner={id}
+                round={open}
+                path={`rounds.${at}`}
+                lead={session.lead}
+                errors={errors}
+                groups={groups}
+                onChange={setRound}
+                onKeep={keep}
+              />
             )}
-            <RoundList
-              rounds={rounds}
-              chosen={at}
-              errors={errors}
-              onChoose={choose}
-              onChange={setRounds}
-              onKeep={keep}
-            />
-            {rounds.length === 0 && (
-              <p className="py-4 text-quiet">
-                No rounds yet. Two minutes of pads and forty seconds of rest are a good beginning.
-              </p>
-            )}
-            <div className="mt-4 flex flex-wrap gap-3">
-              <Button
-                onClick={() =>
-                  add(
-                    newRound('pads', freeRoundId(rounds), firstComboOf(combos, gym.grades), gym.school.words),
-                  )
-                }
-              >
-                Add pads
-              </Button>
-              <Button onClick={() => add(newRound('shadow', freeRoundId(rounds), null))}>Add shadow</Button>
-            </div>
-            <div id="before-the-class" className="mt-6">
-              <WarningsPanel warnings={planned.warnings} onPlace={showRound} />
-            </div>
-            <FromLibrary rounds={rounds} at={at} onChange={setRounds} onChoose={choose} />
-            <FitPanel rounds={rounds} onChange={setRounds} />
-          </section>
-          {open && (
-            <RoundEditor
-              key={open.id}
-              owner={id}
-              round={open}
-              path={`rounds.${at}`}
-              lead={session.lead}
-              errors={errors}
-              groups={groups}
-              onChange={setRound}
-              onKeep={keep}
-            />
-          )}
-        </div>
-      </Arrangeable>
-      <Part title="In all" aside="about, for one fighter" className="mt-8">
-        <TotalsChart planned={planned} />
-      </Part>
-      <DraftSheet
-        open={isDrafting}
-        onClose={() => setDrafting(false)}
-        onTake={(drafted) => {
-          change(drafted);
-          setChosen(0);
-          setDrafting(false);
-        }}
-      />
-    </div>
+          </div>
+        </Arrangeable>
+        <Part title="In all" aside="about, for one fighter" className="mt-8">
+          <TotalsChart />
+        </Part>
+        <DraftSheet
+          open={isDrafting}
+          onClose={() => setDrafting(false)}
+          onTake={(drafted) => {
+            change(drafted);
+            setChosen(0);
+            setDrafting(false);
+          }}
+        />
+      </div>
+    </PlanSession>
   );
 }
 

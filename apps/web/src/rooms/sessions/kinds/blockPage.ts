@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
 import type { AnyBlockDto } from '@eurhythm/contract';
-import type { SettingsProps } from './settings.ts';
+import type { SettingsProps } from './fields/settings.ts';
 
 /** A field of a block's settings. `name` is its path in the block. */
 export type BlockField =

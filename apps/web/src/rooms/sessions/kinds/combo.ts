@@ -1,7 +1,7 @@
 import type { ComboBlockDto } from '@eurhythm/contract';
 import { toldNumber } from '../../../ui/numbers.ts';
 import type { BlockPage } from './blockPage.ts';
-import { ComboSettings } from './ComboSettings.tsx';
+import { ComboSettings } from './fields/ComboSettings.tsx';
 
 export const comboPage: BlockPage<ComboBlockDto> = {
   name: 'Combos',

@@ -1,6 +1,6 @@
 import type { FreeBlockDto } from '@eurhythm/contract';
 import type { BlockPage } from './blockPage.ts';
-import { FreeSettings } from './FreeSettings.tsx';
+import { FreeSettings } from './fields/FreeSettings.tsx';
 
 export const freePage: BlockPage<FreeBlockDto> = {
   name: 'Shadow',

@@ -5,13 +5,15 @@ import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef, useState } from 'react';
 import type { SessionTotals } from '@eurhythm/core/plan';
 import { clockText } from '@eurhythm/core/units';
+import { usePlanned } from './usePlanned.ts';
 
 register([BarChart, GridComponent, TitleComponent, TooltipComponent, SVGRenderer]);
 
 const PHASE_NAMES: Readonly<Record<string, string>> = { 'warm-up': 'warm-up', conditioning: 'condition' };
 
 /** Strikes by limb and by height, and the time of each phase, of the whole session. */
-export function TotalsChart({ planned }: { planned: SessionTotals }) {
+export function TotalsChart() {
+  const planned = usePlanned();
   const host = useRef<HTMLDivElement>(null);
   const chart = useRef<EChartsType | null>(null);
   const [isSeen, setSeen] = useState(false);

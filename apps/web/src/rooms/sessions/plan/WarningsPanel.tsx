@@ -1,16 +1,11 @@
-import type { SessionWarning } from '@eurhythm/core/plan';
 import { memo } from 'react';
 import { Part } from '../../../ui/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
+import { usePlanned } from './usePlanned.ts';
 
 /** What a coach would want to hear before the class. It informs; nothing is blocked. */
-export const WarningsPanel = memo(function WarningsPanel({
-  warnings,
-  onPlace,
-}: {
-  warnings: readonly SessionWarning[];
-  onPlace: (round: string) => void;
-}) {
+export const WarningsPanel = memo(function WarningsPanel({ onPlace }: { onPlace: (round: string) => void }) {
+  const { warnings } = usePlanned();
   return (
     <Part title="Before the class" aside={warnings.length === 0 ? '' : `${warnings.length} to look at`}>
       {warnings.length === 0 && (

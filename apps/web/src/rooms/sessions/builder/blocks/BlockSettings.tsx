@@ -1,7 +1,7 @@
 import type { AnyBlockDto } from '@eurhythm/contract';
-import { FieldsForm } from '../../kinds/FieldsForm.tsx';
+import { FieldsForm } from '../../kinds/fields/FieldsForm.tsx';
 import { pageOf } from '../../kinds/kinds.ts';
-import type { SettingsProps } from '../../kinds/settings.ts';
+import type { SettingsProps } from '../../kinds/fields/settings.ts';
 import { SharedSettings } from './SharedSettings.tsx';
 
 /** The settings of a block: those of its kind, and what every block has. */

@@ -1,14 +1,15 @@
 import { useState } from 'react';
-import type { Seconds } from '@eurhythm/core/units';
+import { sessionSeconds } from '@eurhythm/core/plan';
 import type { SaveSessionDto } from '@eurhythm/contract';
-import { UndoButtons } from '../../../../sync/UndoButtons.tsx';
-import type { Draft } from '../../../../sync/useDraft.ts';
+import { UndoButtons } from '../../../../sync/drafts/UndoButtons.tsx';
+import type { Draft } from '../../../../sync/drafts/useDraft.ts';
 import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
 import { Button, ButtonLink } from '../../../../ui/Button.tsx';
 import { WhenField } from '../../../../ui/DayFields.tsx';
 import { ChoiceField, TextField } from '../../../../ui/Field.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { RepeatSheet } from '../../calendar/RepeatSheet.tsx';
+import { usePlanned } from '../../plan/usePlanned.ts';
 import { FilesMenu } from '../../paper/FilesMenu.tsx';
 import { LEAD_CHOICES } from '../../choices.ts';
 import { ClassGroups } from './ClassGroups.tsx';
@@ -21,9 +22,6 @@ interface SessionHeadProps {
   readonly session: SaveSessionDto;
   readonly draft: Draft<SaveSessionDto>;
   readonly saving: Saving;
-  readonly seconds: Seconds;
-  /** How many things there are to look at before the class. */
-  readonly warnings: number;
   readonly errors: FieldErrors;
   onChange(changes: Partial<SaveSessionDto>): void;
   onDraft(): void;
@@ -31,7 +29,7 @@ interface SessionHeadProps {
 
 /** What a session is called, when it is and for whom; its running total; and where to go with it. */
 export function SessionHead(props: SessionHeadProps) {
-  const { id, isKnown, session, draft, saving, seconds, warnings, errors, onChange, onDraft } = props;
+  const { id, isKnown, session, draft, saving, errors, onChange, onDraft } = props;
   const [isRepeating, setRepeating] = useState(false);
   const remove = useRemoval(id, session, draft);
   return (
@@ -48,7 +46,9 @@ export function SessionHead(props: SessionHeadProps) {
         </div>
         <div className="flex flex-wrap items-center gap-2">
           <p className="mr-2">
-            <strong className="tabular font-heading text-3xl">{clockText(seconds)}</strong>{' '}
+            <strong className="tabular font-heading text-3xl">
+              {clockText(sessionSeconds(session.rounds))}
+            </strong>{' '}
             <span className="text-sm text-quiet">in all</span>
           </p>
           <UndoButtons draft={draft as Draft<unknown>} />
@@ -105,14 +105,7 @@ export function SessionHead(props: SessionHeadProps) {
           onChange={(groups) => onChange({ groups })}
         />
         <span className="flex items-center gap-4 whitespace-nowrap">
-          {warnings > 0 && (
-            <a
-              href="#before-the-class"
-              className="inline-flex min-h-11 items-center text-sm font-semibold text-caution underline underline-offset-4"
-            >
-              {warnings === 1 ? 'One thing' : `${warnings} things`} to look at before the class
-            </a>
-          )}
+          <ToLookAt />
           {isKnown && (
             <Button weight="bare" className="px-0!" onClick={remove}>
               Take the session out
@@ -129,5 +122,19 @@ export function SessionHead(props: SessionHeadProps) {
         />
       )}
     </>
+  );
+}
+
+/** How many things there are to look at before the class. */
+function ToLookAt() {
+  const { length } = usePlanned().warnings;
+  if (length === 0) return null;
+  return (
+    <a
+      href="#before-the-class"
+      className="inline-flex min-h-11 items-center text-sm font-semibold text-caution underline underline-offset-4"
+    >
+      {length === 1 ? 'One thing' : `${length} things`} to look at before the class
+    </a>
   );
 }

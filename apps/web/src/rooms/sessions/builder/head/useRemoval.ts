@@ -3,11 +3,11 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { SaveSessionDto, SheetView } from '@eurhythm/contract';
 import { get } from '../../../../server/api.ts';
-import { putting, takingOut } from '../../../../sync/letter.ts';
-import { SUBJECTS } from '../../../../sync/subjects.ts';
+import { putting, takingOut } from '../../../../sync/letters/letter.ts';
+import { SUBJECTS } from '../../../../sync/letters/subjects.ts';
 import { write } from '../../../../sync/useSync.ts';
 import { toastWithUndo } from '../../../../ui/toastWithUndo.ts';
-import { putDraft, type Draft } from '../../../../sync/useDraft.ts';
+import { putDraft, type Draft } from '../../../../sync/drafts/useDraft.ts';
 
 /** Takes a session out; undo brings it back with who was ticked at the door. One that was held stays, and says why. */
 export function useRemoval(id: string, session: SaveSessionDto, draft: Draft<SaveSessionDto>): () => void {

@@ -2,11 +2,11 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { SaveSessionDto, checkFields, type SessionView } from '@eurhythm/contract';
-import { putting } from '../../../../sync/letter.ts';
-import { SUBJECTS } from '../../../../sync/subjects.ts';
+import { putting } from '../../../../sync/letters/letter.ts';
+import { SUBJECTS } from '../../../../sync/letters/subjects.ts';
 import { useWrite } from '../../../../sync/useSync.ts';
 import { staleSave, type StaleSave } from '../../../../sync/StaleNotice.tsx';
-import type { Draft } from '../../../../sync/useDraft.ts';
+import type { Draft } from '../../../../sync/drafts/useDraft.ts';
 import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
 import { useShortcut } from '../../../../ui/useShortcut.ts';
 

@@ -1,0 +1,100 @@
+import { memo, useState } from 'react';
+import { numberOf, type Family, type Move, type MoveBook, type Side } from '@eurhythm/core/moves';
+import type { Choice } from '../../../ui/Field.tsx';
+import { Toggles } from '../../../ui/Toggles.tsx';
+import { PinHead, pinColour } from '../../../strip/PinHead.tsx';
+import { shapeOfFamily } from '../../../strip/stripLayout.ts';
+import { useBook } from '../../../server/gymData.ts';
+
+/** What a coach reaches for. */
+const KINDS = {
+  Hands: ['punch', 'open-hand', 'elbow'],
+  Legs: ['kick', 'knee'],
+  Guard: ['block', 'evasion', 'clinch'],
+  Feet: ['step', 'stance'],
+} as const satisfies Readonly<Record<string, readonly Family[]>>;
+type Kind = keyof typeof KINDS;
+const KIND_CHOICES: readonly Choice<Kind>[] = [
+  { value: 'Hands', label: 'Hands' },
+  { value: 'Legs', label: 'Legs' },
+  { value: 'Guard', label: 'Guard' },
+  { value: 'Feet', label: 'Feet' },
+];
+const SIDE_CHOICES: readonly Choice<Side>[] = [
+  { value: 'front', label: 'front' },
+  { value: 'rear', label: 'rear' },
+];
+
+interface MovePaletteProps {
+  /** Puts a move behind the chosen pin, or at the end of the line. */
+  onPut(word: string): void;
+}
+
+/** The moves of the book to be put on the strip by one press each, numbers before codes, as the gym calls them. */
+export const MovePalette = memo(function MovePalette({ onPut }: MovePaletteProps) {
+  const book = useBook();
+  const [kind, setKind] = useState<Kind>('Hands');
+  const [side, setSide] = useState<Side>('front');
+  const moves = [...book.moves.values()].filter((move) =>
+    (KINDS[kind] as readonly Family[]).includes(move.family),
+  );
+  return (
+    <div role="group" aria-label="Moves to put on the strip" className="border-b border-rule pb-2">
+      <div className="flex flex-wrap gap-1">
+        <Toggles
+          label="Which moves"
+          value={kind}
+          choices={KIND_CHOICES}
+          onChange={(value) => setKind(value)}
+        />
+        <span className="w-6" />
+        <Toggles
+          label="Which side"
+          value={side}
+          choices={SIDE_CHOICES}
+          onChange={(value) => setSide(value)}
+        />
+      </div>
+      <div className="flex flex-wrap gap-1 pt-1">
+        {moves
+          .flatMap((move) => choiceOf(move, side, book))
+          .map((choice) => (
+            <button
+              key={choice.word}
+              type="button"
+              title={choice.name}
+              aria-label={`${choice.word}: put ${choice.name}`}
+              onClick={() => onPut(choice.word)}
+              className="inline-flex min-h-11 items-center gap-1.5 rounded-md border border-rule bg-paper px-2 font-line hover:border-ink"
+            >
+              <svg width={16} height={16} viewBox="-8 -8 16 16" aria-hidden="true">
+                <PinHead pin={choice.pin} r={5.5} />
+              </svg>
+              <span style={{ color: pinColour(choice.pin) }}>{choice.word}</span>
+            </button>
+          ))}
+      </div>
+    </div>
+  );
+});
+
+/** The move as it is put from the wanted side; nothing when it is fixed to the other one or retired. */
+function choiceOf(move: Move & { retired?: boolean }, wanted: Side, book: MoveBook) {
+  if (move.retired || (move.side.kind === 'fixed' && move.side.side !== wanted)) return [];
+  const isSided = move.side.kind === 'free';
+  const side = isSided || move.side.kind === 'fixed' ? wanted : null;
+  const number = numberOf(book, move, side);
+  return [
+    {
+      word: number === undefined ? `${isSided ? `${wanted.charAt(0)}:` : ''}${move.code}` : String(number),
+      name: `${isSided ? `${wanted} ` : ''}${move.name.toLowerCase()}`,
+      pin: {
+        by: 'fighter' as const,
+        side,
+        shape: shapeOfFamily(move.family),
+        feint: false,
+        shout: false,
+      },
+    },
+  ];
+}

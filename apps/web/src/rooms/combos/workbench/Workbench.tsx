@@ -1,0 +1,214 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { PACE_FACTORS, type Finding } from '@eurhythm/core/body';
+import { otherLead, type Lead } from '@eurhythm/core/moves';
+import { ladder } from '@eurhythm/core/teach';
+import { BPM_LIMITS } from '@eurhythm/core/units';
+import type { SaveComboDto } from '@eurhythm/contract';
+import { UndoButtons } from '../../../sync/drafts/UndoButtons.tsx';
+import { StaleNotice } from '../../../sync/StaleNotice.tsx';
+import type { Draft } from '../../../sync/drafts/useDraft.ts';
+import { useFieldErrors } from '../../../server/useFieldErrors.ts';
+import { useStable } from '../../../ui/useStable.ts';
+import { useShortcut } from '../../../ui/useShortcut.ts';
+import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
+import { useHearing, type HearingWish } from '../../../floor/useHearing.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Part, Plain } from '../../../ui/Panel.tsx';
+import { BodySays } from './BodySays.tsx';
+import { ComboCard } from '../list/ComboCard.tsx';
+import { ComboHistory } from './ComboHistory.tsx';
+import { HearButton, HearWays } from './Hear.tsx';
+import { LineEditor } from '../line/LineEditor.tsx';
+import { LineStrip } from '../line/LineStrip.tsx';
+import { MovePalette } from '../line/MovePalette.tsx';
+import { TeachIt } from '../teach/TeachIt.tsx';
+import { useBodyReport } from './useBodyReport.ts';
+import { useDrawnLine } from '../line/useDrawnLine.ts';
+import { useLineEdits } from '../line/useLineEdits.ts';
+import { useMutedRule } from './useMutedRule.ts';
+import { useSavedCombo } from './useSavedCombo.ts';
+import { WorkbenchHead } from './WorkbenchHead.tsx';
+import { useBook, useCombos, useGym } from '../../../server/gymData.ts';
+
+/** What of a combo two coaches may have written differently. */
+const COMBO_FIELDS = {
+  title: 'Title',
+  line: 'Line',
+  bpm: 'Beats a minute',
+  number: 'Number',
+  notes: 'Notes',
+  focus: 'Focus',
+  bothLeads: 'Both leads',
+  cycleBeats: 'Beats a cycle',
+  contact: 'Contact',
+} as const;
+
+const NO_FINDINGS: readonly Finding[] = [];
+
+interface WorkbenchProps {
+  readonly id: string;
+  readonly isNew: boolean;
+  readonly combo: SaveComboDto;
+  readonly draft: Draft<SaveComboDto>;
+}
+
+/** One combo: its line, its strip, what the body says to it, and its card. */
+export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
+  const book = useBook();
+  const all = useCombos();
+  const gym = useGym();
+  const { school } = gym;
+  const errors = useFieldErrors();
+  const hearing = useHearing();
+  const [lead, setLead] = useState<Lead>('left');
+  const [loops, setLoops] = useState(false);
+  const [palette, setPalette] = useState(isNew);
+  const { analysis, report } = useBodyReport(combo, lead);
+  const drawn = useDrawnLine(analysis, combo, lead, book);
+
+  // The strip follows the keys within a frame; what is worked out from the line comes after it.
+  const told = useMemo(() => ({ combo, analysis, report, lead }), [combo, analysis, report, lead]);
+  const later = useDeferredValue(told);
+
+  const change = useStable((changes: Partial<SaveComboDto>): void => draft.change({ ...combo, ...changes }));
+  const saved = useSavedCombo({ id, isNew, combo, isReadable: analysis.ok, all, draft, errors });
+  useShortcut('mod+s', saved.trySave);
+  const { chosen, choosePlace, choosePin, put, editPin } = useLineEdits(combo.line, (line) =>
+    change({ line }),
+  );
+  const mute = useStable(useMutedRule(gym));
+  const keepForm = useStable(saved.keepForm);
+  const take = useStable((line: string, what: string): void => {
+    const before = combo.line;
+    change({ line });
+    toastWithUndo(`The line is now ${what}.`, () => change({ line: before }));
+  });
+  const hear = useStable((wish: Partial<HearingWish> = {}): void =>
+    hearing.hear({
+      line: combo.line,
+      lead,
+      bpm: combo.bpm,
+      words: school.words,
+      times: loops ? 'loop' : 'once',
+      ...wish,
+    }),
+  );
+  const isTempo = combo.bpm >= BPM_LIMITS.min && combo.bpm <= BPM_LIMITS.max;
+  const hearOrStop = (): void => {
+    if (hearing.state !== 'silent') hearing.stop();
+    else if (analysis.ok && isTempo) hear();
+  };
+  const rungs = ladder(combo.bpm, report?.fastestBpm ?? null, school.speed);
+
+  return (
+    <div className="min-w-0 flex-1 px-8 py-5">
+      <WorkbenchHead combo={combo}>
+        <Button onClick={() => setLead(otherLead(lead))}>Other lead</Button>
+        {(draft.isChanged || isNew) && <Button onClick={saved.trySave}>Save</Button>}
+        <HearButton hearing={hearing} disabled={!analysis.ok} onPress={hearOrStop} />
+      </WorkbenchHead>
+      {saved.stale && (
+        <StaleNotice
+          stale={saved.stale}
+          fields={COMBO_FIELDS}
+          onMine={saved.saveMine}
+          onTheirs={() => void saved.takeTheirs()}
+        />
+      )}
+      <LineEditor
+        value={combo.line}
+        analysis={later.analysis}
+        findings={later.report?.findings ?? NO_FINDINGS}
+        chosen={chosen}
+        onChange={(line) => change({ line })}
+        onHear={hearOrStop}
+      />
+      <LineStrip
+        drawn={drawn}
+        isStale={!analysis.ok}
+        report={report}
+        lead={lead}
+        beat={hearing.beat}
+        chosen={chosen?.index ?? null}
+        onChoose={choosePin}
+        onEdit={editPin}
+      />
+      <div className="mb-4">
+        <div className="flex flex-wrap items-center gap-x-2">
+          <HearWays
+            disabled={!analysis.ok || hearing.state === 'loading'}
+            loops={loops}
+            slow={rungs[0]}
+            fast={rungs.at(-1)}
+            onLoop={setLoops}
+            onHear={(bpm) => hear({ bpm })}
+          />
+          <UndoButtons draft={draft as Draft<unknown>} />
+          <Button weight="bare" aria-expanded={palette} onClick={() => setPalette(!palette)}>
+            {palette ? 'Put the moves away' : 'Moves to put on the strip'}
+          </Button>
+        </div>
+        {palette && <MovePalette onPut={put} />}
+      </div>
+      <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-2">
+        <div className="grid gap-y-6">
+          <Part
+            title="What the body says"
+            aside={drawn ? `${drawn.walk.strokes.length} strokes · ${drawn.beats} beats a cycle` : ''}
+          >
+            <BodySays
+              analysis={later.analysis}
+              report={later.report}
+              lead={later.lead}
+              pace={school.pace}
+              onPlace={choosePlace}
+              onMute={mute}
+            />
+          </Part>
+          <Part title="On the card" aside={draft.isChanged ? 'not saved yet' : isNew ? '' : 'saved'}>
+            <ComboCard combo={combo} errors={errors} onChange={change} />
+            <CardButtons isNew={isNew} draft={draft} saved={saved} />
+          </Part>
+        </div>
+        <div className="grid gap-y-6">
+          <Part title="Teach it">
+            {!later.analysis.ok && <Plain>Once the line can be read, its ways of teaching stand here.</Plain>}
+            {later.analysis.ok && (
+              <TeachIt
+                combo={later.combo}
+                lead={later.lead}
+                fastestBpm={later.report?.fastestBpm ?? null}
+                factor={PACE_FACTORS[school.pace]}
+                id={id}
+                onHear={hear}
+                onLead={setLead}
+                onTake={take}
+                onKeep={isNew ? undefined : keepForm}
+              />
+            )}
+          </Part>
+          {!isNew && <ComboHistory id={id} onRestore={(before) => draft.change(before)} />}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** What may be done with the card as a whole. */
+function CardButtons({
+  isNew,
+  draft,
+  saved,
+}: Pick<WorkbenchProps, 'isNew' | 'draft'> & { saved: ReturnType<typeof useSavedCombo> }) {
+  return (
+    <div className="mt-4 flex flex-wrap gap-3">
+      {!isNew && <Button onClick={saved.copy}>Copy</Button>}
+      {draft.isChanged && !isNew && <Button onClick={draft.clear}>Put back</Button>}
+      {!isNew && (
+        <Button weight="bare" onClick={saved.remove}>
+          Take out of the book
+        </Button>
+      )}
+    </div>
+  );
+}

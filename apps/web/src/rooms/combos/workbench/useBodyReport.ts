@@ -1,0 +1,35 @@
+import { useMemo } from 'react';
+import {
+  PACE_FACTORS,
+  analyseCombo,
+  audienceOf,
+  findFindings,
+  type BodyReport,
+  type ComboAnalysis,
+} from '@eurhythm/core/body';
+import type { Lead } from '@eurhythm/core/moves';
+import type { SaveComboDto } from '@eurhythm/contract';
+import { useBook, useGym } from '../../../server/gymData.ts';
+
+/** What the body says to a combo from one lead, in this gym; the report is null while the line cannot be read. */
+export function useBodyReport(
+  { line, bpm, gradeId }: Pick<SaveComboDto, 'line' | 'bpm' | 'gradeId'>,
+  lead: Lead,
+): { readonly analysis: ComboAnalysis; readonly report: BodyReport | null } {
+  const book = useBook();
+  const { grades, school } = useGym();
+  const analysis = useMemo(() => analyseCombo(line, book, lead), [line, book, lead]);
+  const report = useMemo(
+    () =>
+      analysis.ok
+        ? findFindings(analysis.walk, book, {
+            factor: PACE_FACTORS[school.pace],
+            bpm: bpm > 0 ? bpm : null,
+            audience: audienceOf(gradeId, grades, school.youth),
+            school,
+          })
+        : null,
+    [analysis, book, school, bpm, gradeId, grades],
+  );
+  return { analysis, report };
+}

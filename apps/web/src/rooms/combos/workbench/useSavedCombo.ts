@@ -1,0 +1,125 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import type { RecipeKind } from '@eurhythm/core/teach';
+import { SaveComboDto, checkFields, type ComboView } from '@eurhythm/contract';
+import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
+import { putting, takingOut } from '../../../sync/letters/letter.ts';
+import { staleSave, type StaleSave } from '../../../sync/StaleNotice.tsx';
+import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putDraft, type Draft } from '../../../sync/drafts/useDraft.ts';
+import { useWrite, write } from '../../../sync/useSync.ts';
+import type { FieldErrors } from '../../../server/useFieldErrors.ts';
+import { freeNumber, saveable } from '../list/newCombo.ts';
+
+interface Wanted {
+  readonly id: string;
+  readonly isNew: boolean;
+  readonly combo: SaveComboDto;
+  readonly isReadable: boolean;
+  /** All combos of the gym. */
+  readonly all: readonly ComboView[];
+  readonly draft: Draft<SaveComboDto>;
+  readonly errors: FieldErrors;
+}
+
+interface Save {
+  readonly written: SaveComboDto;
+  /** What was written by the time it was sent, as the draft has it. */
+  readonly draft: SaveComboDto;
+  readonly basedOn: number | undefined;
+}
+
+/** A form of a combo that is to become a combo of its own. */
+export interface KeptForm {
+  readonly kind: RecipeKind;
+  readonly step: number | null;
+  readonly line: string;
+  /** The grade that it is made for, where that is another one. */
+  readonly gradeId?: string;
+}
+
+/** Saving a combo, taking it out of the book, and beginning another one from it. */
+export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors }: Wanted) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const refresh = (): Promise<void> => client.invalidateQueries({ queryKey: ['combos'] });
+  const [stale, setStale] = useState<StaleSave<ComboView, SaveComboDto> | null>(null);
+  const page = isNew ? '/combos/new' : `/combos/${id}`;
+  const save = useWrite<ComboView, Save>(
+    ({ written, basedOn }) => putting(SUBJECTS.combo, `combos/${id}`, written, { basedOn, page }),
+    {
+      onSuccess: async (saved, { draft: written }) => {
+        await refresh();
+        errors.show([]);
+        setStale(null);
+        const since = draft.settle(written, saved.version);
+        if (!since) draft.clear();
+        if (isNew) {
+          if (since) putDraft(`combo.${id}`, since);
+          draft.clear();
+          // Told only once its own page stands, so that nothing is pressed on a page that is about to go.
+          await navigate(`/combos/${id}`, { replace: true, flushSync: true });
+        }
+        toast(`${saved.grade} ${saved.number} is saved.`);
+      },
+      onError: (error, { written }) => {
+        const late = staleSave<ComboView, SaveComboDto>(error, written);
+        if (late) setStale(late);
+        else errors.showFailure(error);
+      },
+    },
+  );
+  const remove = useWrite(() => takingOut(SUBJECTS.combo, `combos/${id}`), {
+    onSuccess: async () => {
+      const before = all.find((each) => each.id === id);
+      const unsaved = draft.isChanged ? combo : null;
+      draft.clear();
+      await refresh();
+      toastWithUndo(`“${before?.title ?? combo.title}” is out of the book.`, async () => {
+        await write(putting(SUBJECTS.combo, `combos/${id}`, before ? saveable(before) : combo));
+        if (unsaved) putDraft(`combo.${id}`, unsaved);
+        await refresh();
+      });
+      void navigate('/combos');
+    },
+    onError: (error) => toast.error(error.message),
+  });
+  const beginFrom = (changes: Partial<SaveComboDto>): void => {
+    const begun = { ...combo, ...changes };
+    putDraft('combo.new', { ...begun, number: freeNumber(all, begun.gradeId) });
+    void navigate('/combos/new');
+  };
+  return {
+    stale,
+    /** Saves what was refused over what somebody else saved meanwhile. */
+    saveMine: (): void => {
+      if (stale) save.mutate({ written: stale.mine, draft: stale.mine, basedOn: stale.now.version });
+    },
+    /** Lets the draft go for what somebody else saved meanwhile. */
+    takeTheirs: async (): Promise<void> => {
+      setStale(null);
+      draft.clear();
+      await refresh();
+    },
+    trySave: (): void => {
+      const wrong = checkFields(SaveComboDto, combo);
+      errors.show(wrong);
+      if (wrong.length === 0 && isReadable)
+        save.mutate({ written: combo, draft: draft.value ?? combo, basedOn: draft.basedOn });
+      else if (wrong.length === 0)
+        toast.error('The line has a fault. Mend it, then save; nothing is lost meanwhile.');
+    },
+    remove: (): void => remove.mutate(),
+    copy: (): void => beginFrom({ title: `${combo.title}, again`.slice(0, 60), variant: null }),
+    /** Begins a form of this combo that follows its line until it is edited. */
+    keepForm: ({ kind, step, line, gradeId }: KeptForm): void =>
+      beginFrom({
+        title: `${combo.title}, ${kind}`.slice(0, 60),
+        line,
+        gradeId: gradeId ?? combo.gradeId,
+        variant: { parentId: id, kind, step },
+      }),
+  };
+}

@@ -1,0 +1,79 @@
+import type { ComboBlockDto } from '@eurhythm/contract';
+import { ChoiceField } from '../../../../ui/Field.tsx';
+import { NumberField } from '../../../../ui/TypedField.tsx';
+import { ComboPicker } from '../../builder/rounds/ComboPicker.tsx';
+import { CALL_CHOICES, PLAN_CHOICES, WORD_CHOICES } from '../../choices.ts';
+import { LeadPlan } from './LeadPlan.tsx';
+import type { SettingsProps } from './settings.ts';
+import { TempoFields } from './TempoFields.tsx';
+
+/** Settings of combos on a beat. */
+export function ComboSettings({ block, path, errors, groups, onChange }: SettingsProps<ComboBlockDto>) {
+  const lanes = block.lanes ?? [];
+  const shown = [...groups, ...lanes.map((lane) => lane.group).filter((group) => !groups.includes(group))];
+  const idsOf = (group: string): string[] =>
+    lanes.find((lane) => lane.group === group)?.combos.flatMap((ref) => ref.comboId ?? []) ?? [];
+  const setLane = (group: string, ids: readonly string[]): void => {
+    const others = lanes.filter((lane) => lane.group !== group);
+    const own = ids.length > 0 ? [{ group, combos: ids.map((comboId) => ({ comboId })) }] : [];
+    onChange({ ...block, lanes: [...others, ...own] });
+  };
+  return (
+    <>
+      <LeadPlan
+        value={block.leadPlan}
+        choices={PLAN_CHOICES}
+        onChange={(leadPlan) => onChange({ ...block, leadPlan })}
+      />
+      <div className="grid grid-cols-6 gap-3 pt-3">
+        <NumberField
+          label="Beats a minute"
+          className="col-span-2"
+          inputMode="numeric"
+          value={block.bpm}
+          error={errors.of(`${path}.bpm`)}
+          onChange={(bpm) => onChange({ ...block, bpm })}
+        />
+        <NumberField
+          label="Times each combo"
+          className="col-span-2"
+          inputMode="numeric"
+          value={block.cyclesEach}
+          error={errors.of(`${path}.cyclesEach`)}
+          onChange={(cyclesEach) => onChange({ ...block, cyclesEach })}
+        />
+        <ChoiceField
+          label="Called by"
+          className="col-span-2"
+          value={block.words}
+          choices={WORD_CHOICES}
+          onChange={(value) => onChange({ ...block, words: value })}
+        />
+        <ChoiceField
+          label="Calls"
+          className="col-span-6"
+          value={block.calls}
+          choices={CALL_CHOICES}
+          onChange={(value) => onChange({ ...block, calls: value })}
+        />
+      </div>
+      <TempoFields {...{ block, path, errors, onChange }} />
+      <ComboPicker
+        label="Combos, in the order of their calls"
+        chosen={block.combos.flatMap((ref) => ref.comboId ?? [])}
+        error={errors.of(`${path}.combos`) ?? errors.under(`${path}.combos`)[0]?.message}
+        onChange={(ids) => onChange({ ...block, combos: ids.map((comboId) => ({ comboId })) })}
+      />
+      {shown.map((group) => (
+        <ComboPicker
+          key={group}
+          label={idsOf(group).length > 0 ? `${group} do instead` : `${group} do the same`}
+          add={`Own combo for ${group}`}
+          chosen={idsOf(group)}
+          error={errors.under(`${path}.lanes.${lanes.findIndex((lane) => lane.group === group)}`)[0]?.message}
+          onChange={(ids) => setLane(group, ids)}
+        />
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,57 @@
+import { useLayoutEffect, useState, type ReactNode } from 'react';
+import { toast } from 'sonner';
+import type { ClassFacts } from '@eurhythm/core/plan';
+import { rightBlock, type FighterView, type GymView, type SaveSessionDto } from '@eurhythm/contract';
+import { useBookView, useCombos, useFighters, useGym } from '../../../server/gymData.ts';
+import { NOT_YET, Planned } from './usePlanned.ts';
+import { coreWork } from '../../../workers/coreWork.ts';
+
+/**
+ * Adds a session up and looks for what a coach would want to hear before the class, in a thread of its own.
+ * Only what asks for the answer with `usePlanned` is drawn anew when it comes; the last one stands meanwhile.
+ */
+export function PlanSession({ session, children }: { session: SaveSessionDto; children: ReactNode }) {
+  const { lead, rounds, groups } = session;
+  const { items, numbers } = useBookView();
+  const combos = useCombos();
+  const gym = useGym();
+  const fighters = useFighters();
+  const [planned, setPlanned] = useState(NOT_YET);
+  // Before the page is painted, so that the thread works while it is.
+  useLayoutEffect(() => {
+    const retired = items.filter((move) => move.retired).map((move) => move.code);
+    coreWork().ground({ book: { items, numbers }, combos, retired }).catch(tellFailure);
+  }, [items, numbers, combos]);
+  useLayoutEffect(() => {
+    let isWanted = true;
+    const right = rounds.map((round) => ({ ...round, blocks: round.blocks.map(rightBlock) }));
+    coreWork()
+      .plan({ lead, rounds: right }, factsOf(groups ?? [], gym, fighters))
+      .then((answer) => isWanted && setPlanned(answer), tellFailure);
+    return () => {
+      isWanted = false;
+    };
+  }, [lead, rounds, groups, gym, fighters, items, numbers, combos]);
+  return <Planned value={planned}>{children}</Planned>;
+}
+
+const tellFailure = (error: Error): unknown => toast.error(error.message, { id: 'not-planned' });
+
+/** Who comes, and what the gym has. */
+function factsOf(
+  groups: NonNullable<SaveSessionDto['groups']>,
+  { grades, school }: GymView,
+  fighters: readonly FighterView[],
+): ClassFacts {
+  const known = groups.map(({ name, gradeIds }) => ({
+    name,
+    bands: grades.filter((grade) => gradeIds.includes(grade.id)).map((grade) => grade.band),
+    people: fighters.filter((fighter) => fighter.fit && gradeIds.includes(fighter.gradeId)).length,
+  }));
+  return {
+    groups: known,
+    bands: known.length > 0 ? known.flatMap((group) => group.bands) : ['adults'],
+    floorSteps: school.floorSteps,
+    kit: school.kit,
+  };
+}

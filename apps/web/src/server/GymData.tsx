@@ -1,0 +1,31 @@
+import { useQuery } from '@tanstack/react-query';
+import { Outlet } from 'react-router';
+import { Plain } from '../ui/Panel.tsx';
+import { BookContext, BookViewContext, CombosContext, GymContext } from './gymData.ts';
+import { queries } from './queries.ts';
+
+/** The rooms that need the book, the combos and the gym, once all of them are here; or why they are not. */
+export function GymData() {
+  const moves = useQuery(queries.moves());
+  const book = useQuery(queries.book());
+  const combos = useQuery(queries.combos());
+  const gym = useQuery(queries.gym());
+  if (moves.data && book.data && combos.data && gym.data)
+    return (
+      <BookViewContext value={moves.data}>
+        <BookContext value={book.data}>
+          <CombosContext value={combos.data}>
+            <GymContext value={gym.data}>
+              <Outlet />
+            </GymContext>
+          </CombosContext>
+        </BookContext>
+      </BookViewContext>
+    );
+  const failed = [moves, combos, gym].find(({ error }) => error);
+  return failed ? (
+    <div className="px-8">
+      <Plain>{failed.error!.message}</Plain>
+    </div>
+  ) : null;
+}

@@ -1,0 +1,20 @@
+import { Redo2, Undo2 } from 'lucide-react';
+import { IconButton } from '../../ui/Button.tsx';
+import type { Draft } from './useDraft.ts';
+import { useShortcut } from '../../ui/useShortcut.ts';
+
+/** Undo and redo of a draft, by buttons, and by keys while no text is being written. */
+export function UndoButtons({ draft }: { draft: Draft<unknown> }) {
+  useShortcut('mod+z', draft.undo, 'not-in-text');
+  useShortcut('mod+y', draft.redo, 'not-in-text');
+  return (
+    <div className="flex">
+      <IconButton label="Undo" disabled={!draft.canUndo} onClick={draft.undo}>
+        <Undo2 size={18} />
+      </IconButton>
+      <IconButton label="Redo" disabled={!draft.canRedo} onClick={draft.redo}>
+        <Redo2 size={18} />
+      </IconButton>
+    </div>
+  );
+}
