@@ -1,4 +1,5 @@
 import { Check, ChevronDown } from 'lucide-react';
+import { drawnOnChange } from './drawnOnChange.tsx';
 import { Checkbox, Select } from 'radix-ui';
 import {
   useId,
@@ -103,7 +104,11 @@ interface ChoiceFieldProps<T extends string> extends Labelled {
 const SIGN = 'is ';
 
 /** One of some choices. They are drawn while they may be asked for: a page has many of these fields, and lists are long. */
-export function ChoiceField<T extends string>({
+export function ChoiceField<T extends string>(props: ChoiceFieldProps<T>) {
+  return <ChoiceBox {...(props as unknown as ChoiceFieldProps<string>)} />;
+}
+
+const ChoiceBox = drawnOnChange(function ChoiceBox({
   label,
   error,
   hint,
@@ -112,7 +117,7 @@ export function ChoiceField<T extends string>({
   choices,
   disabled = false,
   onChange,
-}: ChoiceFieldProps<T>) {
+}: ChoiceFieldProps<string>) {
   const id = useId();
   const [isOpen, setOpen] = useState(false);
   const [hasFocus, setFocus] = useState(false);
@@ -166,7 +171,7 @@ export function ChoiceField<T extends string>({
       </Select.Root>
     </FieldFrame>
   );
-}
+});
 
 interface TickFieldProps {
   readonly label: string;
@@ -177,7 +182,11 @@ interface TickFieldProps {
 }
 
 /** A box to tick. */
-export function TickField({ label, className = '', ...rest }: TickFieldProps) {
+export const TickField = drawnOnChange(function TickField({
+  label,
+  className = '',
+  ...rest
+}: TickFieldProps) {
   const id = useId();
   return (
     <span className={`inline-flex min-h-11 items-center gap-2 ${className}`}>
@@ -185,7 +194,7 @@ export function TickField({ label, className = '', ...rest }: TickFieldProps) {
       <label htmlFor={id}>{label}</label>
     </span>
   );
-}
+});
 
 /** The box alone, for a place that has a label of its own. */
 export function TickBox({

@@ -1,4 +1,5 @@
 import { Slider } from 'radix-ui';
+import { drawnOnChange } from './drawnOnChange.tsx';
 
 interface SliderFieldProps {
   readonly label: string;
@@ -12,7 +13,7 @@ interface SliderFieldProps {
 }
 
 /** A value along a line, moved by pointer or arrows. */
-export function SliderField({
+export const SliderField = drawnOnChange(function SliderField({
   label,
   min,
   max,
@@ -41,4 +42,4 @@ export function SliderField({
       />
     </Slider.Root>
   );
-}
+});

@@ -1,4 +1,5 @@
 import { ToggleGroup } from 'radix-ui';
+import { drawnOnChange } from './drawnOnChange.tsx';
 import type { Choice } from './Field.tsx';
 
 interface TogglesProps<T extends string> {
@@ -10,13 +11,17 @@ interface TogglesProps<T extends string> {
 }
 
 /** A few choices side by side, one of which is on. */
-export function Toggles<T extends string>({
+export function Toggles<T extends string>(props: TogglesProps<T>) {
+  return <ToggleRow {...(props as unknown as TogglesProps<string>)} />;
+}
+
+const ToggleRow = drawnOnChange(function ToggleRow({
   label,
   value,
   choices,
   className = '',
   onChange,
-}: TogglesProps<T>) {
+}: TogglesProps<string>) {
   return (
     <ToggleGroup.Root
       type="single"
@@ -39,4 +44,4 @@ export function Toggles<T extends string>({
       ))}
     </ToggleGroup.Root>
   );
-}
+});
