@@ -47,6 +47,47 @@ describe('combos', () => {
     });
     expect(Array.isArray(body.findings)).toBe(true);
   });
+  const analysed = async (line: string, more: object = {}) =>
+    (await call('POST', 'combos/analyse', { line, lead: 'left', pace: 'sharp', ...more })).body;
+  it('tells how fast a line can follow itself, and has no limit for a single stroke but that', async () => {
+    const lone = await analysed('r:round');
+    expect([lone.fastestBpm, lone.limit]).toEqual([null, null]);
+    expect(lone.repeat).toMatchObject({ beats: 4, fastestBpm: 333, limit: { fromStroke: 0, toStroke: 0 } });
+    expect((await analysed('r:round', { cycleBeats: 1 })).repeat).toMatchObject({ beats: 1, fastestBpm: 83 });
+    expect((await analysed('1 2 3', { beatsPerBar: 3 })).repeat.beats).toBe(3);
+    const fast = await analysed('r:round', { cycleBeats: 1, bpm: 120 });
+    expect(fast.findings[0]).toMatchObject({ rule: 'too-fast', strokes: [0, 0] });
+  });
+  it.each([
+    ['1 2', { lead: 'left', facing: 0, place: { forward: 0, left: 0 }, stance: 'fighting' }],
+    ['1 angle', { lead: 'left', facing: 0, place: { forward: 0.7, left: 0.7 } }],
+    ['half', { lead: 'left', facing: 180 }],
+    ['threeq', { lead: 'right', facing: -90 }],
+    ['1 2> horse', { lead: 'right', place: { forward: 1, left: 0 }, stance: 'horse' }],
+  ])('%s ends as it does', async (line, end) => expect((await analysed(line)).end).toMatchObject(end));
+  it.each([
+    ['2> 2> 2> 2>', 114],
+    ['1> 1> 1>', 114],
+    ['in in in in', 114],
+    ['2 f:backfist', 300],
+  ])('%s is done no faster than %d a minute', async (line, most) => {
+    expect((await analysed(line, { pace: 'club' })).fastestBpm).toBeLessThanOrEqual(most);
+  });
+  it.each([
+    ['r:jab', 'side-ignored'],
+    ['1 in', 'drifts'],
+  ])('%s is told: %s', async (line, rule) => {
+    expect((await analysed(line)).findings.map((each: { rule: string }) => each.rule)).toContain(rule);
+  });
+  it('refuses a bar and a cycle that are none', async () => {
+    for (const wrong of [
+      { beatsPerBar: 0 },
+      { beatsPerBar: 2.5 },
+      { cycleBeats: 65 },
+      { cycleBeats: 'long' },
+    ])
+      expect((await call('POST', 'combos/analyse', { line: '1', lead: 'left', ...wrong })).status).toBe(400);
+  });
   it('tells every fault of a line with 200', async () => {
     const { status, body } = await call('POST', 'combos/analyse', { line: '1 rund 42', lead: 'left' });
     expect(status).toBe(200);

@@ -34,6 +34,12 @@ export function analysisView(
       to: stroke.to,
     })),
     endLead: walk.end.lead,
+    end: {
+      lead: walk.end.lead,
+      facing: walk.end.facing,
+      place: { forward: walk.end.place.forward, left: 0 - walk.end.place.right },
+      stance: walk.end.stance,
+    },
     leadChanges: walk.leadChanges.map(({ beat, to, how }) => ({ beat: fractionToText(beat), to, how })),
     ...findFindings(walk, book, settings),
   };

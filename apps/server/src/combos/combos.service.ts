@@ -7,6 +7,7 @@ import {
 } from '@nestjs/common';
 import { PACE_FACTORS, analyseCombo, audienceOf } from '@eurhythm/core/body';
 import { parseLine, type LineError } from '@eurhythm/core/line';
+import { cycleLength } from '@eurhythm/core/rounds';
 import { followsParent, makeVariant } from '@eurhythm/core/teach';
 import type {
   AnalyseComboDto,
@@ -60,7 +61,8 @@ export class CombosService {
       .orderBy(asc(grades.position), asc(combos.number));
   }
 
-  async analyse({ line, lead, pace, bpm, gradeId }: AnalyseComboDto): Promise<AnalysisView> {
+  async analyse(asked: AnalyseComboDto): Promise<AnalysisView> {
+    const { line, lead, pace, bpm, gradeId } = asked;
     const [book, { school, grades: order }] = await Promise.all([this.moves.book(), this.gym.gym()]);
     const settings = {
       factor: PACE_FACTORS[pace ?? school.pace],
@@ -68,7 +70,9 @@ export class CombosService {
       audience: audienceOf(gradeId, order, school.youth),
       school,
     };
-    return analysisView(analyseCombo(line, book, lead), line, book, settings);
+    const analysis = analyseCombo(line, book, lead);
+    const cycleBeats = analysis.ok ? cycleLength(analysis.walk, lead, asked) : undefined;
+    return analysisView(analysis, line, book, { ...settings, ...(cycleBeats ? { cycleBeats } : {}) });
   }
 
   /** Refuses a line that cannot be read, with the grammar's own faults. */

@@ -9,7 +9,9 @@ export function tellStrip(walk: Walk, lead: Lead): string {
       `beat ${Number((toNumber(beat) + 1).toFixed(2))}:`,
       stroke.by === 'holder' ? 'holder,' : '',
       stroke.feint ? 'feint,' : '',
-      move.side.kind === 'free' && side !== null ? side : '',
+      move.side.kind === 'free' || (move.side.kind === 'directed' && stroke.side !== null)
+        ? (side ?? '')
+        : '',
       move.name.toLowerCase(),
       level ?? '',
       after.lead === before.lead ? '' : `to ${after.lead} lead`,

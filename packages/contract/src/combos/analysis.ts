@@ -11,10 +11,17 @@ import {
   IsShaped,
   IsTempo,
   IsText,
+  IsWholeWithin,
+  IsWithin,
   IsYesNo,
   MayBeMissing,
+  MayBeNull,
   OrNull,
 } from '../rules/index.ts';
+
+/** Beats in a bar, and in one time through. */
+export const BAR_LIMITS = { min: 1, max: 12 } as const;
+export const CYCLE_LIMITS = { min: 1, max: 64 } as const;
 
 export const PACES = ['novice', 'club', 'sharp'] as const;
 
@@ -32,6 +39,16 @@ export class AnalyseComboDto {
   @MayBeMissing()
   @IsTempo()
   bpm?: number;
+
+  /** Beats in a bar, to which the length of one time through is rounded up. */
+  @MayBeMissing()
+  @IsWholeWithin('the bar', BAR_LIMITS.min, BAR_LIMITS.max, 'beats')
+  beatsPerBar?: number;
+
+  /** Length of one time through, where the coach sets it. */
+  @MayBeNull()
+  @IsWithin('the cycle', CYCLE_LIMITS.min, CYCLE_LIMITS.max, 'beats')
+  cycleBeats?: number | null;
 
   /** For whom the line is; without it nobody's limits are asked. */
   @MayBeMissing()
@@ -137,6 +154,46 @@ export class LimitView {
   readonly reason!: string;
 }
 
+/** How fast the line can follow itself. */
+export class RepeatView {
+  /** From the start of one time through to the next. */
+  @IsAmount()
+  readonly beats!: number;
+
+  @OrNull()
+  @IsCount()
+  readonly fastestBpm!: number | null;
+
+  @OrNull()
+  @IsShaped(() => LimitView)
+  readonly limit!: LimitView | null;
+}
+
+/** Steps from where the line began: toward the opponent, and to the fighter's left. */
+export class PlaceView {
+  @IsAmount()
+  readonly forward!: number;
+
+  @IsAmount()
+  readonly left!: number;
+}
+
+/** How the fighter stands at the end. */
+export class EndView {
+  @IsAmong(LEADS)
+  readonly lead!: 'left' | 'right';
+
+  /** Degrees away from the opponent, clockwise from above. */
+  @IsAmount()
+  readonly facing!: number;
+
+  @IsShaped(() => PlaceView)
+  readonly place!: PlaceView;
+
+  @IsText()
+  readonly stance!: string;
+}
+
 /** A line that was read. */
 export class ReadLineView {
   @IsYesNo()
@@ -151,6 +208,9 @@ export class ReadLineView {
   @IsAmong(LEADS)
   readonly endLead!: 'left' | 'right';
 
+  @IsShaped(() => EndView)
+  readonly end!: EndView;
+
   @IsListed(() => LeadChangeView)
   readonly leadChanges!: readonly LeadChangeView[];
 
@@ -161,6 +221,10 @@ export class ReadLineView {
   @OrNull()
   @IsShaped(() => LimitView)
   readonly limit!: LimitView | null;
+
+  @OrNull()
+  @IsShaped(() => RepeatView)
+  readonly repeat!: RepeatView | null;
 
   @IsListed(() => FindingView)
   readonly findings!: readonly FindingView[];

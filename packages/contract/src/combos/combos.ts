@@ -16,6 +16,7 @@ import {
   MayBeMissing,
   MayBeNull,
 } from '../rules/index.ts';
+import { BAR_LIMITS, CYCLE_LIMITS } from './analysis.ts';
 
 /** A combo that is a form of another one: it follows that one's line until its own is edited. */
 export class VariantDto implements VariantRecipe {
@@ -29,9 +30,6 @@ export class VariantDto implements VariantRecipe {
   @IsWholeWithin('the step', 0, 200, '')
   step: number | null = null;
 }
-
-/** Beats in a bar. */
-export const BAR_LIMITS = { min: 1, max: 12 } as const;
 
 export class SaveComboDto {
   @IsOwnId('the grade')
@@ -67,7 +65,7 @@ export class SaveComboDto {
 
   /** Length of one time through; without it the last impact and its recovery, rounded up to the bar. */
   @MayBeNull()
-  @IsWithin('the cycle', 1, 64, 'beats')
+  @IsWithin('the cycle', CYCLE_LIMITS.min, CYCLE_LIMITS.max, 'beats')
   cycleBeats: number | null = null;
 
   /** Contact with a partner, round by round, in percent of full power; empty when nothing is planned. */

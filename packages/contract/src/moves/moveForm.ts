@@ -8,14 +8,7 @@ export function moveFromForm(code: string, form: SaveMoveDto): Move {
     ...same,
     code,
     say: { long: sayLong, short: sayShort },
-    side:
-      side === 'front' || side === 'rear'
-        ? { kind: 'fixed', side }
-        : side === 'free-front'
-          ? { kind: 'free', usual: 'front' }
-          : side === 'free-rear'
-            ? { kind: 'free', usual: 'rear' }
-            : { kind: side },
+    side: sideOf(side),
     step: { forward, right },
     surface: surface === '' ? null : surface,
     target: target === '' ? null : target,
@@ -31,7 +24,7 @@ export function formFromMove(move: Move): SaveMoveDto {
     ...same,
     sayLong: say.long,
     sayShort: say.short,
-    side: side.kind === 'fixed' ? side.side : side.kind === 'free' ? `free-${side.usual}` : side.kind,
+    side: choiceOf(side),
     forward: step.forward,
     right: step.right,
     surface: surface ?? '',
@@ -41,4 +34,33 @@ export function formFromMove(move: Move): SaveMoveDto {
     cautions: [...cautions],
     aliases: [...aliases],
   };
+}
+
+type SideChoice = SaveMoveDto['side'];
+
+/** Each side of a move, as a form offers it. */
+const SIDE_OF: Readonly<Record<SideChoice, Move['side']>> = {
+  front: { kind: 'fixed', side: 'front' },
+  rear: { kind: 'fixed', side: 'rear' },
+  'free-front': { kind: 'free', usual: 'front' },
+  'free-rear': { kind: 'free', usual: 'rear' },
+  'over-front': { kind: 'directed', usual: 'front' },
+  'over-rear': { kind: 'directed', usual: 'rear' },
+  both: { kind: 'both' },
+  none: { kind: 'none' },
+};
+
+const sideOf = (choice: SideChoice): Move['side'] => SIDE_OF[choice];
+
+function choiceOf(side: Move['side']): SideChoice {
+  switch (side.kind) {
+    case 'fixed':
+      return side.side;
+    case 'free':
+      return `free-${side.usual}`;
+    case 'directed':
+      return `over-${side.usual}`;
+    default:
+      return side.kind;
+  }
 }

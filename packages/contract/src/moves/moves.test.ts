@@ -26,7 +26,10 @@ describe('a move as a form writes it', () => {
       'sayShort: The short spoken form is plain text of 1 to 30 characters, without < or >.',
     ],
     [{ limb: 'tail' }, 'limb: The limb is one of: hand, both-hands, leg, feet, body.'],
-    [{ side: 'left' }, 'side: The side is one of: front, rear, free-front, free-rear, both, none.'],
+    [
+      { side: 'left' },
+      'side: The side is one of: front, rear, free-front, free-rear, over-front, over-rear, both, none.',
+    ],
     [{ level: 'high' }, 'level: The level is one of: head, body, low.'],
     [{ out: 0 }, 'out: The time out goes from 0.05 to 3 seconds.'],
     [{ back: 3.1 }, 'back: The time back goes from 0 to 3 seconds.'],
@@ -63,6 +66,8 @@ describe('a move as a form writes it', () => {
     ['rear', { kind: 'fixed', side: 'rear' }],
     ['free-front', { kind: 'free', usual: 'front' }],
     ['free-rear', { kind: 'free', usual: 'rear' }],
+    ['over-front', { kind: 'directed', usual: 'front' }],
+    ['over-rear', { kind: 'directed', usual: 'rear' }],
     ['both', { kind: 'both' }],
     ['none', { kind: 'none' }],
   ] as const)('a side chosen as %s is kept as %j and shown the same', (chosen, side) => {

@@ -44,7 +44,16 @@ export const FAMILIES = [
   'stance',
 ] as const;
 export const LIMB_KINDS = ['hand', 'both-hands', 'leg', 'feet', 'body'] as const;
-export const MOVE_SIDES = ['front', 'rear', 'free-front', 'free-rear', 'both', 'none'] as const;
+export const MOVE_SIDES = [
+  'front',
+  'rear',
+  'free-front',
+  'free-rear',
+  'over-front',
+  'over-rear',
+  'both',
+  'none',
+] as const;
 export const LEVELS = ['head', 'body', 'low'] as const;
 export const SUPPORTS = ['both-feet', 'one-foot', 'airborne', 'ground'] as const;
 export const STANCES = ['fighting', 'square', 'long', 'back', 'horse', 'kneeling'] as const;
@@ -178,7 +187,7 @@ class SayView {
 }
 
 class MoveSideView {
-  @IsAmong(['fixed', 'free', 'both', 'none'])
+  @IsAmong(['fixed', 'free', 'directed', 'both', 'none'])
   readonly kind!: Move['side']['kind'];
 
   /** Of a fixed side. */
@@ -186,7 +195,7 @@ class MoveSideView {
   @IsAmong(['front', 'rear'])
   readonly side?: 'front' | 'rear';
 
-  /** Of a free one: the side that is meant when the line does not say. */
+  /** Of a free or a directed one: the side or shoulder that is meant when the line does not say. */
   @MayBeMissing()
   @IsAmong(['front', 'rear'])
   readonly usual?: 'front' | 'rear';

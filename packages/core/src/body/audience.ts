@@ -1,4 +1,4 @@
-import type { Move } from '../moves/index.ts';
+import { isSpin, isStrike, type Move } from '../moves/index.ts';
 
 /** What children of a band may do to a partner; what is false is told as a caution. */
 export interface YouthLimits {
@@ -8,6 +8,8 @@ export interface YouthLimits {
   readonly elbows: boolean;
   readonly spins: boolean;
   readonly jumps: boolean;
+  /** Hardest contact with a partner, in percent of full power; without it nobody said. */
+  readonly contact?: number | undefined;
 }
 
 /** A grade among the adult ones. Children stand with the lowest. */
@@ -68,4 +70,45 @@ export function audienceOf(
     return { grade: { name: grade.name, order, rank: order.indexOf(grade.id) }, youth: null };
   const own = limits.find((each) => each.gradeId === grade.id) ?? STRICT;
   return { grade: { name: grade.name, order, rank: 0 }, youth: { ...own, band: grade.name } };
+}
+
+/**
+ * What all of some bands may do together: the strictest of their limits; null when none of them is a band of children.
+ *
+ * @example
+ * strictestOf(['ebb'], [{ id: 'ebb', name: 'Ebb', band: 'adults' }], []) // null
+ */
+export function strictestOf(
+  gradeIds: readonly string[],
+  grades: readonly GymGrade[],
+  limits: readonly BandLimits[],
+): YouthLimits | null {
+  const bands = gradeIds.flatMap((id) => audienceOf(id, grades, limits).youth ?? []);
+  if (bands.length === 0) return null;
+  const all = (may: (band: YouthLimits) => boolean): boolean => bands.every(may);
+  const contacts = bands.flatMap(({ contact }) => (contact === undefined ? [] : [contact]));
+  return {
+    band: bands.map(({ band }) => band).join(', '),
+    headContact: all((band) => band.headContact),
+    knees: all((band) => band.knees),
+    elbows: all((band) => band.elbows),
+    spins: all((band) => band.spins),
+    jumps: all((band) => band.jumps),
+    ...(contacts.length > 0 ? { contact: Math.min(...contacts) } : {}),
+  };
+}
+
+/**
+ * What a band of children should not do to a partner, in the order of weight; null when it may.
+ *
+ * @example
+ * youthFault(walk('r:knee').strokes[0].move, 'body', { band: 'Drop', headContact: false, knees: false, elbows: false, spins: false, jumps: false }) // 'no knees'
+ */
+export function youthFault(move: Move, level: string | null, limits: YouthLimits): string | null {
+  if (!limits.knees && move.family === 'knee') return 'no knees';
+  if (!limits.elbows && move.family === 'elbow') return 'no elbows';
+  if (!limits.spins && isSpin(move)) return 'no spins';
+  if (!limits.jumps && move.support === 'airborne' && isStrike(move)) return 'no jumps';
+  if (!limits.headContact && isStrike(move) && level === 'head') return 'no contact to the head';
+  return null;
 }

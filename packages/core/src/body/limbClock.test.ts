@@ -1,11 +1,28 @@
 import fc from 'fast-check';
 import { parseLine } from '../line/index.ts';
 import { seededLineText } from '../line/testLines.ts';
-import { starterBook, type Lead } from '../moves/index.ts';
+import { STARTER_NUMBERS, moveBook, starterBook, type Lead } from '../moves/index.ts';
 import { seededRandom } from '../units/index.ts';
-import { PACE_FACTORS, limbClock, walkStance, type ClockResult, type OwnPace } from './index.ts';
+import {
+  PACE_FACTORS,
+  cleanTempo,
+  limbClock,
+  repeatClock,
+  walkStance,
+  type ClockResult,
+  type OwnPace,
+} from './index.ts';
 
-const book = starterBook();
+const starter = starterBook().moves;
+/** Beside the starter book: a whip that turns the hips back, and a kick in the flight of another. */
+const book = moveBook(
+  [
+    ...starter.values(),
+    { ...starter.get('backfist')!, code: 'whip', turn: -1 },
+    { ...starter.get('round')!, code: 'fly', support: 'airborne' },
+  ],
+  STARTER_NUMBERS,
+);
 function clock(
   text: string,
   factor: number = PACE_FACTORS.sharp,
@@ -33,7 +50,12 @@ describe('limbClock', () => {
     ['same leg', 'r:round r:round', round!.back + round!.out],
     ['same leg kept up', 'f:round ^f:side', 0.5 * round!.back + 0.5 * side!.out],
     ['hand, other hand, turning', '2 3', 0.16],
-    ['hand, other hand, not turning', '2 f:backfist', 0.26],
+    ['hand, other hand, no turn of the hips', '2 f:backfist', 0.16],
+    ['hand, other hand, the same turn', '2 f:whip', 0.26],
+    ['a whole step after a whole step', 'in in', 0.42],
+    ['a step through after one', '2> 2>', cross!.back + cross!.out + 0.08],
+    ['a switch after a step', 'in sw', 0.42],
+    ['two kicks of one flight', 'f:round r:fly', 0.22],
     ['hand, then leg of the same side', '2 r:knee', 0.6 * knee!.out],
     ['hand, then leg of the other side', '1 r:round', 0.85 * round!.out],
     ['kick, then hand', 'r:round 1', 0.8 * round!.back + 0.55 * jab!.out],
@@ -89,11 +111,77 @@ describe('limbClock', () => {
     expect(clock('1 o:1=2').limit).toMatchObject({ fromStroke: 0, toStroke: 2 });
   });
   it('limits nothing where nothing follows', () => {
-    expect(clock('1')).toEqual({ fastestBpm: 999, limit: null });
+    expect(clock('1')).toEqual({ fastestBpm: null, limit: null });
+    expect(clock('. o:2 1')).toEqual({ fastestBpm: null, limit: null });
   });
 
+  it('holds four steps through to four steps, whatever the hands do', () => {
+    const plain = clock('in in in in', PACE_FACTORS.club).fastestBpm!;
+    for (const text of ['2> 2> 2> 2>', '1> 1> 1>', '1> sw 1<', 'in-1> . in'])
+      expect(clock(text, PACE_FACTORS.club).fastestBpm!).toBeLessThanOrEqual(plain);
+    expect(clock('in+2>').limit).toMatchObject({ reason: 'the feet cannot do two things at once' });
+  });
+  it('lets both legs leave the floor for two kicks of one flight only', () => {
+    expect(clock('f:round=r:fly').fastestBpm).toBe(Math.floor(15 / 0.22));
+    expect(clock('f:round-r:round').fastestBpm!).toBeLessThan(clock('f:round-r:fly').fastestBpm!);
+  });
+
+  const again = (text: string, beats: number, factor = 1) => {
+    const parsed = parseLine(text, book);
+    if (!parsed.ok) throw new Error(text);
+    return repeatClock(walkStance(parsed.line, book, 'left'), beats, { factor });
+  };
+  it.each([
+    ['r:round', 4, 240 / (round!.back + round!.out)],
+    ['1', 1, 60 / (0.7 * jab!.back + jab!.out)],
+    ['1 2', 2, 120 / (0.7 * cross!.back + cross!.out)],
+    ['1 2', 4, 240 / (0.7 * cross!.back + cross!.out)],
+  ])('of %s every %d beats is held back by the next time through', (text, beats, bpm) => {
+    expect(again(text, beats).fastestBpm).toBe(Math.floor(bpm + 1e-9));
+  });
+  it('reckons in the change back to the first lead', () => {
+    const { fastestBpm, limit } = again('1 2>', 4);
+    expect(limit!.reason).toBe('the feet have to change back to left lead before it begins again');
+    expect(fastestBpm!).toBeLessThan(again('1 2', 4).fastestBpm!);
+  });
+  it('of a line repeated never allows what the line written twice does not', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom('1', '2', '3', 'r:round', 'weave', 'f:push', 'in out'), {
+          minLength: 1,
+          maxLength: 6,
+        }),
+        (words) => {
+          const text = words.join(' ');
+          const beats = text.split(' ').length;
+          const twice = exact(clock(`${text} ${text}`));
+          expect(Math.min(exact(clock(text)), exact(again(text, beats)))).toBe(twice);
+        },
+      ),
+    );
+  });
+  it.each([
+    [
+      { fastestBpm: 120, limit: null, repeat: null },
+      { bpm: 120, by: 'line' },
+    ],
+    [
+      { fastestBpm: 120, limit: null, repeat: { beats: 4, fastestBpm: 90, limit: null } },
+      { bpm: 90, by: 'repeat' },
+    ],
+    [
+      { fastestBpm: 80, limit: null, repeat: { beats: 4, fastestBpm: 90, limit: null } },
+      { bpm: 80, by: 'line' },
+    ],
+    [
+      { fastestBpm: null, limit: null, repeat: { beats: 4, fastestBpm: 90, limit: null } },
+      { bpm: 90, by: 'repeat' },
+    ],
+    [{ fastestBpm: null, limit: null, repeat: null }, null],
+  ] as const)('the clean tempo of %j is %j', (report, clean) => expect(cleanTempo(report)).toEqual(clean));
+
   const lines = fc.nat(20_000).map((seed) => seededLineText(seededRandom(seed)));
-  const exact = (result: ClockResult): number => result.fastestBpm ?? 0;
+  const exact = ({ fastestBpm, limit }: ClockResult): number => fastestBpm ?? (limit ? 0 : Infinity);
 
   it('is the same from the mirrored lead', () => {
     fc.assert(

@@ -1,5 +1,5 @@
 import { isLegStrike, isStrike, type Move } from '../moves/index.ts';
-import { subtract, toNumber, type Bpm, type Seconds } from '../units/index.ts';
+import { toNumber, type Bpm, type Seconds } from '../units/index.ts';
 import type { Walk, WalkedStroke } from './walkStance.ts';
 
 /** How quick a body is assumed to be; `factor` multiplies all times of the book, which are those at sharp pace. */
@@ -15,6 +15,7 @@ export const PAIR_CLASSES = [
   'hand-leg',
   'leg-hand',
   'leg-leg',
+  'feet-feet',
   'from-other',
   'to-other',
 ] as const;
@@ -56,9 +57,17 @@ export interface ClockLimit {
 }
 
 export interface ClockResult {
-  /** Fastest tempo at which every gap is long enough, rounded down; null when no tempo can save the line. */
+  /**
+   * Fastest tempo at which every gap is long enough, rounded down. Null when no tempo can save the line, which `limit`
+   * then tells, and null without a limit when a single stroke has none.
+   */
   readonly fastestBpm: Bpm | null;
   readonly limit: ClockLimit | null;
+}
+
+interface Times {
+  readonly out: Seconds;
+  readonly back: Seconds;
 }
 
 /** Added to `out` by a step through or back (engine §2). */
@@ -67,13 +76,14 @@ const STEP_TIME: Seconds = 0.08;
 const FEINT = 0.6;
 const TOUCH = 0.8;
 const THROUGH = 1.25;
-/** A line without any limit is still not danced faster than this. */
-const MOST_BPM: Bpm = 999;
-
-interface Times {
-  readonly out: Seconds;
-  readonly back: Seconds;
-}
+/** A whole step takes this long, whatever the hands do; and two kicks of one flight (engine §2). */
+const WHOLE_STEP: Seconds = 0.42;
+const FLIGHT: Seconds = 0.22;
+/** A switch of the feet on the spot, out and back: the call-back of the lead between two times through. */
+const SWITCH: Times = { out: 0.2, back: 0.1 };
+/** From hand to hand: with the hips turning back, and when they have turned that way already (engine §2). */
+const TURNING: Seconds = 0.16;
+const TURNED: Seconds = 0.26;
 
 interface Gap {
   readonly pair: PairClass;
@@ -105,37 +115,129 @@ export function strokeTimes({ move, stroke }: WalkedStroke, settings: ClockSetti
  * limbClock(walk('1 2'), { factor: 1 }).fastestBpm > 60 // true
  */
 export function limbClock(walk: Walk, settings: ClockSettings): ClockResult {
-  const own = walk.strokes.filter((stroke) => stroke.stroke.by === 'fighter');
-  const slowest = Math.max(...PAIR_CLASSES.map((pair) => factorOf(settings, pair)));
-  const longest =
-    slowest *
-    own.reduce((most, stroke) => {
-      const { out, back } = strokeTimes(stroke, settings);
-      return Math.max(most, out, back);
-    }, 0) *
-    2;
-  let fastest = MOST_BPM;
+  const own = ownStrokes(walk);
+  return tightest(pairsOf(own), longestGap(own, settings), settings);
+}
+
+/** Every stroke with all before it, the nearest first. */
+function* pairsOf(own: readonly WalkedStroke[]): Generator<TimedPair> {
+  for (const [j, later] of own.entries())
+    for (let i = j - 1; i >= 0; i--)
+      yield { earlier: own[i]!, later, beats: beatOf(later) - beatOf(own[i]!) };
+}
+
+interface TimedPair {
+  readonly earlier: WalkedStroke;
+  readonly later: WalkedStroke;
+  /** From the one impact to the other. */
+  readonly beats: number;
+}
+
+function ownStrokes(walk: Walk): WalkedStroke[] {
+  return walk.strokes.filter((stroke) => stroke.stroke.by === 'fighter');
+}
+
+const beatOf = ({ beat }: WalkedStroke): number => toNumber(beat);
+
+/** The tempo at which every pair has the time that it needs, and the pair that needs the most. */
+function tightest(pairs: Iterable<TimedPair>, longest: Seconds, settings: ClockSettings): ClockResult {
+  let fastest = Infinity;
   let limit: ClockLimit | null = null;
-  for (const [j, later] of own.entries()) {
-    for (let i = j - 1; i >= 0; i--) {
-      const earlier = own[i]!;
-      const beats = toNumber(subtract(later.beat, earlier.beat));
-      if ((60 * beats) / longest >= fastest) break; // further back there is only more time
-      if (beats === 0) {
-        const clash = togetherGap(earlier, later);
-        if (!clash) continue;
-        return { fastestBpm: null, limit: limitOf(earlier, later, clash.seconds, clash.reason) };
-      }
-      const gap = leastGap(earlier, later, settings);
-      const seconds = gap.seconds * factorOf(settings, gap.pair);
-      const bpm = (60 * beats) / seconds;
-      if (bpm < fastest) {
-        fastest = bpm;
-        limit = limitOf(earlier, later, seconds, gap.reason);
-      }
+  for (const { earlier, later, beats } of pairs) {
+    if (beats === 0) {
+      const clash = togetherGap(earlier, later);
+      if (!clash) continue;
+      return { fastestBpm: null, limit: limitOf(earlier, later, clash.seconds, clash.reason) };
+    }
+    // So far apart, no pair needs more time than what is known already.
+    if ((60 * beats) / longest >= fastest) continue;
+    const { seconds, reason } = neededGap(earlier, later, settings);
+    const bpm = (60 * beats) / seconds;
+    if (bpm < fastest) {
+      fastest = bpm;
+      limit = limitOf(earlier, later, seconds, reason);
     }
   }
-  return { fastestBpm: Math.floor(fastest + 1e-9), limit };
+  return { fastestBpm: limit && Math.floor(fastest + 1e-9), limit };
+}
+
+/** No pair of these strokes needs more time than this. */
+function longestGap(own: readonly WalkedStroke[], settings: ClockSettings): Seconds {
+  const slowest = Math.max(...PAIR_CLASSES.map((pair) => factorOf(settings, pair)));
+  const times = own.map((stroke) => strokeTimes(stroke, settings)).flatMap(({ out, back }) => [out, back]);
+  return slowest * Math.max(WHOLE_STEP, 2 * Math.max(0, ...times));
+}
+
+/** The fastest tempo at which a line can follow itself. */
+export interface RepeatClock extends ClockResult {
+  /** From the start of one time through to the next. */
+  readonly beats: number;
+}
+
+/**
+ * The largest tempo at which the strokes of one time through and those of the next keep the table, when one begins every
+ * `beats`. A line that ends in the other lead is called back in between, which takes a switch of the feet.
+ *
+ * @example
+ * repeatClock(walk('r:round'), 4, { factor: 1 }).fastestBpm // 333
+ */
+export function repeatClock(walk: Walk, beats: number, settings: ClockSettings): RepeatClock {
+  const own = ownStrokes(walk);
+  const [first, last] = [own[0], own.at(-1)];
+  if (!first || !last) return { beats, fastestBpm: null, limit: null };
+  const pairs = own.flatMap((later) =>
+    own.toReversed().map((earlier) => ({ earlier, later, beats: beats + beatOf(later) - beatOf(earlier) })),
+  );
+  const straight = tightest(pairs, longestGap(own, settings), settings);
+  if (walk.end.lead === first.before.lead || (straight.fastestBpm === null && straight.limit))
+    return { beats, ...straight };
+  const factor = factorOf(settings, 'feet-feet');
+  const change =
+    (0.4 * strokeTimes(last, settings).back +
+      SWITCH.out +
+      0.6 * SWITCH.back +
+      0.7 * strokeTimes(first, settings).out) *
+    factor;
+  const bpm = Math.floor((60 * (beats + beatOf(first) - beatOf(last))) / change + 1e-9);
+  if (straight.fastestBpm !== null && straight.fastestBpm <= bpm) return { beats, ...straight };
+  const reason = `the feet have to change back to ${first.before.lead} lead before it begins again`;
+  return { beats, fastestBpm: bpm, limit: limitOf(last, first, change, reason) };
+}
+
+/**
+ * The fastest tempo that is clean through the line and from one time through to the next, and which of the two it is;
+ * null where nothing limits it, or nothing can save it.
+ *
+ * @example
+ * cleanTempo({ fastestBpm: 120, limit: null, repeat: null }) // { bpm: 120, by: 'line' }
+ */
+export function cleanTempo({
+  fastestBpm,
+  limit,
+  repeat,
+}: ClockResult & { readonly repeat: RepeatClock | null }): {
+  readonly bpm: Bpm;
+  readonly by: 'line' | 'repeat';
+} | null {
+  if (fastestBpm === null && limit) return null;
+  const again = repeat?.fastestBpm ?? null;
+  if (fastestBpm !== null && (again === null || fastestBpm <= again)) return { bpm: fastestBpm, by: 'line' };
+  return again === null ? null : { bpm: again, by: 'repeat' };
+}
+
+/** Least time from one impact to a later one at this pace: the table, and the feet whatever the hands do. */
+function neededGap(
+  earlier: WalkedStroke,
+  later: WalkedStroke,
+  settings: ClockSettings,
+): { readonly seconds: Seconds; readonly reason: string } {
+  const [first, ...more] = [leastGap(earlier, later, settings), ...feetGap(earlier, later, settings)].map(
+    (gap) => ({
+      seconds: gap.seconds * factorOf(settings, gap.pair),
+      reason: gap.reason,
+    }),
+  );
+  return more.reduce((most, gap) => (gap.seconds > most.seconds ? gap : most), first!);
 }
 
 function limitOf(from: WalkedStroke, to: WalkedStroke, seconds: Seconds, reason: string): ClockLimit {
@@ -150,6 +252,36 @@ export function sharesLimb(a: WalkedStroke, b: WalkedStroke): boolean {
   if (a.limb === 'both-hands') return b.limb.endsWith('-hand') || b.limb === 'both-hands';
   if (b.limb === 'both-hands') return a.limb.endsWith('-hand');
   return a.limb === b.limb && a.limb !== 'holder';
+}
+
+/**
+ * Whether a stroke moves the stance: a step, a switch, a turn, a step through or back, a kick that lands elsewhere.
+ *
+ * @example
+ * movesFeet(walk('1>').strokes[0]) // true
+ */
+export function movesFeet({ move, stroke }: WalkedStroke): boolean {
+  const travels = move.step.forward !== 0 || move.step.right !== 0;
+  return (
+    stroke.step !== null ||
+    move.limb === 'feet' ||
+    move.lead === 'flips' ||
+    move.facing !== 0 ||
+    (travels && !stroke.feint)
+  );
+}
+
+/** The feet are a limb of their own: a whole step has to be done before the next begins. */
+function feetGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSettings): Gap[] {
+  if (!movesFeet(earlier) || !movesFeet(later)) return [];
+  const [a, b] = [strokeTimes(earlier, settings), strokeTimes(later, settings)];
+  return [
+    {
+      pair: 'feet-feet',
+      seconds: Math.max(WHOLE_STEP, a.back + b.out),
+      reason: 'one step has to be done before the feet can move again',
+    },
+  ];
 }
 
 function sameLimbGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSettings): Gap {
@@ -197,6 +329,8 @@ function leastGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSet
     };
   }
   if (from === 'hand') return to === 'hand' ? handToHand(earlier, later, b) : handToLeg(earlier, later, b);
+  if (to === 'leg' && later.move.support === 'airborne')
+    return { pair: 'leg-leg', seconds: FLIGHT, reason: 'both kicks land in one flight' };
   if (to === 'leg')
     return {
       pair: 'leg-leg',
@@ -217,17 +351,15 @@ function leastGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSet
 }
 
 function handToHand(earlier: WalkedStroke, later: WalkedStroke, { out }: Times): Gap {
-  return alternates(earlier, later)
-    ? {
-        pair: 'hand-hand',
-        seconds: Math.max(0.55 * out, 0.16),
-        reason: 'the hips turn from one hand to the other',
-      }
-    : {
-        pair: 'hand-hand',
-        seconds: Math.max(0.55 * out, 0.26),
-        reason: 'the hips do not turn from one hand to the other, so the arm goes alone',
-      };
+  // Only a hand that wants a turn of the hips which they have just made is held up by them.
+  const waits = turnOf(earlier) !== 0 && turnOf(earlier) === turnOf(later);
+  return {
+    pair: 'hand-hand',
+    seconds: Math.max(0.55 * out, waits ? TURNED : TURNING),
+    reason: waits
+      ? 'both turn the hips the same way, so the second arm goes alone'
+      : 'the hips turn from one hand to the other',
+  };
 }
 
 function handToLeg(earlier: WalkedStroke, later: WalkedStroke, { out }: Times): Gap {
@@ -250,6 +382,8 @@ function togetherGap(earlier: WalkedStroke, later: WalkedStroke): Omit<Gap, 'pai
   if (sharesLimb(earlier, later) && kindOf(earlier) !== 'other') {
     return { seconds: 0, reason: `the same ${earlier.limb.replace('-', ' ')} cannot land twice at once` };
   }
+  if (movesFeet(earlier) && movesFeet(later))
+    return { seconds: 0, reason: 'the feet cannot do two things at once' };
   const lifts = (stroke: WalkedStroke): boolean => isLegStrike(stroke.move);
   if (
     (lifts(earlier) || earlier.move.support === 'airborne') &&
@@ -258,12 +392,6 @@ function togetherGap(earlier: WalkedStroke, later: WalkedStroke): Omit<Gap, 'pai
     return { seconds: 0, reason: 'no foot would be left on the floor' };
   }
   return null;
-}
-
-/** Whether the hips turn one way and then the other: seen from above, by the side that works and whether it comes forward. */
-function alternates(earlier: WalkedStroke, later: WalkedStroke): boolean {
-  const [a, b] = [turnOf(earlier), turnOf(later)];
-  return a !== 0 && b !== 0 && a !== b;
 }
 
 /**

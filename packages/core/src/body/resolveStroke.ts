@@ -49,6 +49,8 @@ function settleSide(stroke: Stroke, { move, side }: BookEntry, state: FighterSta
       if (stroke.side !== null) return stroke.side;
       if (stroke.keptUp && state.raised !== null) return state.raised === state.lead ? 'front' : 'rear';
       return move.side.usual;
+    case 'directed':
+      return stroke.side ?? move.side.usual;
     case 'both':
     case 'none':
       return null;

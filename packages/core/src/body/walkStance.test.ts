@@ -70,7 +70,7 @@ describe('walkStance', () => {
   });
 
   it('tells each lead change and how it came', () => {
-    expect(walk('1 2> sw 1 2< half').leadChanges).toMatchObject([
+    expect(walk('1 2> sw 1 2< threeq').leadChanges).toMatchObject([
       { to: 'right', stroke: 1, how: 'step-through' },
       { to: 'left', stroke: 2, how: 'switch' },
       { to: 'right', stroke: 4, how: 'step-back' },
@@ -84,6 +84,31 @@ describe('walkStance', () => {
     expect(walk('quarter 1').comesHome).toBe(false);
     expect(walk('{quarter 1}x4').comesHome).toBe(true);
     expect(walk('half 1 half').comesHome).toBe(true);
+  });
+
+  it.each([
+    ['quarter', 'left', { lead: 'left', facing: 90 }],
+    ['quarter', 'right', { lead: 'right', facing: -90 }],
+    ['f:quarter', 'left', { lead: 'left', facing: -90 }],
+    ['half', 'left', { lead: 'left', facing: 180 }],
+    ['half', 'right', { lead: 'right', facing: 180 }],
+    ['threeq', 'left', { lead: 'right', facing: -90 }],
+    ['f:threeq', 'left', { lead: 'right', facing: 90 }],
+    ['threeq', 'right', { lead: 'left', facing: 90 }],
+    ['angle', 'left', { lead: 'left', facing: 0, place: { forward: 0.7, right: -0.7 } }],
+    ['angle', 'right', { lead: 'right', facing: 0, place: { forward: 0.7, right: 0.7 } }],
+    ['r:angle', 'left', { lead: 'left', facing: 0, place: { forward: 0.7, right: 0.7 } }],
+    ['left', 'right', { lead: 'right', place: { forward: 0, right: -1 } }],
+    ['r:weave f:slip', 'left', { lead: 'left', facing: 0 }],
+  ] as const)('%s from %s lead ends as the body does', (text, lead, end) => {
+    expect(walk(text, lead).end).toMatchObject(end);
+  });
+  it('grabs with one hand, then with the other', () => {
+    expect(walk('grab f:grab r:grab').strokes.map(({ limb }) => limb)).toEqual([
+      'left-hand',
+      'left-hand',
+      'right-hand',
+    ]);
   });
 
   it('measures the floor that is needed', () => {

@@ -29,7 +29,7 @@ export interface Walk {
   readonly strokes: readonly WalkedStroke[];
   readonly leadChanges: readonly LeadChange[];
   readonly end: FighterState;
-  /** Whether the fighter ends with the same lead, facing the opponent. */
+  /** Whether the fighter ends with the same lead, facing the opponent, where it began. */
   readonly comesHome: boolean;
   /** Steps of floor needed in each direction from the start. */
   readonly floor: {
@@ -38,6 +38,8 @@ export interface Walk {
     readonly left: number;
     readonly right: number;
   };
+  /** What is to be spoken in it, and when. */
+  readonly said: readonly { readonly beat: Beats; readonly words: string }[];
   /** Where the clock stands at the end of the line. */
   readonly beats: Beats;
 }
@@ -73,10 +75,17 @@ export function walkStance(line: BeatLine, book: MoveBook, lead: Lead): Walk {
     strokes,
     leadChanges,
     end: state,
-    comesHome: state.lead === lead && state.facing === 0,
+    comesHome: state.lead === lead && state.facing === 0 && isAt(state.place, 0, 0),
     floor,
+    said: placed.items.flatMap(({ item, beat }) =>
+      item.kind === 'say' ? [{ beat, words: item.words }] : [],
+    ),
     beats: placed.beats,
   };
+}
+
+function isAt({ forward, right }: FighterState['place'], f: number, r: number): boolean {
+  return Math.abs(forward - f) < 0.01 && Math.abs(right - r) < 0.01;
 }
 
 function howChanged(stroke: Stroke, { move }: ResolvedStroke): LeadChange['how'] {
@@ -84,18 +93,26 @@ function howChanged(stroke: Stroke, { move }: ResolvedStroke): LeadChange['how']
   return move.facing !== 0 ? 'turn' : 'switch';
 }
 
-function stateAfter(state: FighterState, stroke: Stroke, { move, limb }: ResolvedStroke): FighterState {
+function stateAfter(state: FighterState, stroke: Stroke, resolved: ResolvedStroke): FighterState {
+  const { move, limb } = resolved;
   const flips = (move.lead === 'flips') !== (stroke.step !== null);
   const stride = stroke.step === null ? 0 : stroke.step === 'through' ? STEP_THROUGH : -STEP_THROUGH;
   const steps =
     stroke.feint && stroke.step === null && isLegStrike(move) ? { forward: 0, right: 0 } : move.step;
+  const way = wayOf(state, resolved);
   return {
     lead: flips ? otherLead(state.lead) : state.lead,
-    facing: turned(state.facing, move.facing),
-    place: travelled(state, steps.forward + stride, steps.right),
+    facing: turned(state.facing, way * move.facing),
+    place: travelled(state, steps.forward + stride, way * steps.right),
     raised: raisedAfter(state, limb, isLegStrike(move)),
     stance: move.stance ?? (stroke.step === null ? state.stance : 'fighting'),
   };
+}
+
+/** +1 where a directed move goes as the book tells it, −1 where its direction or the lead turns it round. */
+function wayOf({ lead }: FighterState, { move, side }: ResolvedStroke): 1 | -1 {
+  if (move.side.kind !== 'directed') return 1;
+  return (lead === 'left') === (side === move.side.usual) ? 1 : -1;
 }
 
 /** A kicking leg counts as up until something else is done: only a `^` right behind the kick finds it there. */

@@ -110,4 +110,13 @@ describe('parseLine', () => {
   it('refuses a megabyte at once, with one sentence', () => {
     expect(errorsOf('1 '.repeat(500_000))).toHaveLength(1);
   });
+  it.each([
+    ['(2)>', '`(2>)`'],
+    ['1 (f:round)@l 2', '`(f:round@l)`'],
+    ["1-(2)'!", "`(2'!)`"],
+  ])('%s is told how to write it', (text, meant) => {
+    const [error, ...more] = errorsOf(text);
+    expect(more).toEqual([]);
+    expect(error!.message).toBe(`Marks of a feint stand inside its brackets: write ${meant}.`);
+  });
 });

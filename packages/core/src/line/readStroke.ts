@@ -29,7 +29,20 @@ export function readStroke(reader: LineReader, book: MoveBook): Stroke | null {
     reader.fault(from, reader.at, 'This feint is not closed.', 'a closing bracket `)`');
     return null;
   }
-  return stroke && { ...stroke, feint: true, from, to: reader.at };
+  const end = reader.at;
+  if (!atStrokeEnd(reader)) {
+    skipStroke(reader);
+    const marks = reader.text.slice(end, reader.at);
+    const inside = reader.text.slice(from, end - 1);
+    reader.fault(
+      end,
+      reader.at,
+      `Marks of a feint stand inside its brackets: write \`${inside}${marks})\`.`,
+      'a gap',
+    );
+    return null;
+  }
+  return stroke && { ...stroke, feint: true, from, to: end };
 }
 
 function readBareStroke(reader: LineReader, book: MoveBook, from: number, feint: boolean): Stroke | null {

@@ -12,6 +12,11 @@ export function usually(side: Side): MoveSide {
   return { kind: 'free', usual: side };
 }
 
+/** Over one shoulder or the other, with the one that is meant when the line does not say. */
+export function over(side: Side): MoveSide {
+  return { kind: 'directed', usual: side };
+}
+
 /**
  * Fills a book entry with what is usual for its family.
  * `short` is the short spoken form; `parts` are "name: cue" texts, one for each count.

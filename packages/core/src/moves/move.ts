@@ -10,10 +10,14 @@ export type Family =
 /** What a move is done with. Knees count as leg, elbows as hand. */
 export type LimbKind = 'hand' | 'both-hands' | 'leg' | 'feet' | 'body';
 
-/** Which side does the move: fixed by the move, free to choose, both at once, or no side at all. */
+/**
+ * Which side does the move: fixed by the move, free to choose, both at once, or no side at all. A directed move has no
+ * limb of its own side: it goes over the front or the rear shoulder, usually over the one that is named.
+ */
 export type MoveSide =
   | { readonly kind: 'fixed'; readonly side: Side }
   | { readonly kind: 'free'; readonly usual: Side }
+  | { readonly kind: 'directed'; readonly usual: Side }
   | { readonly kind: 'both' }
   | { readonly kind: 'none' };
 
@@ -81,9 +85,12 @@ export interface Move {
   readonly support: Support;
   /** Whether the lead is the other one afterwards. */
   readonly lead: 'keeps' | 'flips';
-  /** Degrees by which the fighter faces another way afterwards; clockwise from above is positive. */
+  /**
+   * Degrees by which the fighter faces another way afterwards, clockwise from above. A directed move tells those of its
+   * usual direction from a left lead; the other direction and the other lead turn them round.
+   */
   readonly facing: number;
-  /** Steps that the stance travels: forward, and to the right. */
+  /** Steps that the stance travels: forward, and to the right, which a directed move turns round as it does `facing`. */
   readonly step: { readonly forward: number; readonly right: number };
   /** The stance it ends in; null when it leaves the stance as it was. */
   readonly stance: StanceKind | null;

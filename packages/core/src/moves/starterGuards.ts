@@ -1,4 +1,4 @@
-import { both, describeMove, none, rear, usually } from './describeMove.ts';
+import { both, describeMove, none, over, rear, usually } from './describeMove.ts';
 import type { Move } from './move.ts';
 import { STARTER_GRADES } from './starterGrades.ts';
 
@@ -10,11 +10,11 @@ export const STARTER_GUARDS: readonly Move[] = [
   describeMove('block', 'low', { code: 'low', name: 'Low block', side: usually('front'), surface: 'forearm', target: 'paddle at the hip', out: 0.2, back: 0.2, faults: ['bends over it', 'the other hand drops too'] }, ['Load: fist at the other ear', 'Sweep: down past the knee']),
   describeMove('block', 'cover', { code: 'cover', role: 'cover', name: 'Cover', limb: 'both-hands', side: both, surface: 'forearms', target: 'swinging pad', out: 0.14, back: 0.14, faults: ['closes the eyes', 'the elbows open'] }, ['Close: elbows together, eyes open']),
   describeMove('block', 'parry', { code: 'parry', name: 'Parry', side: rear, surface: 'palm', target: 'jab of the partner', out: 0.14, back: 0.14, faults: ['reaches for it', 'the hand crosses the middle line'] }, ['Tap: small, in front of the cheek']),
-  describeMove('evasion', 'slip', { code: 'slip', name: 'Slip', limb: 'body', out: 0.2, back: 0.2, faults: ['bends at the waist', 'looks down'] }, ['Turn: shoulder to the knee, eyes up', 'Back: same way']),
-  describeMove('evasion', 'weave', { code: 'weave', name: 'Weave', limb: 'body', out: 0.3, back: 0.26, faults: ['bends over instead of sitting', 'the hands drop'] }, ['Sit: knees bend, back straight', 'Under: across', 'Up: hands high']),
+  describeMove('evasion', 'slip', { code: 'slip', side: over('front'), name: 'Slip', limb: 'body', out: 0.2, back: 0.2, faults: ['bends at the waist', 'looks down'] }, ['Turn: shoulder to the knee, eyes up', 'Back: same way']),
+  describeMove('evasion', 'weave', { code: 'weave', side: over('front'), name: 'Weave', limb: 'body', easier: 'duck', out: 0.3, back: 0.26, faults: ['bends over instead of sitting', 'the hands drop'] }, ['Sit: knees bend, back straight', 'Under: across', 'Up: hands high']),
   describeMove('evasion', 'duck', { code: 'duck', name: 'Duck', limb: 'body', out: 0.24, back: 0.24, faults: ['the heels come together'] }, ['Sit: straight down', 'Up: hands high']),
-  describeMove('evasion', 'roll', { code: 'roll', name: 'Shoulder roll', limb: 'body', out: 0.24, back: 0.22, faults: ['the chin leaves the shoulder'], minGrade: STARTER_GRADES[2] }, ['Turn: shoulder takes it', 'Back: unwind']),
-  describeMove('clinch', 'grab', { code: 'grab', name: 'Grab', limb: 'both-hands', side: both, target: 'partner’s neck and arm', out: 0.26, back: 0.24, faults: ['pulls with the arms alone'], cautions: ['clinch'], minGrade: STARTER_GRADES[1] }, ['Reach: one hand behind the neck', 'Frame: elbows on the chest']),
+  describeMove('evasion', 'roll', { code: 'roll', side: over('front'), name: 'Shoulder roll', limb: 'body', out: 0.24, back: 0.22, faults: ['the chin leaves the shoulder'], minGrade: STARTER_GRADES[2] }, ['Turn: shoulder takes it', 'Back: unwind']),
+  describeMove('clinch', 'grab', { code: 'grab', name: 'Grab', side: usually('front'), target: 'partner’s neck and arm', out: 0.26, back: 0.24, faults: ['pulls with the arms alone'], cautions: ['clinch'], minGrade: STARTER_GRADES[1] }, ['Reach: one hand behind the neck', 'Frame: elbows on the chest']),
   describeMove('clinch', 'pin', { code: 'pin', name: 'Pin', side: usually('front'), surface: 'palm', target: 'partner’s arm', out: 0.2, back: 0.2, faults: ['holds too long'], cautions: ['clinch'], minGrade: STARTER_GRADES[1] }, ['Trap: hand on the arm, down and in']),
   describeMove('clinch', 'shove', { code: 'shove', role: 'shove', name: 'Shove off', limb: 'both-hands', side: both, surface: 'both palms', target: 'partner’s shoulders', out: 0.24, back: 0.22, faults: ['leans after it'] }, ['Frame: hands on the shoulders', 'Shove: legs push, then step out']),
 ];
@@ -31,11 +31,11 @@ export const STARTER_FEET: readonly Move[] = [
     describeMove('step', code, { code, name, limb: 'feet', side: none, out: 0.2, back: 0.14, step: { forward, right }, faults: ['the feet come together'] }, [`Step: ${cue}`, 'Follow: same width as before']),
   ),
   describeMove('step', 'skip', { code: 'skip', name: 'Slide up', limb: 'feet', side: none, out: 0.24, back: 0.12, step: { forward: 1, right: 0 }, faults: ['hops upward'] }, ['Slide: rear foot to the front foot', 'Go: front leg is free']),
-  describeMove('step', 'pivot', { code: 'pivot', name: 'Pivot', limb: 'feet', side: none, out: 0.24, back: 0.14, facing: 45, faults: ['stands up tall'] }, ['Turn: on the ball of the front foot', 'Swing: rear foot comes round']),
-  describeMove('step', 'angle', { code: 'angle', name: 'Angle step', limb: 'feet', side: none, out: 0.26, back: 0.14, step: { forward: 0.7, right: 0.7 }, facing: -45, faults: ['steps and forgets to face in'] }, ['Step: off the line', 'Face: turn in']),
-  describeMove('step', 'quarter', { code: 'quarter', name: 'Quarter turn', limb: 'feet', side: none, out: 0.28, back: 0.16, facing: 90, faults: ['looks last'] }, ['Look: where you turn', 'Turn: feet follow']),
-  describeMove('step', 'half turn', { code: 'half', name: 'Half turn', limb: 'feet', side: none, out: 0.34, back: 0.18, facing: 180, lead: 'flips', faults: ['loses the width of the stance'] }, ['Look: over the shoulder', 'Turn: on the spot, the other foot is now in front']),
-  describeMove('step', 'three quarter', { code: 'threeq', name: 'Three-quarter turn', limb: 'feet', side: none, out: 0.44, back: 0.22, facing: 270, faults: ['steps too wide and falls out'], minGrade: STARTER_GRADES[1] }, ['Look: over the shoulder', 'Step: round behind', 'Set: hands up']),
+  describeMove('step', 'pivot', { code: 'pivot', name: 'Pivot', limb: 'feet', side: over('rear'), out: 0.24, back: 0.14, facing: 45, faults: ['stands up tall'] }, ['Turn: on the ball of the front foot', 'Swing: rear foot comes round']),
+  describeMove('step', 'angle', { code: 'angle', name: 'Angle step', limb: 'feet', side: over('front'), out: 0.26, back: 0.14, step: { forward: 0.7, right: -0.7 }, faults: ['steps and forgets to face in'] }, ['Step: off the line', 'Face: turn in']),
+  describeMove('step', 'quarter', { code: 'quarter', name: 'Quarter turn', limb: 'feet', side: over('rear'), out: 0.28, back: 0.16, facing: 90, faults: ['looks last'] }, ['Look: where you turn', 'Turn: feet follow']),
+  describeMove('step', 'half turn', { code: 'half', name: 'Half turn', limb: 'feet', side: over('rear'), out: 0.34, back: 0.18, facing: 180, faults: ['loses the width of the stance'] }, ['Look: over the shoulder', 'Turn: the front foot travels round and stays in front']),
+  describeMove('step', 'three quarter', { code: 'threeq', name: 'Three-quarter turn', limb: 'feet', side: over('rear'), out: 0.44, back: 0.22, facing: 270, lead: 'flips', faults: ['steps too wide and falls out'], minGrade: STARTER_GRADES[1] }, ['Look: over the shoulder', 'Step: the rear foot steps over', 'Set: hands up']),
   describeMove('step', 'neutral', { code: 'tri', name: 'Triangle step', limb: 'feet', side: none, out: 0.24, back: 0.14, stance: 'square', faults: ['stays too long in the open'] }, ['Step: rear foot up beside the front foot']),
   describeMove('stance', 'guard', { code: 'guard', role: 'guard', name: 'Guard', limb: 'body', side: none, out: 0.2, back: 0, stance: 'fighting', faults: ['the elbows drift out'] }, ['Set: hands at the cheeks, knees soft']),
   describeMove('stance', 'ready', { code: 'ready', name: 'Ready stance', limb: 'body', side: none, out: 0.3, back: 0.1, stance: 'square', faults: ['locked knees'] }, ['Stand: feet level, fists in front']),

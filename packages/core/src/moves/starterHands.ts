@@ -65,7 +65,7 @@ export const STARTER_HANDS: readonly Move[] = [
     'open-hand',
     'backfist',
     {
-      code: 'backfist', name: 'Backfist', side: usually('front'), level: 'head', surface: 'back of the two big knuckles', target: 'paddle at the temple', out: 0.18, back: 0.19, turn: -1,
+      code: 'backfist', name: 'Backfist', side: usually('front'), level: 'head', surface: 'back of the two big knuckles', target: 'paddle at the temple', out: 0.18, back: 0.19, turn: 0,
       faults: ['swings the whole arm from the shoulder', 'no snap back'], cautions: ['head-contact'],
     },
     ['Point: elbow aims at the target', 'Snap: hand flicks out and back', 'Home: elbow drops to the rib'],

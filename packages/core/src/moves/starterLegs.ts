@@ -78,7 +78,7 @@ export const STARTER_LEGS: readonly Move[] = [
   leg(
     'outside',
     {
-      code: 'outcres', name: 'Outside crescent', level: 'head', surface: 'outer edge of the foot', target: 'paddle at the cheek', out: 0.42, back: 0.42, turn: -1,
+      code: 'outcres', name: 'Outside crescent', level: 'head', surface: 'outer edge of the foot', target: 'paddle at the cheek', out: 0.42, back: 0.42, turn: 0,
       faults: ['turns the back', 'bends the leg too soon'], easier: 'rise', cautions: ['head-contact'], minGrade: STARTER_GRADES[1],
     },
     ['Lift: foot across the body', 'Sweep: out over the top', 'Home: foot down'],
@@ -86,7 +86,7 @@ export const STARTER_LEGS: readonly Move[] = [
   leg(
     'inside',
     {
-      code: 'incres', name: 'Inside crescent', level: 'head', surface: 'inner edge of the foot', target: 'paddle at the cheek', out: 0.4, back: 0.4,
+      code: 'incres', name: 'Inside crescent', level: 'head', surface: 'inner edge of the foot', target: 'paddle at the cheek', out: 0.4, back: 0.4, turn: 0,
       faults: ['leans back', 'the standing knee locks'], easier: 'rise', cautions: ['head-contact'], minGrade: STARTER_GRADES[1],
     },
     ['Lift: foot out to the side', 'Sweep: in over the top', 'Home: foot down'],
@@ -126,7 +126,7 @@ export const STARTER_LEGS: readonly Move[] = [
   leg(
     'spin crescent',
     {
-      code: 'spincres', name: 'Spinning crescent', level: 'head', surface: 'outer edge of the foot', target: 'paddle at the cheek', out: 0.6, back: 0.52, turn: -1, spin: 360,
+      code: 'spincres', name: 'Spinning crescent', level: 'head', surface: 'outer edge of the foot', target: 'paddle at the cheek', out: 0.6, back: 0.52, turn: 0, spin: 360,
       faults: ['jumps into the turn', 'lifts the leg too late'], easier: 'outcres', cautions: [...SPIN, 'head-contact'], minGrade: STARTER_GRADES[3],
     },
     ['Pivot: front foot turns in', 'Look: find the target', 'Sweep: out over the top', 'Home: land in guard'],
@@ -142,7 +142,7 @@ export const STARTER_LEGS: readonly Move[] = [
   leg(
     'jump crescent',
     {
-      code: 'jumpcres', name: 'Jumping crescent', level: 'head', surface: 'inner edge of the foot', target: 'paddle at the cheek', out: 0.6, back: 0.5, spin: 180, support: 'airborne',
+      code: 'jumpcres', name: 'Jumping crescent', level: 'head', surface: 'inner edge of the foot', target: 'paddle at the cheek', out: 0.6, back: 0.5, turn: 0, spin: 180, support: 'airborne',
       faults: ['lands on a straight knee', 'jumps away from the target'], easier: 'incres', cautions: ['jump', 'spin', 'head-contact'], minGrade: STARTER_GRADES[3],
     },
     ['Drive: free knee lifts the body', 'Sweep: in over the top', 'Home: land soft, knees bent'],

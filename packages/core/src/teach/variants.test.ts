@@ -1,6 +1,7 @@
 import { parseLine, type BeatLine } from '../line/index.ts';
 import { seededLineText } from '../line/testLines.ts';
-import { STARTER_GRADES, starterBook } from '../moves/index.ts';
+import { walkStance } from '../body/index.ts';
+import { STARTER_GRADES, STARTER_NUMBERS, moveBook, starterBook } from '../moves/index.ts';
 import { seededRandom } from '../units/index.ts';
 import {
   easier,
@@ -61,6 +62,8 @@ describe('teaching variants', () => {
     expect(ladder(92, 118)).toEqual([60, 92, 112]);
     expect(ladder(100, 80)).toEqual([65, 76]);
     expect(ladder(92, null)).toEqual([60, 92]);
+    expect(ladder(80, 42)).toEqual([39]);
+    expect(ladder(80, 42, 'fastest')).toEqual([42]);
     expect(ladder(92, 118, 'fastest')).toEqual([60, 92, 118]);
     expect(ladder(200, 400, 'fastest')).toEqual([130, 200, 300]);
     expect(ladder(24, null)).toEqual([24]);
@@ -72,7 +75,7 @@ describe('teaching variants', () => {
       changes: ['The knee is left out.'],
     });
     expect(easier(line('7 wheel'), book, ebb)).toEqual({
-      line: '7 push',
+      line: '7 r:push',
       changes: [
         'Straight-leg spin becomes spinning hook kick.',
         'Spinning hook kick becomes hook kick.',
@@ -104,6 +107,35 @@ describe('teaching variants', () => {
     expect(orders(['1', '1'], book, 'left', 1.25)).toHaveLength(1);
     expect(orders(['1'], book, 'left', 1)).toEqual([]);
     expect(orders(['1', '2', '3', '4', '5', '6'], book, 'left', 1)).toEqual([]);
+  });
+  it.each([
+    ['f:snap spinside', 'f:snap r:push'],
+    ['spinside', 'r:push'],
+    ['f:spinside', 'push'],
+    ['spinhook', 'r:push'],
+    ['r:elbow', 'r:hook'],
+    ['f:elbow', 'hook'],
+  ])('easier: %s strikes with the same limb as %s', (hard, easy) => {
+    const made = easier(line(hard), book, ebb).line;
+    expect(made).toBe(easy);
+    const limbs = (text: string): string[] =>
+      parts(line(text), book, 'left').length > 0
+        ? walkStance(line(text), book, 'left').strokes.map(({ limb }) => limb)
+        : [];
+    expect(limbs(made)).toEqual(limbs(hard));
+  });
+  it('easier: a weave is ducked where the gym asks for more of it', () => {
+    const moves = [...book.moves.values()].map((move) =>
+      move.code === 'weave' ? { ...move, minGrade: STARTER_GRADES[1] } : move,
+    );
+    expect(easier(line('1 weave 3'), moveBook(moves, STARTER_NUMBERS), ebb).line).toBe('1 duck 3');
+  });
+  it('orders: what the holder does stays in its place, and a leg that is up with its kick', () => {
+    const lines = orders(['1', 'o:1', '2'], book, 'left', 1).map((order) => order.line);
+    expect(lines.sort()).toEqual(['1 o:1 2', '2 o:1 1']);
+    for (const { line: order } of orders(['1', 'f:round', '^f:side', '2'], book, 'left', 1))
+      expect(order).toContain('f:round ^f:side');
+    expect(orders(['1', 'f:round', '^f:side', '2'], book, 'left', 1)).toHaveLength(6);
   });
   it('lead advice: brings the accent to the stronger side', () => {
     expect(leadAdvice(line('1 2*'), book, 'right')).toMatchObject({

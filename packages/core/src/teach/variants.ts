@@ -109,7 +109,7 @@ export type SpeedAim = 'clean' | 'fastest';
 
 /**
  * Slow, working and top tempo, each once, rising. The top stays a little under the fastest clean tempo, or is that
- * tempo where the gym goes for speed; the working tempo is never above it, and none leaves the limits of tempo. A working
+ * tempo where the gym goes for speed; no rung is above it, and none leaves the limits of tempo. A working
  * tempo that is none has no rungs.
  *
  * @example
@@ -119,7 +119,7 @@ export function ladder(working: Bpm, fastest: Bpm | null, aim: SpeedAim = 'clean
   if (!(working >= BPM_LIMITS.min && working <= BPM_LIMITS.max)) return [];
   const share = aim === 'clean' ? TOP_SHARE : 1;
   const top = Math.min(BPM_LIMITS.max, fastest === null ? working : Math.floor(fastest * share));
-  const rungs = [Math.round(working * SLOW_SHARE), Math.min(working, top), top];
+  const rungs = [Math.round(working * SLOW_SHARE), working, top].map((bpm) => Math.min(bpm, top));
   return [...new Set(rungs.filter((bpm) => bpm >= BPM_LIMITS.min))].sort((a, b) => a - b);
 }
 
@@ -149,12 +149,34 @@ export function easier(line: BeatLine, book: MoveBook, audience: Audience): Easi
         return null;
       }
       const next = book.moves.get(move.easier)!;
+      const instead = standIn(now, next, book);
       changes.push(`${move.name} becomes ${next.name.toLowerCase()}.`);
-      now = { ...now, word: next.code, keptUp: now.keptUp && isLegStrike(next) };
+      now = instead;
     }
     return null;
   });
   return { line: formatLine(dropLooseMarks(changed, book)), changes: [...new Set(changes)] };
+}
+
+/** The stroke done with an easier move: with the same limb of the same body, and with the same lead afterwards. */
+function standIn(stroke: Stroke, next: Move, book: MoveBook): Stroke {
+  const { move, side: numbered } = findMove(book, stroke.word)!;
+  const side =
+    move.side.kind === 'fixed'
+      ? move.side.side
+      : move.side.kind === 'free'
+        ? (numbered ?? stroke.side ?? (stroke.keptUp ? null : move.side.usual))
+        : stroke.side;
+  const wanted = next.side.kind === 'free' || next.side.kind === 'directed' ? side : null;
+  const isUsual = 'usual' in next.side && next.side.usual === wanted;
+  const flips = move.lead !== next.lead;
+  return {
+    ...stroke,
+    word: next.code,
+    side: isUsual ? null : wanted,
+    keptUp: stroke.keptUp && isLegStrike(next),
+    step: flips ? (stroke.step === null ? 'through' : null) : stroke.step,
+  };
 }
 
 function isAllowed(move: Move, { grade, youth }: Audience): boolean {
@@ -201,17 +223,19 @@ export interface RankedOrder {
 }
 
 /**
- * All orders of two to five written strokes on whole beats, the one that flows best first: the fastest clean tempo,
- * then how often the turn of the hips and the level change.
+ * All orders of two to five of the fighter's written strokes on whole beats, the one that flows best first: the fastest
+ * clean tempo, then how often the turn of the hips and the level change. What the holder does stays in its place, and a
+ * leg that is kept up goes with its kick.
  *
  * @example
  * orders(['1', '2'], book, 'left', 1).length // 2
  */
 export function orders(words: readonly string[], book: MoveBook, lead: Lead, factor: number): RankedOrder[] {
-  if (words.length < 2 || words.length > 5) return [];
+  const own = ownUnits(words);
+  if (own.length < 2 || own.length > 5) return [];
   const seen = new Map<string, RankedOrder>();
-  for (const order of permutations(words)) {
-    const parsed = parseLine(order.join(' '), book);
+  for (const order of permutations(own)) {
+    const parsed = parseLine(withHolder(order, words).join(' '), book);
     if (!parsed.ok) continue;
     const walk = walkStance(parsed.line, book, lead);
     const levels = walk.strokes.map((stroke) => stroke.level);
@@ -232,6 +256,42 @@ export function orders(words: readonly string[], book: MoveBook, lead: Lead, fac
       b.changesOfLevel - a.changesOfLevel ||
       a.line.localeCompare(b.line),
   );
+}
+
+const marksOf = (word: string): string => /^\(?(?:o:|f:|r:|\?|\^)*/.exec(word)![0];
+const isHolders = (word: string): boolean => marksOf(word).includes('o:');
+
+/** The fighter's strokes, each with what leans on it: a leg that stays up, or what is done if it landed. */
+function ownUnits(words: readonly string[]): string[][] {
+  const units: string[][] = [];
+  for (const word of words.filter((each) => !isHolders(each))) {
+    if (/[\^?]/.test(marksOf(word)) && units.length > 0) units.at(-1)!.push(word);
+    else units.push([word]);
+  }
+  return units;
+}
+
+/** The holder's strokes behind as many of the fighter's as they were written behind, but never between a kick and its leg. */
+function withHolder(order: readonly (readonly string[])[], words: readonly string[]): string[] {
+  const ordered: string[] = [];
+  const left = order.map((unit) => [...unit]);
+  let due = 0;
+  let done = 0;
+  const catchUp = (): void => {
+    while (done < due && left.length > 0) {
+      const unit = left.shift()!;
+      ordered.push(...unit);
+      done += unit.length;
+    }
+  };
+  for (const word of words) {
+    if (isHolders(word)) {
+      catchUp();
+      ordered.push(word);
+    } else due += 1;
+  }
+  catchUp();
+  return ordered;
 }
 
 function permutations<T>(items: readonly T[]): T[][] {

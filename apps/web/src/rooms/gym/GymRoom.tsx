@@ -30,6 +30,8 @@ const RULE_NAMES: Readonly<Record<Rule, string>> = {
   'above-grade': 'a move above the grade',
   'youth-contact': 'children’s limits',
   'needs-room': 'more room than the floor has',
+  'side-ignored': 'a side that changes nothing',
+  drifts: 'ends elsewhere than it began',
 };
 
 /** The gym's own ways, where schools differ. */

@@ -239,7 +239,7 @@ function moveChoices(book: BookView): { value: string; label: string }[] {
   return book.items
     .filter((move) => !move.retired)
     .flatMap((move) =>
-      move.side.kind === 'free'
+      move.side.kind === 'free' || move.side.kind === 'directed'
         ? [
             { value: `f:${move.code}`, label: `${move.name}, front` },
             { value: `r:${move.code}`, label: `${move.name}, rear` },

@@ -23,6 +23,8 @@ const SIDES = [
   { value: 'rear', label: 'always the rear' },
   { value: 'free-front', label: 'either, usually front' },
   { value: 'free-rear', label: 'either, usually rear' },
+  { value: 'over-front', label: 'a direction, usually over the front shoulder' },
+  { value: 'over-rear', label: 'a direction, usually over the rear shoulder' },
   { value: 'both', label: 'both at once' },
   { value: 'none', label: 'no side' },
 ] as const;

@@ -1,5 +1,5 @@
 import { isLegStrike, isSpin, isStrike } from '../../moves/index.ts';
-import { factorOf, sharesLimb, strokeTimes, turnOf } from '../limbClock.ts';
+import { factorOf, sharesLimb, strokeTimes, turnOf, type ClockResult } from '../limbClock.ts';
 import type { WalkedStroke } from '../walkStance.ts';
 import { about, beatsBetween, nameOf, secondsBetween, type Finding, type FindingRule } from './finding.ts';
 
@@ -10,22 +10,28 @@ const HALF_WAY = 0.5;
 /** A leg counts as in the air for this share of its way back. */
 const IN_THE_AIR = 0.5;
 
-/** The tempo of the combo is more than the body can do cleanly. */
-export const tooFast: FindingRule = ({ walk, clock: { fastestBpm, limit }, bpm }) => {
-  if (!limit) return [];
-  const pair = [walk.strokes[limit.fromStroke]!, walk.strokes[limit.toStroke]!];
-  const [a, b] = pair.map((stroke) => nameOf(stroke!));
-  if (fastestBpm === null)
-    return [about('too-fast', 'cannot', pair, `No tempo helps here: ${limit.reason}.`)];
-  if (bpm === null || bpm <= fastestBpm) return [];
-  return [
-    about(
-      'too-fast',
-      'caution',
-      pair,
-      `${bpm} a minute is too fast from the ${a} to the ${b}: ${limit.reason}. ${fastestBpm} is the fastest clean tempo.`,
-    ),
-  ];
+/** The tempo of the combo is more than the body can do cleanly, within the line or from one time through to the next. */
+export const tooFast: FindingRule = ({ walk, clock, repeat, bpm }) => {
+  const told = (tempo: ClockResult, isAgain: boolean): Finding[] => {
+    const { fastestBpm, limit } = tempo;
+    if (!limit) return [];
+    const pair = [walk.strokes[limit.fromStroke]!, walk.strokes[limit.toStroke]!];
+    const [a, b] = pair.map((stroke) => nameOf(stroke!));
+    if (fastestBpm === null)
+      return [about('too-fast', 'cannot', pair, `No tempo helps here: ${limit.reason}.`)];
+    if (bpm === null || bpm <= fastestBpm) return [];
+    const way = isAgain ? `from the ${a} to the ${b} of the next time through` : `from the ${a} to the ${b}`;
+    return [
+      about(
+        'too-fast',
+        'caution',
+        pair,
+        `${bpm} a minute is too fast ${way}: ${limit.reason}. ${fastestBpm} is the fastest clean tempo${isAgain ? ` while it is repeated every ${Number(repeat!.beats.toFixed(2))} beats` : ''}.`,
+      ),
+    ];
+  };
+  const inLine = told(clock, false);
+  return inLine.length > 0 || !repeat ? inLine : told(repeat, true);
 };
 
 /** A kick from, or a step with, a leg that has not come down. */
@@ -49,7 +55,8 @@ export const legInAir: FindingRule = ({ own, settings, bpm }) => {
       continue;
     }
     const kick = own.slice(0, j).findLast((stroke) => isLegStrike(stroke.move));
-    if (!kick) continue;
+    // Two kicks of one flight: no leg has to come down between them.
+    if (!kick || (later.move.support === 'airborne' && isLegStrike(later.move))) continue;
     const seconds = secondsBetween(kick, later, bpm);
     const needed = IN_THE_AIR * strokeTimes(kick, settings).back * factorOf(settings);
     if (seconds !== null && seconds < needed) {

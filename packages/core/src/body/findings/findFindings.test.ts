@@ -7,6 +7,7 @@ import {
   RULES,
   STARTER_SCHOOL,
   findFindings,
+  type BodyReport,
   type Finding,
   type FindingSettings,
   type Rule,
@@ -24,12 +25,13 @@ const minnows = {
 const forMinnows = { audience: { grade: null, youth: minnows } };
 const forEbb = { audience: { grade: { name: 'Ebb', rank: 0, order: STARTER_GRADES }, youth: null } };
 
-function findings(text: string, settings: Partial<FindingSettings> = {}): readonly Finding[] {
+function report(text: string, settings: Partial<FindingSettings> = {}): BodyReport {
   const parsed = parseLine(text, book);
   if (!parsed.ok) throw new Error(`${text}: ${parsed.errors[0]!.message}`);
-  return findFindings(walkStance(parsed.line, book, 'left'), book, { factor: 1.25, bpm: 90, ...settings })
-    .findings;
+  return findFindings(walkStance(parsed.line, book, 'left'), book, { factor: 1.25, bpm: 90, ...settings });
 }
+const findings = (text: string, settings: Partial<FindingSettings> = {}): readonly Finding[] =>
+  report(text, settings).findings;
 const rules = (text: string, settings: Partial<FindingSettings> = {}): Rule[] =>
   findings(text, settings).map((finding) => finding.rule);
 
@@ -46,8 +48,8 @@ const CASES: [Rule, string, string, Partial<FindingSettings>?][] = [
   ['both-hands-away', 'dpalm', 'palm'],
   ['bare-entry', '1 in 2', '1 in-2'],
   ['bare-entry', 'skip . r:round', 'skip+cover . r:round'],
-  ['same-turn-twice', '2 f:backfist', '2 3'],
-  ['same-turn-twice', '2-f:backfist', '2 weave f:backfist'],
+  ['same-turn-twice', '2 f:hookkick', '2 f:backfist'],
+  ['same-turn-twice', '2-f:hookkick', '2 weave f:hookkick'],
   ['under-arm-open', 'f:high 2', 'r:high 2', { school: { ...STARTER_SCHOOL, frontHighBlock: 'avoided' } }],
   ['no-pivot', '8-spinhook', '8 spinhook'],
   ['no-pivot', '1 2>-back', '1 2-back'],
@@ -61,6 +63,14 @@ const CASES: [Rule, string, string, Partial<FindingSettings>?][] = [
   ['youth-contact', 'back', 'side', forMinnows],
   ['youth-contact', 'elbow@b', 'palm@b', forMinnows],
   ['needs-room', 'in-1 in-1 in-1', 'in-1 in-1 out', { school: { ...STARTER_SCHOOL, floorSteps: 2 } }],
+  ['needs-room', 'in-1', 'in-1 out', { times: 6, school: { ...STARTER_SCHOOL, floorSteps: 4 } }],
+  ['side-ignored', 'r:jab', 'jab'],
+  ['side-ignored', 'f:sw', 'f:weave'],
+  ['side-ignored', 'f:8', 'f:round'],
+  ['side-ignored', 'r:cover', 'r:slip'],
+  ['drifts', '1 in', '1 in-out'],
+  ['drifts', '1 angle', '1 quarter'],
+  ['too-fast', 'r:round', '1', { bpm: 120, cycleBeats: 1 }],
 ];
 
 const ROWS = CASES.map(([rule, has, hasNot, settings]) => [rule, has, hasNot, settings ?? {}] as const);
@@ -95,12 +105,50 @@ describe('findings', () => {
   });
 
   it('tells the heaviest first, and a repeated group once', () => {
-    const found = findings('{2 f:backfist}x4 f:round+r:round');
+    const found = findings('{2 f:hookkick}x4 f:round+r:round');
     expect(found[0]!.severity).toBe('cannot');
     // from the first to the second, and from the second to the first of the next copy
     expect(found.filter((finding) => finding.rule === 'same-turn-twice')).toHaveLength(2);
   });
 
+  it.each([
+    [
+      'r:jab',
+      'The `r:` changes nothing here: `jab`, the jab, is always done with the front side. Did you mean `cross`?',
+    ],
+    [
+      'f:2',
+      'The `f:` changes nothing here: `2`, the cross, is always done with the rear side. Did you mean `1`?',
+    ],
+    [
+      'f:4',
+      'The `f:` changes nothing here: `4`, the hook, is always done with the rear side. Did you mean `3`?',
+    ],
+    [
+      'f:8',
+      'The `f:` changes nothing here: `8`, the round kick, is always done with the rear side. Did you mean `f:round`?',
+    ],
+    ['f:jab', 'The `f:` changes nothing here: `jab`, the jab, is always done with the front side.'],
+    ['f:sw', 'The `f:` changes nothing here: `sw`, the switch, has no side.'],
+    ['r:dpalm', 'The `r:` changes nothing here: `dpalm`, the double palm, takes both sides at once.'],
+  ])('%s says that its side is not needed, and what was perhaps meant', (text, message) => {
+    expect(findings(text).find(({ rule }) => rule === 'side-ignored')?.message).toBe(message);
+  });
+  it('says after how many times through a line leaves the floor', () => {
+    const school = { ...STARTER_SCHOOL, floorSteps: 4 };
+    expect(findings('1 in-2', { school }).find(({ rule }) => rule === 'drifts')?.message).toBe(
+      'Ends 1 step forward of where it began. After 4 times through it leaves this floor of 4. In a round, twice there and twice back keeps the place.',
+    );
+    expect(rules('1 in-2 out', { school })).not.toContain('drifts');
+  });
+  it('says when it is too fast only because it is repeated', () => {
+    const { repeat, fastestBpm, limit, findings: found } = report('r:round', { bpm: 200, cycleBeats: 2 });
+    expect([fastestBpm, limit]).toEqual([null, null]);
+    expect(repeat).toMatchObject({ beats: 2, fastestBpm: 133, limit: { fromStroke: 0, toStroke: 0 } });
+    expect(found[0]!.message).toBe(
+      '200 a minute is too fast from the round kick to the round kick of the next time through: the same leg has to come back before it goes again. 133 is the fastest clean tempo while it is repeated every 2 beats.',
+    );
+  });
   it('finds nothing wrong with plain combos of the demo gym', () => {
     for (const line of ['1 2', '1 2 3', '1 2 3 2', '7 . 2', '1 weave 3-2', '3 2-r:knee'])
       expect(rules(line, { bpm: 80 })).toEqual([]);
@@ -113,7 +161,7 @@ describe('findings', () => {
         ...forMinnows,
         bpm: 40 + (seed % 160),
       })) {
-        if (!(from >= 0 && from < to && to <= text.length && strokes.length > 0 && message.endsWith('.')))
+        if (!(from >= 0 && from < to && to <= text.length && strokes.length > 0 && /[.?]$/.test(message)))
           throw new Error(`${message} in ${text}`);
       }
     }

@@ -1,6 +1,12 @@
 import type { MoveBook } from '../../moves/index.ts';
 import type { Bpm } from '../../units/index.ts';
-import { limbClock, type ClockResult, type ClockSettings } from '../limbClock.ts';
+import {
+  limbClock,
+  repeatClock,
+  type ClockResult,
+  type ClockSettings,
+  type RepeatClock,
+} from '../limbClock.ts';
 import { ANYBODY, type Audience } from '../audience.ts';
 import type { Walk } from '../walkStance.ts';
 import { bothHandsAway, legInAir, limbClash, noPivot, sameTurnTwice, tooFast } from './bodyRules.ts';
@@ -16,8 +22,10 @@ import {
 import {
   aboveGrade,
   bareEntry,
+  drifts,
   endsOtherLead,
   needsRoom,
+  sideIgnored,
   sideUntrained,
   staysInRange,
   underArmOpen,
@@ -39,6 +47,8 @@ const RULE_OF: Readonly<Record<Rule, FindingRule>> = {
   'above-grade': aboveGrade,
   'youth-contact': youthContact,
   'needs-room': needsRoom,
+  'side-ignored': sideIgnored,
+  drifts,
 };
 
 const WEIGHT = { cannot: 0, caution: 1, note: 2 } as const;
@@ -48,11 +58,16 @@ export interface FindingSettings {
   /** Pace factor, 1 for sharp, or a fighter's own pace. */
   readonly factor: ClockSettings['factor'];
   readonly bpm: Bpm | null;
+  /** From the start of one time through to the next, in beats; without it the line is done once. */
+  readonly cycleBeats?: number;
+  /** How often it is done in a row, for the floor that it needs. */
+  readonly times?: number;
   readonly audience?: Audience;
   readonly school?: School;
 }
 
 export interface BodyReport extends ClockResult {
+  readonly repeat: RepeatClock | null;
   /** The heaviest first, then in the order of the text. */
   readonly findings: readonly Finding[];
 }
@@ -71,11 +86,15 @@ export function findFindings(walk: Walk, book: MoveBook, settings: FindingSettin
     squareHips: school.hips === 'square',
   };
   const clock = limbClock(walk, clockSettings);
+  const repeat =
+    settings.cycleBeats === undefined ? null : repeatClock(walk, settings.cycleBeats, clockSettings);
   const context: FindingContext = {
     walk,
     own: walk.strokes.filter((stroke) => stroke.stroke.by === 'fighter'),
     book,
     clock,
+    repeat,
+    times: settings.times ?? 1,
     settings: clockSettings,
     bpm: settings.bpm,
     audience: settings.audience ?? ANYBODY,
@@ -92,5 +111,5 @@ export function findFindings(walk: Walk, book: MoveBook, settings: FindingSettin
   const findings = [...told.values()].sort(
     (a, b) => WEIGHT[a.severity] - WEIGHT[b.severity] || a.from - b.from,
   );
-  return { ...clock, findings };
+  return { ...clock, repeat, findings };
 }

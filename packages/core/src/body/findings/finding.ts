@@ -1,7 +1,7 @@
 import type { Span } from '../../line/index.ts';
 import type { MoveBook } from '../../moves/index.ts';
 import { beatSeconds, subtract, toNumber, type Bpm, type Seconds } from '../../units/index.ts';
-import type { ClockResult, ClockSettings } from '../limbClock.ts';
+import type { ClockResult, RepeatClock, ClockSettings } from '../limbClock.ts';
 import type { Walk, WalkedStroke } from '../walkStance.ts';
 import type { Audience } from '../audience.ts';
 
@@ -20,6 +20,8 @@ export const RULES = [
   'above-grade',
   'youth-contact',
   'needs-room',
+  'side-ignored',
+  'drifts',
 ] as const;
 export type Rule = (typeof RULES)[number];
 
@@ -62,6 +64,10 @@ export interface FindingContext {
   readonly own: readonly WalkedStroke[];
   readonly book: MoveBook;
   readonly clock: ClockResult;
+  /** How it follows itself; null when it is not repeated. */
+  readonly repeat: RepeatClock | null;
+  /** How often it is done in a row, for the floor that it needs; once where nobody says. */
+  readonly times: number;
   readonly settings: ClockSettings;
   /** The combo's tempo; null when it has none, and then nothing is judged by time. */
   readonly bpm: Bpm | null;

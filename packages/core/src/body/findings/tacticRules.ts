@@ -1,5 +1,16 @@
-import { isSpin, isStrike, otherLead, roleOf, type Move, type MoveRole } from '../../moves/index.ts';
-import { isAboveGrade, type YouthLimits } from '../audience.ts';
+import {
+  findMove,
+  isStrike,
+  numberOf,
+  otherLead,
+  roleOf,
+  type Move,
+  type MoveBook,
+  type MoveRole,
+  type Side,
+} from '../../moves/index.ts';
+import { floorOver, timesWithin } from '../drift.ts';
+import { isAboveGrade, youthFault } from '../audience.ts';
 import type { WalkedStroke } from '../walkStance.ts';
 import { about, beatsBetween, nameOf, type Finding, type FindingRule } from './finding.ts';
 
@@ -112,20 +123,10 @@ export const aboveGrade: FindingRule = ({ own, audience: { grade } }) => {
   });
 };
 
-/** What a band of children should not do to a partner, in the order of weight. */
-function youthFaults(move: Move, level: string | null, limits: YouthLimits): string | null {
-  if (!limits.knees && move.family === 'knee') return 'no knees';
-  if (!limits.elbows && move.family === 'elbow') return 'no elbows';
-  if (!limits.spins && isSpin(move)) return 'no spins';
-  if (!limits.jumps && move.support === 'airborne' && isStrike(move)) return 'no jumps';
-  if (!limits.headContact && isStrike(move) && level === 'head') return 'no contact to the head';
-  return null;
-}
-
 export const youthContact: FindingRule = ({ own, audience: { youth } }) => {
   if (!youth) return [];
   return own.flatMap((stroke): Finding[] => {
-    const fault = youthFaults(stroke.move, stroke.level, youth);
+    const fault = youthFault(stroke.move, stroke.level, youth);
     return fault === null
       ? []
       : [
@@ -139,16 +140,95 @@ export const youthContact: FindingRule = ({ own, audience: { youth } }) => {
   });
 };
 
-export const needsRoom: FindingRule = ({ walk, own, school: { floorSteps } }) => {
-  const most = Math.max(...Object.values(walk.floor));
+export const needsRoom: FindingRule = ({ walk, own, times, school: { floorSteps } }) => {
+  const most = Math.max(...Object.values(floorOver(walk, times)));
   if (floorSteps === null || most <= floorSteps || own.length === 0) return [];
-  const movers = own.filter((stroke) => stroke.after.place !== stroke.before.place);
+  const often = times > 1 ? ` over ${times} times through` : '';
   return [
     about(
       'needs-room',
       'caution',
-      movers,
-      `Needs ${Number(most.toFixed(1))} steps of room one way; this floor has ${floorSteps}.`,
+      moversOf(own),
+      `Needs ${steps(most)} of room one way${often}; this floor has ${floorSteps}.`,
     ),
   ];
 };
+
+/** A line that ends elsewhere than it began walks off when it is repeated. */
+export const drifts: FindingRule = ({ walk, own, school: { floorSteps } }) => {
+  const { forward, right } = walk.end.place;
+  if (Math.hypot(forward, right) < 0.01 || own.length === 0) return [];
+  const ways = [
+    [forward, 'forward', 'back'],
+    [right, 'to the right', 'to the left'],
+  ] as const;
+  const where = ways.flatMap(([by, on, off]) =>
+    Math.abs(by) < 0.01 ? [] : [`${steps(Math.abs(by))} ${by > 0 ? on : off}`],
+  );
+  const within = floorSteps === null ? null : timesWithin(walk, floorSteps);
+  const leaves =
+    within === null
+      ? ''
+      : within === 0
+        ? ` The first time through leaves this floor of ${floorSteps}.`
+        : ` After ${within === 1 ? 'one time' : `${within} times`} through it leaves this floor of ${floorSteps}.`;
+  return [
+    about(
+      'drifts',
+      'note',
+      moversOf(own),
+      `Ends ${where.join(' and ')} of where it began.${leaves} In a round, twice there and twice back keeps the place.`,
+    ),
+  ];
+};
+
+const steps = (n: number): string => `${Number(n.toFixed(1))} ${Math.abs(n - 1) < 0.05 ? 'step' : 'steps'}`;
+
+function moversOf(own: readonly WalkedStroke[]): WalkedStroke[] {
+  const movers = own.filter(({ before, after }) => after.place !== before.place);
+  return movers.length > 0 ? movers : [...own];
+}
+
+/** A side written before a move that has none, or one of its own. */
+export const sideIgnored: FindingRule = ({ walk, book }) =>
+  walk.strokes.flatMap((stroke) => {
+    const written = stroke.stroke.side;
+    const entry = findMove(book, stroke.stroke.word);
+    if (written === null || !entry) return [];
+    const { kind } = stroke.move.side;
+    if (kind === 'directed' || (kind === 'free' && entry.side === null)) return [];
+    const prefix = written === 'front' ? 'f:' : 'r:';
+    const why =
+      kind === 'fixed' || entry.side !== null
+        ? `is always done with the ${stroke.side} side`
+        : kind === 'both'
+          ? 'takes both sides at once'
+          : 'has no side';
+    const meant = written === stroke.side ? null : meantBy(stroke, written, book);
+    return [
+      about(
+        'side-ignored',
+        'note',
+        [stroke],
+        `The \`${prefix}\` changes nothing here: \`${stroke.stroke.word}\`, the ${nameOf(stroke)}, ${why}.${meant === null ? '' : ` Did you mean \`${meant}\`?`}`,
+      ),
+    ];
+  });
+
+/** The number or code that does from the written side what this one does from its own. */
+function meantBy({ move, stroke }: WalkedStroke, side: Side, book: MoveBook): string | null {
+  if (move.side.kind === 'free') {
+    const number = /^\d/.test(stroke.word) ? numberOf(book, move, side) : undefined;
+    return number === undefined ? `${side === 'front' ? 'f:' : 'r:'}${move.code}` : String(number);
+  }
+  const like = [...book.moves.values()].filter(
+    (other) => other.family === move.family && other.side.kind === 'fixed' && other.side.side === side,
+  );
+  const isNumbered = /^\d/.test(stroke.word);
+  const numberFor = (other: Move): number | undefined =>
+    isNumbered ? numberOf(book, other, side) : undefined;
+  const far = (other: Move): number =>
+    Math.abs(other.out - move.out) + (isNumbered && !numberFor(other) ? 1 : 0);
+  const [nearest] = like.sort((a, b) => far(a) - far(b));
+  return nearest ? String(numberFor(nearest) ?? nearest.code) : null;
+}

@@ -81,7 +81,7 @@ export const MovePalette = memo(function MovePalette({ onPut }: MovePaletteProps
 /** The move as it is put from the wanted side; nothing when it is fixed to the other one or retired. */
 function choiceOf(move: Move & { retired?: boolean }, wanted: Side, book: MoveBook) {
   if (move.retired || (move.side.kind === 'fixed' && move.side.side !== wanted)) return [];
-  const isSided = move.side.kind === 'free';
+  const isSided = move.side.kind === 'free' || move.side.kind === 'directed';
   const side = isSided || move.side.kind === 'fixed' ? wanted : null;
   const number = numberOf(book, move, side);
   return [

@@ -1,5 +1,11 @@
 import { memo, type ReactNode } from 'react';
-import type { BodyReport, ComboAnalysis, Rule } from '@eurhythm/core/body';
+import {
+  cleanTempo,
+  type BodyReport,
+  type ClockLimit,
+  type ComboAnalysis,
+  type Rule,
+} from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
 import { Marked } from '../../../ui/Marked.tsx';
 
@@ -48,15 +54,7 @@ export const BodySays = memo(function BodySays({
   return (
     <>
       <dl>
-        {report && (
-          <Row sign={report.fastestBpm === null ? '–' : String(report.fastestBpm)}>
-            {report.limit === null
-              ? 'Nothing holds it back.'
-              : report.fastestBpm === null
-                ? `No tempo helps: ${report.limit.reason}.`
-                : `Fastest clean tempo at ${pace} pace. Stroke ${report.limit.fromStroke + 1} to ${report.limit.toStroke + 1} is the limit, ${report.limit.seconds.toFixed(2)} s: ${report.limit.reason}.`}
-          </Row>
-        )}
+        {report && <Row sign={String(cleanTempo(report)?.bpm ?? '–')}>{tempoText(report, pace)}</Row>}
         <Row sign={end.lead === 'left' ? 'L' : 'R'}>
           {comesHome
             ? `Comes home: ends in ${end.lead} lead, facing in.`
@@ -103,6 +101,18 @@ export const BodySays = memo(function BodySays({
     </>
   );
 });
+
+/** The fastest clean tempo, and whether the line itself or its repeat holds it back. */
+function tempoText(report: BodyReport, pace: string): string {
+  const { limit, repeat } = report;
+  const clean = cleanTempo(report);
+  if (!clean) return limit ? `No tempo helps: ${limit.reason}.` : 'There is nothing to time here.';
+  const why = (held: ClockLimit, next: string): string =>
+    `Stroke ${held.fromStroke + 1} to ${next}${held.toStroke + 1} is the limit, ${held.seconds.toFixed(2)} s: ${held.reason}.`;
+  if (clean.by === 'line') return `Fastest clean tempo at ${pace} pace. ${why(limit!, '')}`;
+  const beats = Number(repeat!.beats.toFixed(2));
+  return `Fastest clean tempo at ${pace} pace, when it is repeated every ${beats === 1 ? 'beat' : `${beats} beats`}. ${why(repeat!.limit!, 'the next ')}`;
+}
 
 function Row({ sign, children }: { sign: string; children: ReactNode }) {
   return (

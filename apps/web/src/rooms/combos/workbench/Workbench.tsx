@@ -1,5 +1,5 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { PACE_FACTORS, type Finding } from '@eurhythm/core/body';
+import { PACE_FACTORS, cleanTempo, type Finding } from '@eurhythm/core/body';
 import { otherLead, type Lead } from '@eurhythm/core/moves';
 import { ladder } from '@eurhythm/core/teach';
 import { BPM_LIMITS } from '@eurhythm/core/units';
@@ -16,6 +16,7 @@ import { Button } from '../../../ui/Button.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
 import { BodySays } from './BodySays.tsx';
 import { ComboCard } from '../list/ComboCard.tsx';
+import { freeNumber } from '../list/newCombo.ts';
 import { ComboHistory } from './ComboHistory.tsx';
 import { HearButton, HearWays } from './Hear.tsx';
 import { LineEditor } from '../line/LineEditor.tsx';
@@ -70,7 +71,12 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
   const told = useMemo(() => ({ combo, analysis, report, lead }), [combo, analysis, report, lead]);
   const later = useDeferredValue(told);
 
-  const change = useStable((changes: Partial<SaveComboDto>): void => draft.change({ ...combo, ...changes }));
+  const change = useStable((changes: Partial<SaveComboDto>): void => {
+    // A new combo takes the next free number of the grade that is chosen for it.
+    const numbered =
+      isNew && changes.gradeId !== undefined ? { number: freeNumber(all, changes.gradeId) } : {};
+    draft.change({ ...combo, ...numbered, ...changes });
+  });
   const saved = useSavedCombo({ id, isNew, combo, isReadable: analysis.ok, all, draft, errors });
   useShortcut('mod+s', saved.trySave);
   const { chosen, choosePlace, choosePin, put, editPin } = useLineEdits(combo.line, (line) =>
@@ -98,7 +104,8 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
     if (hearing.state !== 'silent') hearing.stop();
     else if (analysis.ok && isTempo) hear();
   };
-  const rungs = ladder(combo.bpm, report?.fastestBpm ?? null, school.speed);
+  const cleanBpm = report && (cleanTempo(report)?.bpm ?? null);
+  const rungs = ladder(combo.bpm, cleanBpm, school.speed);
 
   return (
     <div className="min-w-0 flex-1 px-8 py-5">
@@ -177,7 +184,7 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
               <TeachIt
                 combo={later.combo}
                 lead={later.lead}
-                fastestBpm={later.report?.fastestBpm ?? null}
+                fastestBpm={later.report && (cleanTempo(later.report)?.bpm ?? null)}
                 factor={PACE_FACTORS[school.pace]}
                 id={id}
                 onHear={hear}

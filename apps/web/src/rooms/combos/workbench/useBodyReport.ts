@@ -7,13 +7,21 @@ import {
   type BodyReport,
   type ComboAnalysis,
 } from '@eurhythm/core/body';
+import { cycleLength } from '@eurhythm/core/rounds';
 import type { Lead } from '@eurhythm/core/moves';
 import type { SaveComboDto } from '@eurhythm/contract';
+import { rightCycle } from '../line/useDrawnLine.ts';
 import { useBook, useGym } from '../../../server/gymData.ts';
 
 /** What the body says to a combo from one lead, in this gym; the report is null while the line cannot be read. */
 export function useBodyReport(
-  { line, bpm, gradeId }: Pick<SaveComboDto, 'line' | 'bpm' | 'gradeId'>,
+  {
+    line,
+    bpm,
+    beatsPerBar,
+    cycleBeats,
+    gradeId,
+  }: Pick<SaveComboDto, 'line' | 'bpm' | 'beatsPerBar' | 'cycleBeats' | 'gradeId'>,
   lead: Lead,
 ): { readonly analysis: ComboAnalysis; readonly report: BodyReport | null } {
   const book = useBook();
@@ -25,11 +33,12 @@ export function useBodyReport(
         ? findFindings(analysis.walk, book, {
             factor: PACE_FACTORS[school.pace],
             bpm: bpm > 0 ? bpm : null,
+            cycleBeats: cycleLength(analysis.walk, lead, rightCycle({ bpm, beatsPerBar, cycleBeats })),
             audience: audienceOf(gradeId, grades, school.youth),
             school,
           })
         : null,
-    [analysis, book, school, bpm, gradeId, grades],
+    [analysis, book, lead, school, bpm, beatsPerBar, cycleBeats, gradeId, grades],
   );
   return { analysis, report };
 }

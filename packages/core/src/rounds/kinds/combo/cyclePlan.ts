@@ -47,7 +47,15 @@ export function cyclePlanner(book: MoveBook): CyclePlanner {
     let plan = plans.get(key);
     if (plan === undefined) {
       const walk = walkOf(combo.line, lead, stage);
-      plans.set(key, (plan = walk && withLength(combo, walk, lead, bpm)));
+      plans.set(
+        key,
+        (plan = walk && {
+          combo,
+          walk,
+          beats: cycleLength(walk, lead, { ...combo, bpm }),
+          lastImpact: lastImpactOf(walk),
+        }),
+      );
     }
     return plan;
   };
@@ -61,17 +69,40 @@ function walked(line: string, book: MoveBook, lead: Lead, stage: Stage): Walk | 
   return slow.ok ? walkStance(slow.line, book, lead) : null;
 }
 
-function withLength(combo: BlockCombo, walk: Walk, lead: Lead, bpm: Bpm): CyclePlan {
+/** The tempo at which a recovery is reckoned where a line has none. */
+const PLAIN_BPM: Bpm = 90;
+const PLAIN_BAR = 4;
+
+/** What decides how long one time through is; what is missing is as usual. */
+interface CycleSetting {
+  readonly bpm?: Bpm | undefined;
+  readonly beatsPerBar?: number | undefined;
+  readonly cycleBeats?: number | null | undefined;
+}
+
+/**
+ * The length of one time through in beats: last impact, recovery and a beat for a change of lead, rounded up to whole
+ * bars, or what the coach set.
+ *
+ * @example
+ * cycleLength(walk('1 2'), 'left', { bpm: 80 }) // 4
+ */
+export function cycleLength(
+  walk: Walk,
+  lead: Lead,
+  { bpm = PLAIN_BPM, beatsPerBar = PLAIN_BAR, cycleBeats }: CycleSetting,
+): number {
   const last = walk.strokes.findLast((stroke) => stroke.stroke.by === 'fighter');
-  const lastImpact = walk.strokes.reduce((most, stroke) => Math.max(most, toNumber(stroke.beat)), 0);
-  if (combo.cycleBeats) {
-    const beats = Math.max(combo.cycleBeats, lastImpact + SHORTEST_PAUSE, toNumber(walk.beats));
-    return { combo, walk, beats, lastImpact };
-  }
+  const lastImpact = lastImpactOf(walk);
+  if (cycleBeats) return Math.max(cycleBeats, lastImpact + SHORTEST_PAUSE, toNumber(walk.beats));
   const recovery = (last?.move.back ?? 0) * CLUB_PACE;
   // A fighter who ends in the other lead needs a beat to change back before the next cycle.
   const changeBack = walk.end.lead === lead ? 0 : 1;
   const busy = Math.max(lastImpact + recovery / beatSeconds(bpm), toNumber(walk.beats)) + changeBack;
   const whole = fraction(Math.max(1, Math.ceil(busy * 720 - 1e-6)), 720);
-  return { combo, walk, beats: toNumber(roundUpTo(whole, fraction(combo.beatsPerBar))), lastImpact };
+  return toNumber(roundUpTo(whole, fraction(beatsPerBar)));
+}
+
+function lastImpactOf(walk: Walk): number {
+  return walk.strokes.reduce((most, stroke) => Math.max(most, toNumber(stroke.beat)), 0);
 }
