@@ -5,7 +5,7 @@ import { RIGHT_BLOCKS } from './testBlocks.ts';
 
 type Row = readonly [Readonly<Record<string, unknown>>, string];
 
-const TIME = 'seconds: The time goes from 5 to 3600 seconds.';
+const TIME = 'seconds: The time goes from 5 to 7200 seconds.';
 const TURNED = 'The longest wait is shorter than the shortest one.';
 
 /** What may go wrong in each kind, with the sentence that is told. */
@@ -30,7 +30,7 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
   ],
   count: [
     [{ title: '' }, 'title: What is done is plain text of 1 to 60 characters, without < or >.'],
-    [{ reps: 100 }, 'reps: The count is a whole number from 1 to 99 repetitions.'],
+    [{ reps: 501 }, 'reps: The count is a whole number from 1 to 500 repetitions.'],
     [{ sets: 0 }, 'sets: The number of sets is a whole number from 1 to 20.'],
     [{ rest: -1 }, 'rest: The rest between sets goes from 0 to 600 seconds.'],
     [{ repSeconds: 0.3 }, 'repSeconds: The time of a repetition goes from 0.4 to 30 seconds.'],
@@ -38,7 +38,7 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
     [{ line: 12 }, 'line: The line is a text.'],
     [
       { 'groups.0.reps': 1.5 },
-      'groups.0.reps: The count of a group is a whole number from 1 to 99 repetitions.',
+      'groups.0.reps: The count of a group is a whole number from 1 to 500 repetitions.',
     ],
     [{ groups: Array(7).fill({ group: 'Ebb', reps: 3 }) }, 'groups: There are at most six groups.'],
   ],
@@ -56,17 +56,21 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
   ],
   react: [
     [{ call: 'x'.repeat(41) }, 'call: The call is plain text of at most 40 characters, without < or >.'],
+    [{ 'every.min': 0.4 }, 'every.min: The shortest wait goes from 0.5 to 120 seconds.'],
+    [{ more: Array(10).fill({ call: 'a', line: '1' }) }, 'more: A block has at most ten calls.'],
+    [{ more: [{ call: 'x', line: 7 }] }, 'more.0.line: The answer is a text.'],
     [{ regular: 3601 }, 'regular: The regular part goes from 0 to 3600 seconds.'],
     [{ 'every.max': 4, 'every.min': 5 }, `every.max: ${TURNED}`],
   ],
   footwork: [
     [{ steps: 21 }, 'steps: The number of steps is a whole number from 1 to 20.'],
+    [{ strikeAt: 'before' }, 'strikeAt: The place of the strike is one of: with, after.'],
     [{ room: 0 }, 'room: The room goes from 0.5 to 50 steps.'],
     [{ there: null }, 'there: The step there is a text.'],
     [{ bpm: 301 }, 'bpm: The tempo goes from 20 to 300 beats a minute.'],
   ],
   condition: [
-    [{ reps: 0 }, 'reps: The count is a whole number from 1 to 99 repetitions.'],
+    [{ reps: 0 }, 'reps: The count is a whole number from 1 to 500 repetitions.'],
     [{ repSeconds: 31 }, 'repSeconds: The time of a repetition goes from 0.4 to 30 seconds.'],
   ],
   breath: [
@@ -96,7 +100,7 @@ describe.each(BLOCK_KINDS)('a block of the kind %s', (kind) => {
 
   it.each<Row>([
     [{ seconds: 4 }, TIME],
-    [{ seconds: 3601 }, TIME],
+    [{ seconds: 7201 }, TIME],
     [{ seconds: null }, TIME],
     [{ id: 'a block' }, 'id: The id of a block is 1 to 64 letters, digits, dots, dashes or underscores.'],
     [{ kit: Array(13).fill('pad') }, 'kit: A block needs at most twelve things.'],

@@ -1,5 +1,13 @@
-import { type FootworkBlock } from '@eurhythm/core/rounds';
-import { IsLineText, IsTempo, IsWholeWithin, IsWithin, OrNull } from '../rules/index.ts';
+import { STRIKE_PLACES, type FootworkBlock } from '@eurhythm/core/rounds';
+import {
+  IsLineText,
+  IsOneOf,
+  IsTempo,
+  IsWholeWithin,
+  IsWithin,
+  MayBeMissing,
+  OrNull,
+} from '../rules/index.ts';
 import { BlockDto } from './blockBase.ts';
 
 export class FootworkBlockDto extends BlockDto implements FootworkBlock {
@@ -16,6 +24,10 @@ export class FootworkBlockDto extends BlockDto implements FootworkBlock {
 
   @IsLineText('the strike')
   strike!: string;
+
+  @MayBeMissing()
+  @IsOneOf('the place of the strike', STRIKE_PLACES)
+  strikeAt?: (typeof STRIKE_PLACES)[number];
 
   @OrNull()
   @IsWithin('the room', 0.5, 50, 'steps')

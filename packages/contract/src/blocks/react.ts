@@ -1,8 +1,27 @@
-import { type ReactBlock } from '@eurhythm/core/rounds';
+import type { ReactBlock, Reaction, Waits } from '@eurhythm/core/rounds';
 import { Type } from 'class-transformer';
 import { ValidateNested } from 'class-validator';
-import { IsLineText, IsPlainText, IsWithin } from '../rules/index.ts';
-import { BlockDto, WaitDto } from './blockBase.ts';
+import { IsLineText, IsListOf, IsNotBelow, IsPlainText, IsWithin, MayBeMissing } from '../rules/index.ts';
+import { BlockDto, WAIT_TURNED_ROUND } from './blockBase.ts';
+
+/** A call and the line that answers it. */
+export class ReactionDto implements Reaction {
+  @IsPlainText('the call', 40)
+  call!: string;
+
+  @IsLineText('the answer')
+  line!: string;
+}
+
+/** A wait that may be as short as a breath. */
+export class ReactWaitDto implements Waits {
+  @IsWithin('the shortest wait', 0.5, 120, 'seconds')
+  min!: number;
+
+  @IsWithin('the longest wait', 0.5, 120, 'seconds')
+  @IsNotBelow('min', WAIT_TURNED_ROUND)
+  max!: number;
+}
 
 export class ReactBlockDto extends BlockDto implements ReactBlock {
   declare kind: 'react';
@@ -13,9 +32,13 @@ export class ReactBlockDto extends BlockDto implements ReactBlock {
   @IsLineText('the answer')
   line!: string;
 
+  @MayBeMissing()
+  @IsListOf('the other calls', () => ReactionDto, { most: 9, tooMany: 'A block has at most ten calls.' })
+  more?: ReactionDto[];
+
   @ValidateNested()
-  @Type(() => WaitDto)
-  every!: WaitDto;
+  @Type(() => ReactWaitDto)
+  every!: ReactWaitDto;
 
   @IsWithin('the regular part', 0, 3600, 'seconds')
   regular!: number;

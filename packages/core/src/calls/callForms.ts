@@ -10,6 +10,8 @@ interface CalledStroke {
   readonly side: Side | null;
   readonly level: Level | null;
   readonly feint: boolean;
+  /** Only if the stroke before it landed. */
+  readonly conditional?: boolean;
 }
 
 /**
@@ -26,14 +28,24 @@ export function strokeForms(stroke: CalledStroke, book: MoveBook, words: CallWor
   const number = numberOf(book, move, side);
   const numbered =
     number === undefined ? [] : [`${fake}${numberWord(number)}${aim}`, `${fake}${numberWord(number)}`];
-  const sided = side === 'front' && move.side.kind === 'free' && move.side.usual === 'rear' ? 'front ' : '';
+  const sided = sideWord(move, side);
   const named = [
     `${fake}${sided}${move.say.long}${aim}`,
     `${fake}${move.say.short}${aim}`,
     `${fake}${move.say.short}`,
   ];
   const forms = words === 'numbers' && number !== undefined ? numbered : [...named, ...numbered];
+  if (stroke.conditional) return [`${IF_IT_LANDS}, ${forms.at(-1)!}`, IF_IT_LANDS];
   return [...new Set(forms)];
+}
+
+const IF_IT_LANDS = 'if it lands';
+
+/** The side is said where it is not the one that is usually meant; a kick of the rear leg is the plain one. */
+function sideWord(move: Move, side: Side | null): string {
+  if (side === null) return '';
+  if (move.side.kind === 'directed') return side === move.side.usual ? '' : `${side} `;
+  return side === 'front' && move.side.kind === 'free' && move.side.usual === 'rear' ? 'front ' : '';
 }
 
 /**
@@ -46,6 +58,17 @@ export function holderForms({ move, level, feint }: CalledStroke): string[] {
   if (level === null || feint || !isStrike(move)) return [];
   const what = move.family === 'kick' || move.family === 'knee' ? move.family : 'hand';
   return [`${what} ${level}`, level];
+}
+
+/**
+ * What can be said to a holder who has to throw a stroke himself: what, and where to.
+ *
+ * @example
+ * throwForms(walk('jab').strokes[0].move, 'head') // ['throw jab head', 'throw jab', 'jab']
+ */
+export function throwForms({ say }: Move, level: Level | null): string[] {
+  const aim = level === null ? [] : [`throw ${say.short} ${level}`];
+  return [...aim, `throw ${say.short}`, say.short];
 }
 
 /**

@@ -1,3 +1,4 @@
+import { COUNT_RULES, MOST_RULED, ruledCount, spokenCount } from './countRules.ts';
 import { numberWord } from './numberWords.ts';
 
 /** What a class is counted in. */
@@ -12,77 +13,9 @@ export const COUNT_LANGUAGES = [
 ] as const;
 export type CountLanguage = (typeof COUNT_LANGUAGES)[number];
 
-/**
- * One to ten as written and, behind the colon, as ARPAbet phones with which an English voice says them acceptably
- * (stress marks are left out:
- * a short count word carries one stress), after the usual romanisations.
- */
-const WORDS: Readonly<Record<Exclude<CountLanguage, 'english' | 'own'>, readonly string[]>> = {
-  japanese: [
-    'ichi: iy ch iy',
-    'ni: n iy',
-    'san: s aa n',
-    'shi: sh iy',
-    'go: g ow',
-    'roku: r ow k uw',
-    'shichi: sh iy ch iy',
-    'hachi: hh aa ch iy',
-    'kyu: k y uw',
-    'ju: jh uw',
-  ],
-  korean: [
-    'hana: hh aa n aa',
-    'dul: d uw l',
-    'set: s eh t',
-    'net: n eh t',
-    'daseot: d aa s ah t',
-    'yeoseot: y ah s ah t',
-    'ilgop: iy l g ow p',
-    'yeodeol: y ah d ah l',
-    'ahop: aa hh ow p',
-    'yeol: y ah l',
-  ],
-  spanish: [
-    'uno: uw n ow',
-    'dos: d ow s',
-    'tres: t r ey s',
-    'cuatro: k w aa t r ow',
-    'cinco: s iy n k ow',
-    'seis: s ey s',
-    'siete: s y eh t ey',
-    'ocho: ow ch ow',
-    'nueve: n w eh v ey',
-    'diez: d y eh s',
-  ],
-  portuguese: [
-    'um: uw m',
-    'dois: d oy s',
-    'três: t r ey s',
-    'quatro: k w aa t r uw',
-    'cinco: s iy n k uw',
-    'seis: s ey s',
-    'sete: s eh ch iy',
-    'oito: oy t uw',
-    'nove: n ao v iy',
-    'dez: d eh s',
-  ],
-  thai: [
-    'nueng: n uh ng',
-    'song: s ao ng',
-    'sam: s aa m',
-    'si: s iy',
-    'ha: hh aa',
-    'hok: hh ow k',
-    'chet: jh eh t',
-    'paet: p eh t',
-    'kao: k aa w',
-    'sip: s ih p',
-  ],
-};
-
 /** An own count word may carry its phones behind a colon, as the others do: "hup: hh ah p". */
 function ownWord(written: string): string {
-  return written.split(':')[0]!.trim().toLowerCase();
+  return spokenCount(written).text.toLowerCase();
 }
 
 /**
@@ -94,26 +27,32 @@ function ownWord(written: string): string {
 export function ownPhones(own: readonly string[]): ReadonlyMap<string, string> {
   return new Map(
     own.flatMap((written) => {
-      const phones = written.split(':')[1]?.trim();
-      return phones ? [[ownWord(written), phones] as const] : [];
+      const { phones } = spokenCount(written);
+      return phones !== '' ? [[ownWord(written), phones] as const] : [];
     }),
   );
 }
 
 /**
- * The count's word for n, from 1; beyond a language's own words the English number.
+ * The count's word for n, from 1 to 199, by the rules of its language; own words as far as the gym gives them. Null
+ * beyond: nobody is counted on in another language without being told.
  *
  * @example
- * countWord(2, 'japanese') // 'ni'
+ * countWord(12, 'japanese') // 'juni'
  */
-export function countWord(n: number, language: CountLanguage, own: readonly string[] = []): string {
-  if (language === 'english') return numberWord(n);
-  const words = language === 'own' ? own.map(ownWord) : WORDS[language].map((word) => word.split(': ')[0]!);
-  return words[n - 1] ?? numberWord(n);
+export function countWord(n: number, language: CountLanguage, own: readonly string[] = []): string | null {
+  if (language === 'own') return own[n - 1] === undefined ? null : ownWord(own[n - 1]!);
+  if (language === 'english') return n >= 1 && n <= MOST_RULED ? numberWord(n) : null;
+  return ruledCount(COUNT_RULES[language], n)?.text ?? null;
 }
 
 const PHONES: ReadonlyMap<string, string> = new Map(
-  Object.values(WORDS).flatMap((words) => words.map((word) => word.split(': ') as [string, string])),
+  Object.values(COUNT_RULES).flatMap((rules) =>
+    Array.from({ length: MOST_RULED }, (_, i) => {
+      const { text, phones } = ruledCount(rules, i + 1)!;
+      return [text, phones] as const;
+    }),
+  ),
 );
 
 /**

@@ -27,10 +27,16 @@ export const intensityPhrase = (percent: number): string =>
   percent >= 100 ? 'full power' : `${numberWord(Math.round(percent))} percent`;
 
 /** Said when a group has done its own repetitions, fewer than those of the others. */
-export const groupDonePhrase = (group: string): string => `${group.toLowerCase()} done`;
+export const groupDoneForms = (group: string): string[] => [
+  `${group.toLowerCase()} done`,
+  group.toLowerCase(),
+];
 
 /** The other side of what was named before, longest form first. */
 export const otherSideForms = (name: string): string[] => [`${name}, other side`, 'other side'];
+
+/** A cue that a line speaks at its instant. */
+export const saidPhrase = (words: string): string => words.toLowerCase();
 
 /** A last repetition with a shout. */
 export const shoutPhrase = (word: string): string => `${word}, shout`;

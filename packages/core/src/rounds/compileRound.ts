@@ -1,3 +1,4 @@
+import { PACE_FACTORS } from '../body/index.ts';
 import { CALL_PRIORITIES, fitCalls, type CallWords, type ClipShelf } from '../calls/index.ts';
 import type { Lead, MoveBook } from '../moves/index.ts';
 import { clockTextToTenths, seededRandom, type Seconds } from '../units/index.ts';
@@ -40,6 +41,8 @@ export interface RoundPlan {
   readonly word?: string;
   /** What is counted in; English without it. */
   readonly count?: CountWords;
+  /** Pace of those who train, for what is too fast; club pace without it. */
+  readonly factor?: number;
 }
 
 /**
@@ -98,8 +101,10 @@ function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
   const timed = timeBlocks(plan.blocks);
   const blockAt = (at: Seconds): string =>
     (timed.find(({ from, to }) => at >= from && at < to) ?? timed.at(-1)!).block.id;
-  for (const { from, to, last } of workStretches(timed))
-    layOutWorkClock(from, to, { blockAt, isCounted: isCounted(last) }, context.timeCalls, layout);
+  const isCountedAt = (at: Seconds): boolean =>
+    timed.some(({ from, to, block }) => at >= from && at < to && isCounted(block));
+  for (const { from, to } of workStretches(timed))
+    layOutWorkClock(from, to, { blockAt, isCountedAt }, context.timeCalls, layout);
   for (const time of timed) kindOf(time.block).layOut(time.block, time, context);
   if (plan.word) layOutAttentionWord(plan.word, timed, context);
   return layout;
@@ -115,6 +120,7 @@ function contextOf(plan: RoundPlan, book: MoveBook, shelf: ClipShelf, layout: La
     shifts: plan.shifts ?? [],
     count: plan.count ?? ENGLISH_COUNT,
     timeCalls: new Set(plan.timeCalls ?? USUAL_TIME_CALLS),
+    factor: plan.factor ?? PACE_FACTORS.club,
     layout,
     planner: cyclePlanner(book),
     formsOf: (words) => {
@@ -139,13 +145,13 @@ function timeBlocks(blocks: readonly Block[]): TimedBlock[] {
 }
 
 /** Blocks of work that follow each other without a rest are one stretch for the bell. */
-function workStretches(timed: readonly TimedBlock[]): { from: Seconds; to: Seconds; last: Block }[] {
-  const stretches: { from: Seconds; to: Seconds; last: Block }[] = [];
+function workStretches(timed: readonly TimedBlock[]): { from: Seconds; to: Seconds }[] {
+  const stretches: { from: Seconds; to: Seconds }[] = [];
   for (const { block, from, to } of timed) {
     if (isPause(block)) continue;
     const last = stretches.at(-1);
-    if (last && last.to === from) Object.assign(last, { to, last: block });
-    else stretches.push({ from, to, last: block });
+    if (last && last.to === from) last.to = to;
+    else stretches.push({ from, to });
   }
   return stretches;
 }

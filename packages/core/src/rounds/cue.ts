@@ -42,7 +42,7 @@ export interface Cue {
 }
 
 export interface RoundFinding {
-  readonly rule: 'call-dropped' | 'no-cycle-fits';
+  readonly rule: 'call-dropped' | 'no-cycle-fits' | 'count-words-end' | 'tempo-too-fast';
   readonly severity: 'note' | 'caution';
   readonly at: Seconds;
   readonly block: string;

@@ -23,6 +23,8 @@ export interface LayOutContext {
   readonly shifts: readonly TempoShift[];
   readonly count: CountWords;
   readonly timeCalls: ReadonlySet<TimeCall>;
+  /** Pace of those who train, as a factor on the times of the book. */
+  readonly factor: number;
   readonly layout: Layout;
   /** Shared, so that what comes in many blocks is walked and worded once. */
   readonly planner: CyclePlanner;

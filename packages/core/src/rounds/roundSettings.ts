@@ -30,7 +30,7 @@ export interface TempoShift {
 }
 
 export const ROUND_LIMITS = {
-  blockSeconds: { min: 5, max: 3600 },
+  blockSeconds: { min: 5, max: 7200 },
   cyclesEach: { min: 1, max: 50 },
   blocks: 60,
   combosPerBlock: 20,

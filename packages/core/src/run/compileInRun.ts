@@ -30,6 +30,8 @@ export interface RoundSetting {
   readonly word: string;
   readonly count: CountWords;
   readonly clips: readonly VoiceClip[];
+  /** Pace of those who train, for what is too fast; club pace without it. */
+  readonly factor?: number;
 }
 
 /** A compiled round with the combos that its cues name. */
@@ -45,7 +47,7 @@ export interface RoundToPlay extends CompiledRound {
  */
 export function compileToPlay(
   round: PlannedRound,
-  { owner, lead, word, count, clips }: RoundSetting,
+  { owner, lead, word, count, clips, factor }: RoundSetting,
   book: MoveBook,
   shifts: readonly TempoShift[] = [],
 ): RoundToPlay {
@@ -56,6 +58,7 @@ export function compileToPlay(
     shifts,
     word,
     count,
+    ...(factor === undefined ? {} : { factor }),
     ...(round.timeCalls ? { timeCalls: round.timeCalls } : {}),
   };
   return { ...compileRound(plan, book, clipShelf(clips)), combos: combosOf(round.blocks) };

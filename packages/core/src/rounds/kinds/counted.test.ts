@@ -155,17 +155,22 @@ describe('holds, reactions, footwork and talk', () => {
   });
   it('calls at regular waits first and at random ones then, alike for a seed', () => {
     const round = compile(react);
-    const calls = round.cues.filter((cue) => cue.text === 'now');
-    const waits = calls.slice(1).map((cue, i) => cue.at - calls[i]!.at);
+    const calls = round.cues.filter((cue) => cue.kind === 'call' && cue.text === 'now');
+    /** From a call to the last strike of the answer, one beat at 90 a minute. */
+    const answer = 0.4 + 60 / 90;
+    const waits = calls.slice(1).map((cue, i) => cue.at - calls[i]!.at - answer);
     for (const wait of waits.slice(0, 2)) expect(wait).toBeCloseTo(4.5, 9);
     for (const wait of waits) expect(wait >= 3 - 1e-9 && wait <= 6 + 1e-9).toBe(true);
     expect(new Set(waits.map((wait) => wait.toFixed(3))).size).toBeGreaterThan(2);
-    expect(round.cues.filter((cue) => cue.kind === 'show').map((cue) => cue.text)[0]).toBe('jab, cross');
+    expect(round.cues.filter((cue) => cue.kind === 'show').map((cue) => cue.text)[0]).toBe('now');
     expect(compile(react)).toEqual(round);
     expect(saidIn(compile({ ...react, call: '' }))).not.toContain('now');
   });
   it('fits the steps to the room', () => {
-    expect(footworkLine(footwork, book)).toBe('in in in in-2 out out out out');
+    expect(footworkLine(footwork, book)).toBe('in in in in-2-out out out out');
+    expect(footworkLine({ ...footwork, strikeAt: 'with' }, book)).toBe('in in in in+2 out out out out');
+    expect(footworkLine({ ...footwork, steps: 1, strike: '1-2' }, book)).toBe('in-1-2 out');
+    expect(footworkLine({ ...footwork, steps: 1, strike: '1=2' }, book)).toBe('in-1=2=out');
     const reach = stepsThatFit({ ...footwork, room: 2 }, book);
     expect(reach).toBeLessThanOrEqual(4);
     expect(reach).toBeGreaterThanOrEqual(1);

@@ -8,8 +8,8 @@ import type { CountWords } from '../roundSettings.ts';
 export const OPENING: Seconds = 3;
 /** Count words are followed at club pace (engine: pace factors), unless the block sets its own time. */
 export const COUNT_PACE = 1.25;
-/** Most repetitions that are counted: the voice has words up to here. */
-export const MOST_COUNTED = 99;
+/** Most repetitions of one set. Where the language of the count ends before, a finding says so. */
+export const MOST_COUNTED = 500;
 /** Nothing is called any more this close to the end of a block. */
 export const BEFORE_BLOCK_ENDS: Seconds = 0.2;
 
@@ -30,13 +30,13 @@ export function mostReps(reps: number, groups: readonly GroupReps[]): number {
 }
 
 /**
- * The word on which a repetition is counted; empty beyond the last one that there is.
+ * The word on which a repetition is counted; empty beyond the last one that the language of the count has.
  *
  * @example
  * wordOfCount(3, ENGLISH_COUNT) // 'three'
  */
 export function wordOfCount(n: number, { language, own }: CountWords): string {
-  return n <= MOST_COUNTED ? countWord(n, language, own) : '';
+  return countWord(n, language, own) ?? '';
 }
 
 /** The sides of a movement in their order; null for what has none. */
@@ -71,5 +71,32 @@ export function sayAbout(
     priority,
     place: { kind: 'start', at: from, latest: from + slack },
     cue: { kind: 'call', block },
+  });
+}
+
+/**
+ * Says once for a block that its count goes further than the words do.
+ *
+ * @example
+ * (layout => (tellWordsEnd(layout, 'b', 1, ENGLISH_COUNT, 12), layout.findings.length))(emptyLayout()) // 0
+ */
+export function tellWordsEnd(
+  layout: Layout,
+  block: string,
+  at: Seconds,
+  { language, own }: CountWords,
+  most: number,
+): void {
+  const last = Array.from({ length: most }, (_, i) => i + 1).findIndex(
+    (n) => countWord(n, language, own) === null,
+  );
+  if (last === -1) return;
+  const whose = language === 'own' ? 'The gym’s own count words end' : 'The count words end';
+  layout.findings.push({
+    rule: 'count-words-end',
+    severity: 'caution',
+    at,
+    block,
+    message: `${whose} at ${last}; from ${last + 1} on only the tick counts. ${language === 'own' ? 'Write more words, or choose a language that goes on.' : 'Split the work into sets.'}`,
   });
 }

@@ -19,6 +19,7 @@ export const countPage: BlockPage<CountBlockDto> = {
       label: 'Counted',
       choices: [
         { value: 'whole', label: 'One count for the whole' },
+        { value: 'strokes', label: 'One count for each stroke' },
         { value: 'parts', label: 'Each part' },
         { value: 'build-up', label: 'Parts, joined, fast' },
       ],

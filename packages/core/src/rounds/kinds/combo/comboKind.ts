@@ -1,14 +1,15 @@
 import { walkStance } from '../../../body/index.ts';
-import { comboForms, countWord, holderForms, strokeForms } from '../../../calls/index.ts';
+import { comboForms, intensityPhrase, saidPhrase } from '../../../calls/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
-import { intensityPhrase } from '../../../calls/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
+import { wordOfCount } from '../counting.ts';
 import { laneForms, stageCall } from './announcements.ts';
 import { USUAL_COMBO_BLOCK, type ComboBlock } from './comboBlock.ts';
 import { fillCombos, namedCombos, ownLines, type WrittenComboBlock } from './fillCombos.ts';
 import { layOutCombos } from './layOutCombos.ts';
+import { fighterCalls, holderCalls } from './strokeFormsOf.ts';
 
 export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
   ...BY_THE_CLOCK,
@@ -27,22 +28,31 @@ export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
 /** What a combo block may say: also that of a kind that lays itself out as combos. */
 export function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords): Generator<string> {
   yield* (block.intensity ?? []).map(intensityPhrase);
+  for (const combo of block.combos) yield* saidIn(combo.line, book);
   if (block.calls === 'silent') return;
   for (const { group, combos } of block.lanes ?? [])
     yield* combos.flatMap((combo) => laneForms(group, combo));
   const isBuildUp = block.tempo?.kind === 'build-up';
   if (isBuildUp) yield* (['parts', 'joined', 'fast'] as const).flatMap((stage) => stageCall(stage) ?? []);
   if (block.calls === 'one-count' || isBuildUp)
-    for (let n = 1; n <= block.cyclesEach; n++) yield countWord(n, count.language, count.own);
+    for (let n = 1; n <= block.cyclesEach; n++)
+      yield* wordOfCount(n, count) === '' ? [] : [wordOfCount(n, count)];
   for (const combo of block.combos) {
     yield* comboForms(combo);
     const parsed = parseLine(combo.line, book);
     const callsStrokes = block.calls !== 'lead-in' && block.calls !== 'one-count';
     if (!parsed.ok || !(callsStrokes || isBuildUp)) continue;
-    for (const walked of walkStance(parsed.line, book, 'left').strokes) {
-      const stroke = { ...walked, feint: walked.stroke.feint };
-      if (block.calls === 'holder') yield* holderForms(stroke);
-      if (block.calls !== 'holder' || isBuildUp) yield* strokeForms(stroke, book, block.words);
-    }
+    const walk = walkStance(parsed.line, book, 'left');
+    const called = [
+      ...(block.calls === 'holder' ? holderCalls(walk) : []),
+      ...(block.calls !== 'holder' || isBuildUp ? fighterCalls(walk, book, block.words) : []),
+    ];
+    yield* called.flatMap(({ forms }) => forms);
   }
+}
+
+/** What a line has to be spoken in it. */
+export function saidIn(line: string, book: MoveBook): string[] {
+  const parsed = parseLine(line, book);
+  return parsed.ok ? walkStance(parsed.line, book, 'left').said.map(({ words }) => saidPhrase(words)) : [];
 }

@@ -9,6 +9,7 @@ import type { CyclePlan, CyclePlanner } from './cyclePlan.ts';
 import { LAST_COUNT, layOutCycle } from './layOutCycle.ts';
 import type { FormsOf } from './strokeFormsOf.ts';
 import { stageAt, tempoAt, type Stage } from './tempoOf.ts';
+import { TempoCheck } from './tempoCheck.ts';
 
 /** From the bell to the first call, so that the bell does not cover it. */
 const AFTER_BELL: Seconds = 0.9;
@@ -31,6 +32,7 @@ class ComboLayout {
   private readonly context: LayOutContext;
   private readonly plan: CyclePlanner;
   private readonly formsOf: FormsOf;
+  private readonly tempoCheck: TempoCheck;
   private readonly combos: Generator<BlockCombo, void>;
   private cycle = 0;
   private set = 0;
@@ -45,6 +47,7 @@ class ComboLayout {
     this.time = time;
     this.context = context;
     this.plan = context.planner;
+    this.tempoCheck = new TempoCheck(context.factor);
     this.formsOf = context.formsOf(block.words);
     const readable = block.combos.filter((combo) => this.plan(combo, context.lead, block.bpm, 'as-set'));
     this.combos = comboOrder(readable, block.order ?? 'in-order', context.random);
@@ -59,6 +62,7 @@ class ComboLayout {
       this.layOutStretch(stretch, stretch.from + (part === 0 ? AFTER_BELL : AFTER_HALF), part > 0);
       if (this.cycle === before) this.tellNothingFits(stretch);
     }
+    this.tempoCheck.tell(this.block.id, this.context.layout);
   }
 
   private layOutStretch(stretch: LeadStretch, from: Seconds, switches: boolean): void {
@@ -110,6 +114,10 @@ class ComboLayout {
     );
   }
 
+  private lanePlans(bpm: Bpm, stage: Stage): CyclePlan[] {
+    return this.lanesOfSet().flatMap(({ combo }) => this.plan(combo, this.lead, bpm, stage) ?? []);
+  }
+
   /** The plan of a time through, as long as the slowest group needs for its own. */
   private planSet(combo: BlockCombo, lead: Lead, bpm: Bpm, stage: Stage): CyclePlan | null {
     const own = this.plan(combo, lead, bpm, stage);
@@ -135,7 +143,9 @@ class ComboLayout {
       if (!now || start + now.lastImpact * beat > stretch.to - BEFORE_END) break;
       // What is empty behind the last impact gives way to the change of lead at half time.
       const room = stretch.to < this.time.to ? (stretch.to - start) / beat : Infinity;
-      const beats = Math.min(room, this.beatsOf(now, n));
+      const wait = this.waitAfter();
+      const whole = wait === null ? this.beatsOf(now, n) : now.lastImpact + wait / beat;
+      const beats = Math.min(room, whole);
       layOutCycle(
         block,
         {
@@ -156,8 +166,11 @@ class ComboLayout {
         this.formsOf,
         context.layout,
       );
+      if (stage !== 'parts')
+        for (const seen of [now, ...this.lanePlans(bpm, stage)])
+          this.tempoCheck.see(seen, Math.round(whole * 720) / 720, bpm, start);
       this.cycle += 1;
-      start += beats * beat + this.waitAfter();
+      start += beats * beat;
     }
     return start;
   }
@@ -170,9 +183,10 @@ class ComboLayout {
     return n % 2 === 0 ? short : short + tempo.pause;
   }
 
-  private waitAfter(): Seconds {
+  /** From the last strike of one time through to the first of the next; null where the bar says. */
+  private waitAfter(): Seconds | null {
     const { gaps } = this.block;
-    return gaps?.kind === 'random' ? gaps.min + this.context.random() * (gaps.max - gaps.min) : 0;
+    return gaps?.kind === 'random' ? gaps.min + this.context.random() * (gaps.max - gaps.min) : null;
   }
 
   private leadOfSet(stretch: LeadStretch): Lead {

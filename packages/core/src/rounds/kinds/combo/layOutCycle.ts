@@ -1,5 +1,5 @@
 import type { WalkedStroke } from '../../../body/index.ts';
-import { countWord } from '../../../calls/index.ts';
+import { saidPhrase } from '../../../calls/index.ts';
 import { isStrike, type Lead } from '../../../moves/index.ts';
 import { toNumber, type Seconds } from '../../../units/index.ts';
 import type { Cue, Cycle, Layout } from '../../cue.ts';
@@ -7,6 +7,7 @@ import { SWITCH_BACK_FORMS } from '../../../calls/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
 import type { CallStyle, ComboBlock } from './comboBlock.ts';
 import type { CyclePlan } from './cyclePlan.ts';
+import { wordOfCount } from '../counting.ts';
 import type { FormsOf } from './strokeFormsOf.ts';
 
 /** In the last five seconds the voice only counts down. */
@@ -58,22 +59,61 @@ export function layOutCycle(block: ComboBlock, placed: PlacedCycle, formsOf: For
       cycle: ids.cycle,
     });
   }
-  if (placed.calls === 'one-count' && at <= placed.callsUntil) {
+  const word = wordOfCount(placed.inSet + 1, placed.count);
+  if (placed.calls === 'one-count' && at <= placed.callsUntil && word !== '') {
     layout.calls.push({
-      forms: [countWord(placed.inSet + 1, placed.count.language, placed.count.own)],
+      forms: [word],
       priority: 'count',
       place: { kind: 'centre', at },
       cue: { kind: 'call', ...ids },
     });
   }
-  for (const [position, stroke] of plan.walk.strokes.entries()) {
-    const previous = plan.walk.strokes[position - 1];
-    const due = at + toNumber(stroke.beat) * beat;
-    const slotAhead = previous ? at + toNumber(previous.beat) * beat : at - beat;
-    layOutStroke(stroke, due, slotAhead, ids, layout);
-    callStroke(block, stroke, placed.calls === 'on-beat' ? due : slotAhead, placed, { ids, formsOf, layout });
-  }
+  const { strokes } = plan.walk;
+  const dueAt = (stroke: WalkedStroke): Seconds => at + toNumber(stroke.beat) * beat;
+  /** The instant of the slot before: that of the stroke before, or a beat ahead of the first. */
+  const aheadOf = (stroke: WalkedStroke): Seconds => {
+    const before = strokes.findLast(
+      (each) => each.index < stroke.index && toNumber(each.beat) < toNumber(stroke.beat),
+    );
+    return before ? dueAt(before) : at - beat;
+  };
+  for (const stroke of strokes) layOutStroke(stroke, dueAt(stroke), aheadOf(stroke), ids, layout);
+  if (callsStrokes(placed.calls) && block.words !== 'combo-number')
+    for (const { stroke, forms } of formsOf(plan.walk, placed.calls === 'holder'))
+      callStroke(
+        stroke,
+        forms,
+        placed.calls === 'on-beat' ? dueAt(stroke) : aheadOf(stroke),
+        placed,
+        ids,
+        layout,
+      );
+  for (const { beat: said, words } of plan.walk.said)
+    sayInLine(words, at + toNumber(said) * beat, placed.callsUntil, ids, layout);
   callHome(placed, ids, layout);
+}
+
+const callsStrokes = (calls: CallStyle): boolean =>
+  calls === 'on-beat' || calls === 'ahead' || calls === 'holder';
+
+/** A cue that the line speaks: from its instant on, or a moment later where a stroke is called there. */
+const SAID_LATE: Seconds = 0.6;
+
+/** Asks for a cue that a line speaks at its instant. */
+export function sayInLine(
+  words: string,
+  at: Seconds,
+  until: Seconds,
+  ids: Pick<Cue, 'block' | 'combo' | 'cycle'>,
+  layout: Layout,
+): void {
+  if (at > until) return;
+  layout.calls.push({
+    forms: [saidPhrase(words)],
+    priority: 'prompt',
+    place: { kind: 'start', at: Math.max(0, at), latest: Math.max(0, at) + SAID_LATE },
+    cue: { kind: 'call', ...ids },
+  });
 }
 
 type CycleIds = Required<Pick<Cue, 'block' | 'combo' | 'cycle'>>;
@@ -128,17 +168,15 @@ function layOutStroke(
 }
 
 function callStroke(
-  block: ComboBlock,
   walked: WalkedStroke,
+  forms: readonly string[],
   at: Seconds,
-  { calls, callsUntil }: PlacedCycle,
-  { ids, formsOf, layout }: { ids: CycleIds; formsOf: FormsOf; layout: Layout },
+  { callsUntil }: PlacedCycle,
+  ids: CycleIds,
+  layout: Layout,
 ): void {
-  const isCalled = calls === 'on-beat' || calls === 'ahead' || calls === 'holder';
-  if (!isCalled || block.words === 'combo-number' || at > callsUntil) return;
-  const forms = formsOf(walked, calls === 'holder');
-  if (forms.length === 0) return;
-  const switches = walked.move.lead === 'flips';
+  if (at > callsUntil || forms.length === 0) return;
+  const switches = walked.stroke.by === 'fighter' && walked.move.lead === 'flips';
   layout.calls.push({
     forms,
     priority: switches ? 'stance' : 'stroke',

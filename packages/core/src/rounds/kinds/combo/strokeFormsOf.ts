@@ -1,22 +1,53 @@
-import type { WalkedStroke } from '../../../body/index.ts';
-import { holderForms, strokeForms, type CallWords } from '../../../calls/index.ts';
+import type { Walk, WalkedStroke } from '../../../body/index.ts';
+import { holderForms, strokeForms, throwForms, type CallWords } from '../../../calls/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
 
-/** What can be said for a stroke, to the fighter or to the holder; empty when nothing is. */
-export type FormsOf = (stroke: WalkedStroke, toHolder: boolean) => readonly string[];
+/** A call of a line: the stroke whose instant it belongs to, and what can be said for it, longest first. */
+export interface LineCall {
+  readonly stroke: WalkedStroke;
+  readonly forms: readonly string[];
+}
 
-/** Finds the forms of each stroke once, however often it comes. */
+/** What is called in a line, to the fighter or to the holder. */
+export type FormsOf = (walk: Walk, toHolder: boolean) => readonly LineCall[];
+
+/** Finds the calls of each walk once, however often it comes. */
 export function strokeFormsOf(book: MoveBook, words: CallWords): FormsOf {
-  const [ofFighter, ofHolder] = [new Map<WalkedStroke, string[]>(), new Map<WalkedStroke, string[]>()];
-  return (walked, toHolder) => {
+  const [ofFighter, ofHolder] = [new Map<Walk, LineCall[]>(), new Map<Walk, LineCall[]>()];
+  return (walk, toHolder) => {
     const known = toHolder ? ofHolder : ofFighter;
-    let forms = known.get(walked);
-    if (!forms) {
-      const stroke = { ...walked, feint: walked.stroke.feint };
-      const isSaid = walked.stroke.by === 'fighter' && !walked.together;
-      forms = !isSaid ? [] : toHolder ? holderForms(stroke) : strokeForms(stroke, book, words);
-      known.set(walked, forms);
-    }
-    return forms;
+    let calls = known.get(walk);
+    if (!calls) known.set(walk, (calls = toHolder ? holderCalls(walk) : fighterCalls(walk, book, words)));
+    return calls;
   };
+}
+
+/** The fighter is called his own strokes; of those that land together, the first. */
+export function fighterCalls({ strokes }: Walk, book: MoveBook, words: CallWords): LineCall[] {
+  return strokes
+    .filter(({ stroke, together }) => stroke.by === 'fighter' && !together)
+    .map((walked) => {
+      const { feint, conditional } = walked.stroke;
+      return { stroke: walked, forms: strokeForms({ ...walked, feint, conditional }, book, words) };
+    });
+}
+
+/** The holder is called everything that he shows and throws; what lands together is one call. */
+export function holderCalls({ strokes }: Walk): LineCall[] {
+  const calls: { stroke: WalkedStroke; forms: string[] }[] = [];
+  for (const walked of strokes) {
+    const { stroke, move, level } = walked;
+    const forms =
+      stroke.by === 'holder' ? throwForms(move, level) : holderForms({ ...walked, feint: stroke.feint });
+    if (forms.length === 0) continue;
+    const last = calls.at(-1);
+    if (last && isAtOnce(last.stroke, walked))
+      last.forms = [`${last.forms[0]!}, ${forms[0]!}`, `${last.forms.at(-1)!}, ${forms.at(-1)!}`];
+    else calls.push({ stroke: walked, forms });
+  }
+  return calls;
+}
+
+function isAtOnce(a: WalkedStroke, b: WalkedStroke): boolean {
+  return a.beat.n * b.beat.d === b.beat.n * a.beat.d;
 }

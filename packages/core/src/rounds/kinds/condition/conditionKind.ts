@@ -1,7 +1,7 @@
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
-import { groupDonePhrase } from '../../../calls/index.ts';
+import { groupDoneForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
-import { BEFORE_BLOCK_ENDS, OPENING, mostReps, sayAbout, wordOfCount } from '../counting.ts';
+import { BEFORE_BLOCK_ENDS, OPENING, mostReps, sayAbout, tellWordsEnd, wordOfCount } from '../counting.ts';
 import { USUAL_CONDITION_BLOCK, type ConditionBlock } from './conditionBlock.ts';
 
 export const conditionKind: BlockKind<ConditionBlock> = {
@@ -16,10 +16,10 @@ export const conditionKind: BlockKind<ConditionBlock> = {
     if (reps === null) return;
     for (let n = 1; n <= mostReps(reps, groups); n++) {
       const word = wordOfCount(n, count);
-      if (word === '') break;
+      if (word === '') continue;
       yield word;
     }
-    yield* groups.map(({ group }) => groupDonePhrase(group));
+    yield* groups.flatMap(({ group }) => groupDoneForms(group));
   },
   layOut: layOutCondition,
 };
@@ -33,6 +33,7 @@ function layOutCondition(
   sayAbout(layout, id, { forms: [title.toLowerCase()], at: from + 1, priority: 'combo', slack: 2 });
   if (reps === null) return;
   const most = mostReps(reps, groups);
+  tellWordsEnd(layout, id, from, count, most);
   for (let rep = 1; rep <= most; rep++) {
     const at = from + OPENING + (rep - 1) * repSeconds;
     if (at >= to - BEFORE_BLOCK_ENDS) break;
@@ -48,10 +49,10 @@ function layOutCondition(
     for (const { group, reps: own } of groups)
       if (own === rep && own < most)
         sayAbout(layout, id, {
-          forms: [groupDonePhrase(group)],
-          at: at + 0.3,
+          forms: groupDoneForms(group),
+          at: at + 0.25,
           priority: 'prompt',
-          slack: repSeconds,
+          slack: repSeconds - 0.25,
         });
   }
 }

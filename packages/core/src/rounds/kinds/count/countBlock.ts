@@ -3,7 +3,7 @@ import type { Seconds } from '../../../units/index.ts';
 import type { BlockBase, Sides } from '../blockBase.ts';
 import type { GroupReps } from '../counting.ts';
 
-export const COUNT_METHODS = ['whole', 'parts', 'build-up'] as const;
+export const COUNT_METHODS = ['whole', 'strokes', 'parts', 'build-up'] as const;
 export const COUNT_DIRECTIONS = ['up', 'down'] as const;
 export const COUNT_LEVELS = ['fixed', 'in-turn', 'rising'] as const;
 export const COUNT_STARTS = ['standing', 'kneeling', 'seated'] as const;
@@ -21,7 +21,7 @@ export interface CountBlock extends BlockBase {
   readonly rest: Seconds;
   /** Seconds for one repetition; null for what the book's times make of it. */
   readonly repSeconds: Seconds | null;
-  /** One count for the whole, a count for each part, or parts, then whole, then fast. */
+  /** One count for the whole, one for each stroke, one for each part, or parts, then whole, then fast. */
   readonly method: (typeof COUNT_METHODS)[number];
   readonly direction: (typeof COUNT_DIRECTIONS)[number];
   /** The target: as the move has it, head and body and low in turn, or from set to set rising. */

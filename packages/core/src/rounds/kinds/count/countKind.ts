@@ -6,6 +6,7 @@ import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { COUNT_PACE, mostReps } from '../counting.ts';
 import { USUAL_COUNT_BLOCK, type CountBlock } from './countBlock.ts';
 import { countSteps } from './countSteps.ts';
+import { saidIn } from '../combo/comboKind.ts';
 import { countForms, layOutCount } from './layOutCount.ts';
 
 export const countKind: BlockKind<CountBlock> = {
@@ -19,6 +20,7 @@ export const countKind: BlockKind<CountBlock> = {
   groups: ({ groups }) => groups.map(({ group }) => group),
   *texts(block, book, count) {
     // Which words are counted does not depend on the pace.
+    yield* saidIn(block.line, book);
     for (const step of countSteps(block, book, COUNT_PACE).steps) yield* countForms(step, block, count);
   },
   layOut: layOutCount,

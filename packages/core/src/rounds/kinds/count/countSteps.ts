@@ -6,14 +6,17 @@ import type { Seconds } from '../../../units/index.ts';
 import { OPENING, mostReps, sidesInTurn, type SideInTurn } from '../counting.ts';
 import type { CountBlock } from './countBlock.ts';
 
-/** Nobody follows a count faster than this. */
+/** Nobody follows a count faster than this, by parts and stroke by stroke. */
 const LEAST_PART: Seconds = 0.8;
+const LEAST_STROKE: Seconds = 0.5;
+/** What is said between two counts begins no sooner after the first of them. */
+const AFTER_COUNT: Seconds = 0.15;
 /** A part takes this share of the whole repetition. */
 const PART_SHARE = 0.6;
 /** The last third of a build-up goes at this share of the time. */
 const FAST_SHARE = 0.75;
 /** Tempo at which a line is repeated on the count. */
-const LINE_BPM = 80;
+export const LINE_BPM = 80;
 /** When the line cannot be read: something that a clock can go by. */
 const UNKNOWN_REP: Seconds = 2;
 
@@ -24,6 +27,8 @@ export type CountStep =
   | {
       readonly at: Seconds;
       readonly kind: 'open';
+      /** What is said here is begun by then. */
+      readonly until: Seconds;
       readonly set: number;
       readonly side: SideInTurn;
     }
@@ -35,10 +40,14 @@ export type CountStep =
       /** Place among the repetitions, from 0. */
       readonly rep: number;
       readonly level: Level | null;
+      /** Of the counts of its repetition. */
+      readonly isFirst: boolean;
       readonly isLast: boolean;
+      /** What is done on it, where a repetition has several counts. */
+      readonly shown: string | null;
     }
-  | { readonly at: Seconds; readonly kind: 'group-done'; readonly group: string }
-  | { readonly at: Seconds; readonly kind: 'rest' };
+  | { readonly at: Seconds; readonly until: Seconds; readonly kind: 'group-done'; readonly group: string }
+  | { readonly at: Seconds; readonly until: Seconds; readonly kind: 'rest' };
 
 export interface CountedSteps {
   readonly steps: readonly CountStep[];
@@ -58,23 +67,36 @@ export function countSteps(block: CountBlock, book: MoveBook, factor: number): C
   let clock = 0;
   for (let set = 0; set < block.sets; set++) {
     if (set > 0) {
-      steps.push({ at: clock, kind: 'rest' });
+      steps.push({ at: clock, until: clock + 2, kind: 'rest' });
       clock += block.rest;
     }
     for (const side of sidesInTurn(block.sides)) {
-      steps.push({ at: clock, kind: 'open', set, side });
+      steps.push({ at: clock, until: clock + 2, kind: 'open', set, side });
       clock += OPENING;
       for (let rep = 0; rep < most; rep++) {
+        const began = clock;
         const level = levelOf(block, rep, set);
         const isLast = rep === most - 1;
-        for (const [part, seconds] of partsOf(block, book, factor, rep, most).entries()) {
-          const isWhole = part === 0 && partsOf(block, book, factor, rep, most).length === 1;
+        const counted = partsOf(block, book, factor, rep, most);
+        for (const [part, { seconds, shown }] of counted.entries()) {
+          const isWhole = counted.length === 1;
           const n = isWhole ? (block.direction === 'up' ? rep + 1 : most - rep) : part + 1;
-          steps.push({ at: clock, kind: 'count', n, rep, level, isLast: isLast && isWhole });
+          steps.push({
+            at: clock,
+            kind: 'count',
+            n,
+            rep,
+            level,
+            isFirst: part === 0,
+            isLast: isLast && part === counted.length - 1,
+            shown,
+          });
           clock += seconds;
         }
+        // In the gap behind its last repetition, before the next one is counted.
         for (const { group, reps } of block.groups)
-          if (reps === rep + 1 && reps < most) steps.push({ at: clock - 0.2, kind: 'group-done', group });
+          if (reps === rep + 1 && reps < most)
+            steps.push({ at: began + AFTER_COUNT, until: clock, kind: 'group-done', group });
       }
     }
   }
@@ -86,16 +108,46 @@ function levelOf(block: CountBlock, rep: number, set: number): Level | null {
   return block.levels === 'rising' ? LEVELS[Math.max(0, LEVELS.length - 1 - set)]! : null;
 }
 
-/** The lengths of the counts of one repetition: one for the whole, or one for each part. */
-function partsOf(block: CountBlock, book: MoveBook, factor: number, rep: number, most: number): Seconds[] {
+/** A count within a repetition: how long it lasts, and what is done on it. */
+interface CountedPart {
+  readonly seconds: Seconds;
+  readonly shown: string | null;
+}
+
+/** The counts of one repetition: one for the whole, or one for each stroke or part. */
+function partsOf(
+  block: CountBlock,
+  book: MoveBook,
+  factor: number,
+  rep: number,
+  most: number,
+): readonly CountedPart[] {
   const whole = repSecondsOf(block, book, factor);
   const third = Math.floor((rep * 3) / Math.max(1, most));
   const method = block.method === 'build-up' ? (['parts', 'whole', 'fast'] as const)[third]! : block.method;
-  if (method === 'whole') return [whole];
-  if (method === 'fast') return [whole * FAST_SHARE];
-  const parsed = parseLine(block.line, book);
-  const count = parsed.ok ? Math.max(1, parts(parsed.line, book, 'left').length) : 1;
-  return Array.from({ length: count }, () => Math.max(LEAST_PART, whole * PART_SHARE));
+  if (method === 'whole') return [{ seconds: whole, shown: null }];
+  if (method === 'fast') return [{ seconds: whole * FAST_SHARE, shown: null }];
+  const shown = method === 'strokes' ? strokesShown(block.line, book) : partsShown(block.line, book);
+  if (shown.length === 0) return [{ seconds: whole, shown: null }];
+  // Strokes share the time of the whole; a part is slower, for it is looked at.
+  const seconds =
+    method === 'strokes'
+      ? Math.max(LEAST_STROKE, whole / shown.length)
+      : Math.max(LEAST_PART, whole * PART_SHARE);
+  return shown.map((each) => ({ seconds, shown: each }));
+}
+
+function strokesShown(line: string, book: MoveBook): string[] {
+  const parsed = parseLine(line, book);
+  if (!parsed.ok) return [];
+  return walkStance(parsed.line, book, 'left')
+    .strokes.filter(({ stroke }) => stroke.by === 'fighter')
+    .map(({ move }) => move.name);
+}
+
+function partsShown(line: string, book: MoveBook): string[] {
+  const parsed = parseLine(line, book);
+  return parsed.ok ? parts(parsed.line, book, 'left').map(({ part, cue }) => `${part}: ${cue}`) : [];
 }
 
 /**

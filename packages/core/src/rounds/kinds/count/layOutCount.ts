@@ -1,10 +1,15 @@
+import { walkStance, type Walk } from '../../../body/index.ts';
+import { parseLine } from '../../../line/index.ts';
+import type { MoveBook } from '../../../moves/index.ts';
+import { beatSeconds, toNumber } from '../../../units/index.ts';
 import type { Cue } from '../../cue.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
-import { TIME_PHRASES, groupDonePhrase, shoutPhrase } from '../../../calls/index.ts';
+import { TIME_PHRASES, groupDoneForms, shoutPhrase } from '../../../calls/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
-import { BEFORE_BLOCK_ENDS, COUNT_PACE, wordOfCount } from '../counting.ts';
+import { BEFORE_BLOCK_ENDS, COUNT_PACE, tellWordsEnd, wordOfCount } from '../counting.ts';
 import type { CountBlock } from './countBlock.ts';
-import { countSteps, type CountStep } from './countSteps.ts';
+import { sayInLine } from '../combo/layOutCycle.ts';
+import { LINE_BPM, countSteps, type CountStep } from './countSteps.ts';
 
 /** What is said at a step; empty when nothing is. Forms longest first. */
 export function countForms(step: CountStep, block: CountBlock, count: CountWords): string[] {
@@ -24,7 +29,7 @@ export function countForms(step: CountStep, block: CountBlock, count: CountWords
       return step.isLast && block.shoutLast ? [shoutPhrase(word), ...level, word] : [...level, word];
     }
     case 'group-done':
-      return [groupDonePhrase(step.group)];
+      return groupDoneForms(step.group);
     case 'rest':
       return [TIME_PHRASES.rest];
     default:
@@ -38,7 +43,11 @@ export function layOutCount(
   { from, to }: BlockTime,
   { book, count, layout }: LayOutContext,
 ): void {
-  for (const step of countSteps(block, book, COUNT_PACE).steps) {
+  const { steps } = countSteps(block, book, COUNT_PACE);
+  const counts = steps.map((step) => (step.kind === 'count' ? step.n : 0));
+  tellWordsEnd(layout, block.id, from, count, Math.max(0, ...counts));
+  const said = saidBeats(block.line, book);
+  for (const step of steps) {
     const at = from + step.at;
     if (at >= to - BEFORE_BLOCK_ENDS) break;
     const forms = countForms(step, block, count);
@@ -52,13 +61,27 @@ export function layOutCount(
         sound: step.n === 1 ? 'tick-bar' : 'tick-beat',
       });
     }
+    if (step.kind === 'count' && step.shown !== null)
+      layout.cues.push({ at, kind: 'show', text: step.shown, block: block.id });
+    if (step.kind === 'count' && step.isFirst)
+      for (const { beat, words } of said)
+        sayInLine(words, at + toNumber(beat) * beatSeconds(LINE_BPM), to, { block: block.id }, layout);
     if (forms.length === 0) continue;
     const kind: Cue['kind'] = step.kind === 'count' ? 'call' : step.kind === 'group-done' ? 'call' : 'time';
     layout.calls.push({
       forms,
       priority: step.kind === 'count' ? 'count' : step.kind === 'group-done' ? 'prompt' : 'combo',
-      place: step.kind === 'count' ? { kind: 'centre', at } : { kind: 'start', at: at + 0.1, latest: at + 2 },
+      place:
+        step.kind === 'count'
+          ? { kind: 'centre', at }
+          : { kind: 'start', at: at + 0.1, latest: from + step.until },
       cue: { kind, block: block.id },
     });
   }
+}
+
+/** What the line speaks at each repetition, and when. */
+function saidBeats(line: string, book: MoveBook): Walk['said'] {
+  const parsed = parseLine(line, book);
+  return parsed.ok ? walkStance(parsed.line, book, 'left').said : [];
 }

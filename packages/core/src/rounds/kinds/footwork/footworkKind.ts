@@ -14,8 +14,9 @@ export const footworkKind: BlockKind<FootworkBlock> = {
     back: STARTER_LINES.stepOut,
     steps: 3,
     strike: STARTER_LINES.rearStraight,
+    strikeAt: 'after',
     room: null,
-    bpm: 90,
+    bpm: 80,
   }),
   written: ({ there, back, strike }) => [
     { field: 'there', line: there },

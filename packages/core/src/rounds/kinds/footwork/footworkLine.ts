@@ -1,9 +1,11 @@
 import { walkStance } from '../../../body/index.ts';
-import { parseLine } from '../../../line/index.ts';
+import { parseLine, placeOnBeats } from '../../../line/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
 import type { Bpm } from '../../../units/index.ts';
 import type { BlockBase } from '../blockBase.ts';
 import type { ComboBlock } from '../combo/comboBlock.ts';
+
+export const STRIKE_PLACES = ['with', 'after'] as const;
 
 /** Steps there and back on a beat, with a strike on the last step; as many as the room allows. */
 export interface FootworkBlock extends BlockBase {
@@ -13,6 +15,8 @@ export interface FootworkBlock extends BlockBase {
   readonly steps: number;
   /** A stroke on the last step there; empty for none. */
   readonly strike: string;
+  /** Whether it lands with the foot, or half a beat after it, which is usual. */
+  readonly strikeAt?: (typeof STRIKE_PLACES)[number] | undefined;
   /** Steps of room one way; null for plenty. */
   readonly room: number | null;
   readonly bpm: Bpm;
@@ -34,21 +38,33 @@ export function stepsThatFit(block: FootworkBlock, book: MoveBook): number {
 }
 
 /**
- * The pattern as a beat line: steps there, the strike with the last one, and as many steps back.
+ * The pattern as a beat line: steps there, the strike with the last one or half a beat after it, and as many steps back,
+ * every step on a whole beat.
  *
  * @example
- * footworkLine({ ...usualBlock('footwork', 'f'), steps: 2 }, book) // 'in in-2 out out'
+ * footworkLine({ ...usualBlock('footwork', 'f'), steps: 2 }, book) // 'in in-2-out out'
  */
 export function footworkLine(block: FootworkBlock, book: MoveBook): string {
   const n = stepsThatFit(block, book);
   const there = Array.from({ length: n }, () => block.there).join(' ');
   const back = Array.from({ length: n }, () => block.back).join(' ');
-  const strike = block.strike === '' ? '' : `-${block.strike}`;
-  return `${there}${strike} ${back}`;
+  if (block.strike === '') return `${there} ${back}`;
+  const way = `${there}${block.strikeAt === 'with' ? '+' : '-'}${block.strike}`;
+  return `${way}${gapToBeat(way, book)}${back}`;
+}
+
+/** The gap that brings what follows a line to the next whole beat. */
+function gapToBeat(line: string, book: MoveBook): string {
+  const parsed = parseLine(line, book);
+  if (!parsed.ok) return ' ';
+  const { n, d } = placeOnBeats(parsed.line).beats;
+  const left = d - (n % d);
+  if (left === d) return ' ';
+  return left * 2 === d ? '-' : left * 4 === d ? '=' : `:${left}/${d} `;
 }
 
 /**
- * Footwork is a line on the beat, with one count for each time there and back.
+ * Footwork is a line on the beat, each step called by its name.
  *
  * @example
  * footworkAsCombo(usualBlock('footwork', 'f'), book).kind // 'combo'
@@ -69,7 +85,7 @@ export function footworkAsCombo(block: FootworkBlock, book: MoveBook): ComboBloc
       },
     ],
     bpm: block.bpm,
-    calls: 'one-count',
+    calls: 'on-beat',
     words: 'names',
     leadPlan: 'halves',
     cyclesEach: 10,
