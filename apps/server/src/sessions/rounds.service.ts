@@ -1,3 +1,4 @@
+import { PACE_FACTORS } from '@eurhythm/core/body';
 import { Injectable } from '@nestjs/common';
 import { ownPhones, type VoiceClip } from '@eurhythm/core/calls';
 import {
@@ -39,9 +40,14 @@ export class RoundsService {
   ) {}
 
   async compile({ lead, seed, shifts = [], ...wanted }: CompileRoundDto): Promise<CompiledRoundView> {
-    const [book, { blocks, clips, count }] = await Promise.all([this.moves.book(), this.plan(wanted)]);
+    const [book, { blocks, clips, count }, { school }] = await Promise.all([
+      this.moves.book(),
+      this.plan(wanted),
+      this.gym.gym(),
+    ]);
+    const factor = PACE_FACTORS[school.pace];
     const { word = '', timeCalls } = wanted;
-    const plan = { blocks, lead, seed, shifts, count, word, ...(timeCalls ? { timeCalls } : {}) };
+    const plan = { blocks, lead, seed, shifts, count, word, factor, ...(timeCalls ? { timeCalls } : {}) };
     return { ...compileRound(plan, book, clipShelf(clips)), combos: combosOf(blocks) };
   }
 

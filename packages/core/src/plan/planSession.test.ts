@@ -106,8 +106,8 @@ describe('a technique of a grade', () => {
     expect(countedTechnique({ ...technique, move: 'nosuch' }, undefined, book)).toBeNull();
     expect(countedTechnique({ ...technique, move: null }, undefined, book)).toBeNull();
   });
-  it('is counted no further than the voice has words', () => {
-    expect(countedTechnique({ ...technique, reps: 500 }, undefined, book)!.reps).toBe(99);
+  it('is counted no further than a set goes', () => {
+    expect(countedTechnique({ ...technique, reps: 900 }, undefined, book)!.reps).toBe(500);
   });
 });
 
@@ -116,5 +116,67 @@ describe('the name of a combo', () => {
     expect(comboName({ grade: 'Ebb', number: 3 })).toBe('Ebb 3');
     expect(comboName({ grade: '', number: 3 })).toBe('3');
     expect(comboName(undefined)).toBe('a combo that is gone');
+  });
+});
+
+describe('a session that asks too much', () => {
+  const lines = (line: string, more: object = {}): WrittenBlock =>
+    ({ ...usualBlock('combo', 'b'), seconds: 60, combos: [{ line, title: 'Own' }], ...more }) as WrittenBlock;
+  const drop = {
+    band: 'Drop',
+    headContact: false,
+    knees: false,
+    elbows: false,
+    spins: false,
+    jumps: false,
+    contact: 10,
+  };
+  const facts = { groups: [], bands: ['adults'], floorSteps: null, kit: [] } as const;
+  const planned = (block: WrittenBlock, more: object = {}, factor?: number) =>
+    sessionPlanner({ book: starterBook(), retired: [], combos: [], ...(factor ? { factor } : {}) })(
+      { lead: 'left', rounds: [{ id: 'r', title: 'Pads', kind: 'pads', blocks: [block] }] },
+      { ...facts, ...more },
+    ).warnings;
+  const told = (block: WrittenBlock, more: object = {}): string[] =>
+    planned(block, more).flatMap(({ rule, message }) =>
+      rule === 'youth-limits' ? [message.split(':').slice(1).join(':').split(' for their')[0]!.trim()] : [],
+    );
+
+  it.each([
+    ['1@b 2@b', {}, []],
+    ['1 2@b', {}, ['jab: no contact to the head']],
+    ['r:knee', {}, ['knee: no knees']],
+    ['spinside', {}, ['spinning side kick: no spins']],
+    ['o:1 2@b', {}, []],
+    ['1@b', { intensity: [10, 25] }, ['25 % contact: at most 10 %']],
+  ])('tells the children’s limits of %s %j', (line, more, faults) => {
+    const groups = [{ name: 'Drops', bands: ['children'], people: 3, youth: drop }];
+    expect(told(lines(line, more), { groups })).toEqual(faults);
+    expect(told(lines(line, more), { youth: drop })).toEqual(faults);
+    expect(told(lines(line, more))).toEqual([]);
+  });
+  it('looks at the lane of each group, at whom a block is for, and at prompts', () => {
+    const groups = [
+      { name: 'Drops', bands: ['children'], people: 3, youth: drop },
+      { name: 'Adults', bands: ['adults'], people: 3, youth: null },
+    ];
+    const lanes = [{ group: 'Drops', combos: [{ line: '1@b', title: 'Low' }] }];
+    expect(told(lines('1 r:knee', { lanes }), { groups })).toEqual([]);
+    expect(told(lines('1 r:knee', { who: ['Adults'] }), { groups })).toEqual([]);
+    const free = { ...usualBlock('free', 'f'), prompts: ['Hands high', 'Throw a knee'] } as WrittenBlock;
+    expect(told(free, { groups })).toEqual(['“Throw a knee”: no knees']);
+  });
+  it('tells a tempo above the clean one with the round, the combo and both numbers, ramps too', () => {
+    const [warning] = planned(
+      lines('r:round', { bpm: 60, tempo: { kind: 'ramp', to: 300 }, cyclesEach: 20 }),
+    );
+    expect(warning!.rule).toBe('too-fast');
+    expect(warning!.message).toMatch(
+      /^“Pads”: “Own” is done at \d+ a minute here; \d+ is its fastest clean tempo from one/,
+    );
+    expect(warning!.place).toMatchObject({ round: 'r', block: 'b' });
+    expect(planned(lines('1 2', { bpm: 80 })).map(({ rule }) => rule)).not.toContain('too-fast');
+    expect(planned(lines('1-2-3-2', { bpm: 150 }), {}, 1).map(({ rule }) => rule)).not.toContain('too-fast');
+    expect(planned(lines('1-2-3-2', { bpm: 150 }), {}, 1.6).map(({ rule }) => rule)).toContain('too-fast');
   });
 });

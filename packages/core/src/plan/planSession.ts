@@ -2,7 +2,7 @@ import type { Lead, MoveBook } from '../moves/index.ts';
 import { fillBlock, kindOf, type BlockCombo, type Phase, type WrittenBlock } from '../rounds/index.ts';
 import type { Seconds } from '../units/index.ts';
 import { sessionSeconds, unrollRounds, type Series } from './plannedRound.ts';
-import { retiredIn, sessionTotals, workOf, type SessionTotals } from './roundWork.ts';
+import { retiredIn, sessionTotals, workOf, youthFaultsIn, type SessionTotals } from './roundWork.ts';
 import {
   sessionWarnings,
   type ClassFacts,
@@ -28,6 +28,8 @@ export interface PlanGround {
   /** Codes of moves that the gym has retired. */
   readonly retired: readonly string[];
   readonly combos: readonly BlockCombo[];
+  /** Pace of the gym, as a factor on the times of the book; club pace without it. */
+  readonly factor?: number;
 }
 
 /** A session added up, and what a coach would want to hear before the class. */
@@ -37,7 +39,7 @@ export interface PlannedSession extends SessionTotals {
 }
 
 /** What a block asks for, worked out once for as long as it is written the same. */
-type KnownBlock = Pick<WarnedBlock, 'work' | 'gone' | 'retired'>;
+type KnownBlock = Pick<WarnedBlock, 'work' | 'gone' | 'retired' | 'youthFaults'>;
 
 /** So many blocks are remembered: several long sessions with all their changes. */
 const MOST_KNOWN = 2000;
@@ -48,7 +50,7 @@ const MOST_KNOWN = 2000;
  * @example
  * sessionPlanner({ book, retired: [], combos: [] })({ lead: 'left', rounds: [] }, { groups: [], bands: ['adults'], floorSteps: null, kit: [] }).seconds // 0
  */
-export function sessionPlanner({ book, retired, combos }: PlanGround) {
+export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
   const byId = new Map(combos.map((combo) => [combo.id, combo]));
   const retiredCodes = new Set(retired);
   const known = new Map<string, KnownBlock>();
@@ -56,9 +58,10 @@ export function sessionPlanner({ book, retired, combos }: PlanGround) {
     const filled = fillBlock(block, byId);
     const named = kindOf(block).named(block);
     return {
-      work: workOf(filled, book, lead),
+      work: workOf(filled, book, lead, factor),
       gone: named.flatMap(({ comboId }) => (byId.has(comboId) ? [] : [comboId])),
       retired: retiredIn(filled, book, retiredCodes),
+      youthFaults: remembered((limits, group) => youthFaultsIn(filled, book, limits, group)),
     };
   };
   const knownOf = (block: WrittenBlock, lead: Lead): KnownBlock => {
@@ -74,9 +77,9 @@ export function sessionPlanner({ book, retired, combos }: PlanGround) {
     const held = unrollRounds(rounds).map((round) => ({
       ...round,
       blocks: round.blocks.map((block) => {
-        const { id, kind, kit = [] } = block;
+        const { id, kind, kit = [], who = [] } = block;
         const own = knownOf(block, lead);
-        return { id, kind, kit, seconds: own.work.seconds, ...own };
+        return { id, kind, kit, who, seconds: own.work.seconds, ...own };
       }),
     }));
     return {
@@ -84,5 +87,18 @@ export function sessionPlanner({ book, retired, combos }: PlanGround) {
       ...sessionTotals(held),
       warnings: sessionWarnings(held, facts),
     };
+  };
+}
+
+type YouthFaults = NonNullable<WarnedBlock['youthFaults']>;
+
+/** Looks once for each band and group, however often a session is planned. */
+function remembered(look: YouthFaults): YouthFaults {
+  const known = new Map<string, readonly string[]>();
+  return (limits, group) => {
+    const key = `${group ?? ''} ${JSON.stringify(limits)}`;
+    let found = known.get(key);
+    if (!found) known.set(key, (found = look(limits, group)));
+    return found;
   };
 }

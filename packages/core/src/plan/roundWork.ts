@@ -1,4 +1,4 @@
-import { walkStance, type Walk } from '../body/index.ts';
+import { walkStance, youthFault, type Walk, type YouthLimits } from '../body/index.ts';
 import type { ClipShelf } from '../calls/index.ts';
 import { parseLine } from '../line/index.ts';
 import { isLegStrike, isSpin, type Lead, type MoveBook } from '../moves/index.ts';
@@ -62,14 +62,33 @@ export function demandsOf(block: Block, book: MoveBook): Demands {
  * strikesOfBlock(filled('rest'), book, 'left').limbs['left-hand'] // 0
  */
 export function strikesOfBlock(block: Block, book: MoveBook, lead: Lead): StrikeCount {
+  return compiledWork(block, book, lead).strikes;
+}
+
+/** The strikes of a block, and what its compile finds too fast; at club pace unless `factor` says otherwise. */
+function compiledWork(
+  block: Block,
+  book: MoveBook,
+  lead: Lead,
+  factor?: number,
+): Pick<BlockWork, 'strikes' | 'tooFast'> {
   const strikes = kindOf(block).strikes(block, book, lead);
-  if (strikes !== 'as-compiled') return strikes;
-  const { cues } = compileRound({ blocks: [block], lead, seed: seedFromText(block.id) }, book, ABOUT_SPOKEN);
-  return tallyStrikes(
-    cues.flatMap(({ kind, limb, level }) =>
-      kind === 'strike' && limb ? [{ limb, level: level ?? null, times: 1 }] : [],
+  if (strikes !== 'as-compiled') return { strikes, tooFast: [] };
+  const plan = {
+    blocks: [block],
+    lead,
+    seed: seedFromText(block.id),
+    ...(factor === undefined ? {} : { factor }),
+  };
+  const { cues, findings } = compileRound(plan, book, ABOUT_SPOKEN);
+  return {
+    strikes: tallyStrikes(
+      cues.flatMap(({ kind, limb, level }) =>
+        kind === 'strike' && limb ? [{ limb, level: level ?? null, times: 1 }] : [],
+      ),
     ),
-  );
+    tooFast: findings.flatMap(({ rule, message }) => (rule === 'tempo-too-fast' ? [message] : [])),
+  };
 }
 
 /** What a block is for the planner: how long, what is struck, what it demands. */
@@ -77,19 +96,65 @@ export interface BlockWork {
   readonly strikes: StrikeCount;
   readonly demands: Demands;
   readonly seconds: Seconds;
+  /** What is done faster than a body can, one sentence for each combo. */
+  readonly tooFast: readonly string[];
 }
 
 /**
  * @example
  * workOf(filled('rest'), book, 'left').seconds // 40
  */
-export function workOf(block: Block, book: MoveBook, lead: Lead): BlockWork {
+export function workOf(block: Block, book: MoveBook, lead: Lead, factor?: number): BlockWork {
   return {
-    strikes: strikesOfBlock(block, book, lead),
+    ...compiledWork(block, book, lead, factor),
     demands: demandsOf(block, book),
     seconds: block.seconds,
   };
 }
+
+/** What a group does in a block: its own lines where it has some, else those of everybody, and what may be prompted. */
+function linesOfGroup(block: Block, group: string | null, book: MoveBook): readonly string[] {
+  if (block.kind !== 'combo') return kindOf(block).done(block, book);
+  const lane = block.lanes?.find((each) => each.group === group);
+  return (lane && lane.combos.length > 0 ? lane.combos : block.combos).map(({ line }) => line);
+}
+
+/**
+ * What a band of children should not do in a block, each fault once: strikes of its lines, names in its prompts, and contact
+ * above what the band may have. `group` chooses the lane; null for what everybody does.
+ *
+ * @example
+ * youthFaultsIn(filled('count'), book, { band: 'Drop', headContact: true, knees: true, elbows: true, spins: true, jumps: true }, null) // []
+ */
+export function youthFaultsIn(
+  block: Block,
+  book: MoveBook,
+  limits: YouthLimits,
+  group: string | null,
+): string[] {
+  const faults = new Set<string>();
+  for (const line of linesOfGroup(block, group, book)) {
+    const parsed = parseLine(line, book);
+    if (!parsed.ok) continue;
+    for (const { stroke, move, level } of walkStance(parsed.line, book, 'left').strokes) {
+      const fault = stroke.by === 'fighter' ? youthFault(move, level, limits) : null;
+      if (fault !== null) faults.add(`${move.name.toLowerCase()}: ${fault}`);
+    }
+  }
+  for (const prompt of block.kind === 'free' ? block.prompts : []) {
+    const word = wordsIn(prompt)
+      .map((each) => book.moves.get(each))
+      .find((move) => move !== undefined);
+    const fault = word ? youthFault(word, word.level, limits) : null;
+    if (fault !== null) faults.add(`“${prompt}”: ${fault}`);
+  }
+  const most = block.kind === 'combo' ? Math.max(0, ...(block.intensity ?? [])) : 0;
+  if (limits.contact !== undefined && most > limits.contact)
+    faults.add(`${most} % contact: at most ${limits.contact} %`);
+  return [...faults];
+}
+
+const wordsIn = (text: string): string[] => text.toLowerCase().split(/[^\p{L}]+/u);
 
 /**
  * Names of the moves in a block that the gym has retired, each once.

@@ -6,6 +6,7 @@ import {
   type Phase,
   type StrikeCount,
 } from '../rounds/index.ts';
+import type { YouthLimits } from '../body/index.ts';
 import { clockText, type Seconds } from '../units/index.ts';
 import { titleInSeries } from './plannedRound.ts';
 import type { BlockWork } from './roundWork.ts';
@@ -33,6 +34,8 @@ export const WARNING_RULES = [
   'empty-group',
   'gone-combo',
   'retired-move',
+  'too-fast',
+  'youth-limits',
 ] as const;
 export type WarningRule = (typeof WARNING_RULES)[number];
 
@@ -55,6 +58,10 @@ export interface WarnedBlock {
   /** What its lines name and the book no longer has, or has retired. */
   readonly gone: readonly string[];
   readonly retired: readonly string[];
+  /** Names of the groups it is for; everybody without any. */
+  readonly who?: readonly string[];
+  /** What a band should not do in it, for a group or, with null, for everybody. */
+  youthFaults?(limits: YouthLimits, group: string | null): readonly string[];
 }
 
 /** Rounds as they are held one after the other, series written out. */
@@ -71,7 +78,11 @@ export interface ClassFacts {
     readonly name: string;
     readonly bands: readonly Band[];
     readonly people: number;
+    /** What the youngest of them may do to a partner; null where only adults are. */
+    readonly youth?: YouthLimits | null;
   }[];
+  /** The same for everybody who is in no group. */
+  readonly youth?: YouthLimits | null;
   readonly bands: readonly Band[];
   readonly floorSteps: number | null;
   /** What the gym has; empty when nobody wrote it down. */
@@ -94,6 +105,8 @@ export function sessionWarnings(rounds: readonly WarnedRound[], facts: ClassFact
     ...smallRoom(placed, facts),
     ...missingKit(placed, facts),
     ...lostMoves(placed),
+    ...tooFast(placed),
+    ...beyondYouth(placed, facts),
     ...oneSide(placed),
   ];
 }
@@ -225,6 +238,42 @@ function lostMoves(placed: readonly PlacedBlock[]): SessionWarning[] {
       place: placeOfBlock(each),
     })),
   ];
+}
+
+function tooFast(placed: readonly PlacedBlock[]): SessionWarning[] {
+  const all = placed.flatMap((each) => each.block.work.tooFast.map((message) => ({ ...each, message })));
+  return firstOfEach(all, ({ round, message }) => `${round.title} ${message}`).map((each) => ({
+    rule: 'too-fast',
+    message: `“${each.round.title}”: ${each.message}`,
+    place: placeOfBlock(each),
+  }));
+}
+
+/** What a group with children in it should not do, each fault of a group once with the first place where it comes. */
+function beyondYouth(placed: readonly PlacedBlock[], { groups, youth }: ClassFacts): SessionWarning[] {
+  const bands = [
+    ...groups.map((group) => ({ name: group.name as string | null, youth: group.youth ?? null })),
+    ...(groups.length === 0 ? [{ name: null, youth: youth ?? null }] : []),
+  ];
+  const found = bands.flatMap(({ name, youth: limits }) => {
+    if (!limits) return [];
+    return placed
+      .filter(
+        ({ block }) => !block.who || block.who.length === 0 || name === null || block.who.includes(name),
+      )
+      .flatMap((each) =>
+        (each.block.youthFaults?.(limits, name) ?? []).map((fault) => ({
+          ...each,
+          fault,
+          band: name ?? limits.band,
+        })),
+      );
+  });
+  return firstOfEach(found, ({ band, fault }) => `${band} ${fault}`).map((each) => ({
+    rule: 'youth-limits',
+    message: `${each.band} in “${each.round.title}”: ${each.fault} for their band. Pads and air only, another line for them, or an easier form. Local rules come first.`,
+    place: placeOfBlock(each),
+  }));
 }
 
 function oneSide(placed: readonly PlacedBlock[]): SessionWarning[] {

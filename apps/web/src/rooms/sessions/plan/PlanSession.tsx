@@ -1,5 +1,6 @@
 import { useLayoutEffect, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
+import { PACE_FACTORS, strictestOf } from '@eurhythm/core/body';
 import type { ClassFacts } from '@eurhythm/core/plan';
 import { rightBlock, type FighterView, type GymView, type SaveSessionDto } from '@eurhythm/contract';
 import { useBookView, useCombos, useFighters, useGym } from '../../../server/gymData.ts';
@@ -15,13 +16,14 @@ export function PlanSession({ session, children }: { session: SaveSessionDto; ch
   const { items, numbers } = useBookView();
   const combos = useCombos();
   const gym = useGym();
+  const factor = PACE_FACTORS[gym.school.pace];
   const fighters = useFighters();
   const [planned, setPlanned] = useState(NOT_YET);
   // Before the page is painted, so that the thread works while it is.
   useLayoutEffect(() => {
     const retired = items.filter((move) => move.retired).map((move) => move.code);
-    coreWork().ground({ book: { items, numbers }, combos, retired }).catch(tellFailure);
-  }, [items, numbers, combos]);
+    coreWork().ground({ book: { items, numbers }, combos, retired, factor }).catch(tellFailure);
+  }, [items, numbers, combos, factor]);
   useLayoutEffect(() => {
     let isWanted = true;
     const right = rounds.map((round) => ({ ...round, blocks: round.blocks.map(rightBlock) }));
@@ -31,7 +33,7 @@ export function PlanSession({ session, children }: { session: SaveSessionDto; ch
     return () => {
       isWanted = false;
     };
-  }, [lead, rounds, groups, gym, fighters, items, numbers, combos]);
+  }, [lead, rounds, groups, gym, fighters, items, numbers, combos, factor]);
   return <Planned value={planned}>{children}</Planned>;
 }
 
@@ -47,6 +49,7 @@ function factsOf(
     name,
     bands: grades.filter((grade) => gradeIds.includes(grade.id)).map((grade) => grade.band),
     people: fighters.filter((fighter) => fighter.fit && gradeIds.includes(fighter.gradeId)).length,
+    youth: strictestOf(gradeIds, grades, school.youth),
   }));
   return {
     groups: known,
