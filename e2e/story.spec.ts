@@ -79,7 +79,7 @@ test('a session of two rounds is built, and bad times are refused at their field
   await choose(editor.getByLabel('Add a combo'), `Ebb 4 · ${TITLE}`);
   await editor.getByLabel('Work', { exact: true }).fill('0');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByText('The time goes from 5 to 3600 seconds.')).toBeVisible();
+  await expect(page.getByText('The time goes from 5 to 7200 seconds.')).toBeVisible();
   await editor.getByLabel('Work', { exact: true }).fill('0:30');
   await editor.getByLabel('Rest', { exact: true }).fill('0:08');
   await editor.getByLabel('Beats a minute').fill('100');

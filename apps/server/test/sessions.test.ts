@@ -53,7 +53,7 @@ describe('sessions and rounds', () => {
       'a round of 0 seconds',
       { ...session, rounds: [{ ...round, blocks: [{ ...round.blocks[0], seconds: 0 }] }] },
       'rounds.0.blocks.0.seconds',
-      'The time goes from 5 to 3600 seconds.',
+      'The time goes from 5 to 7200 seconds.',
     ],
     [
       'a tempo of 999',
@@ -149,7 +149,7 @@ describe('blocks of every kind', () => {
     expect(said).toEqual(expect.arrayContaining(['minnows done', 'low stance', 'now', 'squats', 'fifteen']));
   });
   it.each([
-    ['c', { reps: 0 }, 400, 'blocks.0.reps', 'The count is a whole number from 1 to 99 repetitions.'],
+    ['c', { reps: 0 }, 400, 'blocks.0.reps', 'The count is a whole number from 1 to 500 repetitions.'],
     ['c', { line: 'rund' }, 422, 'blocks.0.line', undefined],
     ['c', { groups: [{ group: 'Minnows', reps: 0 }] }, 400, 'blocks.0.groups.0.reps', undefined],
     ['h', { holdSeconds: -1 }, 400, 'blocks.0.holdSeconds', 'The time of a hold goes from 3 to 600 seconds.'],

@@ -1,4 +1,5 @@
 import { CAUTIONS } from '@eurhythm/contract';
+import { usualBlock, type WrittenBlock } from '@eurhythm/core/rounds';
 import { homeworkSheet, homeworkZip } from './homework.ts';
 import type { PlayedSession } from './playedSession.service.ts';
 
@@ -9,6 +10,23 @@ const session: PlayedSession = {
     {
       at: 10,
       title: 'Flood "four"',
+      blocks: [
+        {
+          ...usualBlock('combo', 'b'),
+          combos: [{ comboId: 'c' }, { line: '1 2', title: 'Own' }],
+          lanes: [{ group: 'Minnows', combos: [{ line: '1', title: 'One' }] }],
+        },
+        { ...usualBlock('count', 'k'), line: 'r:round', reps: 20, groups: [{ group: 'Minnows', reps: 12 }] },
+        { ...usualBlock('hold', 'h'), title: 'Low stance' },
+        { ...usualBlock('free', 'f'), prompts: ['Hands high'] },
+        usualBlock('react', 'a'),
+        usualBlock('footwork', 'w'),
+        usualBlock('condition', 'q'),
+        usualBlock('breath', 'l'),
+        usualBlock('burst', 'u'),
+        { ...usualBlock('talk', 't'), title: 'Rules', notes: 'Touch only' },
+        usualBlock('rest', 'r'),
+      ] as WrittenBlock[],
       round: {
         duration: 120,
         cues: [],
@@ -37,6 +55,23 @@ describe('the sheet to take home', () => {
     expect(sheet).toContain('1-1 2&gt; [say &quot;up&quot;]');
     expect(sheet).toContain('<td>0:10</td>');
     expect(sheet).toContain('2:10 in all');
+  });
+  it('lists everything that is done, each group’s own too', () => {
+    for (const part of [
+      '<b>Flood 4</b> Low gate',
+      '<b></b> Own <code>1 2</code>',
+      'Minnows: <b></b> One <code>1</code>',
+      'Round kick <code>r:round</code> 20, Minnows 12 times each side, 2 sets',
+      'Low stance 30 s each side, 1 times',
+      'Shadow Hands high',
+      'Answer the call <code>1 2</code>',
+      'Footwork <code>in</code> <code>out</code> <code>2</code> 3 steps there and back',
+      'Squats 15 times',
+      'Slow breaths 1:00',
+      'Two straights 0:10',
+      'Rules Touch only',
+    ])
+      expect(sheet).toContain(part);
   });
   it('carries every caution', () => {
     for (const caution of CAUTIONS) expect(sheet).toContain(caution.replace(/&/g, '&amp;'));

@@ -3,6 +3,7 @@ import escapeHtml from 'escape-html';
 import { ZipFile } from 'yazl';
 import { CAUTIONS } from '@eurhythm/contract';
 import { webVtt } from '@eurhythm/core/formats';
+import { kindOf, type BlockCombo, type WrittenBlock } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
 import type { PlayedSession } from './playedSession.service.ts';
 import type { RenderedSound } from './renderedSound.service.ts';
@@ -21,12 +22,10 @@ export function homeworkZip(session: PlayedSession, sound: RenderedSound): Reada
 
 /** A page that prints on one or two sheets, in black and white: rounds with their times and lines, boxes to tick, cautions. */
 export function homeworkSheet({ title, seconds, rounds }: PlayedSession): string {
-  const rows = rounds.map(({ title: name, at, round }) => {
-    const lines = round.combos.map(
-      (combo) =>
-        `<div><b>${escapeHtml(`${combo.grade} ${combo.number}`.trim())}</b> ${escapeHtml(combo.title)} <code>${escapeHtml(combo.line)}</code></div>`,
-    );
-    return `<tr><td class="box"></td><td>${clockText(at)}</td><td><b>${escapeHtml(name)}</b>${[...new Set(lines)].join('')}</td><td>${clockText(round.duration)}</td></tr>`;
+  const rows = rounds.map(({ title: name, at, round, blocks }) => {
+    const combos = new Map(round.combos.map((combo) => [combo.id, combo]));
+    const lines = blocks.flatMap((block) => workLines(block, combos).map((line) => `<div>${line}</div>`));
+    return `<tr><td class="box"></td><td>${clockText(at)}</td><td><b>${escapeHtml(name)}</b>${lines.join('')}</td><td>${clockText(round.duration)}</td></tr>`;
   });
   return `<!doctype html>
 <html lang="en">
@@ -51,4 +50,55 @@ ${rows.join('\n')}
 <footer>${CAUTIONS.map((caution) => `<div>${escapeHtml(caution)}</div>`).join('')}</footer>
 </html>
 `;
+}
+
+/** What is done in a block, line by line: its combos with those of each group, its lines, how often, and what is prompted. */
+function workLines(block: WrittenBlock, combos: ReadonlyMap<string, BlockCombo>): string[] {
+  const code = (line: string): string => `<code>${escapeHtml(line)}</code>`;
+  if (block.kind === 'rest') return [];
+  if (block.kind === 'combo') {
+    const told = (refs: typeof block.combos, who = ''): string[] =>
+      refs.map((ref) => {
+        const combo = combos.get(ref.comboId ?? '');
+        const name = combo ? `${combo.grade} ${combo.number}`.trim() : '';
+        const title = combo?.title ?? ref.title ?? '';
+        return `${who}<b>${escapeHtml(name)}</b> ${escapeHtml(title)} ${code(combo?.line ?? ref.line ?? '')}`;
+      });
+    const lanes = (block.lanes ?? []).flatMap((lane) => told(lane.combos, `${escapeHtml(lane.group)}: `));
+    return [...told(block.combos), ...lanes, `${clockText(block.seconds)} at ${block.bpm} a minute`];
+  }
+  const title = 'title' in block ? block.title : KIND_TITLES[block.kind];
+  const written = kindOf(block)
+    .written(block)
+    .map(({ line }) => code(line));
+  return [
+    [escapeHtml(title), ...written, escapeHtml(amountOf(block))].filter((part) => part !== '').join(' '),
+  ];
+}
+
+const KIND_TITLES = { free: 'Shadow', react: 'Answer the call', footwork: 'Footwork' } as const;
+
+/** How much of it is done. */
+function amountOf(block: Exclude<WrittenBlock, { kind: 'combo' | 'rest' }>): string {
+  switch (block.kind) {
+    case 'count': {
+      const groups = block.groups.map(({ group, reps }) => `${group} ${reps}`);
+      const sides = block.sides === 'both' ? ' each side' : '';
+      return `${[block.reps, ...groups].join(', ')} times${sides}, ${block.sets} sets`;
+    }
+    case 'condition':
+      return block.reps === null
+        ? clockText(block.seconds)
+        : `${[block.reps, ...block.groups.map(({ group, reps }) => `${group} ${reps}`)].join(', ')} times`;
+    case 'hold':
+      return `${block.holdSeconds} s${block.sides === 'both' ? ' each side' : ''}, ${block.times} times`;
+    case 'free':
+      return block.prompts.join(', ');
+    case 'footwork':
+      return `${block.steps} steps there and back`;
+    case 'talk':
+      return block.notes;
+    default:
+      return clockText(block.seconds);
+  }
 }

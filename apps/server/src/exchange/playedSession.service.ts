@@ -1,5 +1,6 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { heldRounds } from '@eurhythm/core/plan';
+import type { WrittenBlock } from '@eurhythm/core/rounds';
 import { roundSeed } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
 import type { CompiledRoundView, VoiceId } from '@eurhythm/contract';
@@ -13,6 +14,8 @@ export interface PlayedRound {
   readonly at: Seconds;
   readonly title: string;
   readonly round: CompiledRoundView;
+  /** As they are written. */
+  readonly blocks: readonly WrittenBlock[];
 }
 
 /** A session, or one round of it, compiled as it is played from its first second on. */
@@ -70,7 +73,7 @@ export class PlayedSessionService {
         seed: roundSeed(sessionId, id),
         ...(voice === undefined ? {} : { voice }),
       });
-      rounds.push({ at, title, round });
+      rounds.push({ at, title, round, blocks });
       at += round.duration;
     }
     const title = roundId === undefined ? session.title : `${session.title}: ${wanted[0]!.title}`;

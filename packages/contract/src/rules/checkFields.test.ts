@@ -37,7 +37,7 @@ describe('checkFields', () => {
       rounds: [{ id: 'a', title: 'A', kind: 'pads', blocks: [{ ...rest, seconds: 20 }, rest] }],
     };
     expect(checkFields(SaveSessionDto, session)).toEqual([
-      { field: 'rounds.0.blocks.1.seconds', message: 'The time goes from 5 to 3600 seconds.' },
+      { field: 'rounds.0.blocks.1.seconds', message: 'The time goes from 5 to 7200 seconds.' },
     ]);
   });
   it('takes what is no number for what it is', () => {

@@ -73,7 +73,7 @@ describe('a session as a page writes one', () => {
   it('finds the block that is wrong, however deep it stands', () => {
     expect(told({ 'rounds.0.blocks.1.seconds': 1, 'rounds.0.blocks.0.lanes.0.combos.0.line': 5 })).toEqual([
       'rounds.0.blocks.0.lanes.0.combos.0.line: The line is a text.',
-      'rounds.0.blocks.1.seconds: The time goes from 5 to 3600 seconds.',
+      'rounds.0.blocks.1.seconds: The time goes from 5 to 7200 seconds.',
     ]);
   });
 });
