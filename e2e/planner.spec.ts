@@ -114,6 +114,7 @@ test('the class of an hour is built by keyboard alone', async ({ page }) => {
   await press('Enter');
   await to('Own combo for Minnows', 'combobox');
   await press('Enter');
+  await expect(page.getByRole('option').first()).toBeVisible();
   await keyboard.type('Minnows 1');
   await press('Enter');
   await expect(page.getByText('Minnows do instead')).toBeVisible();

@@ -26,7 +26,7 @@ test('a line that a body cannot do at its tempo is told in the list, in the text
 test('a rule can be muted for the gym, and turned on again', async ({ page }) => {
   await open(page, '/combos/new');
   await lineOf(page).click();
-  await page.keyboard.type('2 f:backfist');
+  await page.keyboard.type('2 f:hookkick');
   const finding = page.getByText(/turn the hips the same way/);
   await expect(finding).toBeVisible();
   await page.getByRole('button', { name: /Mute .same-turn-twice/ }).click();

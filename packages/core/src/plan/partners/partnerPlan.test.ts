@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { groupUp, partnerPlan, rolesDone, turnsOf, type Attendee } from '../index.ts';
+import { groupUp, partnerPlan, rolesDone, turnsOf, unequalHeights, type Attendee } from '../index.ts';
 
 const person = (i: number, more: Partial<Attendee> = {}): Attendee => ({
   id: `p${i}`,
@@ -76,4 +76,34 @@ describe('partners', () => {
     for (const { groups } of partnerPlan(six, 3, 3))
       expect(groups.some(({ members }) => members.includes('p0') && members.includes('p4'))).toBe(false);
   });
+});
+
+describe('heights of partners', () => {
+  const heights = new Map<string, number | null>([
+    ['adult', 183],
+    ['child', 121],
+    ['teen', 152],
+    ['nobody measured', null],
+  ]);
+  it.each([
+    [
+      ['adult', 'child'],
+      [121, 183],
+    ],
+    [
+      ['adult', 'teen'],
+      [152, 183],
+    ],
+    [
+      ['teen', 'child'],
+      [121, 152],
+    ],
+    [['adult', 'nobody measured'], null],
+    [['adult'], null],
+    [
+      ['adult', 'teen', 'child'],
+      [121, 183],
+    ],
+    [['teen', 'teen'], null],
+  ])('%j are told as %j', (members, told) => expect(unequalHeights(members, heights)).toEqual(told));
 });

@@ -74,3 +74,22 @@ export function rolesDone(plan: readonly Rotation[]): Map<string, Record<Role, n
   }
   return done;
 }
+
+/** Partners who differ by more than this, in centimetres, are told: pads and air only, or somebody else. */
+const LARGE_GAP = 30;
+
+/**
+ * The heights of the smallest and the tallest of a group where they differ too much for partner work; null where they do
+ * not, or where nobody measured.
+ *
+ * @example
+ * unequalHeights(['a', 'b'], new Map([['a', 183], ['b', 121]])) // [121, 183]
+ */
+export function unequalHeights(
+  members: readonly string[],
+  heights: ReadonlyMap<string, number | null>,
+): readonly [number, number] | null {
+  const known = members.flatMap((id) => heights.get(id) ?? []);
+  const [least, most] = [Math.min(...known), Math.max(...known)];
+  return known.length > 1 && most - least > LARGE_GAP ? [least, most] : null;
+}

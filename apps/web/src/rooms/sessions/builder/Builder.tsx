@@ -1,9 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import type { LibraryItem, RoundDto, SaveSessionDto } from '@eurhythm/contract';
+import { PACE_FACTORS } from '@eurhythm/core/body';
+import { withRightLength, type LibraryItem, type RoundDto, type SaveSessionDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
-import { useCombos, useGym } from '../../../server/gymData.ts';
+import { useBook, useCombos, useGym } from '../../../server/gymData.ts';
 import { putting } from '../../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
@@ -12,6 +13,7 @@ import type { Draft } from '../../../sync/drafts/useDraft.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { ChoiceField } from '../../../ui/Field.tsx';
 import { Part } from '../../../ui/Panel.tsx';
 import { DraftSheet } from '../library/DraftSheet.tsx';
 import { LibraryPanel } from '../library/LibraryPanel.tsx';
@@ -23,7 +25,7 @@ import { PlanSession } from '../plan/PlanSession.tsx';
 import { WarningsPanel } from '../plan/WarningsPanel.tsx';
 import { placeToAdd, putDown, withBlock, withRounds } from './arrange.ts';
 import { firstComboOf, useComboNames } from '../useComboNames.ts';
-import { freeRoundId, newRound } from './newRound.ts';
+import { ROUND_BEGINNINGS, freeRoundId, newRound, type RoundBeginning } from './newRound.ts';
 import { RoundEditor } from './rounds/RoundEditor.tsx';
 import { RoundList } from './rounds/RoundList.tsx';
 import { SessionHead } from './head/SessionHead.tsx';
@@ -50,8 +52,6 @@ interface BuilderProps {
 
 /** Rounds in order, the whole session to scale above them, and the chosen round's settings. */
 export function Builder({ id, isKnown, session, draft }: BuilderProps) {
-  const combos = useCombos();
-  const gym = useGym();
   const errors = useFieldErrors();
   const [chosen, setChosen] = useState(0);
   const [isDrafting, setDrafting] = useState(false);
@@ -129,23 +129,7 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
                   No rounds yet. Two minutes of pads and forty seconds of rest are a good beginning.
                 </p>
               )}
-              <div className="mt-4 flex flex-wrap gap-3">
-                <Button
-                  onClick={() =>
-                    add(
-                      newRound(
-                        'pads',
-                        freeRoundId(rounds),
-                        firstComboOf(combos, gym.grades),
-                        gym.school.words,
-                      ),
-                    )
-                  }
-                >
-                  Add pads
-                </Button>
-                <Button onClick={() => add(newRound('shadow', freeRoundId(rounds), null))}>Add shadow</Button>
-              </div>
+              <AddRound rounds={rounds} onAdd={add} />
               <div id="before-the-class" className="mt-6">
                 <WarningsPanel onPlace={showRound} />
               </div>
@@ -181,6 +165,31 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
         />
       </div>
     </PlanSession>
+  );
+}
+
+/** A new round of any kind, in one press. */
+function AddRound({ rounds, onAdd }: { rounds: readonly RoundDto[]; onAdd: (round: RoundDto) => void }) {
+  const book = useBook();
+  const combos = useCombos();
+  const { grades, school } = useGym();
+  const begin = (beginning: RoundBeginning): void => {
+    const round = newRound(beginning, freeRoundId(rounds), firstComboOf(combos, grades), school.words);
+    const blocks = round.blocks.map((block) => withRightLength(block, book, PACE_FACTORS[school.pace]));
+    onAdd({ ...round, blocks });
+  };
+  return (
+    <div className="mt-4 flex flex-wrap items-end gap-3">
+      <Button onClick={() => begin('pads')}>Add pads</Button>
+      <Button onClick={() => begin('shadow')}>Add shadow</Button>
+      <ChoiceField<RoundBeginning | ''>
+        label="Add another round"
+        className="w-48"
+        value=""
+        choices={[{ value: '', label: 'choose its kind' }, ...ROUND_BEGINNINGS.slice(2)]}
+        onChange={(value) => value !== '' && begin(value)}
+      />
+    </div>
   );
 }
 

@@ -3,7 +3,7 @@ import { starterBook } from '@eurhythm/core/moves';
 import { BLOCK_KINDS } from '@eurhythm/core/rounds';
 import { RoundDto, checkFields, withRightLength, type AnyBlockDto } from '@eurhythm/contract';
 import { newBlock, tellBlock } from '../kinds/kinds.ts';
-import { copyRound, freeBlockId, freeRoundId, newRound } from './newRound.ts';
+import { ROUND_BEGINNINGS, copyRound, freeBlockId, freeRoundId, newRound } from './newRound.ts';
 
 const book = starterBook();
 
@@ -15,6 +15,16 @@ describe('rounds in the builder', () => {
       { field: 'blocks.0.combos', message: 'Choose at least one combo.' },
     ]);
   });
+  it.each(ROUND_BEGINNINGS.map(({ value }) => [value]))(
+    'begin as %s with blocks that are right',
+    (beginning) => {
+      const round = newRound(beginning, 'r1', 'ebb-1');
+      expect(checkFields(RoundDto, round)).toEqual([]);
+      expect(new Set(round.blocks.map((block) => block.id)).size).toBe(round.blocks.length);
+      for (const block of round.blocks)
+        expect(withRightLength(block, book, 1.25).seconds).toBeGreaterThanOrEqual(5);
+    },
+  );
   it('take blocks of every kind, each complete and with an id of its own', () => {
     const round = newRound('pads', 'r1', 'ebb-1');
     for (const kind of BLOCK_KINDS) round.blocks.push(newBlock(kind, freeBlockId(round), 'ebb-1'));

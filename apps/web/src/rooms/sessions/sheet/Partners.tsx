@@ -1,5 +1,11 @@
 import { useMemo } from 'react';
-import { partnerPlan, rolesDone, type Attendee, type PartnerGroup } from '@eurhythm/core/plan';
+import {
+  partnerPlan,
+  rolesDone,
+  unequalHeights,
+  type Attendee,
+  type PartnerGroup,
+} from '@eurhythm/core/plan';
 import type { FighterView, SaveSheetDto } from '@eurhythm/contract';
 import { ChoiceField } from '../../../ui/Field.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
@@ -30,6 +36,7 @@ export function Partners({ sheet, fighters, ranks, onChange }: PartnersProps) {
     });
     return partnerPlan(people, rotations, size);
   }, [present, byId, ranks, rotations, size]);
+  const heights = useMemo(() => new Map(fighters.map(({ id, height = null }) => [id, height])), [fighters]);
   const nameOf = (id: string): string => byId.get(id)?.name ?? 'somebody';
   const work = [...rolesDone(plan).values()].map((done) => done.work);
   return (
@@ -75,7 +82,7 @@ export function Partners({ sheet, fighters, ranks, onChange }: PartnersProps) {
               <h3 className="border-b border-ink text-base">Rotation {i + 1}</h3>
               <ul>
                 {groups.map((group) => (
-                  <GroupRow key={group.members.join()} group={group} nameOf={nameOf} />
+                  <GroupRow key={group.members.join()} group={group} heights={heights} nameOf={nameOf} />
                 ))}
               </ul>
             </li>
@@ -87,8 +94,17 @@ export function Partners({ sheet, fighters, ranks, onChange }: PartnersProps) {
 }
 
 /** The members in the order in which they work; then each takes the next role. */
-function GroupRow({ group, nameOf }: { group: PartnerGroup; nameOf: (id: string) => string }) {
+function GroupRow({
+  group,
+  heights,
+  nameOf,
+}: {
+  group: PartnerGroup;
+  heights: ReadonlyMap<string, number | null>;
+  nameOf: (id: string) => string;
+}) {
   const { members, turns } = group;
+  const unequal = unequalHeights(members, heights);
   const order = turns.flatMap((turn) => {
     const at = turn.indexOf('work');
     return at === -1 ? [] : [members[at]!];
@@ -104,6 +120,11 @@ function GroupRow({ group, nameOf }: { group: PartnerGroup; nameOf: (id: string)
             <span className={i === 0 ? 'font-semibold' : ''}>{nameOf(id)}</span>
           </span>
         ))}
+        {unequal && (
+          <span className="block text-sm font-semibold text-caution">
+            {unequal.join(' and ')} cm: pads and air only, or another partner
+          </span>
+        )}
       </span>
       <span className="text-sm whitespace-nowrap text-quiet">{roles}</span>
     </li>
