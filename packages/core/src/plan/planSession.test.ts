@@ -163,7 +163,10 @@ describe('a session that asks too much', () => {
     const lanes = [{ group: 'Drops', combos: [{ line: '1@b', title: 'Low' }] }];
     expect(told(lines('1 r:knee', { lanes }), { groups })).toEqual([]);
     expect(told(lines('1 r:knee', { who: ['Adults'] }), { groups })).toEqual([]);
-    const free = { ...usualBlock('free', 'f'), prompts: ['Hands high', 'Throw a knee'] } as WrittenBlock;
+    const free = {
+      ...usualBlock('free', 'f'),
+      prompts: ['Hands high', 'Change lead', 'Jab to move', 'Throw a knee'],
+    } as WrittenBlock;
     expect(told(free, { groups })).toEqual(['“Throw a knee”: no knees']);
   });
   it('tells a tempo above the clean one with the round, the combo and both numbers, ramps too', () => {

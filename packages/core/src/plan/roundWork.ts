@@ -141,11 +141,10 @@ export function youthFaultsIn(
       if (fault !== null) faults.add(`${move.name.toLowerCase()}: ${fault}`);
     }
   }
+  // Nobody is hit in shadow: what is prompted there is told for what a band should not do at all.
   for (const prompt of block.kind === 'free' ? block.prompts : []) {
-    const word = wordsIn(prompt)
-      .map((each) => book.moves.get(each))
-      .find((move) => move !== undefined);
-    const fault = word ? youthFault(word, word.level, limits) : null;
+    const named = [...book.moves.values()].find(({ name }) => hasWords(prompt, name));
+    const fault = named ? youthFault(named, null, limits) : null;
     if (fault !== null) faults.add(`“${prompt}”: ${fault}`);
   }
   const most = block.kind === 'combo' ? Math.max(0, ...(block.intensity ?? [])) : 0;
@@ -154,7 +153,15 @@ export function youthFaultsIn(
   return [...faults];
 }
 
-const wordsIn = (text: string): string[] => text.toLowerCase().split(/[^\p{L}]+/u);
+/** Whether a text has these words, one behind the other. */
+const hasWords = (text: string, words: string): boolean =>
+  ` ${plainWords(text)} `.includes(` ${plainWords(words)} `);
+const plainWords = (text: string): string =>
+  text
+    .toLowerCase()
+    .split(/[^\p{L}]+/u)
+    .join(' ')
+    .trim();
 
 /**
  * Names of the moves in a block that the gym has retired, each once.

@@ -271,7 +271,7 @@ function beyondYouth(placed: readonly PlacedBlock[], { groups, youth }: ClassFac
   });
   return firstOfEach(found, ({ band, fault }) => `${band} ${fault}`).map((each) => ({
     rule: 'youth-limits',
-    message: `${each.band} in “${each.round.title}”: ${each.fault} for their band. Pads and air only, another line for them, or an easier form. Local rules come first.`,
+    message: `${each.band} in “${each.round.title}”: ${each.fault} for their band. An easier form or another line for them; local rules come first.`,
     place: placeOfBlock(each),
   }));
 }

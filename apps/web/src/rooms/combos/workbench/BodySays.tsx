@@ -58,7 +58,7 @@ export const BodySays = memo(function BodySays({
         <Row sign={end.lead === 'left' ? 'L' : 'R'}>
           {comesHome
             ? `Comes home: ends in ${end.lead} lead, facing in.`
-            : `Ends in ${end.lead} lead${end.facing === 0 ? '' : `, turned ${Math.abs(end.facing)}° away`}.${end.lead === lead ? '' : ' The voice calls the change back.'}`}
+            : `Ends in ${end.lead} lead${end.facing === 0 ? '' : `, turned ${Math.abs(end.facing)}° away`}${end.place.forward === 0 && end.place.right === 0 ? '' : ', elsewhere than it began'}.${end.lead === lead ? '' : ' The voice calls the change back.'}`}
         </Row>
         <Row sign={room.length === 0 ? '0' : String(Math.max(...room.map(([, steps]) => steps)))}>
           {room.length === 0
@@ -85,7 +85,7 @@ export const BodySays = memo(function BodySays({
                 onClick={() => onPlace(finding)}
               >
                 <span className="sr-only">{WEIGHTS[finding.severity]}: </span>
-                {finding.message}
+                <Marked text={finding.message} />
               </button>
               <button
                 type="button"
