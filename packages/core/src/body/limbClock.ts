@@ -116,21 +116,11 @@ export function strokeTimes({ move, stroke }: WalkedStroke, settings: ClockSetti
  */
 export function limbClock(walk: Walk, settings: ClockSettings): ClockResult {
   const own = ownStrokes(walk);
-  return tightest(pairsOf(own), longestGap(own, settings), settings);
-}
-
-/** Every stroke with all before it, the nearest first. */
-function* pairsOf(own: readonly WalkedStroke[]): Generator<TimedPair> {
-  for (const [j, later] of own.entries())
-    for (let i = j - 1; i >= 0; i--)
-      yield { earlier: own[i]!, later, beats: beatOf(later) - beatOf(own[i]!) };
-}
-
-interface TimedPair {
-  readonly earlier: WalkedStroke;
-  readonly later: WalkedStroke;
-  /** From the one impact to the other. */
-  readonly beats: number;
+  const tightest = new Tightest(longestGap(own, settings), settings);
+  const at = own.map(beatOf);
+  for (let j = 1; j < own.length; j++)
+    for (let i = j - 1; i >= 0; i--) if (!tightest.see(own[i]!, own[j]!, at[j]! - at[i]!)) break;
+  return tightest.result();
 }
 
 function ownStrokes(walk: Walk): WalkedStroke[] {
@@ -139,26 +129,43 @@ function ownStrokes(walk: Walk): WalkedStroke[] {
 
 const beatOf = ({ beat }: WalkedStroke): number => toNumber(beat);
 
-/** The tempo at which every pair has the time that it needs, and the pair that needs the most. */
-function tightest(pairs: Iterable<TimedPair>, longest: Seconds, settings: ClockSettings): ClockResult {
-  let fastest = Infinity;
-  let limit: ClockLimit | null = null;
-  for (const { earlier, later, beats } of pairs) {
+/** The tempo at which every pair that was seen has the time that it needs, and the pair that needs the most. */
+class Tightest {
+  private readonly longest: Seconds;
+  private readonly settings: ClockSettings;
+  private fastest = Infinity;
+  private limit: ClockLimit | null = null;
+  private isHopeless = false;
+
+  constructor(longest: Seconds, settings: ClockSettings) {
+    this.longest = longest;
+    this.settings = settings;
+  }
+
+  /** So many beats from the one impact to the other. False when no pair that lies further apart can matter. */
+  see(earlier: WalkedStroke, later: WalkedStroke, beats: number): boolean {
+    if (this.isHopeless) return false;
     if (beats === 0) {
       const clash = togetherGap(earlier, later);
-      if (!clash) continue;
-      return { fastestBpm: null, limit: limitOf(earlier, later, clash.seconds, clash.reason) };
+      if (!clash) return true;
+      this.isHopeless = true;
+      this.limit = limitOf(earlier, later, clash.seconds, clash.reason);
+      return false;
     }
-    // So far apart, no pair needs more time than what is known already.
-    if ((60 * beats) / longest >= fastest) continue;
-    const { seconds, reason } = neededGap(earlier, later, settings);
+    if ((60 * beats) / this.longest >= this.fastest) return false;
+    const { seconds, reason } = neededGap(earlier, later, this.settings);
     const bpm = (60 * beats) / seconds;
-    if (bpm < fastest) {
-      fastest = bpm;
-      limit = limitOf(earlier, later, seconds, reason);
+    if (bpm < this.fastest) {
+      this.fastest = bpm;
+      this.limit = limitOf(earlier, later, seconds, reason);
     }
+    return true;
   }
-  return { fastestBpm: limit && Math.floor(fastest + 1e-9), limit };
+
+  result(): ClockResult {
+    const { limit, isHopeless, fastest } = this;
+    return { fastestBpm: isHopeless || !limit ? null : Math.floor(fastest + 1e-9), limit };
+  }
 }
 
 /** No pair of these strokes needs more time than this. */
@@ -185,10 +192,11 @@ export function repeatClock(walk: Walk, beats: number, settings: ClockSettings):
   const own = ownStrokes(walk);
   const [first, last] = [own[0], own.at(-1)];
   if (!first || !last) return { beats, fastestBpm: null, limit: null };
-  const pairs = own.flatMap((later) =>
-    own.toReversed().map((earlier) => ({ earlier, later, beats: beats + beatOf(later) - beatOf(earlier) })),
-  );
-  const straight = tightest(pairs, longestGap(own, settings), settings);
+  const tightest = new Tightest(longestGap(own, settings), settings);
+  for (const later of own)
+    for (let i = own.length - 1; i >= 0; i--)
+      if (!tightest.see(own[i]!, later, beats + beatOf(later) - beatOf(own[i]!))) break;
+  const straight = tightest.result();
   if (walk.end.lead === first.before.lead || (straight.fastestBpm === null && straight.limit))
     return { beats, ...straight };
   const factor = factorOf(settings, 'feet-feet');
@@ -231,13 +239,10 @@ function neededGap(
   later: WalkedStroke,
   settings: ClockSettings,
 ): { readonly seconds: Seconds; readonly reason: string } {
-  const [first, ...more] = [leastGap(earlier, later, settings), ...feetGap(earlier, later, settings)].map(
-    (gap) => ({
-      seconds: gap.seconds * factorOf(settings, gap.pair),
-      reason: gap.reason,
-    }),
-  );
-  return more.reduce((most, gap) => (gap.seconds > most.seconds ? gap : most), first!);
+  const gap = timed(leastGap(earlier, later, settings), settings);
+  if (!movesFeet(earlier) || !movesFeet(later)) return gap;
+  const step = timed(feetGap(earlier, later, settings), settings);
+  return step.seconds > gap.seconds ? step : gap;
 }
 
 function limitOf(from: WalkedStroke, to: WalkedStroke, seconds: Seconds, reason: string): ClockLimit {
@@ -271,17 +276,21 @@ export function movesFeet({ move, stroke }: WalkedStroke): boolean {
   );
 }
 
+function timed(
+  { pair, seconds, reason }: Gap,
+  settings: ClockSettings,
+): { seconds: Seconds; reason: string } {
+  return { seconds: seconds * factorOf(settings, pair), reason };
+}
+
 /** The feet are a limb of their own: a whole step has to be done before the next begins. */
-function feetGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSettings): Gap[] {
-  if (!movesFeet(earlier) || !movesFeet(later)) return [];
+function feetGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSettings): Gap {
   const [a, b] = [strokeTimes(earlier, settings), strokeTimes(later, settings)];
-  return [
-    {
-      pair: 'feet-feet',
-      seconds: Math.max(WHOLE_STEP, a.back + b.out),
-      reason: 'one step has to be done before the feet can move again',
-    },
-  ];
+  return {
+    pair: 'feet-feet',
+    seconds: Math.max(WHOLE_STEP, a.back + b.out),
+    reason: 'one step has to be done before the feet can move again',
+  };
 }
 
 function sameLimbGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSettings): Gap {

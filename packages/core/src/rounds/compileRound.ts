@@ -13,6 +13,7 @@ import {
   type Layout,
 } from './cue.ts';
 import { cyclePlanner } from './kinds/combo/cyclePlan.ts';
+import { cleanTempos } from './kinds/combo/tempoCheck.ts';
 import { strokeFormsOf, type FormsOf } from './kinds/combo/strokeFormsOf.ts';
 import { isCounted, isPause, kindOf, type Block } from './kinds/registry.ts';
 import type { BlockTime, LayOutContext } from './layOutContext.ts';
@@ -120,7 +121,7 @@ function contextOf(plan: RoundPlan, book: MoveBook, shelf: ClipShelf, layout: La
     shifts: plan.shifts ?? [],
     count: plan.count ?? ENGLISH_COUNT,
     timeCalls: new Set(plan.timeCalls ?? USUAL_TIME_CALLS),
-    factor: plan.factor ?? PACE_FACTORS.club,
+    cleanTempos: cleanTempos(plan.factor ?? PACE_FACTORS.club),
     layout,
     planner: cyclePlanner(book),
     formsOf: (words) => {

@@ -2,6 +2,7 @@ import type { CallWords, ClipShelf } from '../calls/index.ts';
 import type { Lead, MoveBook } from '../moves/index.ts';
 import type { RandomSource, Seconds } from '../units/index.ts';
 import type { Layout } from './cue.ts';
+import type { CleanTempos } from './kinds/combo/tempoCheck.ts';
 import type { CyclePlanner } from './kinds/combo/cyclePlan.ts';
 import type { FormsOf } from './kinds/combo/strokeFormsOf.ts';
 import type { CountWords, TempoShift, TimeCall } from './roundSettings.ts';
@@ -23,8 +24,8 @@ export interface LayOutContext {
   readonly shifts: readonly TempoShift[];
   readonly count: CountWords;
   readonly timeCalls: ReadonlySet<TimeCall>;
-  /** Pace of those who train, as a factor on the times of the book. */
-  readonly factor: number;
+  /** What is clean at the pace of those who train. */
+  readonly cleanTempos: CleanTempos;
   readonly layout: Layout;
   /** Shared, so that what comes in many blocks is walked and worded once. */
   readonly planner: CyclePlanner;

@@ -47,7 +47,7 @@ class ComboLayout {
     this.time = time;
     this.context = context;
     this.plan = context.planner;
-    this.tempoCheck = new TempoCheck(context.factor);
+    this.tempoCheck = new TempoCheck(context.cleanTempos);
     this.formsOf = context.formsOf(block.words);
     const readable = block.combos.filter((combo) => this.plan(combo, context.lead, block.bpm, 'as-set'));
     this.combos = comboOrder(readable, block.order ?? 'in-order', context.random);

@@ -1,4 +1,4 @@
-import type { WalkedStroke } from '../../../body/index.ts';
+import type { Walk, WalkedStroke } from '../../../body/index.ts';
 import { saidPhrase } from '../../../calls/index.ts';
 import { isStrike, type Lead } from '../../../moves/index.ts';
 import { toNumber, type Seconds } from '../../../units/index.ts';
@@ -70,13 +70,8 @@ export function layOutCycle(block: ComboBlock, placed: PlacedCycle, formsOf: For
   }
   const { strokes } = plan.walk;
   const dueAt = (stroke: WalkedStroke): Seconds => at + toNumber(stroke.beat) * beat;
-  /** The instant of the slot before: that of the stroke before, or a beat ahead of the first. */
-  const aheadOf = (stroke: WalkedStroke): Seconds => {
-    const before = strokes.findLast(
-      (each) => each.index < stroke.index && toNumber(each.beat) < toNumber(stroke.beat),
-    );
-    return before ? dueAt(before) : at - beat;
-  };
+  const ahead = beatsAhead(plan.walk);
+  const aheadOf = (stroke: WalkedStroke): Seconds => at + ahead[stroke.index]! * beat;
   for (const stroke of strokes) layOutStroke(stroke, dueAt(stroke), aheadOf(stroke), ids, layout);
   if (callsStrokes(placed.calls) && block.words !== 'combo-number')
     for (const { stroke, forms } of formsOf(plan.walk, placed.calls === 'holder'))
@@ -91,6 +86,24 @@ export function layOutCycle(block: ComboBlock, placed: PlacedCycle, formsOf: For
   for (const { beat: said, words } of plan.walk.said)
     sayInLine(words, at + toNumber(said) * beat, placed.callsUntil, ids, layout);
   callHome(placed, ids, layout);
+}
+
+const knownAhead = new WeakMap<Walk, readonly number[]>();
+
+/** The slot before each stroke: the beat of the one before it, or a beat ahead of the first. */
+function beatsAhead(walk: Walk): readonly number[] {
+  let ahead = knownAhead.get(walk);
+  if (!ahead) {
+    let [slot, last] = [-1, 0];
+    ahead = walk.strokes.map(({ beat }, i) => {
+      const now = toNumber(beat);
+      if (i > 0 && now > last) slot = last;
+      last = now;
+      return slot;
+    });
+    knownAhead.set(walk, ahead);
+  }
+  return ahead;
 }
 
 const callsStrokes = (calls: CallStyle): boolean =>

@@ -11,14 +11,33 @@ interface TooFast {
   readonly clean: { readonly bpm: Bpm; readonly by: 'line' | 'repeat' };
 }
 
+type Clean = ReturnType<typeof cleanTempo>;
+
+/** The fastest clean tempo of a walk that is repeated every so many beats; each is worked out once. */
+export type CleanTempos = (walk: Walk, beats: number) => Clean;
+
+export function cleanTempos(factor: number): CleanTempos {
+  const known = new Map<Walk, Map<number, Clean>>();
+  return (walk, beats) => {
+    let ofWalk = known.get(walk);
+    if (!ofWalk) known.set(walk, (ofWalk = new Map()));
+    let clean = ofWalk.get(beats);
+    if (clean === undefined) {
+      const settings = { factor };
+      clean = cleanTempo({ ...limbClock(walk, settings), repeat: repeatClock(walk, beats, settings) });
+      ofWalk.set(beats, clean);
+    }
+    return clean;
+  };
+}
+
 /** Watches over the tempo of a block: for each combo, the fastest time through that the body cannot do cleanly. */
 export class TempoCheck {
-  private readonly factor: number;
-  private readonly clean = new Map<Walk, Map<number, ReturnType<typeof cleanTempo>>>();
+  private readonly cleanOf: CleanTempos;
   private readonly worst = new Map<string, TooFast>();
 
-  constructor(factor: number) {
-    this.factor = factor;
+  constructor(cleanOf: CleanTempos) {
+    this.cleanOf = cleanOf;
   }
 
   /** A time through of so many beats at this tempo. */
@@ -42,18 +61,5 @@ export class TempoCheck {
         message: `${name} is done at ${Math.round(bpm)} a minute here; ${clean.bpm} is its fastest clean tempo${why}.`,
       });
     }
-  }
-
-  private cleanOf(walk: Walk, beats: number): ReturnType<typeof cleanTempo> {
-    let known = this.clean.get(walk);
-    if (!known) this.clean.set(walk, (known = new Map()));
-    if (!known.has(beats)) {
-      const settings = { factor: this.factor };
-      known.set(
-        beats,
-        cleanTempo({ ...limbClock(walk, settings), repeat: repeatClock(walk, beats, settings) }),
-      );
-    }
-    return known.get(beats)!;
   }
 }
