@@ -9,6 +9,7 @@ import {
 import { MOST_COUNTED } from '@eurhythm/core/rounds';
 import { ArrayMaxSize, IsArray, IsIn } from 'class-validator';
 import {
+  IsLineText,
   IsListOf,
   IsNotBelow,
   IsOwnId,
@@ -81,6 +82,11 @@ export class GroupRepsDto implements GroupReps {
 
   @IsWholeWithin('the count of a group', 1, MOST_COUNTED, 'repetitions')
   reps!: number;
+
+  /** What it does instead of the others, on the same count. */
+  @MayBeMissing()
+  @IsLineText('the line of a group')
+  line?: string;
 }
 
 /** The groups of a class at once, each with a count of its own. */

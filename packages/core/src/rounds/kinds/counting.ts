@@ -17,6 +17,8 @@ export const BEFORE_BLOCK_ENDS: Seconds = 0.2;
 export interface GroupReps {
   readonly group: string;
   readonly reps: number;
+  /** What it does instead of the others, on the same count; only where a line is counted. */
+  readonly line?: string | undefined;
 }
 
 /**

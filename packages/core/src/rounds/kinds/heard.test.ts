@@ -1,7 +1,10 @@
 import { lettersVoice } from '../../calls/testShelf.ts';
 import { starterBook } from '../../moves/index.ts';
 import {
+  blockFaults,
   compileRound,
+  countedLength,
+  kindOf,
   usualBlock,
   wantedTexts,
   type Block,
@@ -9,6 +12,7 @@ import {
   type CompiledRound,
   type CountWords,
   type Cue,
+  type WrittenBlock,
 } from '../index.ts';
 
 const book = starterBook();
@@ -195,5 +199,42 @@ describe('footwork', () => {
     ]);
     expect(texts(round).filter((text) => /step in|^in$/.test(text)).length).toBeGreaterThan(4);
     expect(texts(round).filter((text) => /step out|^out$/.test(text)).length).toBeGreaterThan(4);
+  });
+});
+
+describe('groups on one count', () => {
+  const lanes = {
+    ...usualBlock('count', 'b'),
+    line: 'r:round',
+    reps: 10,
+    sides: 'both',
+    sets: 1,
+    groups: [
+      { group: 'Minnows', reps: 6, line: 'f:push' },
+      { group: 'Herons', reps: 8, line: '1 2 r:round' },
+    ],
+  } as Block;
+  const timed = { ...lanes, seconds: countedLength(lanes, book, 1.25)! } as Block;
+
+  it('are each told what they do, once, before the first count', () => {
+    const round = heard(timed);
+    const order = texts(round);
+    expect(order.slice(0, 4)).toEqual([
+      'round kick, first side',
+      'minnows, push kick',
+      'herons, jab cross round',
+      'one',
+    ]);
+    expect(order.filter((text) => text.startsWith('minnows, '))).toHaveLength(1);
+    expect(round.findings).toEqual([]);
+  });
+  it('go by the group whose line takes longest', () => {
+    const alone = countedLength({ ...lanes, groups: [] } as Block, book, 1.25)!;
+    expect(timed.seconds).toBeGreaterThan(alone);
+  });
+  it('have their lines looked at', () => {
+    const wrong = { ...lanes, groups: [{ group: 'Minnows', reps: 6, line: 'psh' }] } as WrittenBlock;
+    expect(blockFaults(wrong, new Map(), book)).toMatchObject([{ field: 'groups.0.line' }]);
+    expect(kindOf(timed).done(timed, book)).toEqual(['r:round', 'f:push', '1 2 r:round']);
   });
 });

@@ -25,7 +25,13 @@ export type BlockField =
       readonly choices: readonly { readonly value: string; readonly label: string }[];
     }
   | { readonly kind: 'tick'; readonly name: string; readonly label: string }
-  | { readonly kind: 'groups'; readonly name: string; readonly label: string };
+  | {
+      readonly kind: 'groups';
+      readonly name: string;
+      readonly label: string;
+      /** Each group may have a line of its own behind its number. */
+      readonly withLine?: true;
+    };
 
 /** Says which combo an id stands for. */
 export type NameOf = (comboId: string | undefined) => string;
@@ -68,4 +74,11 @@ export const GROUPS_FIELD = {
   kind: 'groups',
   name: 'groups',
   label: 'Groups, such as Minnows 15, Ebb 25',
+} as const;
+
+/** Groups that may also do something else on the same count. */
+export const OWN_GROUPS_FIELD = {
+  ...GROUPS_FIELD,
+  label: 'Groups, such as Minnows 15, Ebb 25, or Ebb 25 f:push',
+  withLine: true,
 } as const;

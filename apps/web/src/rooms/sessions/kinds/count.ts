@@ -1,6 +1,6 @@
 import type { CountBlockDto } from '@eurhythm/contract';
 import { toldNumber } from '../../../ui/numbers.ts';
-import { GROUPS_FIELD, SIDES_FIELD, type BlockPage } from './blockPage.ts';
+import { OWN_GROUPS_FIELD, SIDES_FIELD, type BlockPage } from './blockPage.ts';
 import { countLane, tellGroups } from './groupCounts.ts';
 
 export const countPage: BlockPage<CountBlockDto> = {
@@ -61,7 +61,7 @@ export const countPage: BlockPage<CountBlockDto> = {
       orNull: true,
     },
     { kind: 'tick', name: 'shoutLast', label: 'Shout on the last' },
-    GROUPS_FIELD,
+    OWN_GROUPS_FIELD,
   ],
   tell: ({ title, reps, sides, sets, groups }) =>
     `${title}: ${toldNumber(reps)}${sides === 'both' ? ' each side' : ''} × ${toldNumber(sets)}${tellGroups(groups)}`,

@@ -7,7 +7,7 @@ import type { LaneText } from './blockPage.ts';
 export function tellGroups(groups: readonly GroupRepsDto[]): string {
   return groups.length === 0
     ? ''
-    : ` (${groups.map(({ group, reps }) => `${group} ${toldNumber(reps)}`).join(', ')})`;
+    : ` (${groups.map(({ group, reps, line }) => `${group} ${toldNumber(reps)}${line ? ` ${line}` : ''}`).join(', ')})`;
 }
 
 /** What a group with a count of its own does: its count, and the bonus up to the largest. */
@@ -19,8 +19,8 @@ export function countLane(
   if (!own || block.reps === null || !isRightBlock(block)) return null;
   const most = mostReps(block.reps, block.groups);
   return {
-    text: `${own.reps} of ${most}`,
-    short: String(own.reps),
+    text: `${own.reps} of ${most}${own.line ? `, ${own.line}` : ''}`,
+    short: own.line ? `${own.reps} ${own.line}` : String(own.reps),
     share: most > 0 ? Math.min(1, own.reps / most) : 1,
   };
 }

@@ -5,9 +5,9 @@ import { NO_STRIKES, tallyStrikes, type StrikeCount } from '../../strikeCount.ts
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { COUNT_PACE, mostReps } from '../counting.ts';
 import { USUAL_COUNT_BLOCK, type CountBlock } from './countBlock.ts';
-import { countSteps } from './countSteps.ts';
+import { countSteps, ownLines } from './countSteps.ts';
 import { saidIn } from '../combo/comboKind.ts';
-import { countForms, layOutCount } from './layOutCount.ts';
+import { countForms, laneOpenForms, layOutCount } from './layOutCount.ts';
 
 export const countKind: BlockKind<CountBlock> = {
   ...BY_THE_CLOCK,
@@ -15,12 +15,16 @@ export const countKind: BlockKind<CountBlock> = {
   usual: (id) => ({ ...USUAL_COUNT_BLOCK, id }),
   isCounted: () => true,
   length: (block, book, factor) => countSteps(block, book, factor).seconds,
-  written: ({ line }) => [{ field: 'line', line }],
-  done: ({ line }) => [line],
+  written: ({ line, groups }) => [
+    { field: 'line', line },
+    ...groups.flatMap((each, i) => (each.line ? [{ field: `groups.${i}.line`, line: each.line }] : [])),
+  ],
+  done: (block) => [block.line, ...ownLines(block).map(({ line }) => line)],
   groups: ({ groups }) => groups.map(({ group }) => group),
   *texts(block, book, count) {
     // Which words are counted does not depend on the pace.
     yield* saidIn(block.line, book);
+    for (const lane of ownLines(block)) yield* laneOpenForms(lane, book);
     for (const step of countSteps(block, book, COUNT_PACE).steps) yield* countForms(step, block, count);
   },
   layOut: layOutCount,

@@ -11,6 +11,8 @@ const LEAST_PART: Seconds = 0.8;
 const LEAST_STROKE: Seconds = 0.5;
 /** What is said between two counts begins no sooner after the first of them. */
 const AFTER_COUNT: Seconds = 0.15;
+/** Telling a group what it does instead takes so much longer. */
+export const LANE_OPENING: Seconds = 1.8;
 /** A part takes this share of the whole repetition. */
 const PART_SHARE = 0.6;
 /** The last third of a build-up goes at this share of the time. */
@@ -72,7 +74,7 @@ export function countSteps(block: CountBlock, book: MoveBook, factor: number): C
     }
     for (const side of sidesInTurn(block.sides)) {
       steps.push({ at: clock, until: clock + 2, kind: 'open', set, side });
-      clock += OPENING;
+      clock += OPENING + (set === 0 && side !== 'other' ? ownLines(block).length * LANE_OPENING : 0);
       for (let rep = 0; rep < most; rep++) {
         const began = clock;
         const level = levelOf(block, rep, set);
@@ -122,7 +124,7 @@ function partsOf(
   rep: number,
   most: number,
 ): readonly CountedPart[] {
-  const whole = repSecondsOf(block, book, factor);
+  const whole = slowestRep(block, book, factor);
   const third = Math.floor((rep * 3) / Math.max(1, most));
   const method = block.method === 'build-up' ? (['parts', 'whole', 'fast'] as const)[third]! : block.method;
   if (method === 'whole') return [{ seconds: whole, shown: null }];
@@ -148,6 +150,24 @@ function strokesShown(line: string, book: MoveBook): string[] {
 function partsShown(line: string, book: MoveBook): string[] {
   const parsed = parseLine(line, book);
   return parsed.ok ? parts(parsed.line, book, 'left').map(({ part, cue }) => `${part}: ${cue}`) : [];
+}
+
+/**
+ * The groups that do something else on the same count.
+ *
+ * @example
+ * ownLines({ groups: [{ group: 'Ebb', reps: 5, line: '1' }, { group: 'Flood', reps: 5 }] }) // [{ group: 'Ebb', line: '1' }]
+ */
+export function ownLines({
+  groups,
+}: Pick<CountBlock, 'groups'>): { readonly group: string; readonly line: string }[] {
+  return groups.flatMap(({ group, line }) => (line ? [{ group, line }] : []));
+}
+
+/** One count is for all groups, so it waits for the one whose line takes longest. */
+function slowestRep(block: CountBlock, book: MoveBook, factor: number): Seconds {
+  const lines = [block.line, ...ownLines(block).map(({ line }) => line)];
+  return Math.max(...lines.map((line) => repSecondsOf({ ...block, line }, book, factor)));
 }
 
 /**

@@ -6,10 +6,10 @@ import type { Cue } from '../../cue.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { TIME_PHRASES, groupDoneForms, shoutPhrase } from '../../../calls/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
-import { BEFORE_BLOCK_ENDS, COUNT_PACE, tellWordsEnd, wordOfCount } from '../counting.ts';
+import { BEFORE_BLOCK_ENDS, COUNT_PACE, OPENING, tellWordsEnd, wordOfCount } from '../counting.ts';
 import type { CountBlock } from './countBlock.ts';
 import { sayInLine } from '../combo/layOutCycle.ts';
-import { LINE_BPM, countSteps, type CountStep } from './countSteps.ts';
+import { LANE_OPENING, LINE_BPM, countSteps, ownLines, type CountStep } from './countSteps.ts';
 
 /** What is said at a step; empty when nothing is. Forms longest first. */
 export function countForms(step: CountStep, block: CountBlock, count: CountWords): string[] {
@@ -61,6 +61,18 @@ export function layOutCount(
         sound: step.n === 1 ? 'tick-bar' : 'tick-beat',
       });
     }
+    if (step.kind === 'open' && step.set === 0 && step.side !== 'other')
+      for (const [i, lane] of ownLines(block).entries())
+        layout.calls.push({
+          forms: laneOpenForms(lane, book),
+          priority: 'combo',
+          place: {
+            kind: 'start',
+            at: at + OPENING - 0.6 + i * LANE_OPENING,
+            latest: at + OPENING + 0.3 + i * LANE_OPENING,
+          },
+          cue: { kind: 'call', block: block.id },
+        });
     if (step.kind === 'count' && step.shown !== null)
       layout.cues.push({ at, kind: 'show', text: step.shown, block: block.id });
     if (step.kind === 'count' && step.isFirst)
@@ -84,4 +96,16 @@ export function layOutCount(
 function saidBeats(line: string, book: MoveBook): Walk['said'] {
   const parsed = parseLine(line, book);
   return parsed.ok ? walkStance(parsed.line, book, 'left').said : [];
+}
+
+/** What tells a group what it does instead: its name, and its move or strokes. */
+export function laneOpenForms({ group, line }: { group: string; line: string }, book: MoveBook): string[] {
+  const name = group.toLowerCase();
+  const parsed = parseLine(line, book);
+  if (!parsed.ok) return [name];
+  const own = walkStance(parsed.line, book, 'left').strokes.filter(({ stroke }) => stroke.by === 'fighter');
+  const [first] = own;
+  const what =
+    own.length === 1 && first ? first.move.say.long : own.map(({ move }) => move.say.short).join(' ');
+  return [`${name}, ${what}`, name];
 }

@@ -1,4 +1,4 @@
-import type { AnyBlockDto } from '@eurhythm/contract';
+import type { AnyBlockDto, GroupRepsDto } from '@eurhythm/contract';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../../../ui/Field.tsx';
 import { MaybeNumberField, NumberField, WordsField } from '../../../../ui/TypedField.tsx';
 import type { BlockField } from '../blockPage.ts';
@@ -92,11 +92,16 @@ export function FieldsForm({ block, fields, path, errors, onChange }: FieldsForm
                 key={field.name}
                 label={field.label}
                 className="col-span-6"
-                words={(value as { group: string; reps: number }[]).map(
-                  ({ group, reps }) => `${group} ${shownNumber(reps)}`,
+                words={(value as GroupRepsDto[]).map(({ group, reps, line }) =>
+                  `${group} ${shownNumber(reps)} ${line ?? ''}`.trimEnd(),
                 )}
                 error={error}
-                onChange={(words) => write(field.name, words.map(groupOf))}
+                onChange={(words) =>
+                  write(
+                    field.name,
+                    words.map((word) => groupOf(word, field.withLine === true)),
+                  )
+                }
               />
             );
           default:
@@ -107,8 +112,9 @@ export function FieldsForm({ block, fields, path, errors, onChange }: FieldsForm
   );
 }
 
-/** "Minnows 15" as a group with its count; without a number the field says what is missing. */
-function groupOf(text: string): { group: string; reps: number } {
-  const [, group = text, reps] = /^(.*?)\s*(\d+)?$/.exec(text) ?? [];
-  return { group, reps: reps === undefined ? NaN : Number(reps) };
+/** "Minnows 15 f:push": a group, how many, and what it does instead; without a number the field says what is missing. */
+function groupOf(text: string, withLine: boolean): GroupRepsDto {
+  const form = withLine ? /^(.*?)(?:\s+(\d+)(?:\s+(.+))?)?$/ : /^(.*?)(?:\s+(\d+))?$/;
+  const [, group = text, reps, line] = form.exec(text) ?? [];
+  return { group, reps: reps === undefined ? NaN : Number(reps), ...(line === undefined ? {} : { line }) };
 }
