@@ -77,11 +77,12 @@ describe('layOutStrip', () => {
     (_, scale) => {
       for (const text of ['1 2 3', '{1=2}x9', 'o:1 r:round@h 2>-sw', 'parry+in']) {
         const { pins, pieces, width, height, beatWidth } = layOutStrip(walkOf(text), 12, 'right', 700, scale);
-        for (const { x, y } of pins) {
+        for (const { x, y, by } of pins) {
           expect(x).toBeGreaterThanOrEqual(scale.left - 1e-9);
           expect(x + scale.head).toBeLessThanOrEqual(width + scale.right);
           expect(y - scale.head).toBeGreaterThanOrEqual(0);
           expect(y + scale.head).toBeLessThanOrEqual(height);
+          if (by === 'holder') expect(y + scale.head + scale.label).toBeLessThan(height);
         }
         expect(beatWidth).toBeGreaterThanOrEqual(scale.leastBeat);
         expect(beatWidth).toBeLessThanOrEqual(scale.mostBeat);

@@ -155,7 +155,10 @@ export function layOutStrip(
   const whole = Math.floor(beats + 1e-9);
   return {
     width: xOfBeat(beats) + scale.right,
-    height: tapeY + scale.tape + Math.max(scale.below, pins.some(hangs) ? scale.head * 3 + 1 : 0),
+    height:
+      tapeY +
+      scale.tape +
+      Math.max(scale.below, pins.some(hangs) ? scale.head * 3 + 1 + labelRoom(scale) : 0),
     tapeY,
     beatWidth,
     xOfBeat,
@@ -168,6 +171,9 @@ export function layOutStrip(
     levels: pins.filter((pin) => pin.by === 'fighter' && ['round', 'wedge', 'spike'].includes(pin.shape)),
   };
 }
+
+/** A label and the air around it. */
+const labelRoom = ({ label }: StripScale): number => (label === 0 ? 0 : label + 5);
 
 /** The holder's pins hang below the tape. */
 const hangs = ({ by }: Pin): boolean => by === 'holder';

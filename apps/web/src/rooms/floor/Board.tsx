@@ -184,7 +184,7 @@ function StripArea({ cycle, combo, book, now, done }: StripAreaProps) {
   const [ref, width] = useWidth<HTMLDivElement>(1200);
   const walk = useWalk(combo, cycle?.lead ?? 'left', book);
   return (
-    <div ref={ref} className="h-[264px] shrink-0 overflow-hidden px-6">
+    <div ref={ref} className="min-h-[264px] shrink-0 overflow-hidden px-6">
       {walk && cycle && (
         <div style={{ opacity: now === null ? 0.55 : 1 }}>
           <Strip
