@@ -2,6 +2,19 @@ export * from './fighterState.ts';
 export * from './resolveStroke.ts';
 export * from './walkStance.ts';
 export * from './analyseCombo.ts';
+export {
+  PACE_FACTORS,
+  PAIR_CLASSES,
+  factorOf,
+  movesFeet,
+  sharesLimb,
+  strokeTimes,
+  turnOf,
+  type ClockSettings,
+  type OwnPace,
+  type Pace,
+  type PairClass,
+} from './pairGap.ts';
 export * from './limbClock.ts';
 export * from './drift.ts';
 export * from './findings/index.ts';

@@ -1,4 +1,5 @@
 export * from './variants.ts';
+export * from './orders.ts';
 export * from './renumberLine.ts';
 export * from './editLine.ts';
 export { writtenStrokes } from './rewriteLine.ts';

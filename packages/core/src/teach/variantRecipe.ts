@@ -2,7 +2,8 @@ import { PACE_FACTORS, type Audience } from '../body/index.ts';
 import { formatLine, parseLine, type BeatLine } from '../line/index.ts';
 import type { MoveBook } from '../moves/index.ts';
 import { writtenStrokes } from './rewriteLine.ts';
-import { easier, even, grow, light, orders, power } from './variants.ts';
+import { orders } from './orders.ts';
+import { easier, even, grow, light, power } from './variants.ts';
 
 /** The forms that change the line of a combo, and so can be kept as combos of their own. */
 export const RECIPE_KINDS = ['even', 'light', 'power', 'easier', 'grow', 'order'] as const;

@@ -1,5 +1,6 @@
 import { isLegStrike, isSpin, isStrike } from '../../moves/index.ts';
-import { factorOf, sharesLimb, strokeTimes, turnOf, type ClockResult } from '../limbClock.ts';
+import type { ClockResult } from '../limbClock.ts';
+import { factorOf, sharesLimb, strokeTimes, turnOf } from '../pairGap.ts';
 import type { WalkedStroke } from '../walkStance.ts';
 import { about, beatsBetween, nameOf, secondsBetween, type Finding, type FindingRule } from './finding.ts';
 

@@ -1,12 +1,7 @@
 import type { MoveBook } from '../../moves/index.ts';
 import type { Bpm } from '../../units/index.ts';
-import {
-  limbClock,
-  repeatClock,
-  type ClockResult,
-  type ClockSettings,
-  type RepeatClock,
-} from '../limbClock.ts';
+import { limbClock, repeatClock, type ClockResult, type RepeatClock } from '../limbClock.ts';
+import type { ClockSettings } from '../pairGap.ts';
 import { ANYBODY, type Audience } from '../audience.ts';
 import type { Walk } from '../walkStance.ts';
 import { bothHandsAway, legInAir, limbClash, noPivot, sameTurnTwice, tooFast } from './bodyRules.ts';

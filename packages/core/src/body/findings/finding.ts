@@ -1,7 +1,8 @@
 import type { Span } from '../../line/index.ts';
 import type { MoveBook } from '../../moves/index.ts';
 import { beatSeconds, subtract, toNumber, type Bpm, type Seconds } from '../../units/index.ts';
-import type { ClockResult, RepeatClock, ClockSettings } from '../limbClock.ts';
+import type { ClockResult, RepeatClock } from '../limbClock.ts';
+import type { ClockSettings } from '../pairGap.ts';
 import type { Walk, WalkedStroke } from '../walkStance.ts';
 import type { Audience } from '../audience.ts';
 
