@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { FIRST_CAUTION, STANDING_CAUTIONS, type GymView } from '@eurhythm/contract';
+import type { GymView } from '@eurhythm/contract';
+import { FIRST_CAUTION, STANDING_CAUTIONS } from '@eurhythm/contract/cautions';
 import { Button } from '../ui/Button.tsx';
 import { Sheet } from '../ui/Panel.tsx';
 import { putting } from '../sync/letters/letter.ts';

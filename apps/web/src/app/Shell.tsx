@@ -1,14 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
-import { Suspense, useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { Toaster } from 'sonner';
 import { Key } from '../ui/Button.tsx';
-import { CommandBox } from './CommandBox.tsx';
 import { CautionsSheet, FirstStartNotice, StandingLine } from './Cautions.tsx';
-import { KeysSheet } from './KeysSheet.tsx';
 import { SyncNotice } from '../sync/SyncNotice.tsx';
 import { queries } from '../server/queries.ts';
 import { useShortcut } from '../ui/useShortcut.ts';
+
+// Fetched when they are first asked for: no page needs them to be drawn.
+const CommandBox = lazy(() => import('./CommandBox.tsx').then(({ CommandBox }) => ({ default: CommandBox })));
+const KeysSheet = lazy(() => import('./KeysSheet.tsx').then(({ KeysSheet }) => ({ default: KeysSheet })));
 
 const ROOMS = [
   ['/', 'Today'],
@@ -79,8 +81,10 @@ export function Shell() {
         </Suspense>
       </main>
       <StandingLine onOpen={() => setOpen('cautions')} />
-      <CommandBox open={open === 'commands'} onClose={() => setOpen(null)} />
-      <KeysSheet open={open === 'keys'} onClose={() => setOpen(null)} />
+      <Suspense fallback={null}>
+        {open === 'commands' && <CommandBox open onClose={() => setOpen(null)} />}
+        {open === 'keys' && <KeysSheet open onClose={() => setOpen(null)} />}
+      </Suspense>
       <CautionsSheet open={open === 'cautions'} onClose={() => setOpen(null)} />
       {gym && gym.noticeAcceptedAt === null && <FirstStartNotice />}
       <Toaster

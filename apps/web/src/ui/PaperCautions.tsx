@@ -1,4 +1,4 @@
-import { CAUTIONS } from '@eurhythm/contract';
+import { CAUTIONS } from '@eurhythm/contract/cautions';
 
 /** The cautions as they stand at the end of every printed sheet. */
 export function PaperCautions({ className = '' }: { className?: string }) {
