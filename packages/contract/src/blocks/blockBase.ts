@@ -82,17 +82,19 @@ export class GroupRepsDto implements GroupReps {
 
   @IsWholeWithin('the count of a group', 1, MOST_COUNTED, 'repetitions')
   reps!: number;
+}
 
-  /** What it does instead of the others, on the same count. */
+/** The same where a group may do something else on the same count. */
+export class OwnGroupRepsDto extends GroupRepsDto {
   @MayBeMissing()
   @IsLineText('the line of a group')
   line?: string;
 }
 
 /** The groups of a class at once, each with a count of its own. */
-export function IsGroupReps(): PropertyDecorator {
+export function IsGroupReps(shape: new () => GroupRepsDto = GroupRepsDto): PropertyDecorator {
   return (target, key) => {
     MayBeMissing()(target, key);
-    IsListOf('the groups', () => GroupRepsDto, { most: groups, tooMany: TOO_MANY_GROUPS })(target, key);
+    IsListOf('the groups', () => shape, { most: groups, tooMany: TOO_MANY_GROUPS })(target, key);
   };
 }

@@ -34,6 +34,7 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
     [{ sets: 0 }, 'sets: The number of sets is a whole number from 1 to 20.'],
     [{ rest: -1 }, 'rest: The rest between sets goes from 0 to 600 seconds.'],
     [{ repSeconds: 0.3 }, 'repSeconds: The time of a repetition goes from 0.4 to 30 seconds.'],
+    [{ 'groups.0.line': 7 }, 'groups.0.line: The line of a group is a text.'],
     [{ shoutLast: 'yes' }, 'shoutLast: A shout on the last one is yes or no.'],
     [{ line: 12 }, 'line: The line is a text.'],
     [
@@ -70,6 +71,7 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
     [{ bpm: 301 }, 'bpm: The tempo goes from 20 to 300 beats a minute.'],
   ],
   condition: [
+    [{ 'groups.0.line': 'f:push' }, 'groups.0.line: `line` is not known here.'],
     [{ reps: 0 }, 'reps: The count is a whole number from 1 to 500 repetitions.'],
     [{ repSeconds: 31 }, 'repSeconds: The time of a repetition goes from 0.4 to 30 seconds.'],
   ],

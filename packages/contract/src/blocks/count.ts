@@ -10,7 +10,7 @@ import {
 } from '@eurhythm/core/rounds';
 import { IsBoolean } from 'class-validator';
 import { IsLineText, IsOneOf, IsPlainName, IsWholeWithin, IsWithin, OrNull } from '../rules/index.ts';
-import { BlockDto, type GroupRepsDto, IsGroupReps } from './blockBase.ts';
+import { BlockDto, IsGroupReps, OwnGroupRepsDto } from './blockBase.ts';
 
 export class CountBlockDto extends BlockDto implements CountBlock {
   declare kind: 'count';
@@ -24,8 +24,8 @@ export class CountBlockDto extends BlockDto implements CountBlock {
   @IsWholeWithin('the count', 1, MOST_COUNTED, 'repetitions')
   reps!: number;
 
-  @IsGroupReps()
-  groups: GroupRepsDto[] = [];
+  @IsGroupReps(OwnGroupRepsDto)
+  groups: OwnGroupRepsDto[] = [];
 
   @IsOneOf('the side plan', SIDES)
   sides!: Sides;

@@ -51,15 +51,12 @@ function below(rules: CountRules, n: number): SpokenCount {
   return joined(rules.and, rules.tens[ten - 1]!, spokenCount(last));
 }
 
-function joined(and: string, first: string, second: SpokenCount): SpokenCount {
-  const [a, link] = [
-    spokenCount(first),
-    spokenCount(and.trim() === '' || !and.includes(':') ? `${and}:` : and),
-  ];
-  const between = and.includes(':') ? ` ${link.text} ` : and;
+/** Two words with what stands between them, its phones behind a colon where it is said: "treinta", " y : iy", "uno". */
+function joined(link: string, first: string, second: SpokenCount): SpokenCount {
+  const [a, between] = [spokenCount(first), link.split(':')];
   return {
-    text: `${a.text}${between}${second.text}`,
-    phones: [a.phones, link.phones, second.phones].filter((phones) => phones !== '').join(' '),
+    text: `${a.text}${between[0]!}${second.text}`,
+    phones: [a.phones, between[1]?.trim(), second.phones].filter(Boolean).join(' '),
   };
 }
 
@@ -166,7 +163,7 @@ const SPANISH: CountRules = {
   ],
   hundred: 'cien: s y eh n',
   hundredAnd: 'ciento: s y eh n t ow',
-  and: 'y: iy',
+  and: ' y : iy',
   afterHundred: ' ',
 };
 
@@ -206,8 +203,8 @@ const PORTUGUESE: CountRules = {
   ],
   hundred: 'cem: s eh m',
   hundredAnd: 'cento: s eh n t uw',
-  and: 'e: iy',
-  afterHundred: 'e: iy',
+  and: ' e : iy',
+  afterHundred: ' e : iy',
 };
 
 const THAI: CountRules = {

@@ -1,10 +1,10 @@
 import { mostReps } from '@eurhythm/core/rounds';
-import { isRightBlock, type AnyBlockDto, type GroupRepsDto } from '@eurhythm/contract';
+import { isRightBlock, type AnyBlockDto, type OwnGroupRepsDto } from '@eurhythm/contract';
 import { toldNumber } from '../../../ui/numbers.ts';
 import type { LaneText } from './blockPage.ts';
 
 /** Who does how many instead, in brackets. */
-export function tellGroups(groups: readonly GroupRepsDto[]): string {
+export function tellGroups(groups: readonly OwnGroupRepsDto[]): string {
   return groups.length === 0
     ? ''
     : ` (${groups.map(({ group, reps, line }) => `${group} ${toldNumber(reps)}${line ? ` ${line}` : ''}`).join(', ')})`;
@@ -12,7 +12,7 @@ export function tellGroups(groups: readonly GroupRepsDto[]): string {
 
 /** What a group with a count of its own does: its count, and the bonus up to the largest. */
 export function countLane(
-  block: AnyBlockDto & { readonly reps: number | null; readonly groups: readonly GroupRepsDto[] },
+  block: AnyBlockDto & { readonly reps: number | null; readonly groups: readonly OwnGroupRepsDto[] },
   group: string,
 ): LaneText | null {
   const own = block.groups.find((each) => each.group === group);

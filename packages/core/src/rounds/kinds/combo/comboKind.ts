@@ -1,10 +1,11 @@
 import { walkStance } from '../../../body/index.ts';
-import { comboForms, intensityPhrase, saidPhrase } from '../../../calls/index.ts';
+import { comboForms, intensityPhrase } from '../../../calls/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { wordOfCount } from '../counting.ts';
+import { saidIn } from '../saidInLine.ts';
 import { laneForms, stageCall } from './announcements.ts';
 import { USUAL_COMBO_BLOCK, type ComboBlock } from './comboBlock.ts';
 import { fillCombos, namedCombos, ownLines, type WrittenComboBlock } from './fillCombos.ts';
@@ -49,10 +50,4 @@ export function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords
     ];
     yield* called.flatMap(({ forms }) => forms);
   }
-}
-
-/** What a line has to be spoken in it. */
-export function saidIn(line: string, book: MoveBook): string[] {
-  const parsed = parseLine(line, book);
-  return parsed.ok ? walkStance(parsed.line, book, 'left').said.map(({ words }) => saidPhrase(words)) : [];
 }

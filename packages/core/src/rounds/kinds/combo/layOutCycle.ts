@@ -1,5 +1,4 @@
 import type { Walk, WalkedStroke } from '../../../body/index.ts';
-import { saidPhrase } from '../../../calls/index.ts';
 import { isStrike, type Lead } from '../../../moves/index.ts';
 import { toNumber, type Seconds } from '../../../units/index.ts';
 import type { Cue, Cycle, Layout } from '../../cue.ts';
@@ -8,6 +7,7 @@ import type { CountWords } from '../../roundSettings.ts';
 import type { CallStyle, ComboBlock } from './comboBlock.ts';
 import type { CyclePlan } from './cyclePlan.ts';
 import { wordOfCount } from '../counting.ts';
+import { sayInLine } from '../saidInLine.ts';
 import type { FormsOf } from './strokeFormsOf.ts';
 
 /** In the last five seconds the voice only counts down. */
@@ -108,26 +108,6 @@ function beatsAhead(walk: Walk): readonly number[] {
 
 const callsStrokes = (calls: CallStyle): boolean =>
   calls === 'on-beat' || calls === 'ahead' || calls === 'holder';
-
-/** A cue that the line speaks: from its instant on, or a moment later where a stroke is called there. */
-const SAID_LATE: Seconds = 0.6;
-
-/** Asks for a cue that a line speaks at its instant. */
-export function sayInLine(
-  words: string,
-  at: Seconds,
-  until: Seconds,
-  ids: Pick<Cue, 'block' | 'combo' | 'cycle'>,
-  layout: Layout,
-): void {
-  if (at > until) return;
-  layout.calls.push({
-    forms: [saidPhrase(words)],
-    priority: 'prompt',
-    place: { kind: 'start', at: Math.max(0, at), latest: Math.max(0, at) + SAID_LATE },
-    cue: { kind: 'call', ...ids },
-  });
-}
 
 type CycleIds = Required<Pick<Cue, 'block' | 'combo' | 'cycle'>>;
 

@@ -6,7 +6,7 @@ import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { COUNT_PACE, mostReps } from '../counting.ts';
 import { USUAL_COUNT_BLOCK, type CountBlock } from './countBlock.ts';
 import { countSteps, ownLines } from './countSteps.ts';
-import { saidIn } from '../combo/comboKind.ts';
+import { saidIn } from '../saidInLine.ts';
 import { countForms, laneOpenForms, layOutCount } from './layOutCount.ts';
 
 export const countKind: BlockKind<CountBlock> = {

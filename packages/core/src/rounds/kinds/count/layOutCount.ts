@@ -1,4 +1,4 @@
-import { walkStance, type Walk } from '../../../body/index.ts';
+import { walkStance } from '../../../body/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
 import { beatSeconds, toNumber } from '../../../units/index.ts';
@@ -8,7 +8,7 @@ import { TIME_PHRASES, groupDoneForms, shoutPhrase } from '../../../calls/index.
 import type { CountWords } from '../../roundSettings.ts';
 import { BEFORE_BLOCK_ENDS, COUNT_PACE, OPENING, tellWordsEnd, wordOfCount } from '../counting.ts';
 import type { CountBlock } from './countBlock.ts';
-import { sayInLine } from '../combo/layOutCycle.ts';
+import { saidBeats, sayInLine } from '../saidInLine.ts';
 import { LANE_OPENING, LINE_BPM, countSteps, ownLines, type CountStep } from './countSteps.ts';
 
 /** What is said at a step; empty when nothing is. Forms longest first. */
@@ -90,12 +90,6 @@ export function layOutCount(
       cue: { kind, block: block.id },
     });
   }
-}
-
-/** What the line speaks at each repetition, and when. */
-function saidBeats(line: string, book: MoveBook): Walk['said'] {
-  const parsed = parseLine(line, book);
-  return parsed.ok ? walkStance(parsed.line, book, 'left').said : [];
 }
 
 /** What tells a group what it does instead: its name, and its move or strokes. */

@@ -5,8 +5,7 @@ import { beatSeconds, pick, toNumber, type Seconds } from '../../../units/index.
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import type { BlockBase, Waits } from '../blockBase.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
-import { saidIn } from '../combo/comboKind.ts';
-import { sayInLine } from '../combo/layOutCycle.ts';
+import { saidIn, sayInLine } from '../saidInLine.ts';
 
 /** A call at random waits, to be answered with a line. */
 export interface ReactBlock extends BlockBase {

@@ -1,4 +1,4 @@
-import type { AnyBlockDto, GroupRepsDto } from '@eurhythm/contract';
+import type { AnyBlockDto, OwnGroupRepsDto } from '@eurhythm/contract';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../../../ui/Field.tsx';
 import { MaybeNumberField, NumberField, WordsField } from '../../../../ui/TypedField.tsx';
 import type { BlockField } from '../blockPage.ts';
@@ -92,7 +92,7 @@ export function FieldsForm({ block, fields, path, errors, onChange }: FieldsForm
                 key={field.name}
                 label={field.label}
                 className="col-span-6"
-                words={(value as GroupRepsDto[]).map(({ group, reps, line }) =>
+                words={(value as OwnGroupRepsDto[]).map(({ group, reps, line }) =>
                   `${group} ${shownNumber(reps)} ${line ?? ''}`.trimEnd(),
                 )}
                 error={error}
@@ -113,7 +113,7 @@ export function FieldsForm({ block, fields, path, errors, onChange }: FieldsForm
 }
 
 /** "Minnows 15 f:push": a group, how many, and what it does instead; without a number the field says what is missing. */
-function groupOf(text: string, withLine: boolean): GroupRepsDto {
+function groupOf(text: string, withLine: boolean): OwnGroupRepsDto {
   const form = withLine ? /^(.*?)(?:\s+(\d+)(?:\s+(.+))?)?$/ : /^(.*?)(?:\s+(\d+))?$/;
   const [, group = text, reps, line] = form.exec(text) ?? [];
   return { group, reps: reps === undefined ? NaN : Number(reps), ...(line === undefined ? {} : { line }) };
