@@ -3,7 +3,7 @@ import escapeHtml from 'escape-html';
 import { ZipFile } from 'yazl';
 import { CAUTIONS } from '@eurhythm/contract';
 import { webVtt } from '@eurhythm/core/formats';
-import { kindOf, type BlockCombo, type WrittenBlock } from '@eurhythm/core/rounds';
+import { isCounted, kindOf, tellBlock, type BlockCombo, type WrittenBlock } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
 import type { PlayedSession } from './playedSession.service.ts';
 import type { RenderedSound } from './renderedSound.service.ts';
@@ -52,7 +52,7 @@ ${rows.join('\n')}
 `;
 }
 
-/** What is done in a block, line by line: its combos with those of each group, its lines, how often, and what is prompted. */
+/** What is done in a block, line by line: its combos with those of each group, or what it is and its lines. */
 function workLines(block: WrittenBlock, combos: ReadonlyMap<string, BlockCombo>): string[] {
   const code = (line: string): string => `<code>${escapeHtml(line)}</code>`;
   if (block.kind === 'rest') return [];
@@ -67,38 +67,11 @@ function workLines(block: WrittenBlock, combos: ReadonlyMap<string, BlockCombo>)
     const lanes = (block.lanes ?? []).flatMap((lane) => told(lane.combos, `${escapeHtml(lane.group)}: `));
     return [...told(block.combos), ...lanes, `${clockText(block.seconds)} at ${block.bpm} a minute`];
   }
-  const title = 'title' in block ? block.title : KIND_TITLES[block.kind];
-  const written = kindOf(block)
+  // Combos are told above, so that there is nothing to name here.
+  const told = tellBlock(block, () => '');
+  const lines = kindOf(block)
     .written(block)
-    .map(({ line }) => code(line));
-  return [
-    [escapeHtml(title), ...written, escapeHtml(amountOf(block))].filter((part) => part !== '').join(' '),
-  ];
-}
-
-const KIND_TITLES = { free: 'Shadow', react: 'Answer the call', footwork: 'Footwork' } as const;
-
-/** How much of it is done. */
-function amountOf(block: Exclude<WrittenBlock, { kind: 'combo' | 'rest' }>): string {
-  switch (block.kind) {
-    case 'count': {
-      const groups = block.groups.map(({ group, reps }) => `${group} ${reps}`);
-      const sides = block.sides === 'both' ? ' each side' : '';
-      return `${[block.reps, ...groups].join(', ')} times${sides}, ${block.sets} sets`;
-    }
-    case 'condition':
-      return block.reps === null
-        ? clockText(block.seconds)
-        : `${[block.reps, ...block.groups.map(({ group, reps }) => `${group} ${reps}`)].join(', ')} times`;
-    case 'hold':
-      return `${block.holdSeconds} s${block.sides === 'both' ? ' each side' : ''}, ${block.times} times`;
-    case 'free':
-      return block.prompts.join(', ');
-    case 'footwork':
-      return `${block.steps} steps there and back`;
-    case 'talk':
-      return block.notes;
-    default:
-      return clockText(block.seconds);
-  }
+    .flatMap(({ line }) => (told.includes(line) ? [] : [code(line)]));
+  const time = isCounted(block) ? [] : [clockText(block.seconds)];
+  return [[kindOf(block).name, escapeHtml(told), ...lines, ...time].join(' ')];
 }

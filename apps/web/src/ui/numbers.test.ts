@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { shownNumber, toldNumber, typedNumber } from './numbers.ts';
+import { shownNumber, typedNumber } from './numbers.ts';
 
 describe('typedNumber', () => {
   it.each([
@@ -32,7 +32,7 @@ describe('typedNumber', () => {
 
 describe('what is no number', () => {
   it('stands in its field as nothing, and in a sentence as a dash', () => {
-    for (const value of [NaN, null]) expect([shownNumber(value), toldNumber(value)]).toEqual(['', '–']);
-    expect([shownNumber(0), toldNumber(0)]).toEqual(['0', '0']);
+    for (const value of [NaN, null]) expect(shownNumber(value)).toBe('');
+    expect(shownNumber(0)).toBe('0');
   });
 });

@@ -10,8 +10,3 @@ export function typedNumber(text: string): number {
 export function shownNumber(value: number | null): string {
   return value === null || Number.isNaN(value) ? '' : String(value);
 }
-
-/** A number within a sentence; a dash for one that is still being typed. */
-export function toldNumber(value: number | null): string {
-  return shownNumber(value) || '–';
-}

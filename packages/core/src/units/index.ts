@@ -3,3 +3,4 @@ export * from './quantities.ts';
 export * from './seededRandom.ts';
 export * from './groupBy.ts';
 export * from './clockText.ts';
+export * from './toldNumber.ts';

@@ -4,7 +4,7 @@ import type { BlockTime, LayOutContext } from '../layOutContext.ts';
 import type { CountWords } from '../roundSettings.ts';
 import { NO_STRIKES, type StrikeCount } from '../strikeCount.ts';
 import type { BlockBase } from './blockBase.ts';
-import type { BlockCombo } from './combo/comboBlock.ts';
+import type { BlockCombo, ComboRef } from './combo/comboBlock.ts';
 
 /** A line that a block holds itself, and the field it is written in, as "line" or "lanes.0.combos.1". */
 export interface WrittenLine {
@@ -18,17 +18,24 @@ export interface NamedCombo {
   readonly comboId: string;
 }
 
+/** Says which combo a block names, or brings with its line. */
+export type NameOf = (combo: ComboRef) => string;
+
 /**
  * Everything that is particular to one kind of block. `B` is the block with its combos filled in, `W` the block as it is
  * written and kept. A new kind is a folder with its block and this, and a line in the registry.
  */
 export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
+  /** How a coach calls it. */
+  readonly name: string;
   /** Whether everybody stands: no bell rings for it, and no work goes on. */
   readonly isPause: boolean;
   /** Whether a session that is fitted to its minutes may make it longer or shorter. */
   readonly stretches: boolean;
   /** A block as a coach would begin it. */
   usual(id: string): W;
+  /** One line about it: what is done, and how much of it; a dash for a number that is still being typed. */
+  tell(block: W, nameOf: NameOf): string;
   /** Whether its length follows from its counts, so that it is told and not asked. */
   isCounted(block: W): boolean;
   /** Exact length of counted work at a pace; null for what goes by the clock. */

@@ -1,5 +1,5 @@
 import { countWord } from '../../calls/index.ts';
-import type { Seconds } from '../../units/index.ts';
+import { toldNumber, type Seconds } from '../../units/index.ts';
 import type { CallPriority } from '../../calls/index.ts';
 import type { Layout } from '../cue.ts';
 import type { CountWords } from '../roundSettings.ts';
@@ -29,6 +29,18 @@ export interface GroupReps {
  */
 export function mostReps(reps: number, groups: readonly GroupReps[]): number {
   return Math.max(reps, ...groups.map((each) => each.reps));
+}
+
+/**
+ * Who does how many instead, or something else, in brackets behind what the others do.
+ *
+ * @example
+ * tellGroups([{ group: 'Ebb', reps: 25 }, { group: 'Flood', reps: 30, line: 'f:push' }]) // ' (Ebb 25, Flood 30 f:push)'
+ */
+export function tellGroups(groups: readonly GroupReps[]): string {
+  return groups.length === 0
+    ? ''
+    : ` (${groups.map(({ group, reps, line }) => `${group} ${toldNumber(reps)}${line ? ` ${line}` : ''}`).join(', ')})`;
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { MoveBook } from '../../moves/index.ts';
 import type { Seconds } from '../../units/index.ts';
-import type { BlockKind } from './blockKind.ts';
+import type { BlockKind, NameOf } from './blockKind.ts';
 import { breathKind, type BreathBlock } from './breath/breathKind.ts';
 import { burstKind, type BurstBlock } from './burst/burstKind.ts';
 import type { BlockCombo, ComboBlock, ComboRef } from './combo/comboBlock.ts';
@@ -73,6 +73,16 @@ export function kindOf({ kind }: { readonly kind: BlockKindName }): AnyKind {
  */
 export function isPause(block: { readonly kind: BlockKindName }): boolean {
   return kindOf(block).isPause;
+}
+
+/**
+ * One line about a block: what is done, and how much of it.
+ *
+ * @example
+ * tellBlock(usualBlock('hold', 'h'), () => '') // 'Low stance: 30 s each side × 1'
+ */
+export function tellBlock(block: WrittenBlock, nameOf: NameOf): string {
+  return kindOf(block).tell(block, nameOf);
 }
 
 /**

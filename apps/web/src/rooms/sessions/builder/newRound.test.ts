@@ -1,8 +1,8 @@
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { starterBook } from '@eurhythm/core/moves';
-import { BLOCK_KINDS } from '@eurhythm/core/rounds';
+import { BLOCK_KINDS, tellBlock } from '@eurhythm/core/rounds';
 import { RoundDto, checkFields, withRightLength, type AnyBlockDto } from '@eurhythm/contract';
-import { newBlock, tellBlock } from '../kinds/kinds.ts';
+import { newBlock } from '../kinds/kinds.ts';
 import { ROUND_BEGINNINGS, copyRound, freeBlockId, freeRoundId, newRound } from './newRound.ts';
 
 const book = starterBook();
@@ -46,13 +46,13 @@ describe('rounds in the builder', () => {
     expect(withRightLength(newBlock('free', 'f', null), book, PACE_FACTORS.club).seconds).toBe(120);
   });
   it('tell each block in a line', () => {
-    const name = (id: string | undefined): string => `combo ${id}`;
+    const name = ({ comboId }: { comboId?: string }): string => `combo ${comboId}`;
     expect(BLOCK_KINDS.map((kind) => tellBlock(newBlock(kind, 'b', 'ebb-1'), name))).toEqual([
       'combo ebb-1 · 80 a minute',
       'Round kick: 15 each side × 2',
       'Two straights',
       'Low stance: 30 s each side × 1',
-      '4 prompts',
+      'Hands high, Move your head, Circle out, Change lead',
       '“now”: 1 2',
       '3 × in, 2, 3 × out',
       'Squats: 15',

@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
 import type { AnyBlockDto } from '@eurhythm/contract';
+import type { NameOf } from '@eurhythm/core/rounds';
 import type { SettingsProps } from './fields/settings.ts';
 
 /** A field of a block's settings. `name` is its path in the block. */
@@ -33,9 +34,6 @@ export type BlockField =
       readonly withLine?: true;
     };
 
-/** Says which combo an id stands for. */
-export type NameOf = (comboId: string | undefined) => string;
-
 export interface LaneText {
   readonly text: string;
   /** The same where there is little room. */
@@ -46,7 +44,6 @@ export interface LaneText {
 
 /** How one kind of block is called, set and told on the pages. `B` is the block as it is kept. */
 export interface BlockPage<B extends AnyBlockDto> {
-  readonly name: string;
   /** What it is for, in a few words. */
   readonly what: string;
   /** What its time is called. */
@@ -54,8 +51,6 @@ export interface BlockPage<B extends AnyBlockDto> {
   /** Its settings: a plain list of fields, or a form of its own. */
   readonly fields?: readonly BlockField[];
   readonly Settings?: ComponentType<SettingsProps<B>>;
-  /** One line about it: what is done, and how much of it. */
-  tell(block: B, nameOf: NameOf): string;
   /** What a group does of its own in it; null when it does what everybody does. */
   lane?(block: B, group: string, nameOf: NameOf): LaneText | null;
 }

@@ -1,10 +1,8 @@
 import type { ConditionBlockDto } from '@eurhythm/contract';
-import { toldNumber } from '../../../ui/numbers.ts';
 import { GROUPS_FIELD, type BlockPage } from './blockPage.ts';
-import { countLane, tellGroups } from './groupCounts.ts';
+import { countLane } from './groupCounts.ts';
 
 export const conditionPage: BlockPage<ConditionBlockDto> = {
-  name: 'Condition',
   what: 'an exercise, by count or clock',
   fields: [
     { kind: 'text', name: 'title', label: 'Exercise' },
@@ -12,7 +10,5 @@ export const conditionPage: BlockPage<ConditionBlockDto> = {
     { kind: 'number', name: 'repSeconds', label: 'Seconds each' },
     GROUPS_FIELD,
   ],
-  tell: ({ title, reps, groups }) =>
-    `${title}${reps === null ? '' : `: ${toldNumber(reps)}${tellGroups(groups)}`}`,
   lane: countLane,
 };

@@ -1,10 +1,8 @@
 import type { CountBlockDto } from '@eurhythm/contract';
-import { toldNumber } from '../../../ui/numbers.ts';
 import { OWN_GROUPS_FIELD, SIDES_FIELD, type BlockPage } from './blockPage.ts';
-import { countLane, tellGroups } from './groupCounts.ts';
+import { countLane } from './groupCounts.ts';
 
 export const countPage: BlockPage<CountBlockDto> = {
-  name: 'On the count',
   what: 'a move or line, so many on each side',
   fields: [
     { kind: 'text', name: 'title', label: 'What is done' },
@@ -63,7 +61,5 @@ export const countPage: BlockPage<CountBlockDto> = {
     { kind: 'tick', name: 'shoutLast', label: 'Shout on the last' },
     OWN_GROUPS_FIELD,
   ],
-  tell: ({ title, reps, sides, sets, groups }) =>
-    `${title}: ${toldNumber(reps)}${sides === 'both' ? ' each side' : ''} × ${toldNumber(sets)}${tellGroups(groups)}`,
   lane: countLane,
 };

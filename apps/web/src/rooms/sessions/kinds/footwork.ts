@@ -1,9 +1,7 @@
 import type { FootworkBlockDto } from '@eurhythm/contract';
-import { toldNumber } from '../../../ui/numbers.ts';
 import type { BlockPage } from './blockPage.ts';
 
 export const footworkPage: BlockPage<FootworkBlockDto> = {
-  name: 'Footwork',
   what: 'steps there and back, fitted to the room',
   fields: [
     { kind: 'line', name: 'there', label: 'Step there' },
@@ -22,6 +20,4 @@ export const footworkPage: BlockPage<FootworkBlockDto> = {
     { kind: 'number', name: 'room', label: 'Room, steps', hint: 'empty: plenty', orNull: true },
     { kind: 'number', name: 'bpm', label: 'Beats a minute' },
   ],
-  tell: ({ steps, there, strike, back }) =>
-    `${toldNumber(steps)} × ${there}${strike === '' ? '' : `, ${strike}`}, ${toldNumber(steps)} × ${back}`,
 };

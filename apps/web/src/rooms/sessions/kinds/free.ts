@@ -3,8 +3,6 @@ import type { BlockPage } from './blockPage.ts';
 import { FreeSettings } from './fields/FreeSettings.tsx';
 
 export const freePage: BlockPage<FreeBlockDto> = {
-  name: 'Shadow',
   what: 'move freely, with prompts',
   Settings: FreeSettings,
-  tell: ({ prompts }) => `${prompts.length} prompts`,
 };

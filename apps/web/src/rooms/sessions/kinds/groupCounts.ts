@@ -1,14 +1,6 @@
 import { mostReps } from '@eurhythm/core/rounds';
 import { isRightBlock, type AnyBlockDto, type OwnGroupRepsDto } from '@eurhythm/contract';
-import { toldNumber } from '../../../ui/numbers.ts';
 import type { LaneText } from './blockPage.ts';
-
-/** Who does how many instead, in brackets. */
-export function tellGroups(groups: readonly OwnGroupRepsDto[]): string {
-  return groups.length === 0
-    ? ''
-    : ` (${groups.map(({ group, reps, line }) => `${group} ${toldNumber(reps)}${line ? ` ${line}` : ''}`).join(', ')})`;
-}
 
 /** What a group with a count of its own does: its count, and the bonus up to the largest. */
 export function countLane(

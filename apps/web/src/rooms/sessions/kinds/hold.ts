@@ -1,9 +1,7 @@
 import type { HoldBlockDto } from '@eurhythm/contract';
-import { toldNumber } from '../../../ui/numbers.ts';
 import { SIDES_FIELD, type BlockPage } from './blockPage.ts';
 
 export const holdPage: BlockPage<HoldBlockDto> = {
-  name: 'Hold',
   what: 'a stretch or stance, counted down',
   fields: [
     { kind: 'text', name: 'title', label: 'What is held' },
@@ -11,6 +9,4 @@ export const holdPage: BlockPage<HoldBlockDto> = {
     SIDES_FIELD,
     { kind: 'number', name: 'times', label: 'Times' },
   ],
-  tell: ({ title, holdSeconds, sides, times }) =>
-    `${title}: ${toldNumber(holdSeconds)} s${sides === 'both' ? ' each side' : ''} × ${toldNumber(times)}`,
 };

@@ -1,6 +1,6 @@
-import { usualBlock, type BlockKindName } from '@eurhythm/core/rounds';
+import { usualBlock, type BlockKindName, type NameOf } from '@eurhythm/core/rounds';
 import type { AnyBlockDto, SchoolDto } from '@eurhythm/contract';
-import type { BlockPage, LaneText, NameOf } from './blockPage.ts';
+import type { BlockPage, LaneText } from './blockPage.ts';
 import { breathPage } from './breath.ts';
 import { burstPage } from './burst.ts';
 import { comboPage } from './combo.ts';
@@ -32,10 +32,6 @@ export function pageOf({ kind }: { readonly kind: BlockKindName }): BlockPage<An
   return PAGES[kind] as unknown as BlockPage<AnyBlockDto>;
 }
 
-export function nameOfKind(kind: BlockKindName): string {
-  return PAGES[kind].name;
-}
-
 /** A block as a coach would begin it: combos with one of the book, called as the gym calls. */
 export function newBlock(
   kind: BlockKindName,
@@ -45,11 +41,6 @@ export function newBlock(
 ): AnyBlockDto {
   const block = usualBlock(kind, id) as AnyBlockDto;
   return block.kind === 'combo' ? { ...block, combos: comboId === null ? [] : [{ comboId }], words } : block;
-}
-
-/** One line about a block. */
-export function tellBlock(block: AnyBlockDto, nameOf: NameOf): string {
-  return pageOf(block).tell(block, nameOf);
 }
 
 /** What a group does of its own in a block; null when it does what everybody does. */

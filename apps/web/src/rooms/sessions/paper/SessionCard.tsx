@@ -8,9 +8,10 @@ import { PaperCautions } from '../../../ui/PaperCautions.tsx';
 import { queries } from '../../../server/queries.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { Plain } from '../../../ui/Panel.tsx';
+import { kindOf, tellBlock, type NameOf } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../strip/SmallStrip.tsx';
-import { laneOf, pageOf, tellBlock } from '../kinds/kinds.ts';
+import { laneOf } from '../kinds/kinds.ts';
 import { groupNames } from '../plan/lanes.ts';
 import { useCombosById } from '../useComboNames.ts';
 
@@ -84,7 +85,7 @@ export function SessionCard() {
 
 function BlockOnCard({ block }: { block: AnyBlockDto }) {
   const combos = useCombosById();
-  const comboName = (comboId = ''): string => {
+  const comboName: NameOf = ({ comboId = '' }) => {
     const combo = combos.get(comboId);
     return combo ? `${combo.grade} ${combo.number} ${combo.title}` : GONE_COMBO_NAME;
   };
@@ -97,7 +98,7 @@ function BlockOnCard({ block }: { block: AnyBlockDto }) {
     <li className="flex items-center gap-3 text-sm">
       <span className="tabular w-12 self-start">{clockText(block.seconds)}</span>
       <span className="flex-1">
-        {pageOf(block).name} {tellBlock(block, comboName)}
+        {kindOf(block).name} {tellBlock(block, comboName)}
         {groups.map((group) => (
           <span key={group} className="block">
             {group}: {laneOf(block, group, comboName)?.text ?? 'the same'}

@@ -5,7 +5,7 @@ import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Part } from '../../../ui/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
-import { pageOf } from '../kinds/kinds.ts';
+import { kindOf } from '@eurhythm/core/rounds';
 
 /** Brings the session to the length of the class: proposed changes, taken one by one or all at once. */
 export function FitPanel({
@@ -23,7 +23,7 @@ export function FitPanel({
     rounds.flatMap((round) =>
       round.blocks.map((block) => [
         placeOf(round, block.id),
-        `${round.title}: ${pageOf(block).name.toLowerCase()}`,
+        `${round.title}: ${kindOf(block).name.toLowerCase()}`,
       ]),
     ),
   );

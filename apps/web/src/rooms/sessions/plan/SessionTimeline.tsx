@@ -1,6 +1,6 @@
 import { Play, Square } from 'lucide-react';
 import { Fragment, memo, useMemo, useState } from 'react';
-import { isPause } from '@eurhythm/core/rounds';
+import { isPause, type NameOf } from '@eurhythm/core/rounds';
 import { roundSeconds, sourceOf, unrollRounds } from '@eurhythm/core/plan';
 import type { RoundDto, SaveSessionDto } from '@eurhythm/contract';
 import { Button } from '../../../ui/Button.tsx';
@@ -14,7 +14,7 @@ interface SessionTimelineProps {
   readonly id: string;
   readonly session: SaveSessionDto;
   readonly chosen: number;
-  comboName(id: string | undefined): string;
+  comboName: NameOf;
   onChoose(round: number): void;
 }
 
@@ -129,7 +129,7 @@ const RoundOnTape = memo(function RoundOnTape({
 interface RoundInLaneProps {
   readonly round: RoundDto;
   readonly group: string;
-  comboName(id: string | undefined): string;
+  comboName: NameOf;
 }
 
 /** What one group does in a round to the same clock: its own combos or counts, and the bonus while slower groups go on. */

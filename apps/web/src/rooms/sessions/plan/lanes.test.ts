@@ -1,8 +1,9 @@
+import type { NameOf } from '@eurhythm/core/rounds';
 import type { AnyBlockDto, RoundDto } from '@eurhythm/contract';
 import { laneOf, newBlock } from '../kinds/kinds.ts';
 import { groupNames, lanesOf } from './lanes.ts';
 
-const name = (id: string | undefined): string => `combo ${id}`;
+const name: NameOf = ({ comboId }) => `combo ${comboId}`;
 const count = {
   ...newBlock('count', 'c', null),
   reps: 20,

@@ -1,6 +1,5 @@
-import { kindOf } from '@eurhythm/core/rounds';
+import { kindOf, type NameOf } from '@eurhythm/core/rounds';
 import type { SaveSessionDto } from '@eurhythm/contract';
-import type { NameOf } from '../kinds/blockPage.ts';
 import { laneOf } from '../kinds/kinds.ts';
 
 /** Every group that the session knows or that a block names, in that order. */

@@ -1,4 +1,4 @@
-import type { Seconds } from '../../../units/index.ts';
+import { toldNumber, type Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { BREATH_FORMS } from '../../../calls/index.ts';
 import type { BlockBase } from '../blockBase.ts';
@@ -21,6 +21,7 @@ type Phase = keyof typeof BREATH_FORMS;
 
 export const breathKind: BlockKind<BreathBlock> = {
   ...BY_THE_CLOCK,
+  name: 'Breath',
   isPause: true,
   usual: (id) => ({
     kind: 'breath',
@@ -31,6 +32,8 @@ export const breathKind: BlockKind<BreathBlock> = {
     holdSeconds: 0,
     outSeconds: 6,
   }),
+  tell: ({ title, inSeconds, holdSeconds, outSeconds }) =>
+    `${title}: in ${toldNumber(inSeconds)}${holdSeconds > 0 ? `, kept ${toldNumber(holdSeconds)}` : ''}, out ${toldNumber(outSeconds)}`,
   texts: ({ title, holdSeconds }) => [
     title.toLowerCase(),
     ...BREATH_FORMS.in,

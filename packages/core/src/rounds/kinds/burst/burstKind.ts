@@ -13,8 +13,10 @@ export const USUAL_BURST_TITLE = 'Two straights';
 /** A burst is only called by its name: the bell starts it, the last five seconds are counted. */
 export const burstKind: BlockKind<BurstBlock> = {
   ...BY_THE_CLOCK,
+  name: 'Burst',
   stretches: false,
   usual: (id) => ({ kind: 'burst', id, seconds: 10, title: USUAL_BURST_TITLE }),
+  tell: ({ title }) => title,
   texts: () => [],
   layOut: ({ id, title }, { from }, { layout }) =>
     void layout.cues.push({ at: from, kind: 'show', text: title, block: id }),

@@ -3,6 +3,7 @@ import { comboForms, intensityPhrase } from '../../../calls/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
+import { toldNumber } from '../../../units/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { wordOfCount } from '../counting.ts';
 import { saidIn } from '../saidInLine.ts';
@@ -14,7 +15,10 @@ import { fighterCalls, holderCalls } from './strokeFormsOf.ts';
 
 export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
   ...BY_THE_CLOCK,
+  name: 'Combos',
   usual: (id) => ({ ...USUAL_COMBO_BLOCK, id, combos: [] }),
+  tell: ({ combos, bpm }, nameOf) =>
+    `${combos.map(nameOf).join(', ') || 'no combo yet'} · ${toldNumber(bpm)} a minute`,
   fill: fillCombos,
   named: namedCombos,
   written: ownLines,

@@ -1,12 +1,24 @@
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
+import { toldNumber } from '../../../units/index.ts';
 import { groupDoneForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
-import { BEFORE_BLOCK_ENDS, OPENING, mostReps, sayAbout, tellWordsEnd, wordOfCount } from '../counting.ts';
+import {
+  BEFORE_BLOCK_ENDS,
+  OPENING,
+  mostReps,
+  sayAbout,
+  tellGroups,
+  tellWordsEnd,
+  wordOfCount,
+} from '../counting.ts';
 import { USUAL_CONDITION_BLOCK, type ConditionBlock } from './conditionBlock.ts';
 
 export const conditionKind: BlockKind<ConditionBlock> = {
   ...BY_THE_CLOCK,
+  name: 'Condition',
   usual: (id) => ({ ...USUAL_CONDITION_BLOCK, id }),
+  tell: ({ title, reps, groups }) =>
+    `${title}${reps === null ? '' : `: ${toldNumber(reps)}${tellGroups(groups)}`}`,
   isCounted: ({ reps }) => reps !== null,
   length: ({ reps, groups, repSeconds }) =>
     reps === null ? null : OPENING + mostReps(reps, groups) * repSeconds,

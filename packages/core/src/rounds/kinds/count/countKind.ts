@@ -1,9 +1,10 @@
 import { walkStance } from '../../../body/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import { isStrike, otherLead, type Lead, type MoveBook } from '../../../moves/index.ts';
+import { toldNumber } from '../../../units/index.ts';
 import { NO_STRIKES, tallyStrikes, type StrikeCount } from '../../strikeCount.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
-import { COUNT_PACE, mostReps } from '../counting.ts';
+import { COUNT_PACE, mostReps, tellGroups } from '../counting.ts';
 import { USUAL_COUNT_BLOCK, type CountBlock } from './countBlock.ts';
 import { countSteps, ownLines } from './countSteps.ts';
 import { saidIn } from '../saidInLine.ts';
@@ -11,8 +12,11 @@ import { countForms, laneOpenForms, layOutCount } from './layOutCount.ts';
 
 export const countKind: BlockKind<CountBlock> = {
   ...BY_THE_CLOCK,
+  name: 'On the count',
   stretches: false,
   usual: (id) => ({ ...USUAL_COUNT_BLOCK, id }),
+  tell: ({ title, reps, sides, sets, groups }) =>
+    `${title}: ${toldNumber(reps)}${sides === 'both' ? ' each side' : ''} × ${toldNumber(sets)}${tellGroups(groups)}`,
   isCounted: () => true,
   length: (block, book, factor) => countSteps(block, book, factor).seconds,
   written: ({ line, groups }) => [

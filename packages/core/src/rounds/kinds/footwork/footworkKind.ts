@@ -1,3 +1,4 @@
+import { toldNumber } from '../../../units/index.ts';
 import { STARTER_LINES } from '../../../moves/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { comboTexts } from '../combo/comboKind.ts';
@@ -6,6 +7,7 @@ import { footworkAsCombo, footworkLine, type FootworkBlock } from './footworkLin
 
 export const footworkKind: BlockKind<FootworkBlock> = {
   ...BY_THE_CLOCK,
+  name: 'Footwork',
   usual: (id) => ({
     kind: 'footwork',
     id,
@@ -18,6 +20,8 @@ export const footworkKind: BlockKind<FootworkBlock> = {
     room: null,
     bpm: 80,
   }),
+  tell: ({ steps, there, strike, back }) =>
+    `${toldNumber(steps)} × ${there}${strike === '' ? '' : `, ${strike}`}, ${toldNumber(steps)} × ${back}`,
   written: ({ there, back, strike }) => [
     { field: 'there', line: there },
     { field: 'back', line: back },

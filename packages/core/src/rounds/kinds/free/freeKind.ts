@@ -25,7 +25,9 @@ export const USUAL_FREE_BLOCK = {
 
 export const freeKind: BlockKind<FreeBlock> = {
   ...BY_THE_CLOCK,
+  name: 'Shadow',
   usual: (id) => ({ ...USUAL_FREE_BLOCK, id }),
+  tell: ({ prompts }) => prompts.join(', ') || 'no prompts',
   texts: ({ prompts }) => prompts.map((prompt) => prompt.toLowerCase()),
   layOut: layOutFree,
 };

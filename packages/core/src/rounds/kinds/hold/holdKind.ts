@@ -1,5 +1,5 @@
 import { numberWord } from '../../../calls/index.ts';
-import type { Seconds } from '../../../units/index.ts';
+import { toldNumber, type Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { otherSideForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
@@ -11,6 +11,7 @@ const COUNTED_DOWN = 5;
 
 export const holdKind: BlockKind<HoldBlock> = {
   ...BY_THE_CLOCK,
+  name: 'Hold',
   stretches: false,
   usual: (id) => ({
     kind: 'hold',
@@ -21,6 +22,8 @@ export const holdKind: BlockKind<HoldBlock> = {
     sides: 'both',
     times: 1,
   }),
+  tell: ({ title, holdSeconds, sides, times }) =>
+    `${title}: ${toldNumber(holdSeconds)} s${sides === 'both' ? ' each side' : ''} × ${toldNumber(times)}`,
   isCounted: () => true,
   length: ({ times, sides, holdSeconds }) => times * sidesInTurn(sides).length * (OPENING + holdSeconds),
   *texts(block) {

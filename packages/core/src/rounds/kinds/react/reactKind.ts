@@ -33,6 +33,7 @@ const AFTER: Seconds = 7;
 
 export const reactKind: BlockKind<ReactBlock> = {
   ...BY_THE_CLOCK,
+  name: 'React',
   usual: (id) => ({
     kind: 'react',
     id,
@@ -42,6 +43,10 @@ export const reactKind: BlockKind<ReactBlock> = {
     every: { min: 3, max: 7 },
     regular: 15,
   }),
+  tell: (block) =>
+    reactionsOf(block)
+      .map(({ call, line }) => `${call === '' ? 'the holder’s sign' : `“${call}”`}: ${line}`)
+      .join(', '),
   written: ({ line, more = [] }) => [
     { field: 'line', line },
     ...more.map((each, i) => ({ field: `more.${i}.line`, line: each.line })),

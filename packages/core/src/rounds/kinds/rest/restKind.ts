@@ -17,8 +17,10 @@ const TOLD_FROM: Seconds = 8;
 
 export const restKind: BlockKind<RestBlock> = {
   ...BY_THE_CLOCK,
+  name: 'Rest',
   isPause: true,
   usual: (id) => ({ kind: 'rest', id, seconds: 40 }),
+  tell: () => '',
   texts: ({ next = '' }) => (next === '' ? [] : [nextPhrase(next)]),
   layOut: layOutRest,
 };

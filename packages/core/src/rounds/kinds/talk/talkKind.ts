@@ -10,8 +10,10 @@ export interface TalkBlock extends BlockBase {
 
 export const talkKind: BlockKind<TalkBlock> = {
   ...BY_THE_CLOCK,
+  name: 'Talk',
   isPause: true,
   usual: (id) => ({ kind: 'talk', id, seconds: 60, title: 'What comes next', notes: '' }),
+  tell: ({ title, notes }) => [title, notes].filter((text) => text !== '').join(': '),
   texts: () => [],
   layOut: ({ id, title }, { from }, { layout }) =>
     void layout.cues.push({ at: from, kind: 'show', text: title, block: id }),

@@ -1,12 +1,12 @@
 import { ArrowDown, ArrowUp, BookMarked, Copy, X } from 'lucide-react';
-import { fillBlock, isCounted, kindOf } from '@eurhythm/core/rounds';
+import { fillBlock, isCounted, kindOf, tellBlock } from '@eurhythm/core/rounds';
 import { rightBlock, type AnyBlockDto } from '@eurhythm/contract';
 import { IconButton } from '../../../../ui/Button.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
 import { useBook } from '../../../../server/gymData.ts';
 import { useComboNames, useCombosById } from '../../useComboNames.ts';
-import { pageOf, tellBlock } from '../../kinds/kinds.ts';
+import { pageOf } from '../../kinds/kinds.ts';
 import { TimeField } from './TimeField.tsx';
 
 interface BlockRowProps {
@@ -28,7 +28,8 @@ export function BlockRow(props: BlockRowProps) {
   const book = useBook();
   const comboName = useComboNames();
   const byId = useCombosById();
-  const { name, timeName = 'Work' } = pageOf(block);
+  const { name } = kindOf(block);
+  const { timeName = 'Work' } = pageOf(block);
   const right = rightBlock(block);
   /** The line that the block begins with. */
   const line = kindOf(right).done(fillBlock(right, byId), book)[0] ?? null;

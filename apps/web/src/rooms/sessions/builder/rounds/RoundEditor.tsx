@@ -1,5 +1,5 @@
 import { memo, useState } from 'react';
-import { BLOCK_KINDS } from '@eurhythm/core/rounds';
+import { BLOCK_KINDS, kindOf } from '@eurhythm/core/rounds';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { withRightLength, type AnyBlockDto, type RoundDto } from '@eurhythm/contract';
 import { useBook, useCombos, useGym } from '../../../../server/gymData.ts';
@@ -88,7 +88,7 @@ export const RoundEditor = memo(function RoundEditor({
             <SortableRow
               key={block.id}
               id={blockPlace(round.id, block.id)}
-              label={`block ${pageOf(block).name}`}
+              label={`block ${kindOf(block).name}`}
             >
               <BlockRow
                 block={block}
@@ -99,7 +99,7 @@ export const RoundEditor = memo(function RoundEditor({
                 onUp={i > 0 ? () => swap(i, i - 1) : null}
                 onDown={i < blocks.length - 1 ? () => swap(i, i + 1) : null}
                 onCopy={() => add(block, i + 1)}
-                onKeep={() => onKeep({ ...round, title: pageOf(block).name, blocks: [block] })}
+                onKeep={() => onKeep({ ...round, title: kindOf(block).name, blocks: [block] })}
                 onRemove={() => setBlocks(blocks.toSpliced(i, 1))}
               />
             </SortableRow>
@@ -114,7 +114,7 @@ export const RoundEditor = memo(function RoundEditor({
           { value: '', label: 'choose what comes next' },
           ...BLOCK_KINDS.map((kind) => ({
             value: kind,
-            label: `${pageOf({ kind }).name}: ${pageOf({ kind }).what}`,
+            label: `${kindOf({ kind }).name}: ${pageOf({ kind }).what}`,
           })),
         ]}
         onChange={(value) =>

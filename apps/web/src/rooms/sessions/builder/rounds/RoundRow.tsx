@@ -1,3 +1,4 @@
+import { tellBlock, type NameOf } from '@eurhythm/core/rounds';
 import { ArrowDown, ArrowUp, BookMarked, Copy, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { roundSeconds } from '@eurhythm/core/plan';
@@ -7,8 +8,6 @@ import { clockText } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
 import { roundPlace } from '../arrange.ts';
 import { useComboNames, useCombosById } from '../../useComboNames.ts';
-import type { NameOf } from '../../kinds/blockPage.ts';
-import { tellBlock } from '../../kinds/kinds.ts';
 import { SeriesMark } from './SeriesMark.tsx';
 import { SortableRow } from '../Sortable.tsx';
 
