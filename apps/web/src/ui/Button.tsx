@@ -24,23 +24,6 @@ export function ButtonLink({ weight = 'plain', className = '', ...rest }: LinkPr
   return <Link className={`${SHAPE} ${LOOK[weight]} ${className}`} {...rest} />;
 }
 
-/** A small square button with a picture only; `label` is what it is called. */
-export function IconButton({
-  label,
-  className = '',
-  ...rest
-}: ButtonHTMLAttributes<HTMLButtonElement> & { label: string }) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      className={`inline-flex size-11 items-center justify-center rounded-md text-quiet hover:bg-hint hover:text-ink disabled:opacity-30 ${className}`}
-      {...rest}
-    />
-  );
-}
-
 export function Key({ children }: { children: ReactNode }) {
   return (
     <kbd className="rounded border border-current/50 px-1.5 font-line text-[0.8em] leading-5">{children}</kbd>

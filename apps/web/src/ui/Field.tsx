@@ -18,6 +18,8 @@ export interface Labelled {
   readonly error?: string | undefined;
   readonly hint?: string | undefined;
   readonly className?: string;
+  /** For fields of a table, whose heads say what they are. */
+  readonly isLabelHidden?: boolean | undefined;
 }
 
 /** A label, a field and what is said about it. */
@@ -26,12 +28,16 @@ export function FieldFrame({
   error,
   hint,
   className = '',
+  isLabelHidden = false,
   id,
   children,
 }: Labelled & { id: string; children: ReactNode }) {
   return (
     <div className={className}>
-      <label htmlFor={id} className="mb-1 block text-sm font-semibold text-quiet">
+      <label
+        htmlFor={id}
+        className={isLabelHidden ? 'sr-only' : 'mb-1 block text-sm font-semibold text-quiet'}
+      >
         {label}
       </label>
       {children}
@@ -63,11 +69,12 @@ export function TextField({
   error,
   hint,
   className,
+  isLabelHidden,
   ...rest
 }: Labelled & InputHTMLAttributes<HTMLInputElement>) {
   const id = useId();
   return (
-    <FieldFrame {...{ label, error, hint, className, id }}>
+    <FieldFrame {...{ label, error, hint, className, isLabelHidden, id }}>
       <input className={BOX} {...described(id, { error, hint })} {...rest} />
     </FieldFrame>
   );

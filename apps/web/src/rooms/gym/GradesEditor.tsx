@@ -8,7 +8,8 @@ import { putting } from '../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../sync/letters/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
-import { Button, IconButton } from '../../ui/Button.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { IconButton } from '../../ui/IconButton.tsx';
 import { ChoiceField, TextField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
 

@@ -19,9 +19,10 @@ import { SUBJECTS } from '../../sync/letters/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { queries } from '../../server/queries.ts';
 import { UndoButtons } from '../../sync/drafts/UndoButtons.tsx';
-import { useDraft, type Draft } from '../../sync/drafts/useDraft.ts';
+import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { useFieldErrors, type FieldErrors } from '../../server/useFieldErrors.ts';
-import { Button, ButtonLink, IconButton } from '../../ui/Button.tsx';
+import { Button, ButtonLink } from '../../ui/Button.tsx';
+import { IconButton } from '../../ui/IconButton.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { NumberField } from '../../ui/TypedField.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
@@ -172,7 +173,7 @@ function GradeList({ grade, saved }: GradeListProps) {
           ]}
           onChange={(value) => add({ move: null, comboId: value })}
         />
-        <UndoButtons draft={draft as Draft<unknown>} />
+        <UndoButtons draft={draft} />
         <Button weight="main" onClick={trySave} disabled={!draft.isChanged || save.isPending}>
           Save
         </Button>

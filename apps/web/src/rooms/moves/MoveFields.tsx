@@ -10,7 +10,8 @@ import {
   type SaveMoveDto,
 } from '@eurhythm/contract';
 import type { FieldErrors } from '../../server/useFieldErrors.ts';
-import { Button, IconButton } from '../../ui/Button.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { IconButton } from '../../ui/IconButton.tsx';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
 import { NumberField } from '../../ui/TypedField.tsx';
 import { FAMILY_NAMES } from '../../server/familyNames.ts';

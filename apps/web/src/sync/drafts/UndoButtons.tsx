@@ -1,10 +1,14 @@
 import { Redo2, Undo2 } from 'lucide-react';
-import { IconButton } from '../../ui/Button.tsx';
+import { IconButton } from '../../ui/IconButton.tsx';
 import type { Draft } from './useDraft.ts';
 import { useShortcut } from '../../ui/useShortcut.ts';
 
 /** Undo and redo of a draft, by buttons, and by keys while no text is being written. */
-export function UndoButtons({ draft }: { draft: Draft<unknown> }) {
+export function UndoButtons({
+  draft,
+}: {
+  draft: Pick<Draft<unknown>, 'undo' | 'redo' | 'canUndo' | 'canRedo'>;
+}) {
   useShortcut('mod+z', draft.undo, 'not-in-text');
   useShortcut('mod+y', draft.redo, 'not-in-text');
   return (

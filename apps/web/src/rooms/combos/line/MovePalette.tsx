@@ -1,6 +1,7 @@
 import { memo, useState } from 'react';
 import { numberOf, type Family, type Move, type MoveBook, type Side } from '@eurhythm/core/moves';
 import type { Choice } from '../../../ui/Field.tsx';
+import { Tip } from '../../../ui/Tip.tsx';
 import { Toggles } from '../../../ui/Toggles.tsx';
 import { PinHead, pinColour } from '../../../strip/PinHead.tsx';
 import { shapeOfFamily } from '../../../strip/stripLayout.ts';
@@ -59,19 +60,19 @@ export const MovePalette = memo(function MovePalette({ onPut }: MovePaletteProps
         {moves
           .flatMap((move) => choiceOf(move, side, book))
           .map((choice) => (
-            <button
-              key={choice.word}
-              type="button"
-              title={choice.name}
-              aria-label={`${choice.word}: put ${choice.name}`}
-              onClick={() => onPut(choice.word)}
-              className="inline-flex min-h-11 items-center gap-1.5 rounded-md border border-rule bg-paper px-2 font-line hover:border-ink"
-            >
-              <svg width={16} height={16} viewBox="-8 -8 16 16" aria-hidden="true">
-                <PinHead pin={choice.pin} r={5.5} />
-              </svg>
-              <span style={{ color: pinColour(choice.pin) }}>{choice.word}</span>
-            </button>
+            <Tip key={choice.word} text={choice.name}>
+              <button
+                type="button"
+                aria-label={`${choice.word}: put ${choice.name}`}
+                onClick={() => onPut(choice.word)}
+                className="inline-flex min-h-11 items-center gap-1.5 rounded-md border border-rule bg-paper px-2 font-line hover:border-ink"
+              >
+                <svg width={16} height={16} viewBox="-8 -8 16 16" aria-hidden="true">
+                  <PinHead pin={choice.pin} r={5.5} />
+                </svg>
+                <span style={{ color: pinColour(choice.pin) }}>{choice.word}</span>
+              </button>
+            </Tip>
           ))}
       </div>
     </div>

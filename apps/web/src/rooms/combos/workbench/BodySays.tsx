@@ -7,6 +7,7 @@ import {
   type Rule,
 } from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
+import { Tip } from '../../../ui/Tip.tsx';
 import { Marked } from '../../../ui/Marked.tsx';
 
 interface BodySaysProps {
@@ -73,12 +74,13 @@ export const BodySays = memo(function BodySays({
               key={`${finding.rule}-${finding.from}-${finding.message}`}
               className="grid grid-cols-[2rem_1fr_auto] items-start border-b border-rule"
             >
-              <span
-                className={`pt-2 font-heading text-xl font-bold ${finding.severity === 'note' ? 'text-quiet' : 'text-caution'}`}
-                title={WEIGHTS[finding.severity]}
-              >
-                {MARKS[finding.severity]}
-              </span>
+              <Tip text={WEIGHTS[finding.severity]}>
+                <span
+                  className={`pt-2 font-heading text-xl font-bold ${finding.severity === 'note' ? 'text-quiet' : 'text-caution'}`}
+                >
+                  {MARKS[finding.severity]}
+                </span>
+              </Tip>
               <button
                 type="button"
                 className="min-h-11 py-2 text-left hover:bg-hint"

@@ -1,5 +1,6 @@
 import { Play, Repeat, Square } from 'lucide-react';
-import { Button, IconButton, Key } from '../../../ui/Button.tsx';
+import { Button, Key } from '../../../ui/Button.tsx';
+import { IconButton } from '../../../ui/IconButton.tsx';
 import type { Hearing } from '../../../floor/useHearing.ts';
 
 interface HearButtonProps {

@@ -1,10 +1,9 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { PACE_FACTORS, cleanTempo, type Finding } from '@eurhythm/core/body';
+import { PACE_FACTORS, cleanTempo, type BodyReport, type Finding } from '@eurhythm/core/body';
 import { otherLead, type Lead } from '@eurhythm/core/moves';
 import { ladder } from '@eurhythm/core/teach';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 import type { SaveComboDto } from '@eurhythm/contract';
-import { UndoButtons } from '../../../sync/drafts/UndoButtons.tsx';
 import { StaleNotice } from '../../../sync/StaleNotice.tsx';
 import type { Draft } from '../../../sync/drafts/useDraft.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
@@ -18,10 +17,10 @@ import { BodySays } from './BodySays.tsx';
 import { ComboCard } from '../list/ComboCard.tsx';
 import { freeNumber } from '../list/newCombo.ts';
 import { ComboHistory } from './ComboHistory.tsx';
-import { HearButton, HearWays } from './Hear.tsx';
+import { BenchTools } from './BenchTools.tsx';
+import { HearButton } from './Hear.tsx';
 import { LineEditor } from '../line/LineEditor.tsx';
 import { LineStrip } from '../line/LineStrip.tsx';
-import { MovePalette } from '../line/MovePalette.tsx';
 import { TeachIt } from '../teach/TeachIt.tsx';
 import { useBodyReport } from './useBodyReport.ts';
 import { useDrawnLine } from '../line/useDrawnLine.ts';
@@ -63,7 +62,6 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
   const hearing = useHearing();
   const [lead, setLead] = useState<Lead>('left');
   const [loops, setLoops] = useState(false);
-  const [palette, setPalette] = useState(isNew);
   const { analysis, report } = useBodyReport(combo, lead);
   const drawn = useDrawnLine(analysis, combo, lead, book);
 
@@ -104,8 +102,7 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
     if (hearing.state !== 'silent') hearing.stop();
     else if (analysis.ok && isTempo) hear();
   };
-  const cleanBpm = report && (cleanTempo(report)?.bpm ?? null);
-  const rungs = ladder(combo.bpm, cleanBpm, school.speed);
+  const rungs = ladder(combo.bpm, cleanBpmOf(report), school.speed);
 
   return (
     <div className="min-w-0 flex-1 px-8 py-5">
@@ -140,23 +137,17 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
         onChoose={choosePin}
         onEdit={editPin}
       />
-      <div className="mb-4">
-        <div className="flex flex-wrap items-center gap-x-2">
-          <HearWays
-            disabled={!analysis.ok || hearing.state === 'loading'}
-            loops={loops}
-            slow={rungs[0]}
-            fast={rungs.at(-1)}
-            onLoop={setLoops}
-            onHear={(bpm) => hear({ bpm })}
-          />
-          <UndoButtons draft={draft as Draft<unknown>} />
-          <Button weight="bare" aria-expanded={palette} onClick={() => setPalette(!palette)}>
-            {palette ? 'Put the moves away' : 'Moves to put on the strip'}
-          </Button>
-        </div>
-        {palette && <MovePalette onPut={put} />}
-      </div>
+      <BenchTools
+        hearing={hearing}
+        isReadable={analysis.ok}
+        loops={loops}
+        rungs={rungs}
+        draft={draft}
+        showsMoves={isNew}
+        onLoop={setLoops}
+        onHear={hear}
+        onPut={put}
+      />
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-2">
         <div className="grid gap-y-6">
           <Part
@@ -184,7 +175,7 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
               <TeachIt
                 combo={later.combo}
                 lead={later.lead}
-                fastestBpm={later.report && (cleanTempo(later.report)?.bpm ?? null)}
+                fastestBpm={cleanBpmOf(later.report)}
                 factor={PACE_FACTORS[school.pace]}
                 id={id}
                 onHear={hear}
@@ -200,6 +191,8 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
     </div>
   );
 }
+
+const cleanBpmOf = (report: BodyReport | null): number | null => report && (cleanTempo(report)?.bpm ?? null);
 
 /** What may be done with the card as a whole. */
 function CardButtons({

@@ -1,3 +1,4 @@
+import { Tip } from '../../../ui/Tip.tsx';
 import { Play, Square } from 'lucide-react';
 import { Fragment, memo, useMemo, useState } from 'react';
 import { isPause, type NameOf } from '@eurhythm/core/rounds';
@@ -139,28 +140,25 @@ const RoundInLane = memo(function RoundInLane({ round, group, comboName }: Round
       {round.blocks.map((block) => {
         const lane = laneOf(block, group, comboName);
         return (
-          <span
-            key={block.id}
-            style={asLong(block.seconds)}
-            title={lane === null ? undefined : `${round.title}: ${lane.text}`}
-            className="flex min-w-0 overflow-hidden text-sm leading-7"
-          >
-            {lane && (
-              <>
-                <span
-                  className="min-w-0 truncate bg-front/15 px-1.5"
-                  style={{ width: `${100 * lane.share}%` }}
-                >
-                  {lane.short}
-                </span>
-                {lane.share < 1 && (
-                  <span className="min-w-0 flex-1 truncate bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_3px,transparent_3px_8px)] pl-1 text-quiet">
-                    bonus
+          <Tip key={block.id} text={lane === null ? undefined : `${round.title}: ${lane.text}`}>
+            <span style={asLong(block.seconds)} className="flex min-w-0 overflow-hidden text-sm leading-7">
+              {lane && (
+                <>
+                  <span
+                    className="min-w-0 truncate bg-front/15 px-1.5"
+                    style={{ width: `${100 * lane.share}%` }}
+                  >
+                    {lane.short}
                   </span>
-                )}
-              </>
-            )}
-          </span>
+                  {lane.share < 1 && (
+                    <span className="min-w-0 flex-1 truncate bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_3px,transparent_3px_8px)] pl-1 text-quiet">
+                      bonus
+                    </span>
+                  )}
+                </>
+              )}
+            </span>
+          </Tip>
         );
       })}
     </span>

@@ -2,7 +2,8 @@ import { X } from 'lucide-react';
 import type { ClassGroupDto } from '@eurhythm/contract';
 import { useGym } from '../../../../server/gymData.ts';
 import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
-import { Button, IconButton } from '../../../../ui/Button.tsx';
+import { Button } from '../../../../ui/Button.tsx';
+import { IconButton } from '../../../../ui/IconButton.tsx';
 import { TextField, TickField } from '../../../../ui/Field.tsx';
 
 interface ClassGroupsProps {

@@ -51,7 +51,7 @@ export function SessionHead(props: SessionHeadProps) {
             </strong>{' '}
             <span className="text-sm text-quiet">in all</span>
           </p>
-          <UndoButtons draft={draft as Draft<unknown>} />
+          <UndoButtons draft={draft} />
           <Button onClick={saving.saveNow}>Save</Button>
           <Button onClick={onDraft}>Draft for me</Button>
           {isKnown && <FilesMenu id={id} />}

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { useCombos } from '../../../../server/gymData.ts';
 import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
-import { IconButton } from '../../../../ui/Button.tsx';
+import { IconButton } from '../../../../ui/IconButton.tsx';
 import { ChoiceField } from '../../../../ui/Field.tsx';
 
 interface ComboPickerProps {

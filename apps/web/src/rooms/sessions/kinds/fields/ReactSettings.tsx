@@ -1,6 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import type { ReactBlockDto } from '@eurhythm/contract';
-import { Button, IconButton } from '../../../../ui/Button.tsx';
+import { Button } from '../../../../ui/Button.tsx';
+import { IconButton } from '../../../../ui/IconButton.tsx';
 import { TextField } from '../../../../ui/Field.tsx';
 import { NumberField } from '../../../../ui/TypedField.tsx';
 import type { SettingsProps } from './settings.ts';
