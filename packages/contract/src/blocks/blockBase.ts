@@ -4,6 +4,7 @@ import {
   type BlockBase,
   type BlockKindName,
   type GroupReps,
+  type GroupTask,
   type Waits,
 } from '@eurhythm/core/rounds';
 import { MOST_COUNTED } from '@eurhythm/core/rounds';
@@ -91,8 +92,24 @@ export class OwnGroupRepsDto extends GroupRepsDto {
   line?: string;
 }
 
-/** The groups of a class at once, each with a count of its own. */
-export function IsGroupReps(shape: new () => GroupRepsDto = GroupRepsDto): PropertyDecorator {
+/** The same where a group may do another exercise. */
+export class TitledGroupRepsDto extends GroupRepsDto {
+  @MayBeMissing()
+  @IsPlainName('what a group does')
+  title?: string;
+}
+
+/** A group that does something of its own, as often as it can. */
+export class GroupTaskDto implements GroupTask {
+  @IsGroupName()
+  group!: string;
+
+  @IsPlainName('what a group does')
+  title!: string;
+}
+
+/** The groups of a class at once, each with what it does of its own. */
+export function IsGroupRows(shape: new () => object): PropertyDecorator {
   return (target, key) => {
     MayBeMissing()(target, key);
     IsListOf('the groups', () => shape, { most: groups, tooMany: TOO_MANY_GROUPS })(target, key);

@@ -3,6 +3,7 @@ import {
   CALL_STYLES,
   COMBO_ORDERS,
   LEAD_PLANS,
+  MOST_COUNTED,
   ROUND_LIMITS,
   TEMPO_SHAPES,
   type CallStyle,
@@ -24,6 +25,7 @@ import {
   IsWholeWithin,
   IsWithin,
   MayBeMissing,
+  OrNull,
 } from '../rules/index.ts';
 import { BlockDto, IsGroupName, TOO_MANY_GROUPS, WAIT_TURNED_ROUND } from './blockBase.ts';
 
@@ -171,6 +173,16 @@ export class ComboBlockDto extends BlockDto implements WrittenComboBlock {
 
   @IsWholeWithin('cycles of each combo', cyclesEach.min, cyclesEach.max, '')
   cyclesEach!: number;
+
+  @MayBeMissing()
+  @OrNull()
+  @IsWholeWithin('the times from each lead', 1, MOST_COUNTED, '')
+  times?: number | null;
+
+  @MayBeMissing()
+  @OrNull()
+  @IsWholeWithin('the times through before the way back', 1, cyclesEach.max, '')
+  wayBack?: number | null;
 
   @MayBeMissing()
   @ValidateNested()

@@ -1,6 +1,6 @@
 import { MOST_COUNTED, type ConditionBlock } from '@eurhythm/core/rounds';
 import { IsPlainName, IsWholeWithin, IsWithin, OrNull } from '../rules/index.ts';
-import { BlockDto, type GroupRepsDto, IsGroupReps } from './blockBase.ts';
+import { BlockDto, IsGroupRows, TitledGroupRepsDto } from './blockBase.ts';
 
 export class ConditionBlockDto extends BlockDto implements ConditionBlock {
   declare kind: 'condition';
@@ -12,8 +12,8 @@ export class ConditionBlockDto extends BlockDto implements ConditionBlock {
   @IsWholeWithin('the count', 1, MOST_COUNTED, 'repetitions')
   reps!: number | null;
 
-  @IsGroupReps()
-  groups: GroupRepsDto[] = [];
+  @IsGroupRows(TitledGroupRepsDto)
+  groups: TitledGroupRepsDto[] = [];
 
   @IsWithin('the time of a repetition', 0.4, 30, 'seconds')
   repSeconds!: number;

@@ -4,13 +4,22 @@ import {
   COUNT_METHODS,
   COUNT_STARTS,
   MOST_COUNTED,
-  SIDES,
+  COUNT_SIDES,
+  COUNT_SPEEDS,
   type CountBlock,
-  type Sides,
+  type CountSpeed,
 } from '@eurhythm/core/rounds';
-import { IsBoolean } from 'class-validator';
-import { IsLineText, IsOneOf, IsPlainName, IsWholeWithin, IsWithin, OrNull } from '../rules/index.ts';
-import { BlockDto, IsGroupReps, OwnGroupRepsDto } from './blockBase.ts';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn } from 'class-validator';
+import {
+  IsLineText,
+  IsOneOf,
+  IsPlainName,
+  IsWholeWithin,
+  IsWithin,
+  MayBeMissing,
+  OrNull,
+} from '../rules/index.ts';
+import { BlockDto, IsGroupRows, OwnGroupRepsDto } from './blockBase.ts';
 
 export class CountBlockDto extends BlockDto implements CountBlock {
   declare kind: 'count';
@@ -24,11 +33,11 @@ export class CountBlockDto extends BlockDto implements CountBlock {
   @IsWholeWithin('the count', 1, MOST_COUNTED, 'repetitions')
   reps!: number;
 
-  @IsGroupReps(OwnGroupRepsDto)
+  @IsGroupRows(OwnGroupRepsDto)
   groups: OwnGroupRepsDto[] = [];
 
-  @IsOneOf('the side plan', SIDES)
-  sides!: Sides;
+  @IsOneOf('the side plan', COUNT_SIDES)
+  sides!: CountBlock['sides'];
 
   @IsWholeWithin('the number of sets', 1, 20, '')
   sets!: number;
@@ -39,6 +48,12 @@ export class CountBlockDto extends BlockDto implements CountBlock {
   @OrNull()
   @IsWithin('the time of a repetition', 0.4, 30, 'seconds')
   repSeconds!: number | null;
+
+  @MayBeMissing()
+  @IsArray({ message: 'The speeds are a list.' })
+  @ArrayMaxSize(20, { message: 'There are at most twenty speeds, one for each set.' })
+  @IsIn(COUNT_SPEEDS, { each: true, message: `The speed of a set is one of: ${COUNT_SPEEDS.join(', ')}.` })
+  speeds?: CountSpeed[];
 
   @IsOneOf('the way of counting', COUNT_METHODS)
   method!: CountBlock['method'];

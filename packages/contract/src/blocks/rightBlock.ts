@@ -1,5 +1,11 @@
 import type { MoveBook } from '@eurhythm/core/moves';
-import { ROUND_LIMITS, isCounted, standInBlock, withExactLength } from '@eurhythm/core/rounds';
+import {
+  ROUND_LIMITS,
+  isCounted,
+  standInBlock,
+  withExactLength,
+  type BlockCombo,
+} from '@eurhythm/core/rounds';
 import { ValidateNested } from 'class-validator';
 import { checkFields } from '../rules/index.ts';
 import { TypedBlocks, type AnyBlockDto } from './anyBlock.ts';
@@ -25,9 +31,14 @@ export function rightBlock(block: AnyBlockDto): AnyBlockDto {
 }
 
 /** The block with the length that its counts need at this pace, where it is counted; a half-typed one stays as it is. */
-export function withRightLength(block: AnyBlockDto, book: MoveBook, factor: number): AnyBlockDto {
+export function withRightLength(
+  block: AnyBlockDto,
+  book: MoveBook,
+  factor: number,
+  combos?: ReadonlyMap<string, BlockCombo>,
+): AnyBlockDto {
   if (!isCounted(block)) return block;
   // Its own length may be what is wrong: it is worked out here.
   const isRight = isRightBlock({ ...block, seconds: ROUND_LIMITS.blockSeconds.min });
-  return isRight ? withExactLength(block, book, factor) : block;
+  return isRight ? withExactLength(block, book, factor, combos) : block;
 }

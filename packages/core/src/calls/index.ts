@@ -1,4 +1,5 @@
 export * from './voiceClip.ts';
+export * from './aboutSpoken.ts';
 export * from './fitCalls.ts';
 export * from './numberWords.ts';
 export * from './callForms.ts';

@@ -10,5 +10,7 @@ export * from './draft/draftWish.ts';
 export * from './draft/draftSession.ts';
 export * from './heldRounds.ts';
 export * from './comboName.ts';
+export * from './gradeNumbers.ts';
+export * from './tempoWords.ts';
 export * from './planSession.ts';
 export * from './draft/countedTechnique.ts';

@@ -36,6 +36,8 @@ export interface PlanGround {
 export interface PlannedSession extends SessionTotals {
   readonly seconds: Seconds;
   readonly warnings: readonly SessionWarning[];
+  /** How often lines are gone through from each lead, by "round/block"; only blocks that have lines on a beat. */
+  readonly times: Readonly<Record<string, Readonly<Record<Lead, number>>>>;
 }
 
 /** What a block asks for, worked out once for as long as it is written the same. */
@@ -86,6 +88,14 @@ export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
       seconds: sessionSeconds(rounds),
       ...sessionTotals(held),
       warnings: sessionWarnings(held, facts),
+      times: Object.fromEntries(
+        rounds.flatMap((round) =>
+          round.blocks.flatMap((block) => {
+            const { times } = knownOf(block, lead).work;
+            return times ? [[`${round.id}/${block.id}`, times] as const] : [];
+          }),
+        ),
+      ),
     };
   };
 }

@@ -1,5 +1,5 @@
-import { walkStance, youthFault, type Walk, type YouthLimits } from '../body/index.ts';
-import type { ClipShelf } from '../calls/index.ts';
+import { floorOver, walkStance, youthFault, type Walk, type YouthLimits } from '../body/index.ts';
+import { ABOUT_SPOKEN } from '../calls/index.ts';
 import { parseLine } from '../line/index.ts';
 import { isLegStrike, isSpin, type Lead, type MoveBook } from '../moves/index.ts';
 import {
@@ -23,14 +23,6 @@ export interface Demands {
   readonly floor: number;
 }
 
-/** About as long as a bundled voice needs: 50 ms a letter on 0.2 s (mean over the starter vocabulary). */
-const ABOUT_SPOKEN: ClipShelf = {
-  find: (text, rate) => {
-    const seconds = (0.2 + text.length * 0.05) / rate;
-    return { id: text, text, rate, seconds, centre: 0.08 };
-  },
-};
-
 function walksOf(block: Block, book: MoveBook): Walk[] {
   return kindOf(block)
     .done(block, book)
@@ -50,9 +42,16 @@ export function demandsOf(block: Block, book: MoveBook): Demands {
   return {
     highKick: own.some(({ move, level }) => isLegStrike(move) && level === 'head'),
     spin: own.some(({ move }) => isSpin(move) || move.cautions.includes('spin')),
-    floor: Math.max(block.space ?? 0, ...walks.map(({ floor }) => Math.max(...Object.values(floor)))),
+    floor: Math.max(
+      block.space ?? 0,
+      ...walks.map((walk) => Math.max(...Object.values(floorOver(walk, timesInARow(block))))),
+    ),
   };
 }
+
+/** How often a line follows itself before somebody has walked back, or stepped back. */
+const timesInARow = (block: Block): number =>
+  block.kind === 'combo' ? (block.wayBack ?? block.times ?? block.cyclesEach) : 1;
 
 /**
  * Strikes that a block asks of one fighter of its largest count: from its compiled cues where it goes by the beat, from its
@@ -71,17 +70,19 @@ function compiledWork(
   book: MoveBook,
   lead: Lead,
   factor?: number,
-): Pick<BlockWork, 'strikes' | 'tooFast'> {
+): Pick<BlockWork, 'strikes' | 'tooFast' | 'times'> {
   const strikes = kindOf(block).strikes(block, book, lead);
-  if (strikes !== 'as-compiled') return { strikes, tooFast: [] };
+  if (strikes !== 'as-compiled') return { strikes, tooFast: [], times: null };
   const plan = {
     blocks: [block],
     lead,
     seed: seedFromText(block.id),
     ...(factor === undefined ? {} : { factor }),
   };
-  const { cues, findings } = compileRound(plan, book, ABOUT_SPOKEN);
+  const { cues, cycles, findings } = compileRound(plan, book, ABOUT_SPOKEN);
+  const from = (wanted: Lead): number => cycles.filter((cycle) => cycle.lead === wanted).length;
   return {
+    times: cycles.length === 0 ? null : { left: from('left'), right: from('right') },
     strikes: tallyStrikes(
       cues.flatMap(({ kind, limb, level }) =>
         kind === 'strike' && limb ? [{ limb, level: level ?? null, times: 1 }] : [],
@@ -98,6 +99,8 @@ export interface BlockWork {
   readonly seconds: Seconds;
   /** What is done faster than a body can, one sentence for each combo. */
   readonly tooFast: readonly string[];
+  /** About how often its lines are gone through from each lead; null for what has none on a beat. */
+  readonly times: Readonly<Record<Lead, number>> | null;
 }
 
 /**

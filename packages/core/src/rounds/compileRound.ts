@@ -1,7 +1,6 @@
-import { PACE_FACTORS } from '../body/index.ts';
-import { CALL_PRIORITIES, fitCalls, type CallWords, type ClipShelf } from '../calls/index.ts';
-import type { Lead, MoveBook } from '../moves/index.ts';
-import { clockTextToTenths, seededRandom, type Seconds } from '../units/index.ts';
+import { CALL_PRIORITIES, fitCalls, type ClipShelf } from '../calls/index.ts';
+import type { MoveBook } from '../moves/index.ts';
+import { clockTextToTenths, type Seconds } from '../units/index.ts';
 import { layOutAttentionWord } from './attentionWord.ts';
 import {
   emptyLayout,
@@ -12,38 +11,19 @@ import {
   type RoundFinding,
   type Layout,
 } from './cue.ts';
-import { cyclePlanner } from './kinds/combo/cyclePlan.ts';
-import { cleanTempos } from './kinds/combo/tempoCheck.ts';
-import { strokeFormsOf, type FormsOf } from './kinds/combo/strokeFormsOf.ts';
 import { isCounted, isPause, kindOf, type Block } from './kinds/registry.ts';
-import type { BlockTime, LayOutContext } from './layOutContext.ts';
-import {
-  ENGLISH_COUNT,
-  USUAL_TIME_CALLS,
-  type CountWords,
-  type TempoShift,
-  type TimeCall,
-} from './roundSettings.ts';
+import { layOutContext, type BlockTime, type RoundGround } from './layOutContext.ts';
 import { layOutWorkClock } from './workClock.ts';
 
 interface TimedBlock extends BlockTime {
   readonly block: Block;
 }
 
-/** A round ready to be compiled. `seed` settles everything that is left to chance. */
-export interface RoundPlan {
+/** A round ready to be compiled. */
+export interface RoundPlan extends RoundGround {
   readonly blocks: readonly Block[];
-  readonly lead: Lead;
-  readonly seed: number;
-  readonly shifts?: readonly TempoShift[];
-  /** What is told of the time; the usual calls without it. */
-  readonly timeCalls?: readonly TimeCall[];
   /** The word of the day: said at random instants of the work, to be answered by everybody. */
   readonly word?: string;
-  /** What is counted in; English without it. */
-  readonly count?: CountWords;
-  /** Pace of those who train, for what is too fast; club pace without it. */
-  readonly factor?: number;
 }
 
 /**
@@ -98,7 +78,7 @@ function inOrder(...lists: readonly Cue[][]): Cue[] {
 
 function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
   const layout = emptyLayout();
-  const context = contextOf(plan, book, shelf, layout);
+  const context = layOutContext(plan, book, shelf, layout);
   const timed = timeBlocks(plan.blocks);
   const blockAt = (at: Seconds): string =>
     (timed.find(({ from, to }) => at >= from && at < to) ?? timed.at(-1)!).block.id;
@@ -109,27 +89,6 @@ function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
   for (const time of timed) kindOf(time.block).layOut(time.block, time, context);
   if (plan.word) layOutAttentionWord(plan.word, timed, context);
   return layout;
-}
-
-function contextOf(plan: RoundPlan, book: MoveBook, shelf: ClipShelf, layout: Layout): LayOutContext {
-  const formsByWords = new Map<CallWords, FormsOf>();
-  return {
-    lead: plan.lead,
-    book,
-    shelf,
-    random: seededRandom(plan.seed),
-    shifts: plan.shifts ?? [],
-    count: plan.count ?? ENGLISH_COUNT,
-    timeCalls: new Set(plan.timeCalls ?? USUAL_TIME_CALLS),
-    cleanTempos: cleanTempos(plan.factor ?? PACE_FACTORS.club),
-    layout,
-    planner: cyclePlanner(book),
-    formsOf: (words) => {
-      let forms = formsByWords.get(words);
-      if (!forms) formsByWords.set(words, (forms = strokeFormsOf(book, words)));
-      return forms;
-    },
-  };
 }
 
 function timeBlocks(blocks: readonly Block[]): TimedBlock[] {

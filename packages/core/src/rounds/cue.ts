@@ -41,8 +41,18 @@ export interface Cue {
   readonly clip?: PlacedClip;
 }
 
+export const ROUND_RULES = [
+  'call-dropped',
+  'no-cycle-fits',
+  'count-cut',
+  'no-way-back',
+  'count-words-end',
+  'tempo-too-fast',
+] as const;
+export type RoundRule = (typeof ROUND_RULES)[number];
+
 export interface RoundFinding {
-  readonly rule: 'call-dropped' | 'no-cycle-fits' | 'count-words-end' | 'tempo-too-fast';
+  readonly rule: RoundRule;
   readonly severity: 'note' | 'caution';
   readonly at: Seconds;
   readonly block: string;
@@ -64,6 +74,8 @@ export interface Cycle {
   readonly intensity: number | null;
   /** What the groups with combos of their own do meanwhile. */
   readonly lanes?: readonly { readonly group: string; readonly combo: string }[];
+  /** The line that is done where it is another than the combo's own: the same on the way back. */
+  readonly line?: string;
 }
 
 export interface CompiledRound {

@@ -1,11 +1,18 @@
+import { PACE_FACTORS } from '../body/index.ts';
 import type { CallWords, ClipShelf } from '../calls/index.ts';
 import type { Lead, MoveBook } from '../moves/index.ts';
-import type { RandomSource, Seconds } from '../units/index.ts';
+import { seededRandom, type RandomSource, type Seconds } from '../units/index.ts';
 import type { Layout } from './cue.ts';
-import type { CleanTempos } from './kinds/combo/tempoCheck.ts';
-import type { CyclePlanner } from './kinds/combo/cyclePlan.ts';
-import type { FormsOf } from './kinds/combo/strokeFormsOf.ts';
-import type { CountWords, TempoShift, TimeCall } from './roundSettings.ts';
+import { cleanTempos, type CleanTempos } from './kinds/combo/tempoCheck.ts';
+import { cyclePlanner, type CyclePlanner } from './kinds/combo/cyclePlan.ts';
+import { strokeFormsOf, type FormsOf } from './kinds/combo/strokeFormsOf.ts';
+import {
+  ENGLISH_COUNT,
+  USUAL_TIME_CALLS,
+  type CountWords,
+  type TempoShift,
+  type TimeCall,
+} from './roundSettings.ts';
 
 /** Where a block lies in its round. */
 export interface BlockTime {
@@ -17,7 +24,12 @@ export interface BlockTime {
 
 /** What the blocks of a round share while they are laid out. */
 export interface LayOutContext {
+  /** From which lead the round is done. */
   readonly lead: Lead;
+  /** How those who train stand when a block begins; each block leaves it as it ends. */
+  readonly standing: { lead: Lead };
+  /** Pace of those who train. */
+  readonly factor: number;
   readonly book: MoveBook;
   readonly shelf: ClipShelf;
   readonly random: RandomSource;
@@ -30,4 +42,53 @@ export interface LayOutContext {
   /** Shared, so that what comes in many blocks is walked and worded once. */
   readonly planner: CyclePlanner;
   readonly formsOf: (words: CallWords) => FormsOf;
+}
+
+/** What blocks are laid out from, beside themselves. `seed` settles everything that is left to chance. */
+export interface RoundGround {
+  readonly lead: Lead;
+  readonly seed: number;
+  readonly shifts?: readonly TempoShift[];
+  /** What is told of the time; the usual calls without it. */
+  readonly timeCalls?: readonly TimeCall[];
+  /** What is counted in; English without it. */
+  readonly count?: CountWords;
+  /** Pace of those who train; club pace without it. */
+  readonly factor?: number;
+}
+
+/** What the blocks of a round share, before the first of them is laid out. */
+export function layOutContext(
+  {
+    lead,
+    seed,
+    shifts = [],
+    timeCalls = USUAL_TIME_CALLS,
+    count = ENGLISH_COUNT,
+    factor = PACE_FACTORS.club,
+  }: RoundGround,
+  book: MoveBook,
+  shelf: ClipShelf,
+  layout: Layout,
+): LayOutContext {
+  const formsByWords = new Map<CallWords, FormsOf>();
+  return {
+    lead,
+    standing: { lead },
+    factor,
+    book,
+    shelf,
+    random: seededRandom(seed),
+    shifts,
+    count,
+    timeCalls: new Set(timeCalls),
+    cleanTempos: cleanTempos(factor),
+    layout,
+    planner: cyclePlanner(book),
+    formsOf: (words) => {
+      let forms = formsByWords.get(words);
+      if (!forms) formsByWords.set(words, (forms = strokeFormsOf(book, words)));
+      return forms;
+    },
+  };
 }

@@ -1,5 +1,6 @@
 export * from './variants.ts';
 export * from './orders.ts';
+export * from './stepBack.ts';
 export * from './renumberLine.ts';
 export * from './editLine.ts';
 export { writtenStrokes } from './rewriteLine.ts';

@@ -36,6 +36,11 @@ export const PLAN_CHOICES = [
   { value: 'random', label: 'Either lead, at random' },
 ] as const;
 
+export const GOES_BY_CHOICES = [
+  { value: 'clock', label: 'The clock' },
+  { value: 'times', label: 'Repetitions' },
+] as const;
+
 export const SHAPE_CHOICES = [
   { value: 'constant', label: 'Steady' },
   { value: 'ramp', label: 'Rising or falling' },

@@ -39,7 +39,7 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
   /** Whether its length follows from its counts, so that it is told and not asked. */
   isCounted(block: W): boolean;
   /** Exact length of counted work at a pace; null for what goes by the clock. */
-  length(block: W, book: MoveBook, factor: number): Seconds | null;
+  length(block: W, book: MoveBook, factor: number, combos: ReadonlyMap<string, BlockCombo>): Seconds | null;
   /** The combos that it names, filled in; those that are not known are left out. */
   fill(block: W, combos: ReadonlyMap<string, BlockCombo>): B;
   named(block: W): readonly NamedCombo[];

@@ -1,4 +1,5 @@
 import type { MoveBook } from '../../moves/index.ts';
+import type { BlockCombo } from './combo/comboBlock.ts';
 import { ROUND_LIMITS } from '../roundSettings.ts';
 import { countedLength, type WrittenBlock } from './registry.ts';
 
@@ -19,7 +20,12 @@ export function standInBlock({ id, seconds }: Pick<WrittenBlock, 'id' | 'seconds
  * @example
  * withExactLength({ ...usualBlock('hold', 'h'), times: 2 }, book, 1).seconds // 132
  */
-export function withExactLength<B extends WrittenBlock>(block: B, book: MoveBook, factor: number): B {
-  const seconds = countedLength(block, book, factor);
+export function withExactLength<B extends WrittenBlock>(
+  block: B,
+  book: MoveBook,
+  factor: number,
+  combos?: ReadonlyMap<string, BlockCombo>,
+): B {
+  const seconds = countedLength(block, book, factor, combos);
   return seconds === null ? block : { ...block, seconds: Math.max(ROUND_LIMITS.blockSeconds.min, seconds) };
 }

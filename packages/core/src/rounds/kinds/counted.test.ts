@@ -18,6 +18,8 @@ import {
   type ReactBlock,
 } from '../index.ts';
 
+import { workOf } from '../../plan/index.ts';
+
 const book = starterBook();
 const shelf = lettersVoice();
 const count = (extra: Partial<CountBlock> = {}): CountBlock => ({
@@ -243,5 +245,91 @@ describe('any counted block', () => {
       }),
       { numRuns: 120 },
     );
+  });
+});
+
+describe('sides that change at each repetition', () => {
+  const turns = count({ sides: 'in-turn', reps: 7, sets: 1 });
+  it('are counted once in all, and share the strikes', () => {
+    expect(countedLength(turns, book, 1)).toBe(3 + 7 * 2);
+    const { strikes } = workOf(turns, book, 'left');
+    expect([strikes.limbs['right-leg'], strikes.limbs['left-leg']]).toEqual([4, 3]);
+  });
+  it('are said at the start', () => {
+    const { cues } = compileRound({ blocks: [turns], lead: 'left', seed: 1 }, book, shelf);
+    expect(cues.find(({ clip }) => clip)!.text).toMatch(/^round kick, change sides each time$|^round kick$/);
+  });
+});
+
+describe('the speed of a set', () => {
+  const sets = count({ sides: 'one', reps: 4, sets: 3, rest: 10, repSeconds: 2, speeds: ['slow', 'full'] });
+  it('sets its count, and the last one holds on', () => {
+    expect(countedLength(sets, book, 1)).toBe(Math.ceil(3 * 3 + 2 * 10 + 4 * 2 * (1 / 0.65 + 2 / 1.3)));
+  });
+  it('is called where it changes', () => {
+    const { cues } = compileRound({ blocks: [sets], lead: 'left', seed: 1 }, book, shelf);
+    const texts = cues.flatMap(({ clip, text }) => (clip ? [text] : []));
+    expect(texts.filter((text) => /slow|speed/.test(text))).toEqual([
+      expect.stringContaining('slow'),
+      expect.stringContaining('full speed'),
+    ]);
+    const known = new Set(wantedTexts([sets], book));
+    for (const text of texts) expect(known).toContain(text);
+  });
+});
+
+describe('counted work that its block has no time for', () => {
+  it.each([
+    ['count', count({ sets: 1, sides: 'one', reps: 20, seconds: 23 }), 'Only 10 of 20 counts fit.'],
+    ['condition', condition({ seconds: 23 }), 'Only 10 of 15 counts fit.'],
+    ['hold', { ...hold, seconds: 33 }, 'Only 1 of 2 counts fit.'],
+  ] as const)('is told for %s', (_, block, message) => {
+    const { findings } = compileRound({ blocks: [block], lead: 'left', seed: 1 }, book, shelf);
+    expect(findings).toMatchObject([{ rule: 'count-cut', severity: 'caution' }]);
+    expect(findings[0]!.message).toContain(message);
+  });
+  it('is whole at the pace for which the block was made', () => {
+    for (const factor of [1, 1.25, 1.6]) {
+      const block = count({ repSeconds: null, reps: 10 });
+      const seconds = countedLength(block, book, factor)!;
+      const { findings } = compileRound(
+        { blocks: [{ ...block, seconds }], lead: 'left', seed: 1, factor },
+        book,
+        shelf,
+      );
+      expect(findings).toEqual([]);
+    }
+  });
+});
+
+describe('groups with exercises of their own', () => {
+  const groups = [
+    { group: 'Minnows', reps: 5, title: 'Star jumps' },
+    { group: 'Flood', reps: 20 },
+  ];
+  it('are told theirs before the count, which waits for it', () => {
+    const block = condition({ groups });
+    expect(countedLength(block, book, 1)).toBe(Math.ceil(3 + 1.8 + 20 * 2));
+    const { cues, findings } = compileRound(
+      { blocks: [{ ...block, seconds: 45 }], lead: 'left', seed: 1 },
+      book,
+      shelf,
+    );
+    const said = cues.filter(({ clip }) => clip).map(({ text }) => text);
+    expect(said.slice(0, 3)).toEqual(['squats', 'minnows, star jumps', 'one']);
+    expect(findings).toEqual([]);
+  });
+  it('are told and shown in a burst', () => {
+    const block: Block = {
+      kind: 'burst',
+      id: 'x',
+      seconds: 10,
+      title: 'Two straights',
+      groups: [{ group: 'Ebb', title: 'Knees' }],
+    };
+    const { cues } = compileRound({ blocks: [block], lead: 'left', seed: 1 }, book, shelf);
+    expect(cues.find(({ kind }) => kind === 'show')!.text).toBe('Two straights · Ebb: Knees');
+    expect(cues.filter(({ clip }) => clip).map(({ text }) => text)).toContain('ebb, knees');
+    expect(wantedTexts([block], book)).toContain('ebb, knees');
   });
 });

@@ -6,6 +6,8 @@ import type { CountWords } from '../roundSettings.ts';
 
 /** Words at the start of a side, and the time they need. */
 export const OPENING: Seconds = 3;
+/** From the bell to the first call, so that the bell does not cover it. */
+export const AFTER_BELL: Seconds = 0.9;
 /** Count words are followed at club pace (engine: pace factors), unless the block sets its own time. */
 export const COUNT_PACE = 1.25;
 /** Most repetitions of one set. Where the language of the count ends before, a finding says so. */
@@ -17,8 +19,56 @@ export const BEFORE_BLOCK_ENDS: Seconds = 0.2;
 export interface GroupReps {
   readonly group: string;
   readonly reps: number;
-  /** What it does instead of the others, on the same count; only where a line is counted. */
+  /** What it does instead of the others, on the same count: a line where lines are counted, else an exercise. */
   readonly line?: string | undefined;
+  readonly title?: string | undefined;
+}
+
+/** A group that does something of its own at the same time. */
+export interface GroupTask {
+  readonly group: string;
+  readonly title: string;
+}
+
+/** Telling a group what it does instead takes so much longer. */
+export const LANE_OPENING: Seconds = 1.8;
+
+/**
+ * What tells a group what it does instead, longest form first.
+ *
+ * @example
+ * taskForms({ group: 'Ebb', title: 'Push-ups' }) // ['ebb, push-ups', 'ebb']
+ */
+export function taskForms({ group, title }: GroupTask): string[] {
+  return [`${group.toLowerCase()}, ${title.toLowerCase()}`, group.toLowerCase()];
+}
+
+/**
+ * The groups with an exercise of their own.
+ *
+ * @example
+ * tasksOf([{ group: 'Ebb', reps: 5, title: 'Push-ups' }, { group: 'Flood', reps: 9 }]) // [{ group: 'Ebb', title: 'Push-ups' }]
+ */
+export function tasksOf(
+  groups: readonly { readonly group: string; readonly title?: string | undefined }[],
+): GroupTask[] {
+  return groups.flatMap(({ group, title }) => (title ? [{ group, title }] : []));
+}
+
+/**
+ * Tells each group with a task of its own what it is, one after the other.
+ *
+ * @example
+ * (layout => (sayTasks(layout, 'b', [{ group: 'Ebb', title: 'Push-ups' }], 3), layout.calls.length))(emptyLayout()) // 1
+ */
+export function sayTasks(layout: Layout, block: string, tasks: readonly GroupTask[], from: Seconds): void {
+  for (const [i, task] of tasks.entries())
+    sayAbout(layout, block, {
+      forms: taskForms(task),
+      at: from + i * LANE_OPENING,
+      priority: 'combo',
+      slack: 1,
+    });
 }
 
 /**
@@ -40,7 +90,7 @@ export function mostReps(reps: number, groups: readonly GroupReps[]): number {
 export function tellGroups(groups: readonly GroupReps[]): string {
   return groups.length === 0
     ? ''
-    : ` (${groups.map(({ group, reps, line }) => `${group} ${toldNumber(reps)}${line ? ` ${line}` : ''}`).join(', ')})`;
+    : ` (${groups.map(({ group, reps, line = '', title = line }) => `${group} ${toldNumber(reps)} ${title}`.trimEnd()).join(', ')})`;
 }
 
 /**
@@ -59,7 +109,7 @@ export type SideInTurn = 'first' | 'other' | null;
  * @example
  * sidesInTurn('both') // ['first', 'other']
  */
-export function sidesInTurn(sides: 'both' | 'one'): readonly SideInTurn[] {
+export function sidesInTurn(sides: 'both' | 'one' | 'in-turn'): readonly SideInTurn[] {
   return sides === 'both' ? ['first', 'other'] : [null];
 }
 
@@ -85,6 +135,23 @@ export function sayAbout(
     priority,
     place: { kind: 'start', at: from, latest: from + slack },
     cue: { kind: 'call', block },
+  });
+}
+
+/**
+ * Tells what of counted work its block has no time for; nothing is left out in silence.
+ *
+ * @example
+ * (layout => (tellCut(layout, 'b', 60, 12, 20), layout.findings[0].message))(emptyLayout()) // 'Only 12 of 20 counts fit. The block needs more time.'
+ */
+export function tellCut(layout: Layout, block: string, at: Seconds, done: number, asked: number): void {
+  if (done >= asked) return;
+  layout.findings.push({
+    rule: 'count-cut',
+    severity: 'caution',
+    at,
+    block,
+    message: `Only ${done} of ${asked} counts fit. The block needs more time.`,
   });
 }
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { PACE_FACTORS } from '../../body/index.ts';
 import { lettersVoice } from '../../calls/testShelf.ts';
 import { starterBook } from '../../moves/index.ts';
 import {
@@ -26,7 +27,11 @@ const combos = new Map([[combo.id, combo]]);
 /** A block as a coach begins it, with a combo where it takes one, as long as it needs. */
 function begun(kind: BlockKindName): WrittenBlock {
   const usual: WrittenBlock = usualBlock(kind, 'b');
-  return withExactLength(usual.kind === 'combo' ? { ...usual, combos: [{ comboId: 'a' }] } : usual, book, 1);
+  return withExactLength(
+    usual.kind === 'combo' ? { ...usual, combos: [{ comboId: 'a' }] } : usual,
+    book,
+    PACE_FACTORS.club,
+  );
 }
 const filled = (kind: BlockKindName): Block => fillBlock(begun(kind), combos);
 const played = (blocks: readonly Block[], seed = 1) =>
@@ -62,7 +67,9 @@ describe.each(BLOCK_KINDS)('a block of the kind %s', (kind) => {
     const block = begun(kind);
     expect(isCounted(block)).toBe(countedLength(block, book, 1) !== null);
     if (isCounted(block)) {
-      expect(withExactLength({ ...block, seconds: NaN }, book, 1).seconds).toBe(block.seconds);
+      expect(withExactLength({ ...block, seconds: NaN }, book, PACE_FACTORS.club).seconds).toBe(
+        block.seconds,
+      );
       expect(countedLength(block, book, 2)!).toBeGreaterThanOrEqual(countedLength(block, book, 1)!);
     } else expect(withExactLength({ ...block, seconds: 77 }, book, 1).seconds).toBe(77);
   });

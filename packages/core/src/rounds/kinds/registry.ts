@@ -96,15 +96,23 @@ export function isCounted(block: WrittenBlock): boolean {
 }
 
 /**
- * The exact length of a block whose work is counted, in whole seconds rounded up; null for one that goes by the clock.
+ * The exact length of a block whose work is counted, in whole seconds rounded up; null for one that goes by the clock, or
+ * whose combos are not among `combos`.
  *
  * @example
  * countedLength(usualBlock('hold', 'h'), book, 1) // 66
  */
-export function countedLength(block: WrittenBlock, book: MoveBook, factor: number): Seconds | null {
-  const seconds = kindOf(block).length(block, book, factor);
+export function countedLength(
+  block: WrittenBlock,
+  book: MoveBook,
+  factor: number,
+  combos: ReadonlyMap<string, BlockCombo> = NO_COMBOS,
+): Seconds | null {
+  const seconds = kindOf(block).length(block, book, factor, combos);
   return seconds === null ? null : Math.ceil(seconds);
 }
+
+const NO_COMBOS: ReadonlyMap<string, BlockCombo> = new Map();
 
 /**
  * A block with the combos that it names filled in; those that are not among `combos` are left out.

@@ -2,7 +2,13 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { PACE_FACTORS } from '@eurhythm/core/body';
-import { withRightLength, type LibraryItem, type RoundDto, type SaveSessionDto } from '@eurhythm/contract';
+import {
+  withRightLength,
+  type ClassGroupDto,
+  type LibraryItem,
+  type RoundDto,
+  type SaveSessionDto,
+} from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { useBook, useCombos, useGym } from '../../../server/gymData.ts';
 import { putting } from '../../../sync/letters/letter.ts';
@@ -26,6 +32,7 @@ import { WarningsPanel } from '../plan/WarningsPanel.tsx';
 import { placeToAdd, putDown, withBlock, withRounds } from './arrange.ts';
 import { firstComboOf, useComboNames } from '../useComboNames.ts';
 import { ROUND_BEGINNINGS, freeRoundId, newRound, type RoundBeginning } from './newRound.ts';
+import { ClassGroupsOf } from '../kinds/fields/classGroups.ts';
 import { RoundEditor } from './rounds/RoundEditor.tsx';
 import { RoundList } from './rounds/RoundList.tsx';
 import { SessionHead } from './head/SessionHead.tsx';
@@ -41,6 +48,8 @@ const SESSION_FIELDS = {
   groups: 'Groups',
   rounds: 'Rounds',
 } as const;
+
+const NO_GROUPS: readonly ClassGroupDto[] = [];
 
 interface BuilderProps {
   readonly id: string;
@@ -88,82 +97,84 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
 
   return (
     <PlanSession session={session}>
-      <div className="min-w-0 flex-1 px-8 py-5">
-        <SessionHead
-          id={id}
-          isKnown={isKnown}
-          session={session}
-          draft={draft}
-          saving={saving}
-          errors={errors}
-          onChange={change}
-          onDraft={() => setDrafting(true)}
-        />
-        {saving.stale && (
-          <StaleNotice
-            stale={saving.stale}
-            fields={SESSION_FIELDS}
-            onMine={saving.saveMine}
-            onTheirs={saving.takeTheirs}
+      <ClassGroupsOf value={session.groups ?? NO_GROUPS}>
+        <div className="min-w-0 flex-1 px-8 py-5">
+          <SessionHead
+            id={id}
+            isKnown={isKnown}
+            session={session}
+            draft={draft}
+            saving={saving}
+            errors={errors}
+            onChange={change}
+            onDraft={() => setDrafting(true)}
           />
-        )}
-        <SessionTimeline id={id} session={session} chosen={at} comboName={nameOf} onChoose={choose} />
-        <Arrangeable onPutDown={(from, onto) => setRounds(putDown(rounds, from, onto))}>
-          <div className="mt-4 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">
-            <section aria-label="Rounds">
-              {errors.of('rounds') !== undefined && (
-                <p role="alert" className="font-semibold text-caution">
-                  {errors.of('rounds')}
-                </p>
+          {saving.stale && (
+            <StaleNotice
+              stale={saving.stale}
+              fields={SESSION_FIELDS}
+              onMine={saving.saveMine}
+              onTheirs={saving.takeTheirs}
+            />
+          )}
+          <SessionTimeline id={id} session={session} chosen={at} comboName={nameOf} onChoose={choose} />
+          <Arrangeable onPutDown={(from, onto) => setRounds(putDown(rounds, from, onto))}>
+            <div className="mt-4 grid gap-x-10 gap-y-6 xl:grid-cols-[5fr_6fr]">
+              <section aria-label="Rounds">
+                {errors.of('rounds') !== undefined && (
+                  <p role="alert" className="font-semibold text-caution">
+                    {errors.of('rounds')}
+                  </p>
+                )}
+                <RoundList
+                  rounds={rounds}
+                  chosen={at}
+                  errors={errors}
+                  onChoose={choose}
+                  onChange={setRounds}
+                  onKeep={keep}
+                />
+                {rounds.length === 0 && (
+                  <p className="py-4 text-quiet">
+                    No rounds yet. Two minutes of pads and forty seconds of rest are a good beginning.
+                  </p>
+                )}
+                <AddRound rounds={rounds} onAdd={add} />
+                <div id="before-the-class" className="mt-6">
+                  <WarningsPanel onPlace={showRound} />
+                </div>
+                <FromLibrary rounds={rounds} at={at} onChange={setRounds} onChoose={choose} />
+                <FitPanel rounds={rounds} onChange={setRounds} />
+              </section>
+              {open && (
+                <RoundEditor
+                  key={open.id}
+                  owner={id}
+                  round={open}
+                  path={`rounds.${at}`}
+                  lead={session.lead}
+                  errors={errors}
+                  groups={groups}
+                  onChange={setRound}
+                  onKeep={keep}
+                />
               )}
-              <RoundList
-                rounds={rounds}
-                chosen={at}
-                errors={errors}
-                onChoose={choose}
-                onChange={setRounds}
-                onKeep={keep}
-              />
-              {rounds.length === 0 && (
-                <p className="py-4 text-quiet">
-                  No rounds yet. Two minutes of pads and forty seconds of rest are a good beginning.
-                </p>
-              )}
-              <AddRound rounds={rounds} onAdd={add} />
-              <div id="before-the-class" className="mt-6">
-                <WarningsPanel onPlace={showRound} />
-              </div>
-              <FromLibrary rounds={rounds} at={at} onChange={setRounds} onChoose={choose} />
-              <FitPanel rounds={rounds} onChange={setRounds} />
-            </section>
-            {open && (
-              <RoundEditor
-                key={open.id}
-                owner={id}
-                round={open}
-                path={`rounds.${at}`}
-                lead={session.lead}
-                errors={errors}
-                groups={groups}
-                onChange={setRound}
-                onKeep={keep}
-              />
-            )}
-          </div>
-        </Arrangeable>
-        <Part title="In all" aside="about, for one fighter" className="mt-8">
-          <TotalsChart />
-        </Part>
-        <DraftSheet
-          open={isDrafting}
-          onClose={() => setDrafting(false)}
-          onTake={(drafted) => {
-            change(drafted);
-            setChosen(0);
-            setDrafting(false);
-          }}
-        />
-      </div>
+            </div>
+          </Arrangeable>
+          <Part title="In all" aside="about, for one fighter" className="mt-8">
+            <TotalsChart />
+          </Part>
+          <DraftSheet
+            open={isDrafting}
+            onClose={() => setDrafting(false)}
+            onTake={(drafted) => {
+              change(drafted);
+              setChosen(0);
+              setDrafting(false);
+            }}
+          />
+        </div>
+      </ClassGroupsOf>
     </PlanSession>
   );
 }

@@ -26,12 +26,16 @@ export type BlockField =
       readonly choices: readonly { readonly value: string; readonly label: string }[];
     }
   | { readonly kind: 'tick'; readonly name: string; readonly label: string }
+  | { readonly kind: 'words'; readonly name: string; readonly label: string; readonly hint?: string }
   | {
+      /** Groups that do something else. */
       readonly kind: 'groups';
       readonly name: string;
       readonly label: string;
-      /** Each group may have a line of its own behind its number. */
-      readonly withLine?: true;
+      /** What is written about each: a line, an exercise. */
+      readonly what: 'line' | 'title';
+      /** Whether each has its own number of them. */
+      readonly counted?: true;
     };
 
 export interface LaneText {
@@ -65,15 +69,5 @@ export const SIDES_FIELD = {
   ],
 } as const;
 
-export const GROUPS_FIELD = {
-  kind: 'groups',
-  name: 'groups',
-  label: 'Groups, such as Minnows 15, Ebb 25',
-} as const;
-
-/** Groups that may also do something else on the same count. */
-export const OWN_GROUPS_FIELD = {
-  ...GROUPS_FIELD,
-  label: 'Groups, such as Minnows 15, Ebb 25, or Ebb 25 f:push',
-  withLine: true,
-} as const;
+/** The groups of a block. */
+export const GROUPS_FIELD = { kind: 'groups', name: 'groups', label: 'Groups' } as const;

@@ -1,7 +1,14 @@
 import type { BurstBlockDto } from '@eurhythm/contract';
-import type { BlockPage } from './blockPage.ts';
+import { GROUPS_FIELD, type BlockPage } from './blockPage.ts';
 
 export const burstPage: BlockPage<BurstBlockDto> = {
   what: 'as many as possible in ten seconds',
-  fields: [{ kind: 'text', name: 'title', label: 'What is done' }],
+  fields: [
+    { kind: 'text', name: 'title', label: 'What is done' },
+    { ...GROUPS_FIELD, what: 'title' },
+  ],
+  lane: ({ groups = [] }, group) => {
+    const own = groups.find((each) => each.group === group);
+    return own ? { text: own.title, short: own.title, share: 1 } : null;
+  },
 };

@@ -8,7 +8,7 @@ export const conditionPage: BlockPage<ConditionBlockDto> = {
     { kind: 'text', name: 'title', label: 'Exercise' },
     { kind: 'number', name: 'reps', label: 'Times', hint: 'empty: by the clock', orNull: true },
     { kind: 'number', name: 'repSeconds', label: 'Seconds each' },
-    GROUPS_FIELD,
+    { ...GROUPS_FIELD, what: 'title', counted: true },
   ],
   lane: countLane,
 };

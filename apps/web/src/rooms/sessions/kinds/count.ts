@@ -1,5 +1,5 @@
 import type { CountBlockDto } from '@eurhythm/contract';
-import { OWN_GROUPS_FIELD, SIDES_FIELD, type BlockPage } from './blockPage.ts';
+import { GROUPS_FIELD, SIDES_FIELD, type BlockPage } from './blockPage.ts';
 import { countLane } from './groupCounts.ts';
 
 export const countPage: BlockPage<CountBlockDto> = {
@@ -8,7 +8,10 @@ export const countPage: BlockPage<CountBlockDto> = {
     { kind: 'text', name: 'title', label: 'What is done' },
     { kind: 'line', name: 'line', label: 'Move or line', hint: 'r:round, 8, or 1 2-3' },
     { kind: 'number', name: 'reps', label: 'Times' },
-    SIDES_FIELD,
+    {
+      ...SIDES_FIELD,
+      choices: [...SIDES_FIELD.choices, { value: 'in-turn', label: 'In all, sides in turn' }],
+    },
     { kind: 'number', name: 'sets', label: 'Sets' },
     { kind: 'number', name: 'rest', label: 'Rest between, s' },
     {
@@ -58,8 +61,14 @@ export const countPage: BlockPage<CountBlockDto> = {
       hint: 'empty: as the book says',
       orNull: true,
     },
+    {
+      kind: 'words',
+      name: 'speeds',
+      label: 'Speed of each set',
+      hint: 'slow, usual, full; empty: as usual',
+    },
     { kind: 'tick', name: 'shoutLast', label: 'Shout on the last' },
-    OWN_GROUPS_FIELD,
+    { ...GROUPS_FIELD, what: 'line', counted: true },
   ],
   lane: countLane,
 };

@@ -4,7 +4,7 @@ import { NO_STRIKES } from '@eurhythm/core/rounds';
 
 type Answer = Omit<PlannedSession, 'seconds'>;
 
-export const NOT_YET: Answer = { strikes: NO_STRIKES, phases: [], warnings: [] };
+export const NOT_YET: Answer = { strikes: NO_STRIKES, phases: [], warnings: [], times: {} };
 
 export const Planned = createContext(NOT_YET);
 

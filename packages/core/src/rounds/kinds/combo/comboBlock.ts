@@ -72,6 +72,10 @@ export interface ComboBlock<C = BlockCombo> extends BlockBase {
   readonly leadPlan: LeadPlan;
   /** Cycles of a combo before the next one is called, and before the lead changes where the plan says so. */
   readonly cyclesEach: number;
+  /** Each combo so many times through from each lead of the plan, instead of by the clock. */
+  readonly times?: number | null;
+  /** After so many times through, as many that step back, so that a line that travels keeps its place. */
+  readonly wayBack?: number | null;
   readonly tempo?: TempoShape;
   readonly gaps?: GapPlan;
   readonly order?: ComboOrder;

@@ -1,34 +1,62 @@
 import { walkStance } from '../../../body/index.ts';
+import { stepBack } from '../../../teach/index.ts';
 import { comboForms, intensityPhrase } from '../../../calls/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
-import { toldNumber } from '../../../units/index.ts';
+import { toldNumber, type Seconds } from '../../../units/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { wordOfCount } from '../counting.ts';
 import { saidIn } from '../saidInLine.ts';
 import { laneForms, stageCall } from './announcements.ts';
-import { USUAL_COMBO_BLOCK, type ComboBlock } from './comboBlock.ts';
+import { USUAL_COMBO_BLOCK, type BlockCombo, type ComboBlock } from './comboBlock.ts';
 import { fillCombos, namedCombos, ownLines, type WrittenComboBlock } from './fillCombos.ts';
-import { layOutCombos } from './layOutCombos.ts';
+import { layOutCombos, lengthOfCounted } from './layOutCombos.ts';
 import { fighterCalls, holderCalls } from './strokeFormsOf.ts';
 
 export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
   ...BY_THE_CLOCK,
   name: 'Combos',
   usual: (id) => ({ ...USUAL_COMBO_BLOCK, id, combos: [] }),
-  tell: ({ combos, bpm }, nameOf) =>
-    `${combos.map(nameOf).join(', ') || 'no combo yet'} · ${toldNumber(bpm)} a minute`,
+  tell: ({ combos, bpm, times }, nameOf) =>
+    `${combos.map(nameOf).join(', ') || 'no combo yet'}${times ? ` · ${toldNumber(times)} times from each lead` : ''} · ${toldNumber(bpm)} a minute`,
+  isCounted: ({ times = null }) => times !== null,
+  length: comboLength,
   fill: fillCombos,
   named: namedCombos,
   written: ownLines,
-  done: ({ combos, lanes = [] }) =>
-    [...combos, ...lanes.flatMap((lane) => lane.combos)].map((combo) => combo.line),
+  done: linesDone,
   groups: ({ lanes = [] }) => lanes.map((lane) => lane.group),
   texts: comboTexts,
   layOut: layOutCombos,
   strikes: () => 'as-compiled',
 };
+
+/** The lines of the combos that everybody does, those of the way back too. */
+function waysOf({ combos, wayBack }: ComboBlock, book: MoveBook): string[] {
+  return combos.flatMap(({ line }) => {
+    const parsed = wayBack ? parseLine(line, book) : null;
+    return parsed?.ok ? [line, stepBack(parsed.line, book).line] : [line];
+  });
+}
+
+function linesDone(block: ComboBlock, book: MoveBook): string[] {
+  return [
+    ...waysOf(block, book),
+    ...(block.lanes ?? []).flatMap((lane) => lane.combos.map(({ line }) => line)),
+  ];
+}
+
+/** Counted times through, laid out on a clock without an end; null by the clock, or while its combos are not known. */
+function comboLength(
+  written: WrittenComboBlock,
+  book: MoveBook,
+  _factor: number,
+  combos: ReadonlyMap<string, BlockCombo>,
+): Seconds | null {
+  const block = fillCombos(written, combos);
+  return block.times ? lengthOfCounted(block, book) : null;
+}
 
 /** What a combo block may say: also that of a kind that lays itself out as combos. */
 export function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords): Generator<string> {
@@ -40,11 +68,11 @@ export function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords
   const isBuildUp = block.tempo?.kind === 'build-up';
   if (isBuildUp) yield* (['parts', 'joined', 'fast'] as const).flatMap((stage) => stageCall(stage) ?? []);
   if (block.calls === 'one-count' || isBuildUp)
-    for (let n = 1; n <= block.cyclesEach; n++)
+    for (let n = 1; n <= (block.times ?? block.cyclesEach); n++)
       yield* wordOfCount(n, count) === '' ? [] : [wordOfCount(n, count)];
-  for (const combo of block.combos) {
-    yield* comboForms(combo);
-    const parsed = parseLine(combo.line, book);
+  for (const combo of block.combos) yield* comboForms(combo);
+  for (const line of waysOf(block, book)) {
+    const parsed = parseLine(line, book);
     const callsStrokes = block.calls !== 'lead-in' && block.calls !== 'one-count';
     if (!parsed.ok || !(callsStrokes || isBuildUp)) continue;
     const walk = walkStance(parsed.line, book, 'left');

@@ -1,28 +1,39 @@
-import { otherLead, type Lead } from '../../../moves/index.ts';
+import { otherLead, type Lead, type MoveBook } from '../../../moves/index.ts';
 import { beatSeconds, type Bpm, type Seconds } from '../../../units/index.ts';
-import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
-import { leadStretches, type LeadStretch } from '../../leadStretches.ts';
+import { ABOUT_SPOKEN } from '../../../calls/index.ts';
+import { emptyLayout, type RoundRule } from '../../cue.ts';
+import { layOutContext, type BlockTime, type LayOutContext } from '../../layOutContext.ts';
 import { announceSet } from './announcements.ts';
 import type { BlockCombo, CallStyle, ComboBlock } from './comboBlock.ts';
 import { comboOrder } from './comboOrder.ts';
 import type { CyclePlan, CyclePlanner } from './cyclePlan.ts';
 import { LAST_COUNT, layOutCycle } from './layOutCycle.ts';
+import { countedCycles, leadTurns, type LeadTurn } from './leadTurns.ts';
 import type { FormsOf } from './strokeFormsOf.ts';
 import { stageAt, tempoAt, type Stage } from './tempoOf.ts';
 import { TempoCheck } from './tempoCheck.ts';
+import { WayBack } from './wayBack.ts';
 
-/** From the bell to the first call, so that the bell does not cover it. */
-const AFTER_BELL: Seconds = 0.9;
 /** From the end of the combo call to the first tick of the count-in. */
 const BEFORE_COUNT_IN: Seconds = 0.1;
 /** The last impact may come this close to the end of its time. */
 const BEFORE_END: Seconds = 0.2;
-/** A change of lead between two halves waits this long, so that the time call at half time comes first. */
-const AFTER_HALF: Seconds = 1.2;
-
 /** Lays out a combo block: each combo is called, counted in, and cycled; then the next; as its plans say. */
 export function layOutCombos(block: ComboBlock, time: BlockTime, context: LayOutContext): void {
   new ComboLayout(block, time, context).layOut();
+}
+
+/** How long counted times through take; null when none can be read. */
+export function lengthOfCounted(block: ComboBlock, book: MoveBook): Seconds | null {
+  const layout = emptyLayout();
+  const combos = new ComboLayout(
+    // A wait that is drawn may be as long as it can be.
+    block.gaps?.kind === 'random' ? { ...block, gaps: { ...block.gaps, min: block.gaps.max } } : block,
+    { from: 0, to: Infinity, workEnds: Infinity },
+    layOutContext({ lead: 'left', seed: 0 }, book, ABOUT_SPOKEN, layout),
+  );
+  combos.layOut();
+  return layout.cycles.length === 0 ? null : combos.end;
 }
 
 /** The clock of a combo block as it moves from set to set. */
@@ -34,6 +45,12 @@ class ComboLayout {
   private readonly formsOf: FormsOf;
   private readonly tempoCheck: TempoCheck;
   private readonly combos: Generator<BlockCombo, void>;
+  private readonly turns: readonly LeadTurn[];
+  /** Times through that are asked for; null by the clock. */
+  private readonly counted: number | null;
+  private readonly wayBack: WayBack;
+  /** When the last time through is over. */
+  end: Seconds = 0;
   private cycle = 0;
   private set = 0;
   private lead: Lead;
@@ -49,38 +66,49 @@ class ComboLayout {
     this.plan = context.planner;
     this.tempoCheck = new TempoCheck(context.cleanTempos);
     this.formsOf = context.formsOf(block.words);
+    this.turns = leadTurns(block, context.lead, time);
+    this.counted = countedCycles(block);
+    this.wayBack = new WayBack(block, time.from, context);
     const readable = block.combos.filter((combo) => this.plan(combo, context.lead, block.bpm, 'as-set'));
     this.combos = comboOrder(readable, block.order ?? 'in-order', context.random);
-    this.lead = context.lead;
+    this.lead = context.standing.lead;
   }
 
   layOut(): void {
-    const { leadPlan } = this.block;
-    const steady = leadPlan === 'each' || leadPlan === 'random' ? 'as-set' : leadPlan;
-    for (const [part, stretch] of leadStretches(steady, this.context.lead, this.time).entries()) {
+    let clock = this.time.from;
+    for (const turn of this.turns) {
       const before = this.cycle;
-      this.layOutStretch(stretch, stretch.from + (part === 0 ? AFTER_BELL : AFTER_HALF), part > 0);
-      if (this.cycle === before) this.tellNothingFits(stretch);
+      const end = this.layOutTurn(turn, turn.from ?? clock);
+      if (end === null && this.counted !== null && this.cycle > 0) {
+        this.tellCut(turn);
+        break;
+      }
+      if (this.cycle === before) this.tellNothingFits(turn);
+      clock = end ?? clock;
     }
+    this.end = clock;
+    if (this.cycle > 0) this.context.standing.lead = this.lead;
     this.tempoCheck.tell(this.block.id, this.context.layout);
   }
 
-  private layOutStretch(stretch: LeadStretch, from: Seconds, switches: boolean): void {
-    if (!switches) this.lead = stretch.lead;
+  /** The sets of one lead; gives the instant at which all are done, null when they were not. */
+  private layOutTurn(turn: LeadTurn, from: Seconds): Seconds | null {
     let clock = from;
-    // Asked by hand: leaving a for-of would end the order, and the next stretch goes on with it.
-    for (let next = this.combos.next(); !next.done; next = this.combos.next()) {
-      const end = this.layOutSet(next.value, clock, stretch);
-      if (end === null) return;
+    for (let set = 0; set < turn.sets; set++) {
+      // Asked by hand: leaving a for-of would end the order, and the next turn goes on with it.
+      const next = this.combos.next();
+      const end = next.done ? null : this.layOutSet(next.value, clock, turn);
+      if (end === null) return null;
       clock = end;
     }
+    return clock;
   }
 
   /** One combo, called and cycled; gives the instant at which the next may be called, null when it did not fit. */
-  private layOutSet(combo: BlockCombo, clock: Seconds, stretch: LeadStretch): Seconds | null {
+  private layOutSet(combo: BlockCombo, clock: Seconds, turn: LeadTurn): Seconds | null {
     const { block, context } = this;
     const done = this.doneAt(clock);
-    const lead = this.leadOfSet(stretch);
+    const lead = this.leadOfSet(turn);
     const stage = stageAt(block, done);
     const bpm = tempoAt(block, { done, cycle: this.cycle, at: clock }, context.shifts);
     const lanes = this.lanesOfSet();
@@ -95,16 +123,19 @@ class ComboLayout {
       lanes: lanes.filter((lane) => this.inLane.get(lane.group) !== lane.combo.id),
     };
     const calls: typeof context.layout = { ...context.layout, calls: [] };
-    const countIn = announceSet(block, opening, clock, context.shelf, calls) + BEFORE_COUNT_IN;
+    // Counted work is as long with every voice.
+    const shelf = this.counted === null ? context.shelf : ABOUT_SPOKEN;
+    const countIn = announceSet(block, opening, clock, shelf, calls) + BEFORE_COUNT_IN;
     const first = countIn + combo.beatsPerBar * beatSeconds(bpm);
-    if (first + plan.lastImpact * beatSeconds(bpm) > stretch.to - BEFORE_END) return null;
+    if (first + plan.lastImpact * beatSeconds(bpm) > turn.to - BEFORE_END) return null;
     context.layout.calls.push(...calls.calls);
     Object.assign(this, { lead, intensity, stage });
     for (const lane of lanes) this.inLane.set(lane.group, lane.combo.id);
     this.countIn(combo, countIn, beatSeconds(bpm));
-    const end = this.layOutCycles(plan, first, stretch, stage);
+    const before = this.cycle;
+    const end = this.layOutCycles(plan, first, turn, stage);
     this.set += 1;
-    return end;
+    return this.counted !== null && this.cycle - before < turn.cycles ? null : end;
   }
 
   /** What each group with combos of its own does in this set. */
@@ -132,17 +163,19 @@ class ComboLayout {
     }, own);
   }
 
-  private layOutCycles(plan: CyclePlan, from: Seconds, stretch: LeadStretch, stage: Stage): Seconds {
+  private layOutCycles(plan: CyclePlan, from: Seconds, turn: LeadTurn, stage: Stage): Seconds {
     const { block, context } = this;
     let start = from;
-    for (let n = 0; n < block.cyclesEach; n++) {
+    for (let n = 0; n < turn.cycles; n++) {
       const bpm = tempoAt(block, { done: this.doneAt(start), cycle: this.cycle, at: start }, context.shifts);
-      const now =
-        stageAt(block, this.doneAt(start)) === stage ? this.planSet(plan.combo, this.lead, bpm, stage) : null;
+      const isStage = stageAt(block, this.doneAt(start)) === stage;
+      // Counted repetitions are all done, in the stage in which they were begun.
+      const goesOn = isStage || this.counted !== null;
+      const now = goesOn ? this.planSet(this.wayOf(plan.combo, n), this.lead, bpm, stage) : null;
       const beat = beatSeconds(bpm);
-      if (!now || start + now.lastImpact * beat > stretch.to - BEFORE_END) break;
+      if (!now || start + now.lastImpact * beat > turn.to - BEFORE_END) break;
       // What is empty behind the last impact gives way to the change of lead at half time.
-      const room = stretch.to < this.time.to ? (stretch.to - start) / beat : Infinity;
+      const room = turn.to < this.time.to ? (turn.to - start) / beat : Infinity;
       const wait = this.waitAfter();
       const whole = wait === null ? this.beatsOf(now, n) : now.lastImpact + wait / beat;
       const beats = Math.min(room, whole);
@@ -158,10 +191,11 @@ class ComboLayout {
           cycle: this.cycle,
           inSet: n,
           intensity: this.intensity,
-          until: stretch.to,
-          callsUntil: this.time.workEnds - LAST_COUNT,
+          until: turn.to,
+          callsUntil: this.counted === null ? this.time.workEnds - LAST_COUNT : Infinity,
           count: context.count,
           lanes: this.lanesOfSet().map(({ group, combo }) => ({ group, combo: combo.id })),
+          line: now.combo.line === plan.combo.line ? null : now.combo.line,
         },
         this.formsOf,
         context.layout,
@@ -173,6 +207,13 @@ class ComboLayout {
       start += beats * beat;
     }
     return start;
+  }
+
+  /** The combo as it is done this time: as written, or stepping back. */
+  private wayOf(combo: BlockCombo, n: number): BlockCombo {
+    const each = this.block.wayBack ?? 0;
+    if (each === 0 || Math.floor(n / each) % 2 === 0) return combo;
+    return this.wayBack.of(combo);
   }
 
   /** Broken rhythm: of each two times through the first is cut short, and a pause stands behind the second. */
@@ -189,14 +230,17 @@ class ComboLayout {
     return gaps?.kind === 'random' ? gaps.min + this.context.random() * (gaps.max - gaps.min) : null;
   }
 
-  private leadOfSet(stretch: LeadStretch): Lead {
+  private leadOfSet({ lead }: LeadTurn): Lead {
     const { leadPlan } = this.block;
-    if (leadPlan === 'each') return this.set % 2 === 0 ? stretch.lead : otherLead(stretch.lead);
-    if (leadPlan === 'random') return this.context.random() < 0.5 ? stretch.lead : otherLead(stretch.lead);
-    return stretch.lead;
+    if (this.counted !== null) return lead;
+    if (leadPlan === 'each') return this.set % 2 === 0 ? lead : otherLead(lead);
+    if (leadPlan === 'random') return this.context.random() < 0.5 ? lead : otherLead(lead);
+    return lead;
   }
 
+  /** Share of the block that is over: of its repetitions where they are counted, else of its time. */
   private doneAt(clock: Seconds): number {
+    if (this.counted !== null) return this.cycle / this.counted;
     return (clock - this.time.from) / (this.time.to - this.time.from);
   }
 
@@ -219,14 +263,29 @@ class ComboLayout {
     }
   }
 
-  private tellNothingFits({ from, to }: LeadStretch): void {
-    this.context.layout.findings.push({
-      rule: 'no-cycle-fits',
-      severity: 'caution',
-      at: from,
-      block: this.block.id,
-      message: `No combo fits into ${Math.round(to - from)} s at ${this.block.bpm} beats a minute. Give it more time or a faster beat.`,
-    });
+  private tellNothingFits({ from, to }: LeadTurn): void {
+    const { id, bpm } = this.block;
+    const start = from ?? this.time.from;
+    this.tell(
+      'no-cycle-fits',
+      start,
+      `No combo fits into ${Math.round(to - start)} s at ${bpm} beats a minute. Give it more time or a faster beat.`,
+      id,
+    );
+  }
+
+  /** Counted work that its block has no time for is told, never left out in silence. */
+  private tellCut({ to }: LeadTurn): void {
+    this.tell(
+      'count-cut',
+      to,
+      `Only ${this.cycle} of ${this.counted!} times through fit. The block needs more time.`,
+      this.block.id,
+    );
+  }
+
+  private tell(rule: RoundRule, at: Seconds, message: string, block: string): void {
+    this.context.layout.findings.push({ rule, severity: 'caution', at, block, message });
   }
 }
 

@@ -32,6 +32,8 @@ export interface PlacedCycle {
   readonly callsUntil: Seconds;
   readonly count: CountWords;
   readonly lanes: NonNullable<Cycle['lanes']>;
+  /** What is done where it is not the combo as it is written. */
+  readonly line: string | null;
 }
 
 /** Lays out the ticks, strikes, pads and calls of one time through a combo. */
@@ -46,6 +48,7 @@ export function layOutCycle(block: ComboBlock, placed: PlacedCycle, formsOf: For
     beatSeconds: beat,
     intensity: placed.intensity,
     ...(placed.lanes.length > 0 ? { lanes: placed.lanes } : {}),
+    ...(placed.line === null ? {} : { line: placed.line }),
   });
   const { beatsPerBar } = plan.combo;
   for (let i = 0; i < beats && at + i * beat < until - 1e-9; i++) {

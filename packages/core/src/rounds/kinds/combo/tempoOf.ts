@@ -1,12 +1,10 @@
+import { SLOW_SHARE } from '../../../teach/index.ts';
 import { BPM_LIMITS, type Bpm, type Seconds } from '../../../units/index.ts';
 import type { TempoShift } from '../../roundSettings.ts';
 import type { ComboBlock } from './comboBlock.ts';
 
 /** How a cycle is done: as written, or as a stage of the build-up. */
 export type Stage = 'as-set' | 'parts' | 'joined' | 'fast';
-
-/** Slow even practice goes at this share of the working tempo (engine §4, ladder). */
-const SLOW_SHARE = 0.65;
 
 /** Where a cycle stands in its block. */
 export interface CyclePlace {

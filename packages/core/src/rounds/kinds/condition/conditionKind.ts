@@ -1,12 +1,17 @@
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
-import { toldNumber } from '../../../units/index.ts';
+import { toldNumber, type Seconds } from '../../../units/index.ts';
 import { groupDoneForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import {
   BEFORE_BLOCK_ENDS,
+  LANE_OPENING,
   OPENING,
   mostReps,
   sayAbout,
+  sayTasks,
+  taskForms,
+  tasksOf,
+  tellCut,
   tellGroups,
   tellWordsEnd,
   wordOfCount,
@@ -21,10 +26,11 @@ export const conditionKind: BlockKind<ConditionBlock> = {
     `${title}${reps === null ? '' : `: ${toldNumber(reps)}${tellGroups(groups)}`}`,
   isCounted: ({ reps }) => reps !== null,
   length: ({ reps, groups, repSeconds }) =>
-    reps === null ? null : OPENING + mostReps(reps, groups) * repSeconds,
+    reps === null ? null : openingOf(groups) + mostReps(reps, groups) * repSeconds,
   groups: ({ groups }) => groups.map(({ group }) => group),
   *texts({ title, reps, groups }, _book, count) {
     yield title.toLowerCase();
+    yield* tasksOf(groups).flatMap(taskForms);
     if (reps === null) return;
     for (let n = 1; n <= mostReps(reps, groups); n++) {
       const word = wordOfCount(n, count);
@@ -36,6 +42,10 @@ export const conditionKind: BlockKind<ConditionBlock> = {
   layOut: layOutCondition,
 };
 
+/** The exercise is named, then those of groups that do another one. */
+const openingOf = (groups: ConditionBlock['groups']): Seconds =>
+  OPENING + tasksOf(groups).length * LANE_OPENING;
+
 /** An exercise: named, then counted, or left to the clock. */
 function layOutCondition(
   { id, title, reps, groups, repSeconds }: ConditionBlock,
@@ -43,12 +53,16 @@ function layOutCondition(
   { count, layout }: LayOutContext,
 ): void {
   sayAbout(layout, id, { forms: [title.toLowerCase()], at: from + 1, priority: 'combo', slack: 2 });
+  sayTasks(layout, id, tasksOf(groups), from + OPENING - 0.6);
   if (reps === null) return;
   const most = mostReps(reps, groups);
   tellWordsEnd(layout, id, from, count, most);
   for (let rep = 1; rep <= most; rep++) {
-    const at = from + OPENING + (rep - 1) * repSeconds;
-    if (at >= to - BEFORE_BLOCK_ENDS) break;
+    const at = from + openingOf(groups) + (rep - 1) * repSeconds;
+    if (at >= to - BEFORE_BLOCK_ENDS) {
+      tellCut(layout, id, to, rep - 1, most);
+      break;
+    }
     layout.cues.push({ at, kind: 'tick', text: String(rep), block: id, sound: 'tick-beat' });
     const word = wordOfCount(rep, count);
     if (word !== '')

@@ -1,8 +1,13 @@
 import { STARTER_LINES } from '../../../moves/index.ts';
 import type { Seconds } from '../../../units/index.ts';
-import type { BlockBase, Sides } from '../blockBase.ts';
+import { SIDES, type BlockBase } from '../blockBase.ts';
 import type { GroupReps } from '../counting.ts';
 
+/** Each side so many, so many in all, or so many in all with the side changing at each. */
+export const COUNT_SIDES = [...SIDES, 'in-turn'] as const;
+/** Speed of a set: slow enough to be looked at, as a count is usually followed, or as fast as the move is at the pace. */
+export const COUNT_SPEEDS = ['slow', 'usual', 'full'] as const;
+export type CountSpeed = (typeof COUNT_SPEEDS)[number];
 export const COUNT_METHODS = ['whole', 'strokes', 'parts', 'build-up'] as const;
 export const COUNT_DIRECTIONS = ['up', 'down'] as const;
 export const COUNT_LEVELS = ['fixed', 'in-turn', 'rising'] as const;
@@ -16,11 +21,13 @@ export interface CountBlock extends BlockBase {
   readonly line: string;
   readonly reps: number;
   readonly groups: readonly GroupReps[];
-  readonly sides: Sides;
+  readonly sides: (typeof COUNT_SIDES)[number];
   readonly sets: number;
   readonly rest: Seconds;
   /** Seconds for one repetition; null for what the book's times make of it. */
   readonly repSeconds: Seconds | null;
+  /** Speed of each set; the last one holds for all that follow, and without any all go as usual. */
+  readonly speeds?: readonly CountSpeed[] | undefined;
   /** One count for the whole, one for each stroke, one for each part, or parts, then whole, then fast. */
   readonly method: (typeof COUNT_METHODS)[number];
   readonly direction: (typeof COUNT_DIRECTIONS)[number];

@@ -10,13 +10,16 @@ import { countSteps, ownLines } from './countSteps.ts';
 import { saidIn } from '../saidInLine.ts';
 import { countForms, laneOpenForms, layOutCount } from './layOutCount.ts';
 
+/** How many of it there are, told behind the number. */
+const SIDE_WORDS = { both: ' each side', one: '', 'in-turn': ', sides in turn' } as const;
+
 export const countKind: BlockKind<CountBlock> = {
   ...BY_THE_CLOCK,
   name: 'On the count',
   stretches: false,
   usual: (id) => ({ ...USUAL_COUNT_BLOCK, id }),
   tell: ({ title, reps, sides, sets, groups }) =>
-    `${title}: ${toldNumber(reps)}${sides === 'both' ? ' each side' : ''} × ${toldNumber(sets)}${tellGroups(groups)}`,
+    `${title}: ${toldNumber(reps)}${SIDE_WORDS[sides]} × ${toldNumber(sets)}${tellGroups(groups)}`,
   isCounted: () => true,
   length: (block, book, factor) => countSteps(block, book, factor).seconds,
   written: ({ line, groups }) => [
@@ -39,12 +42,14 @@ function countedStrikes(block: CountBlock, book: MoveBook, lead: Lead): StrikeCo
   const parsed = parseLine(block.line, book);
   if (!parsed.ok) return NO_STRIKES;
   const times = block.sets * mostReps(block.reps, block.groups);
-  const leads = block.sides === 'both' ? [lead, otherLead(lead)] : [lead];
+  const leads = block.sides === 'one' ? [lead] : [lead, otherLead(lead)];
+  // Where the side changes each time, the first side has the odd one.
+  const share = (i: number): number => (block.sides === 'in-turn' ? Math.ceil((times - i) / 2) : times);
   return tallyStrikes(
-    leads.flatMap((from) =>
+    leads.flatMap((from, i) =>
       walkStance(parsed.line, book, from)
         .strokes.filter(({ stroke, move }) => stroke.by === 'fighter' && isStrike(move))
-        .map(({ limb, level }) => ({ limb, level, times })),
+        .map(({ limb, level }) => ({ limb, level, times: share(i) })),
     ),
   );
 }

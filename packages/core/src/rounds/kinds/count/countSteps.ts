@@ -1,22 +1,29 @@
 import { walkStance } from '../../../body/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import { isStrike, type Level, type MoveBook } from '../../../moves/index.ts';
-import { comboRepSeconds, moveRepSeconds, parts } from '../../../teach/index.ts';
+import { COUNT_SLACK, SLOW_SHARE, comboRepSeconds, moveRepSeconds, parts } from '../../../teach/index.ts';
 import type { Seconds } from '../../../units/index.ts';
-import { OPENING, mostReps, sidesInTurn, type SideInTurn } from '../counting.ts';
-import type { CountBlock } from './countBlock.ts';
+import { LANE_OPENING, OPENING, mostReps, sidesInTurn, type SideInTurn } from '../counting.ts';
+import type { CountBlock, CountSpeed } from './countBlock.ts';
 
 /** Nobody follows a count faster than this, by parts and stroke by stroke. */
 const LEAST_PART: Seconds = 0.8;
 const LEAST_STROKE: Seconds = 0.5;
 /** What is said between two counts begins no sooner after the first of them. */
 const AFTER_COUNT: Seconds = 0.15;
-/** Telling a group what it does instead takes so much longer. */
-export const LANE_OPENING: Seconds = 1.8;
 /** A part takes this share of the whole repetition. */
 const PART_SHARE = 0.6;
 /** The last third of a build-up goes at this share of the time. */
 const FAST_SHARE = 0.75;
+/**
+ * Time of a repetition by its speed, against the usual one: a count gives 1.3 of what the move needs (engine: speed of the
+ * count), slow practice goes at a share of the tempo (engine: ladder).
+ */
+const SPEED_SHARES: Readonly<Record<CountSpeed, number>> = {
+  slow: 1 / SLOW_SHARE,
+  usual: 1,
+  full: 1 / COUNT_SLACK,
+};
 /** Tempo at which a line is repeated on the count. */
 export const LINE_BPM = 80;
 /** When the line cannot be read: something that a clock can go by. */
@@ -33,6 +40,8 @@ export type CountStep =
       readonly until: Seconds;
       readonly set: number;
       readonly side: SideInTurn;
+      /** Speed of the set where it is another than before. */
+      readonly speed: CountSpeed | null;
     }
   | {
       readonly at: Seconds;
@@ -73,13 +82,22 @@ export function countSteps(block: CountBlock, book: MoveBook, factor: number): C
       clock += block.rest;
     }
     for (const side of sidesInTurn(block.sides)) {
-      steps.push({ at: clock, until: clock + 2, kind: 'open', set, side });
+      const before = set === 0 ? 'usual' : speedOf(block, set - 1);
+      const isNew = side !== 'other' && speedOf(block, set) !== before;
+      steps.push({
+        at: clock,
+        until: clock + 2,
+        kind: 'open',
+        set,
+        side,
+        speed: isNew ? speedOf(block, set) : null,
+      });
       clock += OPENING + (set === 0 && side !== 'other' ? ownLines(block).length * LANE_OPENING : 0);
       for (let rep = 0; rep < most; rep++) {
         const began = clock;
         const level = levelOf(block, rep, set);
         const isLast = rep === most - 1;
-        const counted = partsOf(block, book, factor, rep, most);
+        const counted = partsOf(block, book, factor, { set, rep, most });
         for (const [part, { seconds, shown }] of counted.entries()) {
           const isWhole = counted.length === 1;
           const n = isWhole ? (block.direction === 'up' ? rep + 1 : most - rep) : part + 1;
@@ -105,6 +123,11 @@ export function countSteps(block: CountBlock, book: MoveBook, factor: number): C
   return { steps, seconds: clock };
 }
 
+/** Speed of a set. */
+function speedOf({ speeds = [] }: CountBlock, set: number): CountSpeed {
+  return speeds[Math.min(set, speeds.length - 1)] ?? 'usual';
+}
+
 function levelOf(block: CountBlock, rep: number, set: number): Level | null {
   if (block.levels === 'in-turn') return LEVELS[rep % LEVELS.length]!;
   return block.levels === 'rising' ? LEVELS[Math.max(0, LEVELS.length - 1 - set)]! : null;
@@ -121,10 +144,9 @@ function partsOf(
   block: CountBlock,
   book: MoveBook,
   factor: number,
-  rep: number,
-  most: number,
+  { set, rep, most }: { readonly set: number; readonly rep: number; readonly most: number },
 ): readonly CountedPart[] {
-  const whole = slowestRep(block, book, factor);
+  const whole = Math.max(LEAST_STROKE, slowestRep(block, book, factor) * SPEED_SHARES[speedOf(block, set)]);
   const third = Math.floor((rep * 3) / Math.max(1, most));
   const method = block.method === 'build-up' ? (['parts', 'whole', 'fast'] as const)[third]! : block.method;
   if (method === 'whole') return [{ seconds: whole, shown: null }];

@@ -1,15 +1,22 @@
 import { walkStance } from '../../../body/index.ts';
 import { parseLine } from '../../../line/index.ts';
-import type { MoveBook } from '../../../moves/index.ts';
+import { otherLead, type MoveBook } from '../../../moves/index.ts';
 import { beatSeconds, toNumber } from '../../../units/index.ts';
 import type { Cue } from '../../cue.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { TIME_PHRASES, groupDoneForms, shoutPhrase } from '../../../calls/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
-import { BEFORE_BLOCK_ENDS, COUNT_PACE, OPENING, tellWordsEnd, wordOfCount } from '../counting.ts';
-import type { CountBlock } from './countBlock.ts';
+import { BEFORE_BLOCK_ENDS, LANE_OPENING, OPENING, tellCut, tellWordsEnd, wordOfCount } from '../counting.ts';
+import type { CountBlock, CountSpeed } from './countBlock.ts';
 import { saidBeats, sayInLine } from '../saidInLine.ts';
-import { LANE_OPENING, LINE_BPM, countSteps, ownLines, type CountStep } from './countSteps.ts';
+import { LINE_BPM, countSteps, ownLines, type CountStep } from './countSteps.ts';
+
+/** How the speed of a set is said. */
+const SPEED_WORDS: Readonly<Record<CountSpeed, string>> = {
+  slow: 'slow',
+  usual: 'usual speed',
+  full: 'full speed',
+};
 
 /** What is said at a step; empty when nothing is. Forms longest first. */
 export function countForms(step: CountStep, block: CountBlock, count: CountWords): string[] {
@@ -17,9 +24,15 @@ export function countForms(step: CountStep, block: CountBlock, count: CountWords
     case 'open': {
       const side = step.side === null ? '' : step.side === 'first' ? ', first side' : ', other side';
       const stance = block.from === 'standing' ? '' : `, ${block.from}`;
+      const change = block.sides === 'in-turn' && step.set === 0 ? ', change sides each time' : '';
+      const speed = step.speed === null ? '' : `, ${SPEED_WORDS[step.speed]}`;
+      const title = block.title.toLowerCase();
       return [
-        `${block.title.toLowerCase()}${stance}${side}`,
-        step.side === 'other' ? 'other side' : block.title.toLowerCase(),
+        ...new Set([
+          `${title}${stance}${side}${change}${speed}`,
+          // A new speed is heard whatever else there is no time for.
+          step.side === 'other' ? 'other side' : step.speed === null ? title : SPEED_WORDS[step.speed],
+        ]),
       ];
     }
     case 'count': {
@@ -41,15 +54,21 @@ export function countForms(step: CountStep, block: CountBlock, count: CountWords
 export function layOutCount(
   block: CountBlock,
   { from, to }: BlockTime,
-  { book, count, layout }: LayOutContext,
+  { book, count, factor, lead, standing, layout }: LayOutContext,
 ): void {
-  const { steps } = countSteps(block, book, COUNT_PACE);
+  const { steps } = countSteps(block, book, factor);
   const counts = steps.map((step) => (step.kind === 'count' ? step.n : 0));
   tellWordsEnd(layout, block.id, from, count, Math.max(0, ...counts));
   const said = saidBeats(block.line, book);
+  // Sides end on the other one.
+  standing.lead = block.sides === 'both' ? otherLead(lead) : lead;
   for (const step of steps) {
     const at = from + step.at;
-    if (at >= to - BEFORE_BLOCK_ENDS) break;
+    if (at >= to - BEFORE_BLOCK_ENDS) {
+      const before = steps.slice(0, steps.indexOf(step));
+      tellCut(layout, block.id, to, countsOf(before), countsOf(steps));
+      break;
+    }
     const forms = countForms(step, block, count);
     if (step.kind === 'count') {
       const text = String(step.n);
@@ -91,6 +110,8 @@ export function layOutCount(
     });
   }
 }
+
+const countsOf = (steps: readonly CountStep[]): number => steps.filter(({ kind }) => kind === 'count').length;
 
 /** What tells a group what it does instead: its name, and its move or strokes. */
 export function laneOpenForms({ group, line }: { group: string; line: string }, book: MoveBook): string[] {

@@ -1,8 +1,9 @@
 import { pick, type Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { leadStretches, type SteadyLeadPlan } from '../../leadStretches.ts';
-import { switchForms } from '../../../calls/index.ts';
+import { callLead } from '../../callLead.ts';
 import type { BlockBase, Waits } from '../blockBase.ts';
+import { AFTER_BELL } from '../counting.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 
 /** Shadowboxing: move freely, with a spoken prompt at random instants. */
@@ -33,15 +34,10 @@ export const freeKind: BlockKind<FreeBlock> = {
 };
 
 /** Prompts at random waits, never the same one twice in a row, none in the last count. */
-function layOutFree(block: FreeBlock, time: BlockTime, { lead, random, layout }: LayOutContext): void {
-  for (const stretch of leadStretches(block.leadPlan, lead, time).slice(1)) {
-    layout.calls.push({
-      forms: switchForms(stretch.lead),
-      priority: 'stance',
-      place: { kind: 'start', at: stretch.from + 0.05, latest: stretch.from + 1.5 },
-      cue: { kind: 'stance', block: block.id, lead: stretch.lead },
-    });
-  }
+function layOutFree(block: FreeBlock, time: BlockTime, context: LayOutContext): void {
+  const { lead, random, layout } = context;
+  for (const [i, stretch] of leadStretches(block.leadPlan, lead, time).entries())
+    callLead(stretch.lead, stretch.from + (i === 0 ? AFTER_BELL : 0.05), block.id, context);
   if (block.prompts.length === 0) return;
   const wait = (): Seconds => block.every.min + random() * (block.every.max - block.every.min);
   let last = '';

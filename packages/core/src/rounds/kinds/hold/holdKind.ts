@@ -3,7 +3,7 @@ import { toldNumber, type Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { otherSideForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
-import { OPENING, sayAbout, sidesInTurn, type SideInTurn } from '../counting.ts';
+import { OPENING, sayAbout, tellCut, sidesInTurn, type SideInTurn } from '../counting.ts';
 import type { HoldBlock } from './holdBlock.ts';
 
 /** The end of a hold is counted down from here. */
@@ -50,9 +50,12 @@ function holdStarts({
 
 /** A stretch or stance: named, held, its last five seconds counted. */
 function layOutHold(block: HoldBlock, { from, to }: BlockTime, { layout }: LayOutContext): void {
-  for (const { at, side } of holdStarts(block)) {
+  for (const [held, { at, side }] of holdStarts(block).entries()) {
     const start = from + at;
-    if (start >= to) break;
+    if (start >= to) {
+      tellCut(layout, block.id, to, held, holdStarts(block).length);
+      break;
+    }
     sayAbout(layout, block.id, {
       forms: holdForms(block, side),
       at: start - OPENING + 0.2,

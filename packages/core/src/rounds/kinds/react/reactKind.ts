@@ -3,6 +3,8 @@ import { parseLine } from '../../../line/index.ts';
 import { STARTER_LINES, type Lead, type MoveBook } from '../../../moves/index.ts';
 import { beatSeconds, pick, toNumber, type Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
+import { callLead } from '../../callLead.ts';
+import { AFTER_BELL } from '../counting.ts';
 import type { BlockBase, Waits } from '../blockBase.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { saidIn, sayInLine } from '../saidInLine.ts';
@@ -97,11 +99,9 @@ function answered({ call, line }: Reaction, book: MoveBook, lead: Lead): Answere
 }
 
 /** A call, or the holder's own sign, after regular and then random waits; the wait counts from the end of the answer. */
-function layOutReact(
-  block: ReactBlock,
-  time: BlockTime,
-  { book, lead, random, layout }: LayOutContext,
-): void {
+function layOutReact(block: ReactBlock, time: BlockTime, context: LayOutContext): void {
+  const { book, lead, random, layout } = context;
+  callLead(lead, time.from + AFTER_BELL, block.id, context);
   const reactions = reactionsOf(block).map((reaction) => answered(reaction, book, lead));
   const { min, max } = block.every;
   const wait = (at: Seconds): Seconds =>

@@ -11,6 +11,8 @@ import { TimeField } from './TimeField.tsx';
 
 interface BlockRowProps {
   readonly block: AnyBlockDto;
+  /** About how often its lines are gone through from each lead; nothing while that is not known. */
+  readonly times: Readonly<Record<'left' | 'right', number>> | undefined;
   readonly isOpen: boolean;
   readonly error: string | undefined;
   onOpen(): void;
@@ -24,7 +26,7 @@ interface BlockRowProps {
 
 /** A block in its round: what it is, how long, and where it stands. */
 export function BlockRow(props: BlockRowProps) {
-  const { block, isOpen, error, onOpen, onSeconds, onUp, onDown, onCopy, onKeep, onRemove } = props;
+  const { block, times, isOpen, error, onOpen, onSeconds, onUp, onDown, onCopy, onKeep, onRemove } = props;
   const book = useBook();
   const comboName = useComboNames();
   const byId = useCombosById();
@@ -43,6 +45,11 @@ export function BlockRow(props: BlockRowProps) {
           <span className="min-w-0 truncate text-sm text-quiet">{tellBlock(block, comboName)}</span>
           {line !== null && <SmallStrip line={line} beatsPerBar={4} room={84} />}
         </span>
+        {times && (
+          <span className="text-sm text-quiet">
+            {times.left} times through from the left lead, {times.right} from the right
+          </span>
+        )}
       </button>
       {isCounted(block) ? (
         <span className="tabular pt-2.5 text-right font-heading text-lg font-bold">

@@ -1,10 +1,13 @@
 import { X } from 'lucide-react';
 import type { ClassGroupDto } from '@eurhythm/contract';
-import { useGym } from '../../../../server/gymData.ts';
+import { useFighters, useGym } from '../../../../server/gymData.ts';
 import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
 import { Button } from '../../../../ui/Button.tsx';
 import { IconButton } from '../../../../ui/IconButton.tsx';
 import { TextField, TickField } from '../../../../ui/Field.tsx';
+
+/** As many as a class is split into. */
+const MOST_GROUPS = 6;
 
 interface ClassGroupsProps {
   readonly groups: readonly ClassGroupDto[];
@@ -15,7 +18,18 @@ interface ClassGroupsProps {
 /** The groups that a class is split into, and the grades in each. A group can have combos and counts of its own. */
 export function ClassGroups({ groups, errors, onChange }: ClassGroupsProps) {
   const gym = useGym();
-  const free = gym.grades.filter((grade) => !groups.some((group) => group.gradeIds.includes(grade.id)));
+  const fighters = useFighters();
+  const isExpected = (gradeId: string): boolean =>
+    fighters.some((fighter) => fighter.fit && fighter.gradeId === gradeId);
+  const left = gym.grades.filter((grade) => !groups.some((group) => group.gradeIds.includes(grade.id)));
+  // Grades that somebody comes from go first.
+  const expected = left.filter((grade) => isExpected(grade.id));
+  const free = [...expected, ...left.filter((grade) => !isExpected(grade.id))];
+  const addExpected = (): void =>
+    onChange([
+      ...groups,
+      ...expected.slice(0, MOST_GROUPS - groups.length).map(({ id, name }) => ({ name, gradeIds: [id] })),
+    ]);
   const add = (): void =>
     onChange([
       ...groups,
@@ -72,10 +86,17 @@ export function ClassGroups({ groups, errors, onChange }: ClassGroupsProps) {
           </li>
         ))}
       </ul>
-      {groups.length < 6 && (
-        <Button weight="bare" className="px-0!" onClick={add}>
-          Add a group
-        </Button>
+      {groups.length < MOST_GROUPS && (
+        <span className="flex gap-4">
+          <Button weight="bare" className="px-0!" onClick={add}>
+            Add a group
+          </Button>
+          {expected.length > 1 && (
+            <Button weight="bare" className="px-0!" onClick={addExpected}>
+              One for each grade that comes: {expected.map(({ name }) => name).join(', ')}
+            </Button>
+          )}
+        </span>
       )}
     </details>
   );

@@ -10,11 +10,12 @@ import { BlockRow } from '../blocks/BlockRow.tsx';
 import { BlockSettings } from '../blocks/BlockSettings.tsx';
 import { newBlock, pageOf } from '../../kinds/kinds.ts';
 import { blockPlace, placeToAdd, withBlock } from '../arrange.ts';
-import { firstComboOf } from '../../useComboNames.ts';
+import { firstComboOf, useCombosById } from '../../useComboNames.ts';
 import { SortableList, SortableRow } from '../Sortable.tsx';
 import { FromGradeList } from './FromGradeList.tsx';
 import { KIND_CHOICES } from '../../choices.ts';
 import { freeBlockId } from '../newRound.ts';
+import { usePlanned } from '../../plan/usePlanned.ts';
 import { RoundCheck } from './RoundCheck.tsx';
 import { TimeCalls } from './TimeCalls.tsx';
 
@@ -46,12 +47,15 @@ export const RoundEditor = memo(function RoundEditor({
 }: RoundEditorProps) {
   const book = useBook();
   const combos = useCombos();
+  const byId = useCombosById();
   const { grades, school } = useGym();
   const [openId, setOpenId] = useState(round.blocks.find((block) => block.kind !== 'rest')?.id ?? null);
+  const planned = usePlanned();
   const { blocks } = round;
   const openAt = blocks.findIndex((block) => block.id === openId);
   const setBlocks = (next: AnyBlockDto[]): void => onChange({ ...round, blocks: next });
-  const exact = (block: AnyBlockDto): AnyBlockDto => withRightLength(block, book, PACE_FACTORS[school.pace]);
+  const exact = (block: AnyBlockDto): AnyBlockDto =>
+    withRightLength(block, book, PACE_FACTORS[school.pace], byId);
   const changeBlock = (at: number, block: AnyBlockDto): void => setBlocks(blocks.with(at, exact(block)));
   const add = (block: AnyBlockDto, at = placeToAdd(round)): void => {
     const own = { ...block, id: freeBlockId(round) };
@@ -92,6 +96,7 @@ export const RoundEditor = memo(function RoundEditor({
             >
               <BlockRow
                 block={block}
+                times={planned.times[`${round.id}/${block.id}`]}
                 isOpen={block.id === openId}
                 error={errors.of(`${path}.blocks.${i}.seconds`)}
                 onOpen={() => setOpenId(block.id)}

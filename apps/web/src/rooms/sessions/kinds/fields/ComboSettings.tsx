@@ -1,15 +1,17 @@
 import type { ComboBlockDto } from '@eurhythm/contract';
 import { ChoiceField } from '../../../../ui/Field.tsx';
-import { NumberField } from '../../../../ui/TypedField.tsx';
+import { MaybeNumberField, NumberField } from '../../../../ui/TypedField.tsx';
 import { ComboPicker } from '../../builder/rounds/ComboPicker.tsx';
-import { CALL_CHOICES, PLAN_CHOICES, WORD_CHOICES } from '../../choices.ts';
+import { CALL_CHOICES, GOES_BY_CHOICES, PLAN_CHOICES, WORD_CHOICES } from '../../choices.ts';
+import { EachGradesNumber } from './EachGradesNumber.tsx';
 import { LeadPlan } from './LeadPlan.tsx';
 import type { SettingsProps } from './settings.ts';
+import { TempoWordButtons } from './TempoWordButtons.tsx';
 import { TempoFields } from './TempoFields.tsx';
 
 /** Settings of combos on a beat. */
 export function ComboSettings({ block, path, errors, groups, onChange }: SettingsProps<ComboBlockDto>) {
-  const lanes = block.lanes ?? [];
+  const { times = null, lanes = [] } = block;
   const shown = [...groups, ...lanes.map((lane) => lane.group).filter((group) => !groups.includes(group))];
   const idsOf = (group: string): string[] =>
     lanes.find((lane) => lane.group === group)?.combos.flatMap((ref) => ref.comboId ?? []) ?? [];
@@ -34,13 +36,42 @@ export function ComboSettings({ block, path, errors, groups, onChange }: Setting
           error={errors.of(`${path}.bpm`)}
           onChange={(bpm) => onChange({ ...block, bpm })}
         />
-        <NumberField
-          label="Times each combo"
+        <TempoWordButtons block={block} onTempo={(bpm) => onChange({ ...block, bpm })} />
+        <ChoiceField
+          label="Goes by"
+          className="col-span-2"
+          value={times === null ? 'clock' : 'times'}
+          choices={GOES_BY_CHOICES}
+          onChange={(by) => onChange({ ...block, times: by === 'times' ? 10 : null })}
+        />
+        {times !== null && (
+          <NumberField
+            label="Times from each lead"
+            className="col-span-2"
+            inputMode="numeric"
+            value={times}
+            error={errors.of(`${path}.times`)}
+            onChange={(times) => onChange({ ...block, times })}
+          />
+        )}
+        {times === null && (
+          <NumberField
+            label="Times each combo"
+            className="col-span-2"
+            inputMode="numeric"
+            value={block.cyclesEach}
+            error={errors.of(`${path}.cyclesEach`)}
+            onChange={(cyclesEach) => onChange({ ...block, cyclesEach })}
+          />
+        )}
+        <MaybeNumberField
+          label="Steps back after"
+          hint="times through; empty: as written"
           className="col-span-2"
           inputMode="numeric"
-          value={block.cyclesEach}
-          error={errors.of(`${path}.cyclesEach`)}
-          onChange={(cyclesEach) => onChange({ ...block, cyclesEach })}
+          value={block.wayBack ?? null}
+          error={errors.of(`${path}.wayBack`)}
+          onChange={(wayBack) => onChange({ ...block, wayBack })}
         />
         <ChoiceField
           label="Called by"
@@ -64,6 +95,18 @@ export function ComboSettings({ block, path, errors, groups, onChange }: Setting
         error={errors.of(`${path}.combos`) ?? errors.under(`${path}.combos`)[0]?.message}
         onChange={(ids) => onChange({ ...block, combos: ids.map((comboId) => ({ comboId })) })}
       />
+      {groups.length > 0 && (
+        <div className="pt-3">
+          <EachGradesNumber
+            onFill={(rows) =>
+              onChange({
+                ...block,
+                lanes: rows.map(({ group, combo }) => ({ group, combos: [{ comboId: combo.id }] })),
+              })
+            }
+          />
+        </div>
+      )}
       {shown.map((group) => (
         <ComboPicker
           key={group}

@@ -1,9 +1,9 @@
-import type { AnyBlockDto, OwnGroupRepsDto } from '@eurhythm/contract';
+import type { AnyBlockDto } from '@eurhythm/contract';
 import { ChoiceField, LongTextField, TextField, TickField } from '../../../../ui/Field.tsx';
 import { MaybeNumberField, NumberField, WordsField } from '../../../../ui/TypedField.tsx';
 import type { BlockField } from '../blockPage.ts';
 import type { SettingsProps } from './settings.ts';
-import { shownNumber } from '../../../../ui/numbers.ts';
+import { GroupTable, type GroupRow } from './GroupTable.tsx';
 
 type FieldsFormProps = Omit<SettingsProps<AnyBlockDto>, 'groups'> & {
   readonly fields: readonly BlockField[];
@@ -86,22 +86,28 @@ export function FieldsForm({ block, fields, path, errors, onChange }: FieldsForm
                 onChange={(checked) => write(field.name, checked)}
               />
             );
-          case 'groups':
+          case 'words':
             return (
               <WordsField
                 key={field.name}
                 label={field.label}
-                className="col-span-6"
-                words={(value as OwnGroupRepsDto[]).map(({ group, reps, line }) =>
-                  `${group} ${shownNumber(reps)} ${line ?? ''}`.trimEnd(),
-                )}
+                hint={field.hint}
+                className="col-span-3"
+                words={(value ?? []) as string[]}
                 error={error}
-                onChange={(words) =>
-                  write(
-                    field.name,
-                    words.map((word) => groupOf(word, field.withLine === true)),
-                  )
-                }
+                onChange={(words) => write(field.name, words)}
+              />
+            );
+          case 'groups':
+            return (
+              <GroupTable
+                key={field.name}
+                rows={(value ?? []) as GroupRow[]}
+                what={field.what}
+                reps={field.counted === true ? usualReps(values.reps) : null}
+                path={`${path}.${field.name}`}
+                errors={errors}
+                onChange={(rows) => write(field.name, rows)}
               />
             );
           default:
@@ -112,9 +118,5 @@ export function FieldsForm({ block, fields, path, errors, onChange }: FieldsForm
   );
 }
 
-/** "Minnows 15 f:push": a group, how many, and what it does instead; without a number the field says what is missing. */
-function groupOf(text: string, withLine: boolean): OwnGroupRepsDto {
-  const form = withLine ? /^(.*?)(?:\s+(\d+)(?:\s+(.+))?)?$/ : /^(.*?)(?:\s+(\d+))?$/;
-  const [, group = text, reps, line] = form.exec(text) ?? [];
-  return { group, reps: reps === undefined ? NaN : Number(reps), ...(line === undefined ? {} : { line }) };
-}
+/** What a new group begins with: as many as everybody does. */
+const usualReps = (reps: unknown): number => (typeof reps === 'number' ? reps : 10);
