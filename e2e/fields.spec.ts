@@ -44,8 +44,10 @@ test('a block with nonsense in its fields is told, drawn as empty, and mended', 
   }
   await status(page, /^saved$/);
   await choose(page.getByLabel('Add a block'), 'On the count: a move or line, so many on each side');
-  for (const nonsense of ['Minnows', 'Minnows 999999999', '']) {
-    await page.getByLabel('Groups, such as Minnows 15, Ebb 25').fill(nonsense);
+  await page.getByRole('button', { name: 'A group', exact: true }).click();
+  await page.getByLabel('Group 1', { exact: true }).fill('Minnows');
+  for (const nonsense of ['many', '999999999', '', '10']) {
+    await page.getByLabel('Times of group 1').fill(nonsense);
     await expect(blocks).toBeVisible();
     await expect(page.getByText('NaN')).toHaveCount(0);
   }

@@ -13,6 +13,18 @@ async function heardIn(page: Page): Promise<string[]> {
   const vtt = await (await page.request.get(`/api/sessions/${idOf(page)}/calls.vtt`)).text();
   return vtt.split('\n').filter((line) => line !== '' && !/-->|^WEBVTT|^\d+$/.test(line));
 }
+/** A round as it is played, with its times through and what could not be done as written. */
+async function compiled(
+  page: Page,
+  blocks: unknown,
+): Promise<{
+  cycles: { lead: string }[];
+  findings: { rule: string; message: string }[];
+}> {
+  const answer = await page.request.post('/api/rounds/compile', { data: { blocks, lead: 'left', seed: 1 } });
+  expect(answer.ok()).toBe(true);
+  return answer.json();
+}
 async function write(page: Page, line: string): Promise<void> {
   await open(page, '/combos/new');
   await expect(page.getByRole('heading', { name: 'A new combo' })).toBeVisible();
@@ -55,7 +67,10 @@ test('each group does its own on one count, is told so once, and hears when it i
   await choose(page.getByLabel('Add another round'), 'Technique');
   await page.getByLabel('Times', { exact: true }).fill('12');
   await page.getByLabel('Sets').fill('1');
-  await page.getByLabel(/^Groups, such as/).fill('Minnows 6 f:push');
+  await page.getByRole('button', { name: 'A group', exact: true }).click();
+  await page.getByLabel('Group 1', { exact: true }).fill('Minnows');
+  await page.getByLabel('What group 1 does').fill('f:push');
+  await page.getByLabel('Times of group 1').fill('6');
   await expect(page.getByText('Minnows 6 f:push').first()).toBeVisible();
   await saved(page);
   const heard = await heardIn(page);
@@ -64,7 +79,7 @@ test('each group does its own on one count, is told so once, and hears when it i
   const done = heard.indexOf('minnows done');
   expect([heard[done - 1], heard[done + 1]]).toEqual(['six', 'seven']);
   expect(heard.filter((text) => text.startsWith('twelve'))).toHaveLength(2);
-  await page.getByLabel(/^Groups, such as/).fill('Minnows 6 psh');
+  await page.getByLabel('What group 1 does').fill('psh');
   await expect(page.getByText(/The move book has no/).first()).toBeVisible();
 });
 
@@ -82,6 +97,7 @@ test('calls of a reaction have answers of their own, and the limits of children 
   await page.locator('summary').filter({ hasText: 'Everybody is one group' }).click();
   await page.getByRole('button', { name: 'Add a group' }).click();
   await expect(page.getByText('On one clock: Minnows')).toBeVisible();
+  await page.getByRole('tab', { name: /^Check/ }).click();
   const warnings = page.getByRole('list', { name: 'Warnings' });
   await expect(warnings).toContainText('Minnows in “Reactions”: knee: no knees for their band.');
   await saved(page);
@@ -93,4 +109,77 @@ test('calls of a reaction have answers of their own, and the limits of children 
 test('a session that is not there says so', async ({ page }) => {
   await open(page, '/sessions/no-such-session');
   await expect(page.getByText('This session does not exist.')).toBeVisible();
+});
+
+test('combos go by repetitions, and the page says how often from each lead', async ({ page }) => {
+  await open(page, '/sessions/new');
+  await page.getByLabel('Title').first().fill('Ten from each lead');
+  await choose(page.getByLabel('Goes by'), 'Repetitions');
+  await page.getByLabel('Times from each lead').fill('6');
+  const told = page.getByText('6 times through from the left lead, 6 from the right');
+  await expect(told).toBeVisible();
+  await page.getByRole('button', { name: /^Slow: \d+$/ }).click();
+  await expect(told).toBeVisible();
+  await saved(page);
+  const { rounds } = await (await page.request.get(`/api/sessions/${idOf(page)}`)).json();
+  const { cycles, findings } = await compiled(page, rounds[0].blocks);
+  expect(cycles.map(({ lead }) => lead)).toEqual([
+    ...Array.from({ length: 6 }, () => 'left'),
+    ...Array.from({ length: 6 }, () => 'right'),
+  ]);
+  expect(findings.filter(({ rule }) => rule === 'count-cut')).toEqual([]);
+});
+
+test('each grade’s own number fills every group in one choice', async ({ page }) => {
+  await open(page, '/sessions/new');
+  await page.getByLabel('Title').first().fill('Number one of each grade');
+  await page.locator('summary').filter({ hasText: 'Everybody is one group' }).click();
+  await page.getByRole('button', { name: /^One for each grade that comes/ }).click();
+  await choose(page.getByLabel('Each grade’s own'), 'number 1');
+  for (const grade of ['Minnows', 'Ebb']) {
+    await expect(page.getByText(`${grade} do instead`)).toBeVisible();
+    await expect(page.getByRole('list', { name: `Lane of ${grade}` })).toBeVisible();
+  }
+});
+
+test('a new combo starts empty; what was begun before is kept and can be taken up', async ({ page }) => {
+  await open(page, '/combos/new');
+  await page.getByLabel('Beat line').fill('1 2 2 1');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Write a combo' }).click();
+  await expect(page.getByLabel('Beat line')).toHaveText(/for two beats/);
+  await page.getByRole('button', { name: 'Take it up' }).click();
+  await expect(page.getByLabel('Beat line')).toHaveText('1 2 2 1');
+});
+
+test('a session that nobody changed is not kept', async ({ page }) => {
+  const titles = async (): Promise<number> =>
+    (await (await page.request.get('/api/sessions')).json()).items?.length ?? 0;
+  const before = await titles();
+  await open(page, '/sessions/new');
+  await expect(page.getByRole('list', { name: 'Blocks' })).toBeVisible();
+  await page.waitForTimeout(2000);
+  await page.getByRole('link', { name: 'Today' }).click();
+  expect(await titles()).toBe(before);
+});
+
+test('a start that is pressed while the Floor still loads is kept, told, and done', async ({ page }) => {
+  await page.request.put('/api/gym/notice', { data: { accepted: true } });
+  const id = `early-${Date.now()}`;
+  const { items } = await (await page.request.get('/api/fighters')).json();
+  await page.request.put(`/api/runs/${id}`, {
+    data: { sessionId: 'first-steps', fighterIds: [items[0].id], startedAt: new Date().toISOString() },
+  });
+  let letGo = (): void => {};
+  const gate = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route('**/api/runs/*/plan', async (route) => {
+    await gate;
+    await route.continue();
+  });
+  await page.goto(`/floor/${id}`);
+  await expect(page.getByText('Fetching the session')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Starts when the voice is there.')).toBeVisible();
+  letGo();
+  await expect(page.getByRole('button', { name: 'Space hold' })).toBeVisible({ timeout: 60_000 });
 });

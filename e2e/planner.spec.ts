@@ -18,12 +18,20 @@ test('a technique block is counted for two groups, and the session is fitted to 
   await expect(blocks.getByRole('listitem')).toHaveCount(3);
   await page.getByLabel('Seconds each').fill('2');
   await page.getByLabel('Sets').fill('1');
-  await page.getByLabel(/^Groups, such as/).fill('Minnows 10, Ebb 20');
+  for (const [i, [group, times]] of [
+    ['Minnows', '10'],
+    ['Ebb', '20'],
+  ].entries()) {
+    await page.getByRole('button', { name: 'A group', exact: true }).click();
+    await page.getByLabel(`Group ${i + 1}`, { exact: true }).fill(group!);
+    await page.getByLabel(`Times of group ${i + 1}`).fill(times!);
+  }
   await expect(blocks.getByText('1:26')).toBeVisible(); // two sides of three seconds and twenty times two
   await page.getByLabel('Move or line').fill('rund');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText(/Did you mean round|rund/).first()).toBeVisible();
   await page.getByLabel('Move or line').fill('r:round');
+  await page.getByRole('tab', { name: 'Fit' }).click();
   await page.getByLabel('Minutes of the class').fill('5');
   const proposed = page.getByRole('list', { name: 'Proposed changes' });
   await expect(proposed.getByRole('listitem')).not.toHaveCount(0);
@@ -94,6 +102,9 @@ test('the class of an hour is built by keyboard alone', async ({ page }) => {
   }
   await expect(page.getByText('On one clock: Minnows, Herons, Ebb')).toBeVisible();
   // A warm-up from the library, moved to the front by its grip.
+  await tabTo(page.getByRole('tab', { name: 'Round' }));
+  await press('ArrowRight');
+  await press('ArrowRight');
   await to(/^Squats, kicks and held stretches/);
   await press('Enter');
   await to('Put at the end');
@@ -124,6 +135,8 @@ test('the class of an hour is built by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('list', { name: 'Held 12 times' })).toBeVisible();
   await expect(page.getByRole('list', { name: 'Lane of Minnows' })).toContainText('1');
   // Fitted to the hour, and kept.
+  await tabTo(page.getByRole('tab', { name: 'Round' }));
+  for (let i = 0; i < 3; i++) await press('ArrowRight');
   await to('Minutes of the class', 'textbox');
   await keyboard.type('60');
   await to(/^Take all/);
@@ -155,6 +168,7 @@ test('blocks are dragged from round to round, and a round is kept in the library
   await expect(blocks).toHaveCount(3);
   await page.getByRole('button', { name: 'Keep in the library' }).click();
   await expect(page.getByText('“Pads” is in the library.')).toBeVisible();
+  await page.getByRole('tab', { name: 'Library' }).click();
   const own = page.getByRole('list', { name: 'Library' }).getByRole('button', { name: /^Pads own/ });
   await own.click();
   await page.getByRole('button', { name: 'Take Pads out of the library' }).click();
@@ -179,7 +193,9 @@ test('a session is drafted, looked through for what is missing, and heard from t
   await page.getByRole('group', { name: 'Told of the time' }).getByLabel('thirty seconds').check();
   await expect(page.getByText(/^Told of the time:.*thirty seconds/)).toBeVisible();
   await choose(page.getByLabel('Phase'), 'Pads');
+  await page.getByRole('button', { name: /to look at before the class/ }).click();
   await expect(page.getByRole('list', { name: 'Warnings' })).not.toBeEmpty();
+  await page.getByRole('tab', { name: 'Totals' }).click();
   await expect(page.getByRole('img', { name: /^Strikes: left hand \d+/ })).toBeVisible();
   await page.getByLabel('Place in the session').focus();
   for (let i = 0; i < 3; i++) await page.keyboard.press('PageUp');

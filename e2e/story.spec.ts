@@ -83,7 +83,9 @@ test('a session of two rounds is built, and bad times are refused at their field
   await editor.getByLabel('Work', { exact: true }).fill('0:30');
   await editor.getByLabel('Rest', { exact: true }).fill('0:08');
   await editor.getByLabel('Beats a minute').fill('100');
+  await page.getByRole('tab', { name: /^Check/ }).click();
   await expect(page.getByText(/times through, \d+ strokes due/)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('tab', { name: 'Round' }).click();
   await page.getByRole('button', { name: 'Add shadow' }).click();
   await editor.getByLabel('Work', { exact: true }).fill('12');
   await editor.getByLabel('Rest', { exact: true }).fill('5');

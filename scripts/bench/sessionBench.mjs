@@ -67,7 +67,7 @@ const session = {
 const kept = await page.request.put(`${app.base}/api/sessions/sixty`, { data: session });
 if (!kept.ok()) throw new Error(await kept.text());
 await page.goto(`${app.base}/sessions/sixty`);
-await page.getByText(/times through/).waitFor({ timeout: 120_000 });
+await page.getByText(/times through/).first().waitFor({ timeout: 120_000 });
 await app.voiceIsReady();
 const work = page.getByLabel('Work', { exact: true }).first();
 await work.click();
@@ -77,7 +77,7 @@ await page.evaluate(() => {
   window.pressed = 0;
   window.addEventListener('keydown', (event) => (window.pressed = event.timeStamp), true);
   const look = new MutationObserver(() => (window.last = performance.now()));
-  for (const watched of ['section[aria-label=Timeline]', '#before-the-class', 'header h1 ~ *', 'main strong'])
+  for (const watched of ['section[aria-label=Timeline]', '[role=tablist]', 'header h1 ~ *', 'main strong'])
     for (const element of document.querySelectorAll(watched))
       look.observe(element, { subtree: true, childList: true, attributes: true, characterData: true });
   // What is typed is drawn at once; totals and warnings come from a thread of their own.

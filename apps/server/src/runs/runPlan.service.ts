@@ -34,6 +34,7 @@ export class RunPlanService {
       const own = planned.blocks.slice(taken, (taken += blocks.length));
       return { id, title, kind, blocks: own, ...(timeCalls ? { timeCalls } : {}) };
     });
-    return { runId, lead, word, count: planned.count, rounds: filled, book, clips: planned.clips };
+    const { count, factor, clips } = planned;
+    return { runId, lead, word, count, factor, rounds: filled, book, clips };
   }
 }

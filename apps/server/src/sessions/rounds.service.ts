@@ -40,12 +40,10 @@ export class RoundsService {
   ) {}
 
   async compile({ lead, seed, shifts = [], ...wanted }: CompileRoundDto): Promise<CompiledRoundView> {
-    const [book, { blocks, clips, count }, { school }] = await Promise.all([
+    const [book, { blocks, clips, count, factor }] = await Promise.all([
       this.moves.book(),
       this.plan(wanted),
-      this.gym.gym(),
     ]);
-    const factor = PACE_FACTORS[school.pace];
     const { word = '', timeCalls } = wanted;
     const plan = { blocks, lead, seed, shifts, count, word, factor, ...(timeCalls ? { timeCalls } : {}) };
     return { ...compileRound(plan, book, clipShelf(clips)), combos: combosOf(blocks) };
@@ -53,10 +51,15 @@ export class RoundsService {
 
   /** What anybody needs to compile these blocks: the combos in their places, the count, and every clip they may call. */
   async plan({ blocks, voice, word = '', timeCalls }: PlanBlocksDto): Promise<BlocksPlanView> {
-    const [book, { speaker, count }] = await Promise.all([this.moves.book(), this.speech(voice)]);
+    const [book, { speaker, count }, { school }] = await Promise.all([
+      this.moves.book(),
+      this.speech(voice),
+      this.gym.gym(),
+    ]);
     const filled = await this.fill(blocks, 'blocks');
     const texts = wantedTexts(filled, book, count, { word, ...(timeCalls ? { timeCalls } : {}) });
-    return { blocks: filled, count, clips: await this.voice.clips(texts, speaker) };
+    const factor = PACE_FACTORS[school.pace];
+    return { blocks: filled, count, factor, clips: await this.voice.clips(texts, speaker) };
   }
 
   /** Who speaks in this gym, and what is counted in. */

@@ -110,6 +110,20 @@ describe('RunDeck', () => {
     expect(desk.loaded).toEqual(['ready', 'ten']);
     expect(log).toEqual([]);
   });
+  it('keeps a start that is pressed while it loads, and takes it back with the next press', async () => {
+    const deck = deckOf();
+    const loading = deck.load();
+    deck.toggle();
+    expect(deck.state).toMatchObject({ phase: 'loading', startsSoon: true });
+    await loading;
+    expect(deck.state.phase).toBe('running');
+    expect(log).toMatchObject([{ kind: 'start', round: 0, position: 0 }]);
+    const other = deckOf();
+    other.toggle();
+    other.toggle();
+    await other.load();
+    expect(other.state.phase).toBe('ready');
+  });
   it('says why when it cannot be loaded', async () => {
     desk.isAway = true;
     const deck = deckOf();

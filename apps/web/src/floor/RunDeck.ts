@@ -25,6 +25,8 @@ export interface DeckState {
   /** Second at which a reloaded page found the run, until somebody presses a key. */
   readonly cameBackAt: number | null;
   readonly failure: string;
+  /** A start that was pressed while the voice still loads; it is kept until the voice is there. */
+  readonly startsSoon: boolean;
   /** It runs on to the end of the combo, and holds there. */
   readonly holdsSoon: boolean;
   /** Beats a minute more than planned, since somebody changed it while it ran. */
@@ -83,6 +85,7 @@ export class RunDeck<D extends Desk = Desk> {
     round: 0,
     cameBackAt: null,
     failure: '',
+    startsSoon: false,
     holdsSoon: false,
     tempoBy: 0,
   };
@@ -149,6 +152,7 @@ export class RunDeck<D extends Desk = Desk> {
     this.open(place.round);
     if (this.run.phase === 'ready') {
       this.set({ phase: 'ready' });
+      if (this.state.startsSoon) this.start();
       return;
     }
     this.set({ cameBackAt: place.position });
@@ -190,8 +194,10 @@ export class RunDeck<D extends Desk = Desk> {
   }
 
   toggle(): void {
-    if (this.state.phase === 'ready') this.start();
-    else if (this.state.phase === 'running') this.hold();
+    const { phase, startsSoon } = this.state;
+    if (phase === 'loading') this.set({ startsSoon: !startsSoon });
+    else if (phase === 'ready') this.start();
+    else if (phase === 'running') this.hold();
     else this.resume();
   }
 

@@ -1,4 +1,3 @@
-import { PACE_FACTORS } from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
 import { standInBlock, type TimeCall } from '@eurhythm/core/rounds';
 import type { RoundToPlay } from '@eurhythm/core/run';
@@ -25,19 +24,18 @@ export async function compileHere(round: RoundToHear): Promise<RoundToPlay> {
   const { owner, id, lead, word = '' } = round;
   const blocks = round.blocks.map((block) => (isRightBlock(block) ? block : standInBlock(block)));
   const timeCalls = round.timeCalls ?? undefined;
-  const [plan, book, { school }] = await Promise.all([
+  const [plan, book] = await Promise.all([
     send<BlocksPlanView>('POST', 'rounds/plan', {
       blocks,
       ...(timeCalls ? { timeCalls } : {}),
       ...(word === '' ? {} : { word }),
     }),
     queryClient.ensureQueryData(queries.moves()),
-    queryClient.ensureQueryData(queries.gym()),
   ]);
   return coreWork().compile(
     book,
     { id, blocks: plan.blocks, timeCalls },
-    { owner, lead, word, count: plan.count, clips: plan.clips, factor: PACE_FACTORS[school.pace] },
+    { owner, lead, word, count: plan.count, clips: plan.clips, factor: plan.factor },
     [],
   );
 }

@@ -13,8 +13,8 @@ import { WakeLock } from './wakeLock.ts';
 /** A deck for a run, with the sound of this page, the plan that the server gave once, and its log. */
 export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<AudioDesk> {
   const desk = new AudioDesk();
-  const { lead, word, count, clips, book } = plan;
-  const setting = { owner: run.id, lead, word, count, clips };
+  const { lead, word, count, clips, factor, book } = plan;
+  const setting = { owner: run.id, lead, word, count, clips, factor };
   const done = runState(run.events.flatMap((event) => readRunEvent(event) ?? []));
   return new RunDeck({
     desk,

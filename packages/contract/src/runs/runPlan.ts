@@ -3,7 +3,16 @@ import { COUNT_LANGUAGES } from '@eurhythm/core/calls';
 import { BlockDto } from '../blocks/index.ts';
 import { ClipView } from '../gym/voice.ts';
 import { BookView } from '../moves/numbers.ts';
-import { IsAmong, IsListed, IsShaped, IsText, IsTexts, LEADS, MayBeMissing } from '../rules/index.ts';
+import {
+  IsAmong,
+  IsAmount,
+  IsListed,
+  IsShaped,
+  IsText,
+  IsTexts,
+  LEADS,
+  MayBeMissing,
+} from '../rules/index.ts';
 
 /** What is counted in, with the gym's own words. */
 export class CountWordsView implements CountWords {
@@ -24,6 +33,10 @@ export class BlocksPlanView {
 
   @IsListed(() => ClipView)
   readonly clips!: readonly ClipView[];
+
+  /** Pace of the gym, as a factor on the times of the book. */
+  @IsAmount()
+  readonly factor!: number;
 }
 
 export class PlannedRoundView {
@@ -67,4 +80,8 @@ export class RunPlanView {
   /** Every clip that these rounds, and a burst between them, may call. */
   @IsListed(() => ClipView)
   readonly clips!: readonly ClipView[];
+
+  /** Pace of the gym, as a factor on the times of the book. */
+  @IsAmount()
+  readonly factor!: number;
 }

@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { Navigate, useParams } from 'react-router';
+import { Navigate, useLocation, useParams } from 'react-router';
 import type { ComboView } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
@@ -8,6 +8,8 @@ import { ButtonLink } from '../../ui/Button.tsx';
 import { Plain } from '../../ui/Panel.tsx';
 import { ComboList } from './list/ComboList.tsx';
 import { RhythmImport } from './line/RhythmImport.tsx';
+import { LeftCombo } from './list/LeftCombo.tsx';
+import { leaveNewCombo } from './list/leftCombo.ts';
 import { emptyCombo, saveable } from './list/newCombo.ts';
 import { Workbench } from './workbench/Workbench.tsx';
 import { useCombos, useGym } from '../../server/gymData.ts';
@@ -15,6 +17,7 @@ import { useCombos, useGym } from '../../server/gymData.ts';
 /** The gym's combos on the left, the workbench for one of them on the right. */
 export function CombosRoom() {
   const { id } = useParams();
+  const { key } = useLocation();
   const combos = useCombos();
   if (id === undefined && combos[0]) return <Navigate to={`/combos/${combos[0].id}`} replace />;
   const open = id === 'new' ? undefined : combos.find((combo) => combo.id === id);
@@ -22,10 +25,11 @@ export function CombosRoom() {
     <div className="flex flex-1 flex-col lg:flex-row">
       <aside className="border-rule lg:w-[19rem] lg:shrink-0 lg:border-r">
         <div className="px-5 pt-4">
-          <ButtonLink to="/combos/new" className="w-full">
+          <ButtonLink to="/combos/new" className="w-full" onClick={leaveNewCombo}>
             <Plus size={18} aria-hidden /> Write a combo
           </ButtonLink>
           <RhythmImport />
+          {id === 'new' && <LeftCombo key={key} />}
         </div>
         <ComboList />
       </aside>
@@ -34,7 +38,7 @@ export function CombosRoom() {
           <Plain>This combo is not in the book. Choose one on the left.</Plain>
         </div>
       ) : (
-        <OpenCombo key={open?.id ?? 'new'} combo={open} />
+        <OpenCombo key={open?.id ?? `new-${key}`} combo={open} />
       )}
     </div>
   );

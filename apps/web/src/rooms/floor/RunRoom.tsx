@@ -33,30 +33,41 @@ export function RunRoom() {
   });
   const { data: plan, error: noPlan } = useQuery({ ...queries.runPlan(runId), enabled: run !== undefined });
   const { data: fighters } = useQuery(queries.fighters());
+  // Whoever starts before there is anything to start with is heard all the same.
+  const [starts, setStarts] = useState(false);
+  const isThere = run !== undefined && plan !== undefined && fighters !== undefined;
+  useShortcut(' ', () => isThere || setStarts(!starts));
+  useShortcut('b', () => isThere || setStarts(!starts));
   const failure = error ?? noPlan;
   if (failure) return <FloorNote title={failure.message} />;
-  if (!run || !plan || !fighters) return <FloorNote title="Fetching the session" />;
+  if (!run || !plan || !fighters) return <FloorNote title="Fetching the session" starts={starts} />;
   const there = run.fighterIds.flatMap((id) => fighters.find((fighter) => fighter.id === id) ?? []);
-  return <Run key={run.id} run={run} plan={plan} fighters={there} />;
+  return <Run key={run.id} run={run} plan={plan} fighters={there} starts={starts} />;
 }
 
 interface RunProps {
   readonly run: RunView;
   readonly plan: RunPlanView;
   readonly fighters: readonly FighterView[];
+  /** A start was pressed before all of this was there. */
+  readonly starts: boolean;
 }
 
-function Run({ run, plan, fighters }: RunProps) {
-  const deck = useDeck(run, plan);
+function Run({ run, plan, fighters, starts }: RunProps) {
+  const deck = useDeck(run, plan, starts);
   const book = useMemo(() => moveBook(plan.book.items, plan.book.numbers), [plan]);
-  if (!deck) return <FloorNote title="Making room for sound" />;
+  if (!deck) return <FloorNote title="Making room for sound" starts={starts} />;
   return <RunOnDeck run={run} fighters={fighters} book={book} deck={deck} />;
 }
 
 /** A deck for the time that the page shows the run: from then on it knows better than the server where the run stands. */
-function useDeck(run: RunView, plan: RunPlanView): RunDeck<AudioDesk> | null {
+function useDeck(run: RunView, plan: RunPlanView, starts: boolean): RunDeck<AudioDesk> | null {
   const [deck, setDeck] = useState<RunDeck<AudioDesk> | null>(null);
-  const open = useStable(() => openRunDeck(run, plan));
+  const open = useStable(() => {
+    const made = openRunDeck(run, plan);
+    if (starts) made.toggle();
+    return made;
+  });
   useEffect(() => {
     const made = open();
     void made.load();
@@ -139,7 +150,8 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
   useShortcut('t', free(openBurst));
 
   if (state.phase === 'failed') return <FloorNote title={state.failure} />;
-  if (state.phase === 'loading') return <FloorNote title="Loading the voice" share={state.share} />;
+  if (state.phase === 'loading')
+    return <FloorNote title="Loading the voice" share={state.share} starts={state.startsSoon} />;
   if (isBurst) return <BurstPane run={run} fighters={fighters} deck={deck} onClose={() => setBurst(false)} />;
   if (state.phase === 'over')
     return <Over run={run} marks={marks} fighters={fighters} deck={deck} onBurst={openBurst} />;
@@ -220,12 +232,17 @@ function Over({
   );
 }
 
-function FloorNote({ title, share }: { title: string; share?: number }) {
+function FloorNote({ title, share, starts = false }: { title: string; share?: number; starts?: boolean }) {
   return (
     <div className="mat flex h-screen flex-col items-center justify-center gap-6 p-6 text-center">
       <p className="board text-5xl" role="status">
         {title}
       </p>
+      {starts && (
+        <p role="status" className="text-2xl">
+          Starts when the voice is there. Space takes it back.
+        </p>
+      )}
       {share !== undefined && (
         <div
           className="h-5 w-96 max-w-full bg-paper"

@@ -20,16 +20,12 @@ import { useFieldErrors } from '../../../server/useFieldErrors.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ChoiceField } from '../../../ui/Field.tsx';
-import { Part } from '../../../ui/Panel.tsx';
 import { DraftSheet } from '../library/DraftSheet.tsx';
-import { LibraryPanel } from '../library/LibraryPanel.tsx';
-import { FitPanel } from '../plan/FitPanel.tsx';
 import { groupNames } from '../plan/lanes.ts';
 import { SessionTimeline } from '../plan/SessionTimeline.tsx';
-import { TotalsChart } from '../plan/TotalsChart.tsx';
 import { PlanSession } from '../plan/PlanSession.tsx';
-import { WarningsPanel } from '../plan/WarningsPanel.tsx';
-import { placeToAdd, putDown, withBlock, withRounds } from './arrange.ts';
+import { putDown } from './arrange.ts';
+import { BuilderPanes, type Pane } from './BuilderPanes.tsx';
 import { firstComboOf, useComboNames } from '../useComboNames.ts';
 import { ROUND_BEGINNINGS, freeRoundId, newRound, type RoundBeginning } from './newRound.ts';
 import { ClassGroupsOf } from '../kinds/fields/classGroups.ts';
@@ -63,37 +59,33 @@ interface BuilderProps {
 export function Builder({ id, isKnown, session, draft }: BuilderProps) {
   const errors = useFieldErrors();
   const [chosen, setChosen] = useState(0);
+  const [pane, setPane] = useState<Pane>('round');
   const [isDrafting, setDrafting] = useState(false);
   const { rounds } = session;
   const at = Math.min(chosen, rounds.length - 1);
   const open = rounds[at];
   const change = (changes: Partial<SaveSessionDto>): void => draft.change({ ...session, ...changes });
+  const choose = useStable((round: number): void => {
+    setChosen(round);
+    setPane('round');
+  });
   const saving = useSaving(id, session, draft, {
     isKnown,
     errors,
     onFault: (field) => {
       const place = /^rounds\.(\d+)/.exec(field);
-      if (place) setChosen(Number(place[1]));
+      if (place) choose(Number(place[1]));
     },
   });
   const keep = useKeeping();
   const nameOf = useComboNames();
-  const choose = useStable(setChosen);
   const setRounds = useStable((next: RoundDto[]): void => change({ rounds: next }));
   const add = (round: RoundDto): void => {
     setRounds([...rounds, round]);
-    setChosen(rounds.length);
+    choose(rounds.length);
   };
   const setRound = useStable((round: RoundDto): void => setRounds(rounds.with(at, round)));
   const groups = useMemo(() => groupNames(session), [session]);
-  const showRound = useStable((id: string): void =>
-    setChosen(
-      Math.max(
-        0,
-        rounds.findIndex((each) => id === each.id || id.startsWith(`${each.id}.`)),
-      ),
-    ),
-  );
 
   return (
     <PlanSession session={session}>
@@ -108,6 +100,7 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
             errors={errors}
             onChange={change}
             onDraft={() => setDrafting(true)}
+            onCheck={() => setPane('check')}
           />
           {saving.stale && (
             <StaleNotice
@@ -140,30 +133,32 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
                   </p>
                 )}
                 <AddRound rounds={rounds} onAdd={add} />
-                <div id="before-the-class" className="mt-6">
-                  <WarningsPanel onPlace={showRound} />
-                </div>
-                <FromLibrary rounds={rounds} at={at} onChange={setRounds} onChoose={choose} />
-                <FitPanel rounds={rounds} onChange={setRounds} />
               </section>
-              {open && (
-                <RoundEditor
-                  key={open.id}
-                  owner={id}
-                  round={open}
-                  path={`rounds.${at}`}
-                  lead={session.lead}
-                  errors={errors}
-                  groups={groups}
-                  onChange={setRound}
-                  onKeep={keep}
-                />
-              )}
+              <BuilderPanes
+                owner={id}
+                lead={session.lead}
+                rounds={rounds}
+                at={at}
+                pane={pane}
+                onPane={setPane}
+                onChange={setRounds}
+                onChoose={setChosen}
+                editor={
+                  open && (
+                    <RoundEditor
+                      key={open.id}
+                      round={open}
+                      path={`rounds.${at}`}
+                      errors={errors}
+                      groups={groups}
+                      onChange={setRound}
+                      onKeep={keep}
+                    />
+                  )
+                }
+              />
             </div>
           </Arrangeable>
-          <Part title="In all" aside="about, for one fighter" className="mt-8">
-            <TotalsChart />
-          </Part>
           <DraftSheet
             open={isDrafting}
             onClose={() => setDrafting(false)}
@@ -202,32 +197,6 @@ function AddRound({ rounds, onAdd }: { rounds: readonly RoundDto[]; onAdd: (roun
       />
     </div>
   );
-}
-
-interface FromLibraryProps {
-  readonly rounds: readonly RoundDto[];
-  /** The round that is open. */
-  readonly at: number;
-  onChange(rounds: RoundDto[]): void;
-  onChoose(round: number): void;
-}
-
-/** Pieces of the library, put at the end as rounds or into the open round as blocks. */
-function FromLibrary({ rounds, at, onChange, onChoose }: FromLibraryProps) {
-  const open = rounds[at];
-  const putIn = useStable((item: LibraryItem): void => {
-    onChange(withRounds(rounds, item.rounds));
-    onChoose(rounds.length);
-    toast(`“${item.title}” stands at the end.`);
-  });
-  const putBlocksIn = useStable((item: LibraryItem): void => {
-    if (!open) return;
-    const blocks = item.rounds.flatMap((round) => round.blocks);
-    const filled = blocks.reduce((round, block) => withBlock(round, block, placeToAdd(round)), open);
-    onChange(rounds.with(at, filled));
-    toast(`${blocks.length} blocks are put into “${open.title}”.`);
-  });
-  return <LibraryPanel onRounds={putIn} onBlocks={open ? putBlocksIn : null} />;
 }
 
 /** Keeps a round in the library, to be used again. */

@@ -32,7 +32,7 @@ export const LibraryPanel = memo(function LibraryPanel({ onRounds, onBlocks }: L
     `${title} ${about}`.toLocaleLowerCase().includes(wanted),
   );
   return (
-    <Part title="Library" aside={items ? `${items.length} to choose from` : ''} className="mt-6">
+    <Part title="Library" aside={items ? `${items.length} to choose from` : ''}>
       {error && <Plain>{error.message}</Plain>}
       <TextField
         label="Look for"

@@ -28,7 +28,7 @@ export function FitPanel({
     ),
   );
   return (
-    <Part title="Fit to the hour" className="mt-6">
+    <Part title="Fit to the hour">
       <TextField
         label="Minutes of the class"
         className="w-44 pt-3"

@@ -76,6 +76,17 @@ function asLong(seconds: number): { flex: string } {
   return { flex: `${Number.isFinite(seconds) ? seconds : 0} 0 0` };
 }
 
+/** Each phase has its shade of tape: work on the beat is ochre, the more the harder it is; the rest is green. */
+const SHADES: Readonly<Record<RoundDto['kind'], string>> = {
+  'warm-up': 'bg-[color-mix(in_srgb,var(--color-tape-right)_45%,white)]',
+  technique: 'bg-[color-mix(in_srgb,var(--color-tape)_40%,white)]',
+  combos: 'bg-[color-mix(in_srgb,var(--color-tape)_70%,white)]',
+  pads: 'bg-tape',
+  shadow: 'bg-[color-mix(in_srgb,var(--color-tape-right)_75%,white)]',
+  conditioning: 'bg-tape-right',
+  stretch: 'bg-[color-mix(in_srgb,var(--color-tape-right)_30%,white)]',
+};
+
 interface RoundOnTapeProps {
   readonly round: RoundDto;
   /** Place of the round in the session that it stands for. */
@@ -93,7 +104,6 @@ const RoundOnTape = memo(function RoundOnTape({
   least,
   onChoose,
 }: RoundOnTapeProps) {
-  const isOnBeat = ['pads', 'combos', 'technique'].includes(round.kind);
   return (
     <button
       type="button"
@@ -108,20 +118,24 @@ const RoundOnTape = memo(function RoundOnTape({
           key={block.id}
           style={asLong(block.seconds)}
           className={`flex h-full min-w-0 items-end overflow-hidden border-r border-canvas ${
-            isPause(block)
-              ? 'bg-hint/60'
-              : isOnBeat
-                ? 'bg-tape text-[#22302c]'
-                : 'bg-tape-right text-[#22302c]'
+            isPause(block) ? 'bg-hint/60' : `${SHADES[round.kind]} text-[#22302c]`
           } ${isChosen && block.kind !== 'rest' ? 'border-b-4 border-b-ink' : ''}`}
         >
           {block.kind !== 'rest' && block.seconds > least && (
-            <span className="tabular truncate pb-1 pl-1.5 text-sm">{clockText(block.seconds)}</span>
+            <span className="flex h-6 min-w-0 flex-wrap content-start overflow-hidden text-sm leading-5">
+              <span className="h-6 w-0.5" />
+              <span className="tabular px-1">{clockText(block.seconds)}</span>
+            </span>
           )}
         </span>
       ))}
-      <span className="absolute inset-x-0 top-1 truncate px-1.5 text-sm leading-tight font-semibold text-[#22302c]">
-        {round.title}
+      {/* What does not fit whole wraps out of sight: a number, a title, or neither. */}
+      <span className="absolute inset-x-0 top-1 flex h-5 flex-wrap content-start gap-x-1.5 overflow-hidden px-1 text-sm leading-5 font-semibold text-[#22302c]">
+        <span aria-hidden="true" className="h-5 w-0" />
+        <span aria-hidden="true" className="tabular whitespace-nowrap">
+          {source + 1}
+        </span>
+        <span className="whitespace-nowrap">{round.title}</span>
       </span>
     </button>
   );
@@ -132,6 +146,9 @@ interface RoundInLaneProps {
   readonly group: string;
   comboName: NameOf;
 }
+
+/** What does not fit whole wraps out of sight; the tip tells it. */
+const FITS_OR_IS_HIDDEN = 'flex h-7 min-w-0 flex-wrap content-start overflow-hidden';
 
 /** What one group does in a round to the same clock: its own combos or counts, and the bonus while slower groups go on. */
 const RoundInLane = memo(function RoundInLane({ round, group, comboName }: RoundInLaneProps) {
@@ -145,14 +162,18 @@ const RoundInLane = memo(function RoundInLane({ round, group, comboName }: Round
               {lane && (
                 <>
                   <span
-                    className="min-w-0 truncate bg-front/15 px-1.5"
+                    className={`${FITS_OR_IS_HIDDEN} bg-front/15`}
                     style={{ width: `${100 * lane.share}%` }}
                   >
-                    {lane.short}
+                    <span className="h-7 w-0.5" />
+                    <span className="px-1 whitespace-nowrap">{lane.short}</span>
                   </span>
                   {lane.share < 1 && (
-                    <span className="min-w-0 flex-1 truncate bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_3px,transparent_3px_8px)] pl-1 text-quiet">
-                      bonus
+                    <span
+                      className={`${FITS_OR_IS_HIDDEN} flex-1 bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_3px,transparent_3px_8px)] text-quiet`}
+                    >
+                      <span className="h-7 w-0.5" />
+                      <span className="px-1">bonus</span>
                     </span>
                   )}
                 </>

@@ -25,11 +25,13 @@ interface SessionHeadProps {
   readonly errors: FieldErrors;
   onChange(changes: Partial<SaveSessionDto>): void;
   onDraft(): void;
+  /** Shows what there is to look at before the class. */
+  onCheck(): void;
 }
 
 /** What a session is called, when it is and for whom; its running total; and where to go with it. */
 export function SessionHead(props: SessionHeadProps) {
-  const { id, isKnown, session, draft, saving, errors, onChange, onDraft } = props;
+  const { id, isKnown, session, draft, saving, errors, onChange, onDraft, onCheck } = props;
   const [isRepeating, setRepeating] = useState(false);
   const remove = useRemoval(id, session, draft);
   return (
@@ -105,7 +107,7 @@ export function SessionHead(props: SessionHeadProps) {
           onChange={(groups) => onChange({ groups })}
         />
         <span className="flex items-center gap-4 whitespace-nowrap">
-          <ToLookAt />
+          <ToLookAt onCheck={onCheck} />
           {isKnown && (
             <Button weight="bare" className="px-0!" onClick={remove}>
               Take the session out
@@ -126,15 +128,16 @@ export function SessionHead(props: SessionHeadProps) {
 }
 
 /** How many things there are to look at before the class. */
-function ToLookAt() {
+function ToLookAt({ onCheck }: { onCheck: () => void }) {
   const { length } = usePlanned().warnings;
   if (length === 0) return null;
   return (
-    <a
-      href="#before-the-class"
+    <button
+      type="button"
+      onClick={onCheck}
       className="inline-flex min-h-11 items-center text-sm font-semibold text-caution underline underline-offset-4"
     >
       {length === 1 ? 'One thing' : `${length} things`} to look at before the class
-    </a>
+    </button>
   );
 }

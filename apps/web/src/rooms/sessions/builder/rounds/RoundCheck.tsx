@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { groupBy } from '@eurhythm/core/units';
 import { PlanBlocksDto, checkFields, type RoundDto } from '@eurhythm/contract';
 import { compileHere } from '../../../../floor/compileHere.ts';
+import { Part } from '../../../../ui/Panel.tsx';
 import { useRested } from '../../../../ui/useRested.ts';
 import { clockText } from '@eurhythm/core/units';
 
@@ -39,12 +40,12 @@ export function RoundCheck({
   const others = data.findings.filter((finding) => finding.rule !== 'call-dropped');
   const byWord = groupBy(dropped, (finding) => finding.message.split(' at ')[0]!);
   return (
-    <div className="pt-4">
-      <p className="text-quiet">
+    <Part title="Heard in this round" className="mt-6">
+      <p className="pt-2 text-quiet">
         {data.cycles.length} times through, {strikes} strokes due, {calls} calls.
       </p>
       {others.map((finding) => (
-        <p key={finding.at} className="font-semibold text-caution">
+        <p key={`${finding.rule} ${finding.at} ${finding.message}`} className="font-semibold text-caution">
           {finding.message}
         </p>
       ))}
@@ -72,6 +73,6 @@ export function RoundCheck({
           ))}
         </ul>
       )}
-    </div>
+    </Part>
   );
 }

@@ -16,16 +16,12 @@ import { FromGradeList } from './FromGradeList.tsx';
 import { KIND_CHOICES } from '../../choices.ts';
 import { freeBlockId } from '../newRound.ts';
 import { usePlanned } from '../../plan/usePlanned.ts';
-import { RoundCheck } from './RoundCheck.tsx';
 import { TimeCalls } from './TimeCalls.tsx';
 
 interface RoundEditorProps {
-  /** The session that it stands in. */
-  readonly owner: string;
   readonly round: RoundDto;
   /** Where the round stands in the session, as in the errors: "rounds.2". */
   readonly path: string;
-  readonly lead: 'left' | 'right';
   readonly errors: FieldErrors;
   /** Names of the groups of the class. */
   readonly groups: readonly string[];
@@ -36,10 +32,8 @@ interface RoundEditorProps {
 
 /** One round: its blocks in order, and the settings of the one that is open. */
 export const RoundEditor = memo(function RoundEditor({
-  owner,
   round,
   path,
-  lead,
   errors,
   groups,
   onChange,
@@ -137,7 +131,6 @@ export const RoundEditor = memo(function RoundEditor({
         />
       )}
       <TimeCalls timeCalls={round.timeCalls} onChange={(timeCalls) => onChange({ ...round, timeCalls })} />
-      <RoundCheck owner={owner} round={round} lead={lead} />
     </Part>
   );
 });

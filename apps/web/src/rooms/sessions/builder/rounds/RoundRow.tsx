@@ -54,7 +54,12 @@ export const RoundRow = memo(function RoundRow(props: RoundRowProps) {
           className="grid w-full grid-cols-[1fr_auto_3.5rem] items-center gap-3 py-2.5 pr-2 pl-3 text-left hover:bg-hint"
         >
           <span className="min-w-0">
-            <span className="block truncate font-semibold">{round.title || 'No title yet'}</span>{' '}
+            <span className="block truncate font-semibold">
+              <span className="tabular text-quiet" aria-hidden="true">
+                {index + 1}
+              </span>{' '}
+              {round.title || 'No title yet'}
+            </span>{' '}
             <span className="block truncate text-sm text-quiet">
               {work ? tellRound(round, nameOf) : 'nothing yet'}
             </span>
