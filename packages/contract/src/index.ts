@@ -3,6 +3,8 @@ import 'reflect-metadata';
 export * from './rules/index.ts';
 export * from './combos/combos.ts';
 export * from './combos/analysis.ts';
+export * from './moves/choices.ts';
+export * from './moves/risks.ts';
 export * from './moves/moves.ts';
 export * from './moves/numbers.ts';
 export * from './moves/moveForm.ts';

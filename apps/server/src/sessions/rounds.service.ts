@@ -46,7 +46,7 @@ export class RoundsService {
     ]);
     const { word = '', timeCalls } = wanted;
     const plan = { blocks, lead, seed, shifts, count, word, factor, ...(timeCalls ? { timeCalls } : {}) };
-    return { ...compileRound(plan, book, clipShelf(clips)), combos: combosOf(blocks) };
+    return { ...compileRound(plan, book, clipShelf(clips)), combos: combosOf(blocks, book) };
   }
 
   /** What anybody needs to compile these blocks: the combos in their places, the count, and every clip they may call. */

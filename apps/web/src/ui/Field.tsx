@@ -120,6 +120,7 @@ const ChoiceBox = drawnOnChange(function ChoiceBox({
   error,
   hint,
   className,
+  isLabelHidden,
   value,
   choices,
   disabled = false,
@@ -130,7 +131,7 @@ const ChoiceBox = drawnOnChange(function ChoiceBox({
   const [hasFocus, setFocus] = useState(false);
   const shown = choices.find((choice) => choice.value === value)?.label ?? '';
   return (
-    <FieldFrame {...{ label, error, hint, className, id }}>
+    <FieldFrame {...{ label, error, hint, className, isLabelHidden, id }}>
       <Select.Root
         value={`${SIGN}${value}`}
         disabled={disabled}

@@ -120,6 +120,14 @@ export class LeadChangeView {
   readonly how!: string;
 }
 
+export class FoundRiskView {
+  @IsText()
+  readonly move!: string;
+
+  @IsText()
+  readonly text!: string;
+}
+
 export class FindingView {
   @IsText()
   readonly rule!: string;
@@ -138,6 +146,11 @@ export class FindingView {
 
   @IsText()
   readonly message!: string;
+
+  /** Of a risk of the book: the move that has it. */
+  @MayBeMissing()
+  @IsShaped(() => FoundRiskView)
+  readonly risk?: FoundRiskView;
 }
 
 export class LimitView {

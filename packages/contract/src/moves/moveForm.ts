@@ -19,7 +19,20 @@ export function moveFromForm(code: string, form: SaveMoveDto): Move {
 
 /** The form that describes a move. */
 export function formFromMove(move: Move): SaveMoveDto {
-  const { code: _, say, side, step, surface, target, parts, faults, cautions, aliases, ...same } = move;
+  const {
+    code: _,
+    say,
+    side,
+    step,
+    surface,
+    target,
+    parts,
+    faults,
+    cautions,
+    aliases,
+    risks,
+    ...same
+  } = move;
   return {
     ...same,
     sayLong: say.long,
@@ -33,6 +46,7 @@ export function formFromMove(move: Move): SaveMoveDto {
     faults: [...faults],
     cautions: [...cautions],
     aliases: [...aliases],
+    ...(risks ? { risks: risks.map((risk) => ({ ...risk })) } : {}),
   };
 }
 

@@ -14,6 +14,7 @@ import {
   IsAmong,
   IsAmount,
   IsCount,
+  IsListOf,
   IsListed,
   IsOneOf,
   IsOwnId,
@@ -30,45 +31,8 @@ import {
   MayBeNull,
   OrNull,
 } from '../rules/index.ts';
-
-export const FAMILIES = [
-  'punch',
-  'open-hand',
-  'elbow',
-  'kick',
-  'knee',
-  'block',
-  'evasion',
-  'clinch',
-  'step',
-  'stance',
-] as const;
-export const LIMB_KINDS = ['hand', 'both-hands', 'leg', 'feet', 'body'] as const;
-export const MOVE_SIDES = [
-  'front',
-  'rear',
-  'free-front',
-  'free-rear',
-  'over-front',
-  'over-rear',
-  'both',
-  'none',
-] as const;
-export const LEVELS = ['head', 'body', 'low'] as const;
-export const SUPPORTS = ['both-feet', 'one-foot', 'airborne', 'ground'] as const;
-export const STANCES = ['fighting', 'square', 'long', 'back', 'horse', 'kneeling'] as const;
-export const CAUTION_TAGS = [
-  'head-contact',
-  'knee-strike',
-  'elbow-strike',
-  'spin',
-  'jump',
-  'clinch',
-  'toes-back',
-  'toes-pointed',
-  'pivot-first',
-  'weight-on-wrist',
-] as const;
+import { FAMILIES, LIMB_KINDS, MOVE_SIDES, LEVELS, SUPPORTS, STANCES, CAUTION_TAGS } from './choices.ts';
+import { MoveRiskDto } from './risks.ts';
 
 export class MovePartDto {
   @IsPlainName('the name of a part', 40)
@@ -176,6 +140,11 @@ export class SaveMoveDto {
   @MayBeNull()
   @IsOneOf('the role', MOVE_ROLES)
   role: MoveRole | null = null;
+
+  /** What it lays open, in sentences that are told wherever it is used. */
+  @MayBeMissing()
+  @IsListOf('the risks', () => MoveRiskDto, { most: 6, tooMany: 'A move has at most six risks.' })
+  risks?: MoveRiskDto[];
 }
 
 class SayView {
@@ -292,6 +261,10 @@ export class MoveView implements Move {
   @OrNull()
   @IsAmong(MOVE_ROLES)
   readonly role!: MoveRole | null;
+
+  @MayBeMissing()
+  @IsListed(() => MoveRiskDto)
+  readonly risks?: readonly MoveRiskDto[];
 
   @IsYesNo()
   readonly retired!: boolean;

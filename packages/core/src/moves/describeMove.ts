@@ -1,6 +1,11 @@
-import type { Family, Move, MoveSide, Side } from './move.ts';
+import type { Family, Move, MoveRisk, MoveSide, Side } from './move.ts';
 
 type Given = Pick<Move, 'code' | 'name' | 'out' | 'back'> & Partial<Omit<Move, 'parts' | 'say'>>;
+
+/** A risk that the book tells from the start. */
+export function risk(text: string, when: Partial<Omit<MoveRisk, 'text'>> = {}): MoveRisk {
+  return { text, severity: 'note', side: null, level: null, muted: false, ...when };
+}
 
 export const front: MoveSide = { kind: 'fixed', side: 'front' };
 export const rear: MoveSide = { kind: 'fixed', side: 'rear' };

@@ -58,6 +58,17 @@ export interface MovePart {
   readonly cue: string;
 }
 
+/** What a move lays open, in a sentence that is told wherever it is used; by default at every side and height. */
+export interface MoveRisk {
+  readonly text: string;
+  readonly severity: 'note' | 'caution';
+  /** Only from this side, or at this height; null for any. */
+  readonly side: Side | null;
+  readonly level: Level | null;
+  /** The gym does not want to hear of it. */
+  readonly muted: boolean;
+}
+
 /** One technique of the gym's book. */
 export interface Move {
   /** Lower-case letters only; how a beat line writes it. */
@@ -105,6 +116,8 @@ export interface Move {
   readonly minGrade: string | null;
   /** What it is for; null for what its family and properties say (see `roleOf`). */
   readonly role: MoveRole | null;
+  /** What it lays open; a book of an earlier release has none. */
+  readonly risks?: readonly MoveRisk[] | undefined;
 }
 
 /** A number of the gym's number map: the move it calls and, for a free move, from which side. */

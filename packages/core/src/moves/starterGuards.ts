@@ -1,4 +1,4 @@
-import { both, describeMove, none, over, rear, usually } from './describeMove.ts';
+import { both, describeMove, none, over, rear, risk, usually } from './describeMove.ts';
 import type { Move } from './move.ts';
 import { STARTER_GRADES } from './starterGrades.ts';
 
@@ -12,7 +12,7 @@ export const STARTER_GUARDS: readonly Move[] = [
   describeMove('block', 'parry', { code: 'parry', name: 'Parry', side: rear, surface: 'palm', target: 'jab of the partner', out: 0.14, back: 0.14, faults: ['reaches for it', 'the hand crosses the middle line'] }, ['Tap: small, in front of the cheek']),
   describeMove('evasion', 'slip', { code: 'slip', side: over('front'), name: 'Slip', limb: 'body', out: 0.2, back: 0.2, faults: ['bends at the waist', 'looks down'] }, ['Turn: shoulder to the knee, eyes up', 'Back: same way']),
   describeMove('evasion', 'weave', { code: 'weave', side: over('front'), name: 'Weave', limb: 'body', easier: 'duck', out: 0.3, back: 0.26, faults: ['bends over instead of sitting', 'the hands drop'] }, ['Sit: knees bend, back straight', 'Under: across', 'Up: hands high']),
-  describeMove('evasion', 'duck', { code: 'duck', name: 'Duck', limb: 'body', out: 0.24, back: 0.24, faults: ['the heels come together'] }, ['Sit: straight down', 'Up: hands high']),
+  describeMove('evasion', 'duck', { code: 'duck', name: 'Duck', limb: 'body', out: 0.24, back: 0.24, faults: ['the heels come together'], risks: [risk('A low head meets a knee: sit, and do not bow.')] }, ['Sit: straight down', 'Up: hands high']),
   describeMove('evasion', 'roll', { code: 'roll', side: over('front'), name: 'Shoulder roll', limb: 'body', out: 0.24, back: 0.22, faults: ['the chin leaves the shoulder'], minGrade: STARTER_GRADES[2] }, ['Turn: shoulder takes it', 'Back: unwind']),
   describeMove('clinch', 'grab', { code: 'grab', name: 'Grab', side: usually('front'), target: 'partner’s neck and arm', out: 0.26, back: 0.24, faults: ['pulls with the arms alone'], cautions: ['clinch'], minGrade: STARTER_GRADES[1] }, ['Reach: one hand behind the neck', 'Frame: elbows on the chest']),
   describeMove('clinch', 'pin', { code: 'pin', name: 'Pin', side: usually('front'), surface: 'palm', target: 'partner’s arm', out: 0.2, back: 0.2, faults: ['holds too long'], cautions: ['clinch'], minGrade: STARTER_GRADES[1] }, ['Trap: hand on the arm, down and in']),

@@ -1,4 +1,4 @@
-import { both, describeMove, front, rear, usually } from './describeMove.ts';
+import { both, describeMove, front, rear, risk, usually } from './describeMove.ts';
 import type { Move } from './move.ts';
 import { STARTER_GRADES } from './starterGrades.ts';
 
@@ -22,6 +22,7 @@ export const STARTER_HANDS: readonly Move[] = [
     {
       code: 'cross', name: 'Cross', side: rear, level: 'head', surface: FIST, target: HIGH_MITT, out: 0.2, back: 0.2, turn: 1,
       faults: ['the rear heel stays flat', 'the front hand comes away from the face'], cautions: ['head-contact'],
+      risks: [risk('A cross to the body leaves the head open above it: bend the knees, and bring the hand straight home.', { level: 'body' })],
     },
     ['Turn: rear heel out, hip first', 'Reach: hand leaves when the hip is through', 'Home: hip and hand come back together'],
   ),
@@ -48,7 +49,7 @@ export const STARTER_HANDS: readonly Move[] = [
     'over',
     {
       code: 'over', name: 'Overhand', side: rear, level: 'head', surface: FIST, target: 'mitt high, tilted down', out: 0.26, back: 0.27, turn: 1,
-      faults: ['the head stays on the line', 'falls in after it'], easier: 'cross', cautions: ['head-contact'], minGrade: STARTER_GRADES[1],
+      faults: ['the head stays on the line', 'falls in after it'], risks: [risk('An overhand carries the head forward: what comes up the middle meets it.')], easier: 'cross', cautions: ['head-contact'], minGrade: STARTER_GRADES[1],
     },
     ['Slip: head off the line', 'Over: elbow above the fist', 'Home: cover while the weight comes back'],
   ),

@@ -1,4 +1,4 @@
-import { describeMove, usually } from './describeMove.ts';
+import { describeMove, risk, usually } from './describeMove.ts';
 import type { CautionTag, Family, Move } from './move.ts';
 import { STARTER_GRADES } from './starterGrades.ts';
 
@@ -103,6 +103,7 @@ export const STARTER_LEGS: readonly Move[] = [
     'spin side',
     {
       code: 'spinside', name: 'Spinning side kick', level: 'body', surface: 'heel and outer edge', target: 'shield at the belly', out: 0.55, back: 0.5, turn: -1, spin: 180,
+      risks: [risk('For a moment the back is turned: look over the shoulder before the leg goes.')],
       faults: ['the kick circles in', 'turns past the target'], easier: 'side', cautions: SPIN, minGrade: STARTER_GRADES[3],
     },
     ['Pivot: front foot turns in', 'Look: find the target', 'Chamber: knee up tight', 'Kick: straight line', 'Home: foot down in guard'],
@@ -111,6 +112,7 @@ export const STARTER_LEGS: readonly Move[] = [
     'spin hook',
     {
       code: 'spinhook', name: 'Spinning hook kick', level: 'head', surface: 'heel or sole', target: 'paddle at the cheek', out: 0.6, back: 0.52, turn: -1, spin: 360,
+      risks: [risk('For a moment the back is turned: look over the shoulder before the leg goes.')],
       faults: ['the head turns last', 'the guard opens in the turn'], easier: 'hookkick', cautions: [...SPIN, 'head-contact'], minGrade: STARTER_GRADES[3],
     },
     ['Pivot: front foot turns in', 'Look: find the target', 'Hook: heel through', 'Home: land in guard'],
@@ -119,6 +121,7 @@ export const STARTER_LEGS: readonly Move[] = [
     'wheel',
     {
       code: 'wheel', name: 'Straight-leg spin', level: 'head', surface: 'heel', target: 'paddle at the cheek', out: 0.58, back: 0.52, turn: -1, spin: 360,
+      risks: [risk('For a moment the back is turned: look over the shoulder before the leg goes.')],
       faults: ['bends at the waist', 'loses the standing foot'], easier: 'spinhook', cautions: [...SPIN, 'head-contact'], minGrade: STARTER_GRADES[3],
     },
     ['Pivot: front foot turns in', 'Look: find the target', 'Wheel: straight leg all the way round', 'Home: land in guard'],

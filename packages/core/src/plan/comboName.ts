@@ -1,18 +1,34 @@
+import type { ComboRef } from '../rounds/index.ts';
+
 /** What a combo is called that is not in the book any more. */
 export const GONE_COMBO_NAME = 'a combo that is gone';
 
 interface CalledCombo {
   readonly grade: string;
   readonly number: number;
+  readonly title?: string;
 }
 
 /**
- * A combo as its grade and number call it.
+ * A combo as its grade and number call it; by its title where it is no grade's.
  *
  * @example
  * comboName({ grade: 'Ebb', number: 3 }) // 'Ebb 3'
+ * comboName({ grade: '', number: 1, title: 'Footwork' }) // 'Footwork'
  * comboName(undefined) // 'a combo that is gone'
  */
 export function comboName(combo: CalledCombo | undefined): string {
-  return combo ? `${combo.grade} ${combo.number}`.trim() : GONE_COMBO_NAME;
+  if (!combo) return GONE_COMBO_NAME;
+  return combo.grade === '' && combo.title ? combo.title : `${combo.grade} ${combo.number}`.trim();
+}
+
+/**
+ * What a block names: the combo of the book that is found for it, or the line that it brings itself.
+ *
+ * @example
+ * refName({ line: '1 2', title: 'Door' }, undefined) // 'Door'
+ * refName({ comboId: 'lost' }, undefined) // 'a combo that is gone'
+ */
+export function refName({ comboId, line = '', title }: ComboRef, combo: CalledCombo | undefined): string {
+  return comboId === undefined ? title || line : comboName(combo);
 }

@@ -61,7 +61,7 @@ export function compileToPlay(
     ...(factor === undefined ? {} : { factor }),
     ...(round.timeCalls ? { timeCalls: round.timeCalls } : {}),
   };
-  return { ...compileRound(plan, book, clipShelf(clips)), combos: combosOf(round.blocks) };
+  return { ...compileRound(plan, book, clipShelf(clips)), combos: combosOf(round.blocks, book) };
 }
 
 /** Time to get ready for a burst. */

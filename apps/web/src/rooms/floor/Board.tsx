@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { analyseCombo, type Walk } from '@eurhythm/core/body';
 import type { Lead, MoveBook } from '@eurhythm/core/moves';
+import { comboName } from '@eurhythm/core/plan';
 import { momentOfRound, type BlockCombo, type Cycle } from '@eurhythm/core/rounds';
 import type { CompiledRoundView, RunView } from '@eurhythm/contract';
 import type { DeckState, RunDeck } from '../../floor/RunDeck.ts';
@@ -47,10 +48,8 @@ export function Board({ run, deck, state, book }: BoardProps) {
         <p className="text-quiet">
           {combo && (
             <>
-              <strong className="text-ink">
-                {combo.grade} {combo.number}
-              </strong>{' '}
-              · {bpm} a minute · {moment.cycle?.lead ?? shown.lead} lead
+              <strong className="text-ink">{comboName(combo)}</strong> · {bpm} a minute ·{' '}
+              {moment.cycle?.lead ?? shown.lead} lead
               {shown.intensity !== null && ` · contact ${shown.intensity} %`}
             </>
           )}
@@ -75,10 +74,7 @@ export function Board({ run, deck, state, book }: BoardProps) {
         <p className="px-10 text-[1.4rem]" data-testid="lanes">
           {shown.lanes.map(({ group, combo: own }) => (
             <span key={group} className="mr-8">
-              <span className="text-quiet">{group}</span>{' '}
-              <strong>
-                {combos.get(own)?.grade} {combos.get(own)?.number}
-              </strong>
+              <span className="text-quiet">{group}</span> <strong>{comboName(combos.get(own))}</strong>
             </span>
           ))}
         </p>
@@ -182,7 +178,7 @@ interface StripAreaProps {
 
 function StripArea({ cycle, combo, book, now, done }: StripAreaProps) {
   const [ref, width] = useWidth<HTMLDivElement>(1200);
-  const walk = useWalk(combo, cycle?.lead ?? 'left', book);
+  const walk = useWalk(cycle?.line ?? combo?.line, cycle?.lead ?? 'left', book);
   return (
     <div ref={ref} className="min-h-[264px] shrink-0 overflow-hidden px-6">
       {walk && cycle && (
@@ -202,8 +198,7 @@ function StripArea({ cycle, combo, book, now, done }: StripAreaProps) {
   );
 }
 
-function useWalk(combo: BlockCombo | undefined, lead: Lead, book: MoveBook): Walk | null {
-  const line = combo?.line;
+function useWalk(line: string | undefined, lead: Lead, book: MoveBook): Walk | null {
   return useMemo(() => {
     const analysis = line === undefined ? null : analyseCombo(line, book, lead);
     return analysis?.ok ? analysis.walk : null;
@@ -232,10 +227,12 @@ function nextLine(
   shown: Cycle | undefined,
 ): string | null {
   const later = round.cycles.find(
-    (cycle) => cycle.at > at && (cycle.combo !== shown?.combo || cycle.lead !== shown.lead),
+    (cycle) =>
+      cycle.at > at &&
+      (cycle.combo !== shown?.combo || cycle.lead !== shown.lead || cycle.line !== shown.line),
   );
   const combo = later && combos.get(later.combo);
-  return combo ? `next: ${combo.grade} ${combo.number}, ${later.lead} lead · ${combo.line}` : null;
+  return combo ? `next: ${comboName(combo)}, ${later.lead} lead · ${later.line ?? combo.line}` : null;
 }
 
 function nextText(run: RunView, round: number): string {

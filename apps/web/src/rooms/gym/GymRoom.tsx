@@ -32,6 +32,7 @@ const RULE_NAMES: Readonly<Record<Rule, string>> = {
   'needs-room': 'more room than the floor has',
   'side-ignored': 'a side that changes nothing',
   drifts: 'ends elsewhere than it began',
+  risk: 'risks of the moves, as the book tells them',
 };
 
 /** The gym's own ways, where schools differ. */

@@ -1,3 +1,4 @@
+import { RiskFields } from './RiskFields.tsx';
 import { Plus, X } from 'lucide-react';
 import { MOVE_ROLES } from '@eurhythm/core/moves';
 import {
@@ -120,6 +121,7 @@ export function MoveWordFields({ form, errors, onChange }: FieldsProps) {
           onChange({ faults: lines(e.target.value + ' ').map((line) => line.replace(/ $/, '')) })
         }
       />
+      <RiskFields risks={form.risks ?? []} errors={errors} onChange={(risks) => onChange({ risks })} />
       <LongTextField
         label="Other words, one on a line"
         hint="any language; found when searching"

@@ -1,5 +1,5 @@
 import { useCallback, useMemo } from 'react';
-import { comboName } from '@eurhythm/core/plan';
+import { refName } from '@eurhythm/core/plan';
 import type { NameOf } from '@eurhythm/core/rounds';
 import type { ComboView } from '@eurhythm/contract';
 import { useCombos } from '../../server/gymData.ts';
@@ -12,7 +12,7 @@ export function useCombosById(): ReadonlyMap<string, ComboView> {
 /** Says a combo by its grade and number, or that it is gone. */
 export function useComboNames(): NameOf {
   const byId = useCombosById();
-  return useCallback(({ comboId = '' }) => comboName(byId.get(comboId)), [byId]);
+  return useCallback((ref) => refName(ref, byId.get(ref.comboId ?? '')), [byId]);
 }
 
 /** What a new round begins with: the first combo of the adults, where there is one. */

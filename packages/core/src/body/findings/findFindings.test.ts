@@ -38,6 +38,7 @@ const rules = (text: string, settings: Partial<FindingSettings> = {}): Rule[] =>
 /** For each rule: lines that must be found, and lines very like them that must not. */
 const CASES: [Rule, string, string, Partial<FindingSettings>?][] = [
   ['too-fast', 'r:round-2', 'r:round 2', { bpm: 100 }],
+  ['risk', '1 2@b', '1 2'],
   ['too-fast', 'f:round+r:round', 'f:round r:round', { bpm: 30 }],
   ['leg-in-air', 'f:round-^r:hookkick', 'f:round-^f:hookkick'],
   ['leg-in-air', 'r:round=sw', 'r:round sw', { bpm: 100 }],
@@ -165,5 +166,47 @@ describe('findings', () => {
           throw new Error(`${message} in ${text}`);
       }
     }
+  });
+});
+
+describe('a risk that the book tells', () => {
+  const told = (text: string): string[] => {
+    const parsed = parseLine(text, book);
+    if (!parsed.ok) throw new Error(text);
+    return findFindings(walkStance(parsed.line, book, 'left'), book, {
+      factor: 1.25,
+      bpm: 60,
+    }).findings.flatMap((finding) =>
+      finding.risk ? [`${finding.risk.move} ${finding.from}-${finding.to}`] : [],
+    );
+  };
+  it('is told at each use that it is meant for, and at no other', () => {
+    expect(told('1 2@b 2 2@b')).toEqual(['cross 2-5', 'cross 8-11']);
+    expect(told('1 2')).toEqual([]);
+  });
+  it('is told of a gym’s own move, by side, and not when it is muted', () => {
+    const hook = book.moves.get('hook')!;
+    const withRisk = (muted: boolean) => {
+      const own = { text: 'Own.', severity: 'caution' as const, side: 'rear' as const, level: null, muted };
+      const other = { ...book, moves: new Map([...book.moves, ['hook', { ...hook, risks: [own] }]]) };
+      const parsed = parseLine('3 4', other);
+      if (!parsed.ok) throw new Error('3 4');
+      return findFindings(walkStance(parsed.line, other, 'left'), other, { factor: 1.25, bpm: 60 }).findings;
+    };
+    expect(withRisk(false)).toMatchObject([
+      {
+        rule: 'risk',
+        severity: 'caution',
+        message: 'Own.',
+        strokes: [1],
+        risk: { move: 'hook', text: 'Own.' },
+      },
+    ]);
+    expect(withRisk(true)).toEqual([]);
+  });
+  it('is quiet where the gym mutes all of them', () => {
+    expect(findings('2@b', { school: { ...STARTER_SCHOOL, muted: ['risk'] } })).not.toContainEqual(
+      expect.objectContaining({ rule: 'risk' }),
+    );
   });
 });

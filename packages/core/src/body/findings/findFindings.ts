@@ -20,6 +20,7 @@ import {
   drifts,
   endsOtherLead,
   needsRoom,
+  risks,
   sideIgnored,
   sideUntrained,
   staysInRange,
@@ -44,6 +45,7 @@ const RULE_OF: Readonly<Record<Rule, FindingRule>> = {
   'needs-room': needsRoom,
   'side-ignored': sideIgnored,
   drifts,
+  risk: risks,
 };
 
 const WEIGHT = { cannot: 0, caution: 1, note: 2 } as const;

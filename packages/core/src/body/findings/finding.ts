@@ -23,6 +23,7 @@ export const RULES = [
   'needs-room',
   'side-ignored',
   'drifts',
+  'risk',
 ] as const;
 export type Rule = (typeof RULES)[number];
 
@@ -35,6 +36,8 @@ export interface Finding extends Span {
   /** Indexes of the strokes it is about, in order. */
   readonly strokes: readonly number[];
   readonly message: string;
+  /** Of a risk of the book: the move that has it, and its sentence there. */
+  readonly risk?: { readonly move: string; readonly text: string };
 }
 
 /** The gym's ways, as far as they bear on findings. */

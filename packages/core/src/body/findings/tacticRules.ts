@@ -182,6 +182,18 @@ export const drifts: FindingRule = ({ walk, own, school: { floorSteps } }) => {
   ];
 };
 
+/** What the book says that a move lays open, at each of its uses. */
+export const risks: FindingRule = ({ own }) =>
+  own.flatMap((stroke) =>
+    (stroke.move.risks ?? []).flatMap(({ text, severity, side, level, muted }) => {
+      const isMeant =
+        !muted && (side === null || side === stroke.side) && (level === null || level === stroke.level);
+      return isMeant
+        ? [{ ...about('risk', severity, [stroke], text), risk: { move: stroke.move.code, text } }]
+        : [];
+    }),
+  );
+
 const steps = (n: number): string => `${Number(n.toFixed(1))} ${Math.abs(n - 1) < 0.05 ? 'step' : 'steps'}`;
 
 function moversOf(own: readonly WalkedStroke[]): WalkedStroke[] {

@@ -47,6 +47,8 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
   written(block: W): readonly WrittenLine[];
   /** Every line that a fighter does in it, those of groups too. */
   done(block: B, book: MoveBook): readonly string[];
+  /** The combos that its times through name, those of groups too, with the lines that are really done. */
+  combos(block: B, book: MoveBook): readonly BlockCombo[];
   /** Names of groups that do something of their own. */
   groups(block: W): readonly string[];
   /** Every text that its voice may say. */
@@ -67,6 +69,7 @@ export const BY_THE_CLOCK = {
   named: () => [],
   written: () => [],
   done: () => [],
+  combos: () => [],
   groups: () => [],
   strikes: () => NO_STRIKES,
 } as const;

@@ -125,15 +125,13 @@ export function fillBlock(block: WrittenBlock, combos: ReadonlyMap<string, Block
 }
 
 /**
- * The combos of blocks, those of groups too.
+ * The combos that the times through of blocks name, those of groups too.
  *
  * @example
- * combosOf([filled('rest')]) // []
+ * combosOf([filled('rest')], book) // []
  */
-export function combosOf(blocks: readonly Block[]): BlockCombo[] {
-  return blocks.flatMap((block) =>
-    block.kind === 'combo' ? [...block.combos, ...(block.lanes ?? []).flatMap((lane) => lane.combos)] : [],
-  );
+export function combosOf(blocks: readonly Block[], book: MoveBook): BlockCombo[] {
+  return blocks.flatMap((block) => kindOf(block).combos(block, book));
 }
 
 /**

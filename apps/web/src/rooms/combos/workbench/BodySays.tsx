@@ -4,7 +4,7 @@ import {
   type BodyReport,
   type ClockLimit,
   type ComboAnalysis,
-  type Rule,
+  type Finding,
 } from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
 import { Tip } from '../../../ui/Tip.tsx';
@@ -17,7 +17,7 @@ interface BodySaysProps {
   readonly pace: string;
   onPlace(place: { from: number; to: number }): void;
   /** Tells the gym not to hear of a rule any more. */
-  onMute(rule: Rule): void;
+  onMute(finding: Finding): void;
 }
 
 const MARKS = { cannot: '×', caution: '!', note: '·' } as const;
@@ -92,9 +92,13 @@ export const BodySays = memo(function BodySays({
               <button
                 type="button"
                 className="min-h-11 px-2 text-sm text-quiet underline underline-offset-2"
-                onClick={() => onMute(finding.rule)}
+                onClick={() => onMute(finding)}
               >
-                Mute<span className="sr-only"> “{finding.rule}” for the gym</span>
+                Mute
+                <span className="sr-only">
+                  {' '}
+                  “{finding.risk ? finding.message : finding.rule}” for the gym
+                </span>
               </button>
             </li>
           ))}

@@ -1,30 +1,52 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
-import type { Rule } from '@eurhythm/core/body';
-import type { GymView } from '@eurhythm/contract';
+import type { Finding, Rule } from '@eurhythm/core/body';
+import { formFromMove, type GymView } from '@eurhythm/contract';
+import { useBookView } from '../../../server/gymData.ts';
 import { putting } from '../../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
 import { write } from '../../../sync/useSync.ts';
 import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
 
-/** Tells the gym not to hear of a rule any more; undo turns it on again. */
-export function useMutedRule({ school }: GymView): (rule: Rule) => void {
+/**
+ * Tells the gym not to hear of a rule any more, or the book not to tell a risk of one of its moves; undo turns it on again.
+ */
+export function useMutedRule({ school }: GymView): (finding: Finding) => void {
   const client = useQueryClient();
-  const set = async (muted: readonly Rule[]): Promise<void> => {
+  const { items } = useBookView();
+  const setRules = async (muted: readonly Rule[]): Promise<void> => {
     client.setQueryData(
       ['gym'],
       await write<GymView>(putting(SUBJECTS.gym, 'gym/school', { ...school, muted })),
     );
   };
-  const mute = async (rule: Rule): Promise<void> => {
+  const setRisk = async (
+    { move: code, text }: NonNullable<Finding['risk']>,
+    muted: boolean,
+  ): Promise<void> => {
+    const found = items.find((move) => move.code === code);
+    if (!found) return;
+    const { retired: _, ...move } = found;
+    const risks = (move.risks ?? []).map((risk) => (risk.text === text ? { ...risk, muted } : risk));
+    await write(putting(SUBJECTS.move, `moves/${code}`, formFromMove({ ...move, risks })));
+    await client.invalidateQueries({ queryKey: ['moves'] });
+  };
+  const mute = async ({ rule, risk }: Finding): Promise<void> => {
     try {
-      await set([...school.muted, rule]);
+      if (risk) {
+        await setRisk(risk, true);
+        toastWithUndo('The book does not tell this any more. The move turns it on again.', () =>
+          setRisk(risk, false),
+        );
+        return;
+      }
+      await setRules([...school.muted, rule]);
       toastWithUndo('The gym does not hear of this any more. Gym turns it on again.', () =>
-        set(school.muted),
+        setRules(school.muted),
       );
     } catch (error) {
       toast.error(error instanceof Error ? error.message : String(error));
     }
   };
-  return (rule) => void mute(rule);
+  return (finding) => void mute(finding);
 }

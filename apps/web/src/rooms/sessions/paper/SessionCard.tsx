@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
-import { GONE_COMBO_NAME, roundSeconds, seriesOf, sessionSeconds } from '@eurhythm/core/plan';
+import { refName, roundSeconds, seriesOf, sessionSeconds } from '@eurhythm/core/plan';
 import type { AnyBlockDto } from '@eurhythm/contract';
 import { PaperCautions } from '../../../ui/PaperCautions.tsx';
 import { queries } from '../../../server/queries.ts';
@@ -85,9 +85,9 @@ export function SessionCard() {
 
 function BlockOnCard({ block }: { block: AnyBlockDto }) {
   const combos = useCombosById();
-  const comboName: NameOf = ({ comboId = '' }) => {
-    const combo = combos.get(comboId);
-    return combo ? `${combo.grade} ${combo.number} ${combo.title}` : GONE_COMBO_NAME;
+  const comboName: NameOf = (ref) => {
+    const combo = combos.get(ref.comboId ?? '');
+    return combo ? `${combo.grade} ${combo.number} ${combo.title}` : refName(ref, combo);
   };
   const strips = block.kind === 'combo' ? block.combos.slice(0, 2) : [];
   const groups =

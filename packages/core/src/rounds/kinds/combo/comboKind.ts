@@ -26,6 +26,7 @@ export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
   named: namedCombos,
   written: ownLines,
   done: linesDone,
+  combos: ({ combos, lanes = [] }) => [...combos, ...lanes.flatMap((lane) => lane.combos)],
   groups: ({ lanes = [] }) => lanes.map((lane) => lane.group),
   texts: comboTexts,
   layOut: layOutCombos,

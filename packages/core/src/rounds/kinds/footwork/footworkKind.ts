@@ -27,6 +27,7 @@ export const footworkKind: BlockKind<FootworkBlock> = {
     { field: 'back', line: back },
     ...(strike === '' ? [] : [{ field: 'strike', line: strike }]),
   ],
+  combos: (block, book) => footworkAsCombo(block, book).combos,
   done: (block, book) => [footworkLine(block, book)],
   texts: (block, book, count) => comboTexts(footworkAsCombo(block, book), book, count),
   layOut: (block, time, context) => layOutCombos(footworkAsCombo(block, context.book), time, context),

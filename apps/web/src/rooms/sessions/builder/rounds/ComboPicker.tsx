@@ -1,4 +1,6 @@
 import { X } from 'lucide-react';
+import { refName } from '@eurhythm/core/plan';
+import type { ComboRefDto } from '@eurhythm/contract';
 import { useCombos } from '../../../../server/gymData.ts';
 import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
 import { IconButton } from '../../../../ui/IconButton.tsx';
@@ -8,9 +10,9 @@ interface ComboPickerProps {
   readonly label: string;
   /** What the field that adds one is called. */
   readonly add?: string;
-  readonly chosen: readonly string[];
+  readonly chosen: readonly ComboRefDto[];
   readonly error: string | undefined;
-  onChange(ids: string[]): void;
+  onChange(refs: ComboRefDto[]): void;
 }
 
 /** The combos of a round in the order in which they are called. */
@@ -20,23 +22,29 @@ export function ComboPicker({ label, add = 'Add a combo', chosen, error, onChang
   const choices = [
     { value: '', label: add },
     ...combos
-      .filter((combo) => !chosen.includes(combo.id))
+      .filter((combo) => !chosen.some(({ comboId }) => comboId === combo.id))
       .map((combo) => ({ value: combo.id, label: `${combo.grade} ${combo.number} · ${combo.title}` })),
   ];
   return (
     <div className="pt-3">
       <p className="mb-1 text-sm font-semibold text-quiet">{label}</p>
       <ol>
-        {chosen.map((id, i) => {
-          const combo = known.get(id);
+        {chosen.map((ref, i) => {
+          const combo = known.get(ref.comboId ?? '');
+          const line = combo?.line ?? ref.line;
           return (
-            <li key={id} className="flex items-center gap-3 border-b border-rule">
+            <li
+              key={`${i} ${ref.comboId ?? ref.line}`}
+              className="flex items-center gap-3 border-b border-rule"
+            >
               <span className="flex-1">
-                {combo ? `${combo.grade} ${combo.number} · ${combo.title}` : 'A combo that is gone'}
+                {combo ? `${combo.grade} ${combo.number} · ${combo.title}` : refName(ref, combo)}
               </span>
-              {combo && <SmallStrip line={combo.line} beatsPerBar={combo.beatsPerBar} room={120} />}
+              {line !== undefined && (
+                <SmallStrip line={line} beatsPerBar={combo?.beatsPerBar ?? 4} room={120} />
+              )}
               <IconButton
-                label={`Take ${combo?.title ?? 'it'} out of the round`}
+                label={`Take ${combo?.title ?? ref.title ?? 'it'} out of the round`}
                 onClick={() => onChange(chosen.toSpliced(i, 1))}
               >
                 <X size={18} />
@@ -51,7 +59,7 @@ export function ComboPicker({ label, add = 'Add a combo', chosen, error, onChang
         value=""
         error={error}
         choices={choices}
-        onChange={(value) => value !== '' && onChange([...chosen, value])}
+        onChange={(value) => value !== '' && onChange([...chosen, { comboId: value }])}
       />
     </div>
   );

@@ -1,4 +1,4 @@
-import type { ComboBlockDto } from '@eurhythm/contract';
+import type { ComboBlockDto, ComboRefDto } from '@eurhythm/contract';
 import { ChoiceField } from '../../../../ui/Field.tsx';
 import { MaybeNumberField, NumberField } from '../../../../ui/TypedField.tsx';
 import { ComboPicker } from '../../builder/rounds/ComboPicker.tsx';
@@ -13,11 +13,10 @@ import { TempoFields } from './TempoFields.tsx';
 export function ComboSettings({ block, path, errors, groups, onChange }: SettingsProps<ComboBlockDto>) {
   const { times = null, lanes = [] } = block;
   const shown = [...groups, ...lanes.map((lane) => lane.group).filter((group) => !groups.includes(group))];
-  const idsOf = (group: string): string[] =>
-    lanes.find((lane) => lane.group === group)?.combos.flatMap((ref) => ref.comboId ?? []) ?? [];
-  const setLane = (group: string, ids: readonly string[]): void => {
+  const ownOf = (group: string): ComboRefDto[] => lanes.find((lane) => lane.group === group)?.combos ?? [];
+  const setLane = (group: string, combos: ComboRefDto[]): void => {
     const others = lanes.filter((lane) => lane.group !== group);
-    const own = ids.length > 0 ? [{ group, combos: ids.map((comboId) => ({ comboId })) }] : [];
+    const own = combos.length > 0 ? [{ group, combos }] : [];
     onChange({ ...block, lanes: [...others, ...own] });
   };
   return (
@@ -91,9 +90,9 @@ export function ComboSettings({ block, path, errors, groups, onChange }: Setting
       <TempoFields {...{ block, path, errors, onChange }} />
       <ComboPicker
         label="Combos, in the order of their calls"
-        chosen={block.combos.flatMap((ref) => ref.comboId ?? [])}
+        chosen={block.combos}
         error={errors.of(`${path}.combos`) ?? errors.under(`${path}.combos`)[0]?.message}
-        onChange={(ids) => onChange({ ...block, combos: ids.map((comboId) => ({ comboId })) })}
+        onChange={(combos) => onChange({ ...block, combos })}
       />
       {groups.length > 0 && (
         <div className="pt-3">
@@ -110,11 +109,11 @@ export function ComboSettings({ block, path, errors, groups, onChange }: Setting
       {shown.map((group) => (
         <ComboPicker
           key={group}
-          label={idsOf(group).length > 0 ? `${group} do instead` : `${group} do the same`}
+          label={ownOf(group).length > 0 ? `${group} do instead` : `${group} do the same`}
           add={`Own combo for ${group}`}
-          chosen={idsOf(group)}
+          chosen={ownOf(group)}
           error={errors.under(`${path}.lanes.${lanes.findIndex((lane) => lane.group === group)}`)[0]?.message}
-          onChange={(ids) => setLane(group, ids)}
+          onChange={(combos) => setLane(group, combos)}
         />
       ))}
     </>
