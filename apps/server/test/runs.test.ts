@@ -39,6 +39,38 @@ describe('runs', () => {
     await call('PUT', 'fighters/ines', { name, gradeId, lead, note, fit: true });
     expect((await call('GET', 'runs/run2')).status).toBe(404);
   });
+  it('puts together who was ticked at the door, rotation by rotation, and tells the change', async () => {
+    const pads = session.rounds[0];
+    const rounds = [0, 1, 2].map((i) => ({ ...pads, id: `p${i}`, title: `Pads ${i}`, kind: 'pads' }));
+    await call('PUT', 'sessions/paired', { ...session, rounds });
+    const four = ['ines', 'radek', 'sanne', 'emeka'];
+    const present = four.map((fighterId) => ({ fighterId, from: 0, until: null, ticked: [] }));
+    await call('PUT', 'sessions/paired/sheet', { present, size: 2, rotations: 3 });
+    const { body } = await call('PUT', 'runs/paired', {
+      sessionId: 'paired',
+      fighterIds: four,
+      startedAt: at,
+    });
+    expect(body.partners.map(({ round }: any) => round)).toEqual([0, 1, 2]);
+    for (const { groups } of body.partners) {
+      expect(groups.flatMap(({ members }: any) => members).sort()).toEqual([...four].sort());
+      for (const { turns } of groups) expect(turns.flat().sort()).toEqual(['hold', 'hold', 'work', 'work']);
+    }
+    const pairs = body.partners.map(({ groups }: any) =>
+      groups
+        .map(({ members }: any) => [...members].sort().join())
+        .sort()
+        .join(' '),
+    );
+    expect(new Set(pairs).size).toBe(3);
+    const rests = body.rounds.map(({ blocks }: any) => blocks.at(-1).next);
+    expect(rests.slice(0, 2)).toEqual(['Pads 1, change partners', 'Pads 2, change partners']);
+    const texts = (await call('GET', 'runs/paired/plan')).body.clips.map(({ text }: any) => text);
+    expect(texts).toContain('next, pads 1, change partners');
+  });
+  it('puts nobody together without a sheet', async () => {
+    expect((await call('GET', 'runs/run1')).body.partners).toEqual([]);
+  });
   it('keeps what was done to it, each thing once and in the order in which it came', async () => {
     const did = (id: string, event: object) => call('PUT', `runs/run1/events/${id}`, { at, ...event });
     const started = await did('e1', { kind: 'start', round: 0, position: 0 });

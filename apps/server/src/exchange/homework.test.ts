@@ -8,7 +8,7 @@ const session: PlayedSession = {
   seconds: 130,
   rounds: [
     {
-      at: 10,
+      at: 0,
       title: 'Flood "four"',
       blocks: [
         {
@@ -28,7 +28,7 @@ const session: PlayedSession = {
         usualBlock('rest', 'r'),
       ] as WrittenBlock[],
       round: {
-        duration: 120,
+        duration: 130,
         cues: [],
         cycles: [],
         findings: [],
@@ -54,7 +54,8 @@ describe('the sheet to take home', () => {
     expect(sheet).toContain('Flood &quot;four&quot;');
     expect(sheet).toContain('1-1 2&gt; [say &quot;up&quot;]');
     expect(sheet).toContain('<td>0:10</td>');
-    expect(sheet).toContain('2:10 in all');
+    expect(sheet).toContain('2:00 in all, after 10 s to get ready');
+    expect(sheet).toContain('<td>2:00</td>');
   });
   it('lists everything that is done, each group’s own too', () => {
     for (const part of [

@@ -2,8 +2,16 @@ import { Readable } from 'node:stream';
 import escapeHtml from 'escape-html';
 import { ZipFile } from 'yazl';
 import { CAUTIONS } from '@eurhythm/contract';
+import { oneTurn } from '@eurhythm/core/plan';
 import { webVtt } from '@eurhythm/core/formats';
-import { isCounted, kindOf, tellBlock, type BlockCombo, type WrittenBlock } from '@eurhythm/core/rounds';
+import {
+  GET_READY,
+  isCounted,
+  kindOf,
+  tellBlock,
+  type BlockCombo,
+  type WrittenBlock,
+} from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
 import type { PlayedSession } from './playedSession.service.ts';
 import type { RenderedSound } from './renderedSound.service.ts';
@@ -22,10 +30,14 @@ export function homeworkZip(session: PlayedSession, sound: RenderedSound): Reada
 
 /** A page that prints on one or two sheets, in black and white: rounds with their times and lines, boxes to tick, cautions. */
 export function homeworkSheet({ title, seconds, rounds }: PlayedSession): string {
-  const rows = rounds.map(({ title: name, at, round, blocks }) => {
+  const rows = rounds.map(({ title: name, at, round, blocks }, i) => {
+    // The time to get ready belongs to the sound, not to the round.
+    const ready = i === 0 ? GET_READY : 0;
     const combos = new Map(round.combos.map((combo) => [combo.id, combo]));
-    const lines = blocks.flatMap((block) => workLines(block, combos).map((line) => `<div>${line}</div>`));
-    return `<tr><td class="box"></td><td>${clockText(at)}</td><td><b>${escapeHtml(name)}</b>${lines.join('')}</td><td>${clockText(round.duration)}</td></tr>`;
+    const lines = oneTurn(blocks).flatMap((block) =>
+      workLines(block, combos).map((line) => `<div>${line}</div>`),
+    );
+    return `<tr><td class="box"></td><td>${clockText(at + ready)}</td><td><b>${escapeHtml(name)}</b>${lines.join('')}</td><td>${clockText(round.duration - ready)}</td></tr>`;
   });
   return `<!doctype html>
 <html lang="en">
@@ -43,7 +55,7 @@ export function homeworkSheet({ title, seconds, rounds }: PlayedSession): string
   footer { margin-top: 6mm; font-size: 10pt; border: 0.4mm solid #000; padding: 3mm; }
 </style>
 <h1>${escapeHtml(title)}</h1>
-<p>${clockText(seconds)} in all. Play session.wav; tick a box when a round is done.</p>
+<p>${clockText(seconds - GET_READY)} in all, after ${GET_READY} s to get ready. Play session.wav; tick a box when a round is done.</p>
 <table><thead><tr><th></th><th>from</th><th>round</th><th>time</th></tr></thead><tbody>
 ${rows.join('\n')}
 </tbody></table>

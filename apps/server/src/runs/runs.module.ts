@@ -14,6 +14,7 @@ import {
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { answers, answersById, answersNothing } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
+import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { TestsModule } from '../tests/tests.module.ts';
@@ -109,7 +110,7 @@ class AttemptsController {
 }
 
 @Module({
-  imports: [SessionsModule, MovesModule, FightersModule, TestsModule],
+  imports: [SessionsModule, MovesModule, FightersModule, TestsModule, GymSettingsModule],
   controllers: [RunsController, AttemptsController],
   providers: [RunsService, RunLogService, RunPlanService],
   exports: [RunsService],

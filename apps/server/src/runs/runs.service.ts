@@ -1,5 +1,5 @@
 import { Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
-import { heldRounds } from '@eurhythm/core/plan';
+import { heldRounds, withPartnersTold } from '@eurhythm/core/plan';
 import { missingFields } from '@eurhythm/core/run';
 import type {
   AttemptView,
@@ -15,13 +15,16 @@ import type {
 } from '@eurhythm/contract';
 import { and, asc, count, desc, eq, isNotNull, max } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
+import { GymService } from '../gym/gym.service.ts';
 import { refuseField, refuseFields } from '../house/refuse.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
+import { SheetsService } from '../sessions/sheets.service.ts';
 import type { Database } from '../store/openStore.ts';
 import { roundResults, runRoundCombos, runRounds, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { TestsService } from '../tests/tests.service.ts';
 import { RunLogService } from './runLog.service.ts';
+import { partnersOfRun } from './partnersOfRun.ts';
 import { groupsOf, trainedIn } from './trained.ts';
 
 @Injectable()
@@ -32,6 +35,8 @@ export class RunsService {
     private readonly fighters: FightersService,
     private readonly tests: TestsService,
     private readonly log: RunLogService,
+    private readonly sheets: SheetsService,
+    private readonly gym: GymService,
   ) {}
 
   async one(id: string): Promise<RunView> {
@@ -63,9 +68,14 @@ export class RunsService {
   async start(id: string, { sessionId, fighterIds, startedAt }: StartRunDto): Promise<RunView> {
     const session = await this.sessions.one(sessionId);
     const present = await this.mustBeFit(fighterIds);
-    const rounds = heldRounds(session.rounds);
+    const [sheet, { grades }] = await Promise.all([this.sheets.one(sessionId), this.gym.gym()]);
+    const held = heldRounds(session.rounds);
+    const ranks = grades.map((grade) => grade.id);
+    const { rotations, partners } = partnersOfRun(held, present, sheet, ranks);
+    const rounds = withPartnersTold(held, rotations);
     const { title, lead, word = '', groups = [] } = session;
-    const row = { id, sessionId, title, lead, word, rounds, fighterIds, startedAt: new Date(startedAt) };
+    const kept = { id, sessionId, title, lead, word, rounds, fighterIds, partners };
+    const row = { ...kept, startedAt: new Date(startedAt) };
     await this.database.transaction(async (tx) => {
       const made = await tx
         .insert(runs)

@@ -110,6 +110,6 @@ class RoundsController {
   imports: [CombosModule, MovesModule, GymSettingsModule],
   controllers: [SessionsController, RoundsController],
   providers: [SessionsService, RoundsService, SheetsService],
-  exports: [SessionsService, RoundsService],
+  exports: [SessionsService, RoundsService, SheetsService],
 })
 export class SessionsModule {}

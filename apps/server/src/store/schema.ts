@@ -3,6 +3,7 @@ import type { Phase } from '@eurhythm/core/rounds';
 import type {
   ClassGroupDto,
   RoundDto,
+  RoundPartnersView,
   RunEventView,
   SaveComboDto,
   SaveSheetDto,
@@ -184,6 +185,8 @@ export const runs = pgTable(
     fighterIds: jsonb('fighter_ids').$type<string[]>().notNull(),
     /** The group that each fighter was in, by the id of the fighter. */
     groupOf: jsonb('group_of').$type<Record<string, string>>().notNull().default({}),
+    /** Who works with whom, by round. */
+    partners: jsonb('partners').$type<RoundPartnersView[]>().notNull().default([]),
     startedAt: at('started_at').notNull(),
     endedAt: at('ended_at'),
   },

@@ -1,3 +1,4 @@
+import type { PartnerGroup } from '@eurhythm/core/plan';
 import { RUN_EVENT_KINDS, type RunEventKind } from '@eurhythm/core/run';
 import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean } from 'class-validator';
 import {
@@ -128,6 +129,24 @@ export class ResultView extends MarkResultDto {
   readonly runId!: string;
 }
 
+/** Who stands together, and what each of them does in each turn. */
+export class PartnerGroupView implements PartnerGroup {
+  @IsTexts()
+  readonly members!: readonly string[];
+
+  @IsArray()
+  readonly turns!: PartnerGroup['turns'];
+}
+
+/** The partners of one round. */
+export class RoundPartnersView {
+  @IsCount()
+  readonly round!: number;
+
+  @IsListed(() => PartnerGroupView)
+  readonly groups!: readonly PartnerGroupView[];
+}
+
 export class RunView {
   @IsText()
   readonly id!: string;
@@ -156,6 +175,10 @@ export class RunView {
 
   @IsTexts()
   readonly fighterIds!: readonly string[];
+
+  /** Who works with whom, round by round, from the sheet of the class. */
+  @IsListed(() => RoundPartnersView)
+  readonly partners!: readonly RoundPartnersView[];
 
   @IsListed(() => ResultView)
   readonly results!: readonly ResultView[];

@@ -91,6 +91,11 @@ export class RoundDto {
 
   @IsTimeCalls()
   timeCalls?: TimeCall[];
+
+  /** How many stand together and take turns: alone, by two or by three; nobody changes roles without it. */
+  @MayBeNull()
+  @IsIn([1, 2, 3], { message: 'A round is done alone, by two or by three.' })
+  turns?: 1 | 2 | 3 | null;
 }
 
 export class SaveSessionDto {

@@ -1,4 +1,4 @@
-import { linkRounds, type WrittenBlock } from '../rounds/index.ts';
+import { GET_READY, linkRounds, type WrittenBlock } from '../rounds/index.ts';
 import type { Seconds } from '../units/index.ts';
 import { roundSeconds, unrollRounds, type Series } from './plannedRound.ts';
 
@@ -39,4 +39,16 @@ export function roundAt<R extends KeptRound>(
     starts += seconds;
   }
   return null;
+}
+
+/**
+ * The length of rounds that are held, as the plan tells it: the time to get ready before the first is not part of it.
+ *
+ * @example
+ * plannedSecondsOf(heldRounds([{ id: 'a', title: 'Pads', blocks: [usualBlock('free', 'w')] }])) // 120
+ */
+export function plannedSecondsOf(held: readonly Pick<KeptRound, 'id' | 'blocks'>[]): Seconds {
+  const [first] = held;
+  const ready = first?.blocks[0]?.id === `${first?.id}-ready` ? GET_READY : 0;
+  return held.reduce((sum, round) => sum + roundSeconds(round), 0) - ready;
 }

@@ -3,6 +3,7 @@ export * from './plannedRound.ts';
 export * from './length/stretchLimits.ts';
 export * from './partners/pairUp.ts';
 export * from './partners/partnerPlan.ts';
+export * from './partners/partnerRounds.ts';
 export * from './roundWork.ts';
 export * from './sessionWarnings.ts';
 export * from './draft/pickCombos.ts';

@@ -3,23 +3,25 @@ import { analyseCombo, type Walk } from '@eurhythm/core/body';
 import type { Lead, MoveBook } from '@eurhythm/core/moves';
 import { comboName } from '@eurhythm/core/plan';
 import { momentOfRound, type BlockCombo, type Cycle } from '@eurhythm/core/rounds';
-import type { CompiledRoundView, RunView } from '@eurhythm/contract';
+import type { CompiledRoundView, FighterView, RunView } from '@eurhythm/contract';
 import type { DeckState, RunDeck } from '../../floor/RunDeck.ts';
 import { useFrame } from '../../floor/useFrame.ts';
 import { Strip } from '../../strip/Strip.tsx';
 import { useWidth } from '../../strip/useWidth.ts';
 import { clockText } from '@eurhythm/core/units';
+import { PartnersNow } from './PartnersNow.tsx';
 import { TapeClock } from './TapeClock.tsx';
 
 interface BoardProps {
   readonly run: RunView;
+  readonly fighters: readonly FighterView[];
   readonly deck: RunDeck;
   readonly state: DeckState;
   readonly book: MoveBook;
 }
 
 /** What everybody looks at: the time, the call, the strip with its moving notch, and what comes next. */
-export function Board({ run, deck, state, book }: BoardProps) {
+export function Board({ run, fighters, deck, state, book }: BoardProps) {
   const position = useFrame(() => deck.position, state.phase === 'running');
   const at = state.phase === 'running' ? position : deck.position;
   const compiled = deck.rounds[state.round]!;
@@ -70,6 +72,7 @@ export function Board({ run, deck, state, book }: BoardProps) {
         now={moment.cycle ? moment.beat : null}
         done={moment.cycle ? moment.stroke : null}
       />
+      <PartnersNow run={run} fighters={fighters} round={state.round} at={at} isRest={isRest} />
       {shown?.lanes && (
         <p className="px-10 text-[1.4rem]" data-testid="lanes">
           {shown.lanes.map(({ group, combo: own }) => (

@@ -22,12 +22,17 @@ export function ChooseRoom() {
   const { data: sessions } = useQuery(queries.sessions());
   const { data: fighters } = useQuery(queries.fighters());
   const { data: today } = useQuery(queries.today());
-  const [absent, setAbsent] = useState<ReadonlySet<string>>(new Set());
+  /** Who is pressed in or out here, beside what the sheet of the class says; by session. */
+  const [changed, setChanged] = useState<Readonly<Record<string, boolean>>>({});
   const [runId] = useState(newId);
 
   const sessionId = search.get('session') ?? today?.next?.id ?? sessions?.[0]?.id ?? '';
   const session = sessions?.find((each) => each.id === sessionId);
-  const present = (fighters ?? []).filter((fighter) => fighter.fit && !absent.has(fighter.id));
+  const { data: sheet } = useQuery({ ...queries.sheet(sessionId), enabled: sessionId !== '' });
+  const ticked =
+    sheet && sheet.present.length > 0 ? new Set(sheet.present.map((each) => each.fighterId)) : null;
+  const isHere = (id: string): boolean => changed[`${sessionId} ${id}`] ?? ticked?.has(id) ?? true;
+  const present = (fighters ?? []).filter((fighter) => fighter.fit && isHere(fighter.id));
   const started = {
     sessionId,
     fighterIds: present.map((fighter) => fighter.id),
@@ -54,10 +59,7 @@ export function ChooseRoom() {
       </div>
     );
   }
-  const toggle = (id: string): void =>
-    setAbsent(
-      absent.has(id) ? new Set([...absent].filter((other) => other !== id)) : new Set([...absent, id]),
-    );
+  const toggle = (id: string): void => setChanged({ ...changed, [`${sessionId} ${id}`]: !isHere(id) });
   return (
     <div className="mx-auto w-full max-w-5xl px-6 pt-8">
       <h1 className="mb-5 text-3xl">To the Floor</h1>
@@ -84,7 +86,7 @@ export function ChooseRoom() {
           weight="main"
           className="min-h-12 px-6 text-lg"
           onClick={() => start.mutate()}
-          disabled={start.isPending || !session}
+          disabled={start.isPending || !session || !sheet}
         >
           Take to the Floor
         </Button>
@@ -96,7 +98,7 @@ export function ChooseRoom() {
       )}
       <Part
         title="Who is here"
-        aside={`${present.length} of ${fighters.length}; press a name to take it out or in`}
+        aside={`${present.length} of ${fighters.length}${ticked ? ', as ticked at the door' : ''}; press a name to take it out or in`}
       >
         <ul className="grid grid-cols-2 gap-2 pt-4 md:grid-cols-4">
           {fighters.map((fighter) => (

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Toaster, toast } from 'sonner';
+import { plannedSecondsOf } from '@eurhythm/core/plan';
 import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import type { FighterView, RunPlanView, RunView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
@@ -153,11 +154,10 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
   if (state.phase === 'loading')
     return <FloorNote title="Loading the voice" share={state.share} starts={state.startsSoon} />;
   if (isBurst) return <BurstPane run={run} fighters={fighters} deck={deck} onClose={() => setBurst(false)} />;
-  if (state.phase === 'over')
-    return <Over run={run} marks={marks} fighters={fighters} deck={deck} onBurst={openBurst} />;
+  if (state.phase === 'over') return <Over run={run} marks={marks} fighters={fighters} onBurst={openBurst} />;
   return (
     <div className="mat flex h-screen min-h-[640px] flex-col overflow-hidden">
-      <Board run={run} deck={deck} state={state} book={book} />
+      <Board run={run} fighters={fighters} deck={deck} state={state} book={book} />
       <MarkBar fighters={fighters} round={state.round} marks={marks} />
       {isMixer && (
         <div className="px-8">
@@ -182,15 +182,14 @@ function Over({
   run,
   marks,
   fighters,
-  deck,
   onBurst,
-}: Pick<RunOnDeckProps, 'run' | 'fighters' | 'deck'> & {
+}: Pick<RunOnDeckProps, 'run' | 'fighters'> & {
   marks: ReturnType<typeof useMarks>;
   onBurst: () => void;
 }) {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const seconds = deck.rounds.reduce((sum, round) => sum + round.duration, 0);
+  const seconds = plannedSecondsOf(run.rounds);
   const close = useWrite(
     () => putting(SUBJECTS.run, `runs/${run.id}/end`, {}, { page: `/floor/${run.id}` }),
     {

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
-import { refName, roundSeconds, seriesOf, sessionSeconds } from '@eurhythm/core/plan';
+import { oneTurn, refName, roundSeconds, seriesOf, sessionSeconds } from '@eurhythm/core/plan';
 import type { AnyBlockDto } from '@eurhythm/contract';
 import { PaperCautions } from '../../../ui/PaperCautions.tsx';
 import { queries } from '../../../server/queries.ts';
@@ -60,6 +60,7 @@ export function SessionCard() {
                 <td className="tabular py-2">{j === 0 ? clockText(starts[i]!) : ''}</td>
                 <td className="py-2">
                   <strong>{round.title}</strong> <span className="text-sm">{round.kind}</span>
+                  {round.turns && <span className="ml-2 text-sm">{TURN_WORDS[round.turns]}</span>}
                   {times > 1 && (
                     <strong className="ml-2 text-sm">
                       {rounds.length > 1 ? `${j + 1} of ${rounds.length} in turn, ` : ''}
@@ -67,7 +68,7 @@ export function SessionCard() {
                     </strong>
                   )}
                   <ul>
-                    {round.blocks.map((block) => (
+                    {oneTurn(round.blocks).map((block) => (
                       <BlockOnCard key={block.id} block={block} />
                     ))}
                   </ul>
@@ -82,6 +83,12 @@ export function SessionCard() {
     </article>
   );
 }
+
+const TURN_WORDS = {
+  1: 'alone: work, then rest',
+  2: 'by two, each in turn',
+  3: 'by three, each in turn',
+} as const;
 
 function BlockOnCard({ block }: { block: AnyBlockDto }) {
   const combos = useCombosById();

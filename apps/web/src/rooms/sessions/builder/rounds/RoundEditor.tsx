@@ -1,6 +1,7 @@
 import { memo, useState } from 'react';
 import { BLOCK_KINDS, kindOf } from '@eurhythm/core/rounds';
 import { PACE_FACTORS } from '@eurhythm/core/body';
+import { inTurns, oneTurn } from '@eurhythm/core/plan';
 import { withRightLength, type AnyBlockDto, type RoundDto } from '@eurhythm/contract';
 import { useBook, useCombos, useGym } from '../../../../server/gymData.ts';
 import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
@@ -17,6 +18,19 @@ import { KIND_CHOICES } from '../../choices.ts';
 import { freeBlockId } from '../newRound.ts';
 import { usePlanned } from '../../plan/usePlanned.ts';
 import { TimeCalls } from './TimeCalls.tsx';
+
+const TURN_CHOICES = [
+  { value: '', label: 'all at once' },
+  { value: '1', label: 'alone: work, rest' },
+  { value: '2', label: 'by two: work, hold' },
+  { value: '3', label: 'by three: work, hold, watch' },
+] as const;
+const TURNS = { '': null, '1': 1, '2': 2, '3': 3 } as const;
+const TURNS_TOLD = {
+  1: 'a rest of 35 s follows the work, unless you write one',
+  2: 'done twice, with 15 s to change roles',
+  3: 'done three times, with 15 s to change roles',
+} as const;
 
 interface RoundEditorProps {
   readonly round: RoundDto;
@@ -45,15 +59,16 @@ export const RoundEditor = memo(function RoundEditor({
   const { grades, school } = useGym();
   const [openId, setOpenId] = useState(round.blocks.find((block) => block.kind !== 'rest')?.id ?? null);
   const planned = usePlanned();
-  const { blocks } = round;
+  // What is done again for the others follows from the first turn.
+  const blocks = oneTurn(round.blocks);
   const openAt = blocks.findIndex((block) => block.id === openId);
-  const setBlocks = (next: AnyBlockDto[]): void => onChange({ ...round, blocks: next });
+  const setBlocks = (next: AnyBlockDto[]): void => onChange(inTurns({ ...round, blocks: next }));
   const exact = (block: AnyBlockDto): AnyBlockDto =>
     withRightLength(block, book, PACE_FACTORS[school.pace], byId);
   const changeBlock = (at: number, block: AnyBlockDto): void => setBlocks(blocks.with(at, exact(block)));
-  const add = (block: AnyBlockDto, at = placeToAdd(round)): void => {
+  const add = (block: AnyBlockDto, at = placeToAdd({ ...round, blocks })): void => {
     const own = { ...block, id: freeBlockId(round) };
-    onChange(withBlock(round, exact(own), at));
+    onChange(inTurns(withBlock({ ...round, blocks }, exact(own), at)));
     setOpenId(own.id);
   };
   const swap = (i: number, j: number): void => setBlocks(blocks.with(i, blocks[j]!).with(j, blocks[i]!));
@@ -75,6 +90,14 @@ export const RoundEditor = memo(function RoundEditor({
           onChange={(value) => onChange({ ...round, kind: value })}
         />
       </div>
+      <ChoiceField<keyof typeof TURNS>
+        label="They work"
+        className="w-72 pt-3"
+        hint={round.turns ? TURNS_TOLD[round.turns] : undefined}
+        value={round.turns ? `${round.turns}` : ''}
+        choices={TURN_CHOICES}
+        onChange={(turns) => onChange(inTurns({ ...round, turns: TURNS[turns] }))}
+      />
       {errors.of(`${path}.blocks`) !== undefined && (
         <p role="alert" className="pt-2 font-semibold text-caution">
           {errors.of(`${path}.blocks`)}

@@ -1,0 +1,1 @@
+ALTER TABLE "runs" ADD COLUMN "partners" jsonb DEFAULT '[]'::jsonb NOT NULL;

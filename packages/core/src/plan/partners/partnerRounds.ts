@@ -1,0 +1,122 @@
+import type { Phase, WrittenBlock } from '../../rounds/index.ts';
+import type { Seconds } from '../../units/index.ts';
+import type { GroupSize } from './partnerPlan.ts';
+
+/** Time in which partners change roles: pads change hands. */
+const CHANGE: Seconds = 15;
+/** Who works alone rests so long afterwards (engine: partners). */
+const ALONE_REST: Seconds = 35;
+
+const CHANGE_ID = /^turn\.\d+$/;
+const AGAIN_ID = /\.t\d+$/;
+
+/** A round whose work is done in turns. */
+interface RoundInTurns<B extends WrittenBlock = WrittenBlock> {
+  readonly kind: Phase;
+  readonly blocks: readonly B[];
+  /** How many stand together in it and take turns; without it nobody changes roles inside the round. */
+  readonly turns?: GroupSize | null | undefined;
+}
+
+/**
+ * The blocks of a round as a coach writes them: one turn, without what is done again for the others.
+ *
+ * @example
+ * oneTurn(inTurns({ kind: 'pads', blocks: [usualBlock('free', 'w')], turns: 2 }).blocks).map(({ id }) => id) // ['w']
+ */
+export function oneTurn<B extends WrittenBlock>(blocks: readonly B[]): B[] {
+  return blocks.filter(({ id }) => !CHANGE_ID.test(id) && !AGAIN_ID.test(id));
+}
+
+/**
+ * The round with its work done once for each who stands together: by two, work and hold change in between; by three there is
+ * one who watches; alone, a rest follows the work. A rest that ends the round stays at its end.
+ *
+ * @example
+ * inTurns({ kind: 'pads', blocks: [usualBlock('free', 'w')], turns: 2 }).blocks.map(({ id }) => id) // ['w', 'turn.1', 'w.t2']
+ */
+export function inTurns<R extends RoundInTurns>(round: R): R {
+  const { turns = null } = round;
+  const written = oneTurn(round.blocks);
+  const last = written.at(-1);
+  const end = last?.kind === 'rest' ? [last] : [];
+  const work = written.slice(0, written.length - end.length);
+  if (turns === null || work.length === 0) return { ...round, blocks: written };
+  if (turns === 1)
+    return { ...round, blocks: [...work, ...(end.length > 0 ? end : [changeRest(1, ALONE_REST, '')])] };
+  const blocks = Array.from({ length: turns }, (_, turn) =>
+    turn === 0
+      ? work
+      : [
+          changeRest(turn, CHANGE, 'change roles'),
+          ...work.map((block) => ({ ...block, id: `${block.id}.t${turn + 1}` })),
+        ],
+  ).flat();
+  return { ...round, blocks: [...blocks, ...end] };
+}
+
+const changeRest = (turn: number, seconds: Seconds, next: string): WrittenBlock => ({
+  kind: 'rest',
+  id: `turn.${turn}`,
+  seconds,
+  ...(next === '' ? {} : { next }),
+});
+
+/**
+ * The turn that runs at an instant of a round, from 0.
+ *
+ * @example
+ * turnAt([{ id: 'w', seconds: 60 }, { id: 'turn.1', seconds: 15 }, { id: 'w.t2', seconds: 60 }], 80) // 1
+ */
+export function turnAt(
+  blocks: readonly { readonly id: string; readonly seconds: Seconds }[],
+  at: Seconds,
+): number {
+  let [from, turn] = [0, 0];
+  for (const { id, seconds } of blocks) {
+    if (from > at) break;
+    if (CHANGE_ID.test(id)) turn += 1;
+    from += seconds;
+  }
+  return turn;
+}
+
+/**
+ * Which rotation of partners each round belongs to: pads, and every round that is done in turns, begin a new one as long as
+ * there are any, and then they begin again; null for what nobody needs a partner for.
+ *
+ * @example
+ * rotationsOf([{ kind: 'pads', blocks: [] }, { kind: 'stretch', blocks: [] }, { kind: 'pads', blocks: [] }], 4) // [0, null, 1]
+ */
+export function rotationsOf(rounds: readonly RoundInTurns[], rotations: number): (number | null)[] {
+  let begun = 0;
+  return rounds.map(({ kind, turns = null }) => {
+    const isPartnerWork = kind === 'pads' || (turns !== null && turns > 1);
+    return isPartnerWork && rotations > 0 ? begun++ % rotations : null;
+  });
+}
+
+/**
+ * The rounds with the change of partners told in the rest before it.
+ *
+ * @example
+ * withPartnersTold([{ kind: 'pads', title: 'A', blocks: [{ kind: 'rest', id: 'r', seconds: 30, next: 'B' }] }, { kind: 'pads', title: 'B', blocks: [] }], [0, 1])[0].blocks[0].next // 'B, change partners'
+ */
+export function withPartnersTold<R extends RoundInTurns & { readonly title: string }>(
+  rounds: readonly R[],
+  rotations: readonly (number | null)[],
+): R[] {
+  let before: number | null = null;
+  const changes = rotations.map((rotation) => {
+    const isNew = rotation !== null && before !== null && rotation !== before;
+    before = rotation ?? before;
+    return isNew;
+  });
+  return rounds.map((round, i) => {
+    const last = round.blocks.at(-1);
+    const next = rounds[i + 1];
+    if (!changes[i + 1] || !next || last?.kind !== 'rest') return round;
+    const told = { ...last, next: `${next.title}, change partners` };
+    return { ...round, blocks: [...round.blocks.slice(0, -1), told] };
+  });
+}
