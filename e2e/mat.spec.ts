@@ -102,6 +102,10 @@ test('calls of a reaction have answers of their own, and the limits of children 
   await expect(warnings).toContainText('Minnows in “Reactions”: knee: no knees for their band.');
   await saved(page);
   const heard = await heardIn(page);
+  await page.goto(`/sessions/${idOf(page)}/card`);
+  await expect(page.getByRole('list', { name: 'Children’s limits' })).toContainText(
+    'no knees for their band',
+  );
   expect(heard.filter((text) => text === 'low').length).toBeGreaterThan(2);
   expect(heard.filter((text) => text === 'now').length).toBeGreaterThan(2);
 });
@@ -182,4 +186,29 @@ test('a start that is pressed while the Floor still loads is kept, told, and don
   await expect(page.getByText('Starts when the voice is there.')).toBeVisible();
   letGo();
   await expect(page.getByRole('button', { name: 'Space hold' })).toBeVisible({ timeout: 60_000 });
+});
+
+test('who is ticked at the door stands on the Floor, by two in turns, with new partners told', async ({
+  page,
+}) => {
+  await open(page, '/sessions/new');
+  await page.getByLabel('Title').first().fill('By two');
+  await choose(page.getByLabel('They work'), 'by two: work, hold');
+  const times = page.getByRole('list', { name: 'Rounds of the session' });
+  await expect(times).toContainText('4:55'); // twice two minutes, 15 s between, 40 s of rest
+  await saved(page);
+  const session = idOf(page);
+  await page.getByRole('link', { name: 'Who is here' }).click();
+  const four = ['Sanne Ibarra', 'Emeka Roux', 'Mbali Serrano', 'Nuria Castellan'];
+  for (const name of four) await page.getByRole('checkbox', { name }).check();
+  await expect(page.getByRole('status').filter({ hasText: '4 here, kept' })).toBeVisible();
+  await page.goto(`/floor?session=${session}`);
+  await expect(page.getByText('4 of 14, as ticked at the door')).toBeVisible();
+  await page.getByRole('button', { name: 'Take to the Floor' }).click();
+  const partners = page.getByRole('list', { name: 'Partners' });
+  await expect(partners.getByRole('listitem')).toHaveCount(2, { timeout: 60_000 });
+  await expect(partners.getByText(/works$/)).toHaveCount(2);
+  for (const name of four) await expect(partners).toContainText(name.split(' ')[0]!);
+  const vtt = await (await page.request.get(`/api/sessions/${session}/calls.vtt`)).text();
+  expect(vtt).toContain('next, change roles');
 });

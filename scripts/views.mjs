@@ -8,6 +8,10 @@ export async function acceptNotice(page, base) {
 async function startRun(page, base, id, session) {
   const { items } = await (await page.request.get(`${base}/api/fighters`)).json();
   const fighterIds = items.slice(3).map((fighter) => fighter.id);
+  const present = fighterIds.map((fighterId) => ({ fighterId, from: 0, until: null, ticked: [] }));
+  await page.request.put(`${base}/api/sessions/${session}/sheet`, {
+    data: { present, size: 2, rotations: 4 },
+  });
   await page.request.put(`${base}/api/runs/${id}`, {
     data: { sessionId: session, fighterIds, startedAt: new Date().toISOString() },
   });

@@ -40,6 +40,21 @@ const plannerOf = (retired: readonly string[] = []) =>
   sessionPlanner({ book, retired, combos: [combo('straights', '1 2'), combo('kick', '1 r:round@h')] });
 
 describe('a planned session', () => {
+  it('says how often its lines are gone through from each lead', () => {
+    const block: WrittenBlock = { ...pads('a', 'straights'), leadPlan: 'halves', times: 3 } as WrittenBlock;
+    const timed = { ...block, seconds: 120 };
+    const { times } = plannerOf()(session([timed, usualBlock('free', 'f')]), facts);
+    expect(times).toEqual({ 'r/a': { left: 3, right: 3 } });
+  });
+  it('warns where counted work has no time for its counts', () => {
+    const count = { ...usualBlock('count', 'c'), seconds: 30 };
+    const { warnings } = plannerOf()(session([count], 4), facts);
+    const cut = warnings.filter(({ rule }) => rule === 'counts-cut');
+    expect(cut).toHaveLength(1);
+    expect(cut[0]!.message).toMatch(/^“Pads” counts for 1:\d\d and has 0:30/);
+    const long = { ...usualBlock('count', 'c'), seconds: 300 };
+    expect(plannerOf()(session([long]), facts).warnings.map(({ rule }) => rule)).not.toContain('counts-cut');
+  });
   it('is added up: its length, its phases and its strikes, series as often as they are held', () => {
     const plan = plannerOf();
     const once = plan(session([pads('a', 'straights'), usualBlock('rest', 'p')]), facts);

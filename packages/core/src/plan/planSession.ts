@@ -1,5 +1,13 @@
+import { PACE_FACTORS } from '../body/index.ts';
 import type { Lead, MoveBook } from '../moves/index.ts';
-import { fillBlock, kindOf, type BlockCombo, type Phase, type WrittenBlock } from '../rounds/index.ts';
+import {
+  countedLength,
+  fillBlock,
+  kindOf,
+  type BlockCombo,
+  type Phase,
+  type WrittenBlock,
+} from '../rounds/index.ts';
 import type { Seconds } from '../units/index.ts';
 import { sessionSeconds, unrollRounds, type Series } from './plannedRound.ts';
 import { retiredIn, sessionTotals, workOf, youthFaultsIn, type SessionTotals } from './roundWork.ts';
@@ -41,7 +49,7 @@ export interface PlannedSession extends SessionTotals {
 }
 
 /** What a block asks for, worked out once for as long as it is written the same. */
-type KnownBlock = Pick<WarnedBlock, 'work' | 'gone' | 'retired' | 'youthFaults'>;
+type KnownBlock = Pick<WarnedBlock, 'work' | 'gone' | 'retired' | 'youthFaults' | 'needs'>;
 
 /** So many blocks are remembered: several long sessions with all their changes. */
 const MOST_KNOWN = 2000;
@@ -61,6 +69,7 @@ export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
     const named = kindOf(block).named(block);
     return {
       work: workOf(filled, book, lead, factor),
+      needs: countedLength(block, book, factor ?? PACE_FACTORS.club, byId),
       gone: named.flatMap(({ comboId }) => (byId.has(comboId) ? [] : [comboId])),
       retired: retiredIn(filled, book, retiredCodes),
       youthFaults: remembered((limits, group) => youthFaultsIn(filled, book, limits, group)),

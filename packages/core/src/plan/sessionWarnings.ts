@@ -36,6 +36,7 @@ export const WARNING_RULES = [
   'retired-move',
   'too-fast',
   'youth-limits',
+  'counts-cut',
 ] as const;
 export type WarningRule = (typeof WARNING_RULES)[number];
 
@@ -55,6 +56,8 @@ export interface WarnedBlock {
   readonly seconds: Seconds;
   readonly kit?: readonly string[];
   readonly work: BlockWork;
+  /** Seconds that its counts need at this pace; null for what goes by the clock. */
+  readonly needs?: Seconds | null;
   /** What its lines name and the book no longer has, or has retired. */
   readonly gone: readonly string[];
   readonly retired: readonly string[];
@@ -106,6 +109,7 @@ export function sessionWarnings(rounds: readonly WarnedRound[], facts: ClassFact
     ...missingKit(placed, facts),
     ...lostMoves(placed),
     ...tooFast(placed),
+    ...cutCounts(placed),
     ...beyondYouth(placed, facts),
     ...oneSide(placed),
   ];
@@ -247,6 +251,18 @@ function tooFast(placed: readonly PlacedBlock[]): SessionWarning[] {
     message: `“${each.round.title}”: ${each.message}`,
     place: placeOfBlock(each),
   }));
+}
+
+/** Counted work with another length than its counts need, as after a change of the gym's pace or of a combo. */
+function cutCounts(placed: readonly PlacedBlock[]): SessionWarning[] {
+  const cut = placed.filter(({ block: { needs = null, seconds } }) => needs !== null && needs > seconds);
+  return firstOfEach(cut, ({ round, block }) => `${round.title} ${block.seconds} ${block.needs}`).map(
+    (each) => ({
+      rule: 'counts-cut',
+      message: `“${each.round.title}” counts for ${clockText(each.block.needs!)} and has ${clockText(each.block.seconds)}: its last counts are not done. Change anything in the block, and it takes its time.`,
+      place: placeOfBlock(each),
+    }),
+  );
 }
 
 /** What a group with children in it should not do, each fault of a group once with the first place where it comes. */

@@ -1,3 +1,5 @@
+import { PlanSession } from '../plan/PlanSession.tsx';
+import { usePlanned } from '../plan/usePlanned.ts';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { Printer } from 'lucide-react';
@@ -79,8 +81,30 @@ export function SessionCard() {
           )}
         </tbody>
       </table>
+      <PlanSession session={session}>
+        <YouthOnCard />
+      </PlanSession>
       <PaperCautions />
     </article>
+  );
+}
+
+/** What the children in the class should not do of it, with the place. */
+function YouthOnCard() {
+  const told = usePlanned().warnings.filter(({ rule }) => rule === 'youth-limits');
+  if (told.length === 0) return null;
+  return (
+    <section className="break-inside-avoid border-t-2 border-ink pt-2">
+      <h2 className="text-lg">Children’s limits</h2>
+      <ul aria-label="Children’s limits" className="text-sm">
+        {told.map(({ message, place }) => (
+          <li key={message}>
+            {place && <span className="tabular mr-2">{clockText(place.at)}</span>}
+            {message}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
