@@ -8,7 +8,7 @@ import {
   type Waits,
 } from '@eurhythm/core/rounds';
 import { MOST_COUNTED } from '@eurhythm/core/rounds';
-import { ArrayMaxSize, IsArray, IsIn } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, ValidateIf } from 'class-validator';
 import {
   IsLineText,
   IsListOf,
@@ -92,20 +92,25 @@ export class OwnGroupRepsDto extends GroupRepsDto {
   line?: string;
 }
 
-/** The same where a group may do another exercise. */
-export class TitledGroupRepsDto extends GroupRepsDto {
+/** The same where a group may do another exercise, or a line. */
+export class TitledGroupRepsDto extends OwnGroupRepsDto {
   @MayBeMissing()
   @IsPlainName('what a group does')
   title?: string;
 }
 
-/** A group that does something of its own, as often as it can. */
+/** A group that does something of its own, as often as it can: something with a name, or a line. */
 export class GroupTaskDto implements GroupTask {
   @IsGroupName()
   group!: string;
 
+  @ValidateIf((task: GroupTaskDto) => task.line === undefined)
   @IsPlainName('what a group does')
-  title!: string;
+  title?: string;
+
+  @MayBeMissing()
+  @IsLineText('the line of a group')
+  line?: string;
 }
 
 /** The groups of a class at once, each with what it does of its own. */

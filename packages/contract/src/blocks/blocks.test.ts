@@ -15,6 +15,8 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
     [{ combos: Array(21).fill({ comboId: 'a' }) }, 'combos: A block holds at most 20 combos.'],
     [{ bpm: 19 }, 'bpm: The tempo goes from 20 to 300 beats a minute.'],
     [{ cyclesEach: 0 }, 'cyclesEach: Cycles of each combo is a whole number from 1 to 50.'],
+    [{ times: 501 }, 'times: The number of times from each lead is a whole number from 1 to 500.'],
+    [{ wayBack: 0 }, 'wayBack: The number of times before the way back is a whole number from 1 to 50.'],
     [{ 'tempo.by': 101 }, 'tempo.by: The step of the tempo goes from -100 to 100 beats a minute.'],
     [{ gaps: { kind: 'random', min: 6, max: 3 } }, `gaps.max: ${TURNED}`],
     [{ intensity: [25.5] }, 'intensity: A step of contact is a whole number from 0 to 100 percent.'],
@@ -31,6 +33,9 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
   count: [
     [{ title: '' }, 'title: What is done is plain text of 1 to 60 characters, without < or >.'],
     [{ reps: 501 }, 'reps: The count is a whole number from 1 to 500 repetitions.'],
+    [{ sides: 'left' }, 'sides: The side plan is one of: both, one, in-turn.'],
+    [{ speeds: ['warp'] }, 'speeds: The speed of a set is one of: slow, usual, full.'],
+    [{ speeds: Array(21).fill('slow') }, 'speeds: There are at most twenty speeds, one for each set.'],
     [{ sets: 0 }, 'sets: The number of sets is a whole number from 1 to 20.'],
     [{ rest: -1 }, 'rest: The rest between sets goes from 0 to 600 seconds.'],
     [{ repSeconds: 0.3 }, 'repSeconds: The time of a repetition goes from 0.4 to 30 seconds.'],
@@ -43,7 +48,13 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
     ],
     [{ groups: Array(7).fill({ group: 'Ebb', reps: 3 }) }, 'groups: There are at most six groups.'],
   ],
-  burst: [[{ title: '   ' }, 'title: What is done is plain text of 1 to 60 characters, without < or >.']],
+  burst: [
+    [{ title: '   ' }, 'title: What is done is plain text of 1 to 60 characters, without < or >.'],
+    [
+      { groups: [{ group: 'Ebb' }] },
+      'groups.0.title: What a group does is plain text of 1 to 60 characters, without < or >.',
+    ],
+  ],
   hold: [
     [{ holdSeconds: 2 }, 'holdSeconds: The time of a hold goes from 3 to 600 seconds.'],
     [{ times: 21 }, 'times: The number of times is a whole number from 1 to 20.'],
@@ -71,7 +82,11 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
     [{ bpm: 301 }, 'bpm: The tempo goes from 20 to 300 beats a minute.'],
   ],
   condition: [
-    [{ 'groups.0.line': 'f:push' }, 'groups.0.line: `line` is not known here.'],
+    [{ 'groups.0.line': 7 }, 'groups.0.line: The line of a group is a text.'],
+    [
+      { 'groups.0.title': '' },
+      'groups.0.title: What a group does is plain text of 1 to 60 characters, without < or >.',
+    ],
     [{ reps: 0 }, 'reps: The count is a whole number from 1 to 500 repetitions.'],
     [{ repSeconds: 31 }, 'repSeconds: The time of a repetition goes from 0.4 to 30 seconds.'],
   ],

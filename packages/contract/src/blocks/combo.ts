@@ -176,12 +176,12 @@ export class ComboBlockDto extends BlockDto implements WrittenComboBlock {
 
   @MayBeMissing()
   @OrNull()
-  @IsWholeWithin('the times from each lead', 1, MOST_COUNTED, '')
+  @IsWholeWithin('the number of times from each lead', 1, MOST_COUNTED, '')
   times?: number | null;
 
   @MayBeMissing()
   @OrNull()
-  @IsWholeWithin('the times through before the way back', 1, cyclesEach.max, '')
+  @IsWholeWithin('the number of times before the way back', 1, cyclesEach.max, '')
   wayBack?: number | null;
 
   @MayBeMissing()

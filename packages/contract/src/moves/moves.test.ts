@@ -16,6 +16,8 @@ describe('a move as a form writes it', () => {
     [{ forward: -5, right: 5, facing: -360 }],
     [{ faults: [], cautions: [], aliases: [] }],
     [{ role: 'evasion' }],
+    [{ risks: [{ text: 'Open.', severity: 'note', side: null, level: 'body', muted: true }] }],
+    [{ risks: undefined }],
   ])('%j is right', (changes) => expect(told(changes)).toEqual([]));
 
   it.each([
@@ -24,6 +26,14 @@ describe('a move as a form writes it', () => {
     [
       { sayShort: 'x'.repeat(31) },
       'sayShort: The short spoken form is plain text of 1 to 30 characters, without < or >.',
+    ],
+    [
+      { risks: [{ text: '', severity: 'note', side: null, level: null, muted: false }] },
+      'risks.0.text: The risk is plain text of 1 to 160 characters, without < or >.',
+    ],
+    [
+      { risks: [{ text: 'Open.', severity: 'loud', side: null, level: null, muted: false }] },
+      'risks.0.severity: The weight of a risk is one of: note, caution.',
     ],
     [{ limb: 'tail' }, 'limb: The limb is one of: hand, both-hands, leg, feet, body.'],
     [

@@ -24,9 +24,12 @@ describe('a session as a page writes one', () => {
     [{}],
     [{ plannedFor: null, word: undefined, groups: undefined }],
     [{ word: '' }],
+    [{ 'rounds.0.turns': 2 }],
+    [{ 'rounds.0.turns': null }],
     [{ 'rounds.0.series': null, 'rounds.0.timeCalls': [] }],
   ])('%j is right', (changes) => expect(told(changes)).toEqual([]));
   it.each([
+    [{ 'rounds.0.turns': 4 }, 'rounds.0.turns: A round is done alone, by two or by three.'],
     [{ title: '' }, 'title: The title is plain text of 1 to 60 characters, without < or >.'],
     [{ plannedFor: '2026-03-05' }, 'plannedFor: The date is written like 2026-03-05T18:30:00Z.'],
     [{ plannedFor: '2026-02-30T18:30:00Z' }, 'plannedFor: The date is written like 2026-03-05T18:30:00Z.'],

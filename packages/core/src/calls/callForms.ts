@@ -76,6 +76,7 @@ export function throwForms({ say }: Move, level: Level | null): string[] {
  *
  * @example
  * comboForms({ grade: 'Ebb', number: 3, title: 'Door' }) // ['ebb three, door', 'ebb three', 'three']
+ * comboForms({ grade: '', number: 1, title: 'Footwork' }) // ['footwork']
  */
 export function comboForms(combo: {
   readonly grade: string;
@@ -89,6 +90,8 @@ export function comboForms(combo: {
     .replace(/[^\p{L}\p{N}' ]+/gu, ' ')
     .replace(/\s+/g, ' ')
     .trim();
+  // A line that is no grade's has no number of its own.
+  if (grade === '' && title !== '') return [title];
   const short = grade === '' ? number : `${grade} ${number}`;
   return [...new Set([title === '' ? short : `${short}, ${title}`, short, number])];
 }

@@ -183,6 +183,17 @@ describe('a session that asks too much', () => {
       prompts: ['Hands high', 'Change lead', 'Jab to move', 'Throw a knee'],
     } as WrittenBlock;
     expect(told(free, { groups })).toEqual(['“Throw a knee”: no knees']);
+    for (const kind of ['burst', 'condition', 'count'] as const) {
+      const own = { ...usualBlock(kind, 'o'), groups: [{ group: 'Drops', reps: 5, line: 'r:knee' }] };
+      expect(told(own as WrittenBlock, { groups })).toEqual(['knee: no knees']);
+    }
+  });
+  it('takes the room of a line that travels as often as it follows itself', () => {
+    const small = { floorSteps: 3 };
+    const rules = (more: object): string[] => planned(lines('in 1', more), small).map(({ rule }) => rule);
+    expect(rules({ cyclesEach: 4 })).toContain('small-room');
+    expect(rules({ cyclesEach: 4, wayBack: 2 })).not.toContain('small-room');
+    expect(rules({ cyclesEach: 2 })).not.toContain('small-room');
   });
   it('tells a tempo above the clean one with the round, the combo and both numbers, ramps too', () => {
     const [warning] = planned(

@@ -117,9 +117,10 @@ export function workOf(block: Block, book: MoveBook, lead: Lead, factor?: number
 
 /** What a group does in a block: its own lines where it has some, else those of everybody, and what may be prompted. */
 function linesOfGroup(block: Block, group: string | null, book: MoveBook): readonly string[] {
-  if (block.kind === 'count') {
-    const own = block.groups.find((each) => each.group === group)?.line;
-    return [own ? own : block.line];
+  if (block.kind === 'count' || block.kind === 'condition' || block.kind === 'burst') {
+    const own = block.groups?.find((each) => each.group === group)?.line;
+    if (own) return [own];
+    return block.kind === 'count' ? [block.line] : [];
   }
   if (block.kind !== 'combo') return kindOf(block).done(block, book);
   const lane = block.lanes?.find((each) => each.group === group);

@@ -8,6 +8,7 @@ export { cycleLength, planCycle, type CyclePlan } from './kinds/combo/cyclePlan.
 export * from './kinds/count/countBlock.ts';
 export * from './kinds/count/countSteps.ts';
 export * from './kinds/counting.ts';
+export * from './kinds/groupTasks.ts';
 export * from './kinds/condition/conditionBlock.ts';
 export type { HoldBlock } from './kinds/hold/holdBlock.ts';
 export { USUAL_FREE_BLOCK, type FreeBlock } from './kinds/free/freeKind.ts';

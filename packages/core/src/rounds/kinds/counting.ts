@@ -24,53 +24,6 @@ export interface GroupReps {
   readonly title?: string | undefined;
 }
 
-/** A group that does something of its own at the same time. */
-export interface GroupTask {
-  readonly group: string;
-  readonly title: string;
-}
-
-/** Telling a group what it does instead takes so much longer. */
-export const LANE_OPENING: Seconds = 1.8;
-
-/**
- * What tells a group what it does instead, longest form first.
- *
- * @example
- * taskForms({ group: 'Ebb', title: 'Push-ups' }) // ['ebb, push-ups', 'ebb']
- */
-export function taskForms({ group, title }: GroupTask): string[] {
-  return [`${group.toLowerCase()}, ${title.toLowerCase()}`, group.toLowerCase()];
-}
-
-/**
- * The groups with an exercise of their own.
- *
- * @example
- * tasksOf([{ group: 'Ebb', reps: 5, title: 'Push-ups' }, { group: 'Flood', reps: 9 }]) // [{ group: 'Ebb', title: 'Push-ups' }]
- */
-export function tasksOf(
-  groups: readonly { readonly group: string; readonly title?: string | undefined }[],
-): GroupTask[] {
-  return groups.flatMap(({ group, title }) => (title ? [{ group, title }] : []));
-}
-
-/**
- * Tells each group with a task of its own what it is, one after the other.
- *
- * @example
- * (layout => (sayTasks(layout, 'b', [{ group: 'Ebb', title: 'Push-ups' }], 3), layout.calls.length))(emptyLayout()) // 1
- */
-export function sayTasks(layout: Layout, block: string, tasks: readonly GroupTask[], from: Seconds): void {
-  for (const [i, task] of tasks.entries())
-    sayAbout(layout, block, {
-      forms: taskForms(task),
-      at: from + i * LANE_OPENING,
-      priority: 'combo',
-      slack: 1,
-    });
-}
-
 /**
  * The most repetitions of any group; who belongs to none does `reps`.
  *

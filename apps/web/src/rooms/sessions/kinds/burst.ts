@@ -9,6 +9,7 @@ export const burstPage: BlockPage<BurstBlockDto> = {
   ],
   lane: ({ groups = [] }, group) => {
     const own = groups.find((each) => each.group === group);
-    return own ? { text: own.title, short: own.title, share: 1 } : null;
+    const what = own?.title ?? own?.line;
+    return what === undefined ? null : { text: what, short: what, share: 1 };
   },
 };

@@ -1,6 +1,7 @@
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
-import { AFTER_BELL, sayTasks, taskForms, type GroupTask } from '../counting.ts';
+import { AFTER_BELL } from '../counting.ts';
+import { linesOfTasks, sayTasks, taskForms, type GroupTask } from '../groupTasks.ts';
 import type { BlockBase } from '../blockBase.ts';
 
 /** As many clean repetitions as fit. */
@@ -21,15 +22,17 @@ export const burstKind: BlockKind<BurstBlock> = {
   stretches: false,
   usual: (id) => ({ kind: 'burst', id, seconds: 10, title: USUAL_BURST_TITLE }),
   tell: (block) => allTold(block),
+  written: ({ groups = [] }) => linesOfTasks(groups),
+  done: ({ groups = [] }) => linesOfTasks(groups).map(({ line }) => line),
   groups: ({ groups = [] }) => groups.map(({ group }) => group),
-  texts: ({ groups = [] }) => groups.flatMap(taskForms),
+  texts: ({ groups = [] }, book) => groups.flatMap((task) => taskForms(task, book)),
   layOut: layOutBurst,
 };
 
 const allTold = ({ title, groups = [] }: BurstBlock): string =>
-  [title, ...groups.map((each) => `${each.group}: ${each.title}`)].join(' · ');
+  [title, ...groups.map(({ group, line = '', title = line }) => `${group}: ${title}`)].join(' · ');
 
-function layOutBurst(block: BurstBlock, { from }: BlockTime, { layout }: LayOutContext): void {
+function layOutBurst(block: BurstBlock, { from }: BlockTime, { book, layout }: LayOutContext): void {
   layout.cues.push({ at: from, kind: 'show', text: allTold(block), block: block.id });
-  sayTasks(layout, block.id, block.groups ?? [], from + AFTER_BELL);
+  sayTasks(layout, block.id, block.groups ?? [], from + AFTER_BELL, book);
 }

@@ -4,18 +4,15 @@ import { groupDoneForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import {
   BEFORE_BLOCK_ENDS,
-  LANE_OPENING,
   OPENING,
   mostReps,
   sayAbout,
-  sayTasks,
-  taskForms,
-  tasksOf,
   tellCut,
   tellGroups,
   tellWordsEnd,
   wordOfCount,
 } from '../counting.ts';
+import { LANE_OPENING, linesOfTasks, sayTasks, taskForms, tasksOf } from '../groupTasks.ts';
 import { USUAL_CONDITION_BLOCK, type ConditionBlock } from './conditionBlock.ts';
 
 export const conditionKind: BlockKind<ConditionBlock> = {
@@ -27,10 +24,12 @@ export const conditionKind: BlockKind<ConditionBlock> = {
   isCounted: ({ reps }) => reps !== null,
   length: ({ reps, groups, repSeconds }) =>
     reps === null ? null : openingOf(groups) + mostReps(reps, groups) * repSeconds,
+  written: ({ groups }) => linesOfTasks(groups),
+  done: ({ groups }) => linesOfTasks(groups).map(({ line }) => line),
   groups: ({ groups }) => groups.map(({ group }) => group),
-  *texts({ title, reps, groups }, _book, count) {
+  *texts({ title, reps, groups }, book, count) {
     yield title.toLowerCase();
-    yield* tasksOf(groups).flatMap(taskForms);
+    for (const task of tasksOf(groups)) yield* taskForms(task, book);
     if (reps === null) return;
     for (let n = 1; n <= mostReps(reps, groups); n++) {
       const word = wordOfCount(n, count);
@@ -50,10 +49,10 @@ const openingOf = (groups: ConditionBlock['groups']): Seconds =>
 function layOutCondition(
   { id, title, reps, groups, repSeconds }: ConditionBlock,
   { from, to }: BlockTime,
-  { count, layout }: LayOutContext,
+  { book, count, layout }: LayOutContext,
 ): void {
   sayAbout(layout, id, { forms: [title.toLowerCase()], at: from + 1, priority: 'combo', slack: 2 });
-  sayTasks(layout, id, tasksOf(groups), from + OPENING - 0.6);
+  sayTasks(layout, id, tasksOf(groups), from + OPENING - 0.6, book);
   if (reps === null) return;
   const most = mostReps(reps, groups);
   tellWordsEnd(layout, id, from, count, most);

@@ -6,9 +6,10 @@ import { NO_STRIKES, tallyStrikes, type StrikeCount } from '../../strikeCount.ts
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { COUNT_PACE, mostReps, tellGroups } from '../counting.ts';
 import { USUAL_COUNT_BLOCK, type CountBlock } from './countBlock.ts';
-import { countSteps, ownLines } from './countSteps.ts';
+import { countSteps } from './countSteps.ts';
+import { linesOfTasks, taskForms, tasksOf } from '../groupTasks.ts';
 import { saidIn } from '../saidInLine.ts';
-import { countForms, laneOpenForms, layOutCount } from './layOutCount.ts';
+import { countForms, layOutCount } from './layOutCount.ts';
 
 /** How many of it there are, told behind the number. */
 const SIDE_WORDS = { both: ' each side', one: '', 'in-turn': ', sides in turn' } as const;
@@ -22,16 +23,13 @@ export const countKind: BlockKind<CountBlock> = {
     `${title}: ${toldNumber(reps)}${SIDE_WORDS[sides]} × ${toldNumber(sets)}${tellGroups(groups)}`,
   isCounted: () => true,
   length: (block, book, factor) => countSteps(block, book, factor).seconds,
-  written: ({ line, groups }) => [
-    { field: 'line', line },
-    ...groups.flatMap((each, i) => (each.line ? [{ field: `groups.${i}.line`, line: each.line }] : [])),
-  ],
-  done: (block) => [block.line, ...ownLines(block).map(({ line }) => line)],
+  written: ({ line, groups }) => [{ field: 'line', line }, ...linesOfTasks(groups)],
+  done: (block) => [block.line, ...linesOfTasks(block.groups).map(({ line }) => line)],
   groups: ({ groups }) => groups.map(({ group }) => group),
   *texts(block, book, count) {
     // Which words are counted does not depend on the pace.
     yield* saidIn(block.line, book);
-    for (const lane of ownLines(block)) yield* laneOpenForms(lane, book);
+    for (const task of tasksOf(block.groups)) yield* taskForms(task, book);
     for (const step of countSteps(block, book, COUNT_PACE).steps) yield* countForms(step, block, count);
   },
   layOut: layOutCount,

@@ -3,7 +3,8 @@ import { parseLine } from '../../../line/index.ts';
 import { isStrike, type Level, type MoveBook } from '../../../moves/index.ts';
 import { COUNT_SLACK, SLOW_SHARE, comboRepSeconds, moveRepSeconds, parts } from '../../../teach/index.ts';
 import type { Seconds } from '../../../units/index.ts';
-import { LANE_OPENING, OPENING, mostReps, sidesInTurn, type SideInTurn } from '../counting.ts';
+import { LANE_OPENING, linesOfTasks, tasksOf } from '../groupTasks.ts';
+import { OPENING, mostReps, sidesInTurn, type SideInTurn } from '../counting.ts';
 import type { CountBlock, CountSpeed } from './countBlock.ts';
 
 /** Nobody follows a count faster than this, by parts and stroke by stroke. */
@@ -92,7 +93,7 @@ export function countSteps(block: CountBlock, book: MoveBook, factor: number): C
         side,
         speed: isNew ? speedOf(block, set) : null,
       });
-      clock += OPENING + (set === 0 && side !== 'other' ? ownLines(block).length * LANE_OPENING : 0);
+      clock += OPENING + (set === 0 && side !== 'other' ? tasksOf(block.groups).length * LANE_OPENING : 0);
       for (let rep = 0; rep < most; rep++) {
         const began = clock;
         const level = levelOf(block, rep, set);
@@ -174,21 +175,9 @@ function partsShown(line: string, book: MoveBook): string[] {
   return parsed.ok ? parts(parsed.line, book, 'left').map(({ part, cue }) => `${part}: ${cue}`) : [];
 }
 
-/**
- * The groups that do something else on the same count.
- *
- * @example
- * ownLines({ groups: [{ group: 'Ebb', reps: 5, line: '1' }, { group: 'Flood', reps: 5 }] }) // [{ group: 'Ebb', line: '1' }]
- */
-export function ownLines({
-  groups,
-}: Pick<CountBlock, 'groups'>): { readonly group: string; readonly line: string }[] {
-  return groups.flatMap(({ group, line }) => (line ? [{ group, line }] : []));
-}
-
 /** One count is for all groups, so it waits for the one whose line takes longest. */
 function slowestRep(block: CountBlock, book: MoveBook, factor: number): Seconds {
-  const lines = [block.line, ...ownLines(block).map(({ line }) => line)];
+  const lines = [block.line, ...linesOfTasks(block.groups).map(({ line }) => line)];
   return Math.max(...lines.map((line) => repSecondsOf({ ...block, line }, book, factor)));
 }
 

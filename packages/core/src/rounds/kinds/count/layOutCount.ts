@@ -1,15 +1,14 @@
-import { walkStance } from '../../../body/index.ts';
-import { parseLine } from '../../../line/index.ts';
-import { otherLead, type MoveBook } from '../../../moves/index.ts';
+import { otherLead } from '../../../moves/index.ts';
 import { beatSeconds, toNumber } from '../../../units/index.ts';
 import type { Cue } from '../../cue.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { TIME_PHRASES, groupDoneForms, shoutPhrase } from '../../../calls/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
-import { BEFORE_BLOCK_ENDS, LANE_OPENING, OPENING, tellCut, tellWordsEnd, wordOfCount } from '../counting.ts';
+import { LANE_OPENING, taskForms, tasksOf } from '../groupTasks.ts';
+import { BEFORE_BLOCK_ENDS, OPENING, tellCut, tellWordsEnd, wordOfCount } from '../counting.ts';
 import type { CountBlock, CountSpeed } from './countBlock.ts';
 import { saidBeats, sayInLine } from '../saidInLine.ts';
-import { LINE_BPM, countSteps, ownLines, type CountStep } from './countSteps.ts';
+import { LINE_BPM, countSteps, type CountStep } from './countSteps.ts';
 
 /** How the speed of a set is said. */
 const SPEED_WORDS: Readonly<Record<CountSpeed, string>> = {
@@ -81,9 +80,9 @@ export function layOutCount(
       });
     }
     if (step.kind === 'open' && step.set === 0 && step.side !== 'other')
-      for (const [i, lane] of ownLines(block).entries())
+      for (const [i, lane] of tasksOf(block.groups).entries())
         layout.calls.push({
-          forms: laneOpenForms(lane, book),
+          forms: taskForms(lane, book),
           priority: 'combo',
           place: {
             kind: 'start',
@@ -112,15 +111,3 @@ export function layOutCount(
 }
 
 const countsOf = (steps: readonly CountStep[]): number => steps.filter(({ kind }) => kind === 'count').length;
-
-/** What tells a group what it does instead: its name, and its move or strokes. */
-export function laneOpenForms({ group, line }: { group: string; line: string }, book: MoveBook): string[] {
-  const name = group.toLowerCase();
-  const parsed = parseLine(line, book);
-  if (!parsed.ok) return [name];
-  const own = walkStance(parsed.line, book, 'left').strokes.filter(({ stroke }) => stroke.by === 'fighter');
-  const [first] = own;
-  const what =
-    own.length === 1 && first ? first.move.say.long : own.map(({ move }) => move.say.short).join(' ');
-  return [`${name}, ${what}`, name];
-}

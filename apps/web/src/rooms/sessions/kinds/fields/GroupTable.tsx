@@ -64,7 +64,7 @@ export function GroupTable({ rows, what, reps, path, errors, onChange }: GroupTa
               isLabelHidden
               className={what === 'line' ? '[&_input]:font-line' : ''}
               placeholder={reps === null ? 'what it does' : 'the same'}
-              value={row[what] ?? ''}
+              value={row[what] ?? row.line ?? ''}
               error={errors.of(`${path}.${i}.${what}`)}
               onChange={(e) =>
                 set(i, { [what]: e.target.value === '' && reps !== null ? undefined : e.target.value })
