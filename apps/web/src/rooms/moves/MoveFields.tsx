@@ -121,7 +121,6 @@ export function MoveWordFields({ form, errors, onChange }: FieldsProps) {
           onChange({ faults: lines(e.target.value + ' ').map((line) => line.replace(/ $/, '')) })
         }
       />
-      <RiskFields risks={form.risks ?? []} errors={errors} onChange={(risks) => onChange({ risks })} />
       <LongTextField
         label="Other words, one on a line"
         hint="any language; found when searching"
@@ -131,6 +130,7 @@ export function MoveWordFields({ form, errors, onChange }: FieldsProps) {
           onChange({ aliases: lines(e.target.value + ' ').map((line) => line.replace(/ $/, '')) })
         }
       />
+      <RiskFields risks={form.risks ?? []} errors={errors} onChange={(risks) => onChange({ risks })} />
       <ChoiceField
         label="Easier move"
         value={form.easier ?? ''}

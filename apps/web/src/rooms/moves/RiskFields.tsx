@@ -39,10 +39,11 @@ export function RiskFields({ risks, errors, onChange }: RiskFieldsProps) {
     <fieldset className="col-span-2">
       <legend className="text-sm font-semibold text-quiet">Risks, told at its uses</legend>
       {risks.map((risk, i) => (
-        <div key={i} className="grid grid-cols-[1fr_11rem_auto_auto] items-center gap-2 pt-2">
+        <div key={i} className="grid grid-cols-[1fr_auto_auto] items-center gap-2 pt-2">
           <TextField
             label={`Risk ${i + 1}`}
             isLabelHidden
+            className="col-span-3"
             value={risk.text}
             error={errors.of(`risks.${i}.text`)}
             onChange={(e) => set(i, { text: e.target.value })}
