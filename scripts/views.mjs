@@ -98,7 +98,10 @@ export const VIEWS = {
   async sessions(page, base) {
     await page.goto(`${base}/sessions/three-groups`);
     await page.getByRole('button', { name: /^Combos, each their own/ }).click();
-    await page.getByText(/times through from/).first().waitFor();
+    await page
+      .getByText(/times through from/)
+      .first()
+      .waitFor();
     await page.evaluate(() => scrollTo(0, 0));
     await page.mouse.move(8, 790);
   },

@@ -67,7 +67,10 @@ const session = {
 const kept = await page.request.put(`${app.base}/api/sessions/sixty`, { data: session });
 if (!kept.ok()) throw new Error(await kept.text());
 await page.goto(`${app.base}/sessions/sixty`);
-await page.getByText(/times through/).first().waitFor({ timeout: 120_000 });
+await page
+  .getByText(/times through/)
+  .first()
+  .waitFor({ timeout: 120_000 });
 await app.voiceIsReady();
 const work = page.getByLabel('Work', { exact: true }).first();
 await work.click();
