@@ -6,6 +6,7 @@ import {
   countSteps,
   countedLength,
   footworkLine,
+  kindOf,
   repSecondsOf,
   stepsThatFit,
   strikesOf,
@@ -16,9 +17,8 @@ import {
   type FootworkBlock,
   type HoldBlock,
   type ReactBlock,
+  type StrikeCount,
 } from '../index.ts';
-
-import { workOf } from '../../plan/index.ts';
 
 const book = starterBook();
 const shelf = lettersVoice();
@@ -252,7 +252,7 @@ describe('sides that change at each repetition', () => {
   const turns = count({ sides: 'in-turn', reps: 7, sets: 1 });
   it('are counted once in all, and share the strikes', () => {
     expect(countedLength(turns, book, 1)).toBe(3 + 7 * 2);
-    const { strikes } = workOf(turns, book, 'left');
+    const strikes = kindOf(turns).strikes(turns, book, 'left') as StrikeCount;
     expect([strikes.limbs['right-leg'], strikes.limbs['left-leg']]).toEqual([4, 3]);
   });
   it('are said at the start', () => {
