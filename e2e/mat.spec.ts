@@ -203,7 +203,7 @@ test('who is ticked at the door stands on the Floor, by two in turns, with new p
   for (const name of four) await page.getByRole('checkbox', { name }).check();
   await expect(page.getByRole('status').filter({ hasText: '4 here, kept' })).toBeVisible();
   await page.goto(`/floor?session=${session}`);
-  await expect(page.getByText('4 of 14, as ticked at the door')).toBeVisible();
+  await expect(page.getByText(/^4 of \d+, as ticked at the door/)).toBeVisible();
   await page.getByRole('button', { name: 'Take to the Floor' }).click();
   const partners = page.getByRole('list', { name: 'Partners' });
   await expect(partners.getByRole('listitem')).toHaveCount(2, { timeout: 60_000 });
