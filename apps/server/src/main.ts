@@ -7,6 +7,7 @@ import { AppModule } from './app.module.ts';
 import { seedDemoGym } from './demo/seedDemoGym.ts';
 import { CannotStart } from './house/cannotStart.ts';
 import { takeDataFolder } from './house/dataFolder.ts';
+import { guardRequests } from './house/guard.ts';
 import { serveOpenApi } from './house/openApi.ts';
 import { readRequests } from './house/readRequests.ts';
 import { RefusalFilter, contractPipe } from './house/refusals.ts';
@@ -17,6 +18,7 @@ import { openStore, type Store } from './store/openStore.ts';
 async function start(): Promise<void> {
   const port = portFrom(process.env['PORT']);
   const host = process.env['HOST'] ?? '127.0.0.1';
+  const names = (process.env['EURHYTHM_NAMES'] ?? '').split(',').flatMap((name) => name.trim() || []);
   const dataFolder = resolve(process.env['EURHYTHM_DATA'] ?? 'data');
   const taken = takeDataFolder(dataFolder);
   process.on('exit', () => taken.release());
@@ -27,6 +29,7 @@ async function start(): Promise<void> {
     logger: ['error', 'warn'],
     bodyParser: false,
   });
+  guardRequests(app, { host, port, names });
   readRequests(app);
   app.useGlobalPipes(contractPipe());
   app.useGlobalFilters(new RefusalFilter());

@@ -23,7 +23,9 @@ import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers, answersFile, fileField } from '../house/answers.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { homeworkZip } from './homework.ts';
-import { midiFile, readMidiRhythm } from './midiFile.ts';
+import { HeavyModule } from '../heavy/heavy.module.ts';
+import { HeavyWork } from '../heavy/heavyWork.ts';
+import { readMidiRhythm } from './midiFile.ts';
 import { PlayedSessionService, type PlayedSession } from './playedSession.service.ts';
 import { RenderedSoundService } from './renderedSound.service.ts';
 
@@ -32,6 +34,7 @@ class ExchangeController {
   constructor(
     private readonly sessions: PlayedSessionService,
     private readonly sound: RenderedSoundService,
+    private readonly heavy: HeavyWork,
   ) {}
 
   @Get('sessions/:id/audio.wav')
@@ -59,7 +62,7 @@ class ExchangeController {
   @answersFile('audio/midi')
   async rhythm(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
     const session = await this.played(id, query);
-    return new StreamableFile(midiFile(session), {
+    return new StreamableFile(await this.heavy.run('midi', session), {
       type: 'audio/midi',
       disposition: attachment(session, 'mid'),
     });
@@ -109,7 +112,7 @@ function attachment({ title }: PlayedSession, ending: string): string {
 }
 
 @Module({
-  imports: [SessionsModule, GymSettingsModule],
+  imports: [SessionsModule, GymSettingsModule, HeavyModule],
   controllers: [ExchangeController],
   providers: [PlayedSessionService, RenderedSoundService],
 })

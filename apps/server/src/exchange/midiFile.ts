@@ -12,11 +12,31 @@ export function midiFile({ title, rounds }: PlayedSession): Buffer {
     ...withDeltas(events),
     { deltaTime: 0, meta: true, type: 'endOfTrack' },
   ];
-  const bytes = writeMidi({
-    header: { format: 1, numTracks: 2, ticksPerBeat: MIDI_TICKS },
-    tracks: [named(title, tempo), named('Strikes', strikes)],
+  const head = Buffer.from(writeMidi({ header: { ...HEADER, numTracks: 2 }, tracks: [] }));
+  // The package writes how many tracks it is given; there are two.
+  head.writeUInt16BE(2, TRACK_COUNT_AT);
+  return Buffer.concat([head, track(named(title, tempo)), track(named('Strikes', strikes))]);
+}
+
+const HEADER = { format: 1, ticksPerBeat: MIDI_TICKS } as const;
+/** Lengths of the header of a file and of that of a track, and where a file says how many tracks it has. */
+const FILE_HEAD = 14;
+const TRACK_HEAD = 8;
+const TRACK_COUNT_AT = 10;
+/** The package takes a time that grows with the square of what it writes at once. */
+const AT_ONCE = 400;
+
+/** The bytes of a track, written piece by piece and put together under one header. */
+function track(events: readonly FileEvent[]): Buffer {
+  const pieces = Array.from({ length: Math.ceil(events.length / AT_ONCE) }, (_, i) => {
+    const piece = events.slice(i * AT_ONCE, (i + 1) * AT_ONCE);
+    const file = writeMidi({ header: { ...HEADER, numTracks: 1 }, tracks: [piece] });
+    return Buffer.from(file).subarray(FILE_HEAD + TRACK_HEAD);
   });
-  return Buffer.from(bytes);
+  const body = Buffer.concat(pieces);
+  const head = Buffer.from('MTrk\0\0\0\0', 'latin1');
+  head.writeUInt32BE(body.length, 4);
+  return Buffer.concat([head, body]);
 }
 
 /** The texts of MIDI files are plain letters; signs are dropped from those that have them. */

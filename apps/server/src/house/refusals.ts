@@ -61,6 +61,13 @@ export function refusalOf(error: unknown): { status: number; body: object } {
   if (typeof type === 'string' && /^(encoding|charset|request|entity)\./.test(type)) {
     return { status: 400, body: { message: 'This request cannot be read.' } };
   }
+  // What reads bodies and files says by a status of its own whose fault it is.
+  const status = (error as { status?: unknown } | null)?.status;
+  if (typeof status === 'number' && status >= 400 && status < 500)
+    return {
+      status,
+      body: { message: status === 404 ? 'There is nothing here.' : 'This request cannot be read.' },
+    };
   return {
     status: 500,
     body: { message: 'Something went wrong on our side. Nothing was changed; try again.' },

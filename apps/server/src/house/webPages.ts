@@ -6,17 +6,8 @@ import express, { type NextFunction, type Request, type Response } from 'express
 
 const PAGES = fileURLToPath(new URL('../../../web/dist', import.meta.url));
 
-/** Everything a page needs comes from here; styles may be inline because editors and charts set them. */
-const POLICY =
-  "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; media-src 'self' blob:; worker-src 'self' blob:; frame-ancestors 'none'";
-
 /** Serves the built application; every path that is no file and no API is the page itself. */
 export function serveWebPages(app: NestExpressApplication): void {
-  app.use((_request: Request, response: Response, next: NextFunction) => {
-    response.setHeader('X-Content-Type-Options', 'nosniff');
-    response.setHeader('Content-Security-Policy', POLICY);
-    next();
-  });
   if (!existsSync(join(PAGES, 'index.html'))) return;
   app.use(
     '/assets',

@@ -16,6 +16,8 @@ import {
   type WrittenBlock,
 } from '@eurhythm/core/rounds';
 import { clipShelf } from '@eurhythm/core/calls';
+import { moveBook } from '@eurhythm/core/moves';
+import type { Seconds } from '@eurhythm/core/units';
 import type {
   BlocksPlanView,
   CompileRoundDto,
@@ -24,10 +26,14 @@ import type {
   VoiceId,
 } from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
+import { HeavyWork } from '../heavy/heavyWork.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { refuseFields } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import { VoiceService, type Speaker } from '../voice/voice.service.ts';
+
+/** Rounds up to this length are compiled where they are asked for: that is quicker than to send them to a thread. */
+const AT_ONCE: Seconds = 300;
 
 /** Fills blocks with the combos they name, has their words spoken, and compiles them to cues. */
 @Injectable()
@@ -37,16 +43,23 @@ export class RoundsService {
     private readonly moves: MovesService,
     private readonly voice: VoiceService,
     private readonly gym: GymService,
+    private readonly heavy: HeavyWork,
   ) {}
 
   async compile({ lead, seed, shifts = [], ...wanted }: CompileRoundDto): Promise<CompiledRoundView> {
-    const [book, { blocks, clips, count, factor }] = await Promise.all([
-      this.moves.book(),
+    const [{ items, numbers }, { blocks, clips, count, factor }] = await Promise.all([
+      this.moves.view(),
       this.plan(wanted),
     ]);
+    const book = moveBook(items, numbers);
     const { word = '', timeCalls } = wanted;
     const plan = { blocks, lead, seed, shifts, count, word, factor, ...(timeCalls ? { timeCalls } : {}) };
-    return { ...compileRound(plan, book, clipShelf(clips)), combos: combosOf(blocks, book) };
+    const seconds = blocks.reduce((sum, block) => sum + block.seconds, 0);
+    const compiled =
+      seconds > AT_ONCE
+        ? await this.heavy.run('compile', plan, { items, numbers }, clips)
+        : compileRound(plan, book, clipShelf(clips));
+    return { ...compiled, combos: combosOf(blocks, book) };
   }
 
   /** What anybody needs to compile these blocks: the combos in their places, the count, and every clip they may call. */

@@ -18,6 +18,7 @@ import { CombosModule } from '../combos/combos.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers, answersList, answersNothing } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
+import { HeavyModule } from '../heavy/heavy.module.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { RoundsService } from './rounds.service.ts';
 import { SessionsService } from './sessions.service.ts';
@@ -107,7 +108,7 @@ class RoundsController {
 }
 
 @Module({
-  imports: [CombosModule, MovesModule, GymSettingsModule],
+  imports: [CombosModule, MovesModule, GymSettingsModule, HeavyModule],
   controllers: [SessionsController, RoundsController],
   providers: [SessionsService, RoundsService, SheetsService],
   exports: [SessionsService, RoundsService, SheetsService],

@@ -27,6 +27,8 @@ export const EMPTY_DATABASE = fileURLToPath(new URL('../../dist/empty-database.t
 export async function openStore(folder: string, url: string | undefined): Promise<Store> {
   if (url !== undefined) {
     const pool = new pg.Pool({ connectionString: url });
+    // A connection that is lost while nobody uses it is replaced by the next one that is asked for.
+    pool.on('error', (error) => console.error('A connection to the database was lost:', error.message));
     const database = drizzlePostgres(pool, { schema });
     await migratePostgres(database, { migrationsFolder: MIGRATIONS });
     return { database, close: () => pool.end() };

@@ -22,6 +22,11 @@ import type { ClipFolder } from './clipFolder.ts';
 /** Recordings are kept at this rate: twice what speech needs, half of what a studio uses. */
 const KEPT_RATE = 22_050;
 const VERSION = 'own 1';
+/** A file may be so many times as long as the call in it. */
+const LONGEST_FILE = 3;
+
+const tooLong = (seconds: number): string =>
+  `A call is at most ${OWN_CALL_LIMITS.seconds} seconds long; this one is ${Math.round(seconds)}.`;
 
 type OwnCallRow = typeof ownCalls.$inferSelect;
 
@@ -54,17 +59,14 @@ export class OwnCallsService {
     const read = readWav(wav);
     if (!read.ok) throw refuseField('sound', read.message);
     const seconds = read.sound.samples.length / read.sound.sampleRate;
+    // Silence around a call is cut away later; a recording that is far too long is not looked into.
+    if (seconds > OWN_CALL_LIMITS.seconds * LONGEST_FILE) throw refuseField('sound', tooLong(seconds));
     const levelled = levelClip(read.sound);
     if (!levelled)
       throw refuseField('sound', 'Nothing can be heard in this recording. Speak closer to the microphone.');
     const sound = resample(levelled.sound, KEPT_RATE);
     const length = sound.samples.length / sound.sampleRate;
-    if (length > OWN_CALL_LIMITS.seconds) {
-      throw refuseField(
-        'sound',
-        `A call is at most ${OWN_CALL_LIMITS.seconds} seconds long; this one is ${Math.round(Math.max(length, seconds))}.`,
-      );
-    }
+    if (length > OWN_CALL_LIMITS.seconds) throw refuseField('sound', tooLong(Math.max(length, seconds)));
     const row = {
       wav: Buffer.from(encodeWav(sound)).toString('base64'),
       seconds: length,

@@ -67,7 +67,10 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
     [{ 'every.max': 3, 'every.min': 9 }, `every.max: ${TURNED}`],
   ],
   react: [
-    [{ call: 'x'.repeat(41) }, 'call: The call is plain text of at most 40 characters, without < or >.'],
+    [
+      { call: 'x'.repeat(41) },
+      'call: The call is plain text of at most 40 characters on one line, without < or >.',
+    ],
     [{ 'every.min': 0.4 }, 'every.min: The shortest wait goes from 0.5 to 120 seconds.'],
     [{ more: Array(10).fill({ call: 'a', line: '1' }) }, 'more: A block has at most ten calls.'],
     [{ more: [{ call: 'x', line: 7 }] }, 'more.0.line: The answer is a text.'],
@@ -98,7 +101,7 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
   rest: [
     [
       { next: 'x'.repeat(81) },
-      'next: What comes next is plain text of at most 80 characters, without < or >.',
+      'next: What comes next is plain text of at most 80 characters on one line, without < or >.',
     ],
   ],
   talk: [

@@ -13,14 +13,14 @@ import {
   type WrittenComboBlock,
 } from '@eurhythm/core/rounds';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsObject, ValidateIf, ValidateNested } from 'class-validator';
 import {
   IsLineText,
   IsListOf,
   IsNotBelow,
   IsOneOf,
   IsOwnId,
-  IsPlainText,
+  IsPlainLine,
   IsTempo,
   IsWholeWithin,
   IsWithin,
@@ -42,7 +42,7 @@ export class ComboRefDto implements ComboRef {
   line?: string;
 
   @MayBeMissing()
-  @IsPlainText('the title', 60)
+  @IsPlainLine('the title', 60)
   title?: string;
 }
 
@@ -185,11 +185,13 @@ export class ComboBlockDto extends BlockDto implements WrittenComboBlock {
   wayBack?: number | null;
 
   @MayBeMissing()
+  @IsObject({ message: 'The tempo has its kind and its fields.' })
   @ValidateNested()
   @TypedByKind(TempoShapeDto, TEMPO_SHAPE_CLASSES)
   tempo?: AnyShapeDto;
 
   @MayBeMissing()
+  @IsObject({ message: 'The gaps have their kind and their fields.' })
   @ValidateNested()
   @TypedByKind(GapsDto, GAP_CLASSES)
   gaps?: AnyGapsDto;

@@ -1,12 +1,18 @@
 import type { ReactBlock, Reaction, Waits } from '@eurhythm/core/rounds';
-import { Type } from 'class-transformer';
-import { ValidateNested } from 'class-validator';
-import { IsLineText, IsListOf, IsNotBelow, IsPlainText, IsWithin, MayBeMissing } from '../rules/index.ts';
+import {
+  IsLineText,
+  IsListOf,
+  IsNotBelow,
+  IsPlainLine,
+  IsThing,
+  IsWithin,
+  MayBeMissing,
+} from '../rules/index.ts';
 import { BlockDto, WAIT_TURNED_ROUND } from './blockBase.ts';
 
 /** A call and the line that answers it. */
 export class ReactionDto implements Reaction {
-  @IsPlainText('the call', 40)
+  @IsPlainLine('the call', 40)
   call!: string;
 
   @IsLineText('the answer')
@@ -26,7 +32,7 @@ export class ReactWaitDto implements Waits {
 export class ReactBlockDto extends BlockDto implements ReactBlock {
   declare kind: 'react';
 
-  @IsPlainText('the call', 40)
+  @IsPlainLine('the call', 40)
   call!: string;
 
   @IsLineText('the answer')
@@ -36,8 +42,7 @@ export class ReactBlockDto extends BlockDto implements ReactBlock {
   @IsListOf('the other calls', () => ReactionDto, { most: 9, tooMany: 'A block has at most ten calls.' })
   more?: ReactionDto[];
 
-  @ValidateNested()
-  @Type(() => ReactWaitDto)
+  @IsThing('the wait', () => ReactWaitDto)
   every!: ReactWaitDto;
 
   @IsWithin('the regular part', 0, 3600, 'seconds')

@@ -1,11 +1,11 @@
 import type { RestBlock } from '@eurhythm/core/rounds';
-import { IsPlainText, MayBeMissing } from '../rules/index.ts';
+import { IsPlainLine, MayBeMissing } from '../rules/index.ts';
 import { BlockDto } from './blockBase.ts';
 
 export class RestBlockDto extends BlockDto implements RestBlock {
   declare kind: 'rest';
 
   @MayBeMissing()
-  @IsPlainText('what comes next', 80)
+  @IsPlainLine('what comes next', 80)
   next?: string;
 }

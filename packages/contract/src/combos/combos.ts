@@ -1,6 +1,14 @@
 import { RECIPE_KINDS, type RecipeKind, type VariantRecipe } from '@eurhythm/core/teach';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsString, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsObject,
+  IsString,
+  ValidateNested,
+} from 'class-validator';
 import {
   IsCount,
   IsLineText,
@@ -77,6 +85,7 @@ export class SaveComboDto {
 
   /** The combo that this one is a form of, and how it is made from it. */
   @MayBeNull()
+  @IsObject({ message: 'A form has its recipe and its combo.' })
   @ValidateNested()
   @Type(() => VariantDto)
   variant: VariantDto | null = null;

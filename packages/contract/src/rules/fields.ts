@@ -5,6 +5,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsString,
   Matches,
   Max,
@@ -70,6 +71,12 @@ export function IsPlainText(what: string, most: number): PropertyDecorator {
     MaxLength(most, { message }),
     Matches(/^(?:[^<>\p{Cc}]|[\n\r\t])*$/u, { message }),
   );
+}
+
+/** Plain text on one line that may be empty: what a voice says. */
+export function IsPlainLine(what: string, most: number): PropertyDecorator {
+  const message = `${capital(what)} is plain text of at most ${most} characters on one line, without < or >.`;
+  return all(IsString({ message }), MaxLength(most, { message }), Matches(/^[^<>\p{Cc}]*$/u, { message }));
 }
 
 /** How an id is written. */
@@ -138,6 +145,12 @@ export function IsListOf(
   );
 }
 
+/** A thing of one shape that has to be there. */
+export function IsThing(what: string, shape: () => new () => object): PropertyDecorator {
+  const message = `${capital(what)} has its fields, as the contract lists them.`;
+  return all(ValidateNested({ message }), Type(shape), IsObject({ message }));
+}
+
 /** Rules that look at two fields; what breaks only these can be read, but not done. */
 export const ACROSS_FIELDS = 'isNotBelow';
 
@@ -162,7 +175,9 @@ export function IsInstant(what: string, { each }: OfEach = {}): PropertyDecorato
     typeof value === 'string' &&
     INSTANT.test(value) &&
     isISO8601(value, { strict: true }) &&
-    !Number.isNaN(Date.parse(value));
+    // Another place on earth may carry it into a year that is written otherwise.
+    new Date(value).getUTCFullYear() >= 1000 &&
+    new Date(value).getUTCFullYear() <= 9999;
   const message = `${capital(what)} is written like 2026-03-05T18:30:00Z.`;
   return ValidateBy({ name: 'isInstant', validator: { validate } }, { each, message });
 }

@@ -17,7 +17,7 @@ import {
   IsListOf,
   IsListed,
   IsOneOf,
-  IsPlainText,
+  IsPlainLine,
   IsShaped,
   IsText,
   IsWholeWithin,
@@ -50,7 +50,7 @@ export class PlanBlocksDto {
   voice?: VoiceId;
 
   @MayBeMissing()
-  @IsPlainText('the word of the day', 40)
+  @IsPlainLine('the word of the day', 40)
   word?: string;
 
   @IsTimeCalls()

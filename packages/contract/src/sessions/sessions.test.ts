@@ -35,7 +35,7 @@ describe('a session as a page writes one', () => {
     [{ plannedFor: '2026-02-30T18:30:00Z' }, 'plannedFor: The date is written like 2026-03-05T18:30:00Z.'],
     [
       { word: 'x'.repeat(41) },
-      'word: The word of the day is plain text of at most 40 characters, without < or >.',
+      'word: The word of the day is plain text of at most 40 characters on one line, without < or >.',
     ],
     [{ rounds: [] }, 'rounds: A session needs at least one round.'],
     [{ rounds: Array(101).fill(round) }, 'rounds: A session holds at most 100 rounds.'],
@@ -147,4 +147,41 @@ describe('what is kept, and who came', () => {
     ],
     [{ 'present.0.ticked': 'gloves' }, ['present.0.ticked: What was ticked is a list.']],
   ])('a sheet with %j', (changes, sentences) => expect(sheet(changes)).toEqual(sentences));
+});
+
+describe('a session that asks for too much', () => {
+  const told = sentencesOf(SaveSessionDto, {
+    title: 'Tuesday',
+    lead: 'left',
+    rounds: [round],
+  });
+  it('tells what lasts too long together', () => {
+    const long = { ...RIGHT_BLOCKS.talk, seconds: 7200 };
+    const two = [long, { ...long, id: 'again' }];
+    expect(told({ 'rounds.0.blocks': two, 'rounds.0.series': null })).toEqual([
+      'rounds.0.blocks: A round lasts at most two hours.',
+    ]);
+    expect(told({ 'rounds.0.blocks': [long], 'rounds.0.series': { id: 's', times: 5 } })).toEqual([
+      'rounds: A session lasts at most eight hours.',
+    ]);
+  });
+  it('wants things where things have to be', () => {
+    expect(told({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.free, every: undefined } })).toEqual([
+      'rounds.0.blocks.0.every: The wait has its fields, as the contract lists them.',
+    ]);
+    expect(told({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.react, every: [] } })).toEqual([
+      'rounds.0.blocks.0.every: The wait has its fields, as the contract lists them.',
+    ]);
+    expect(told({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.combo, tempo: [] } })).toEqual([
+      'rounds.0.blocks.0.tempo: The tempo has its kind and its fields.',
+    ]);
+  });
+  it('takes nothing that would split a call', () => {
+    expect(told({ word: 'tide\nturn' })).toEqual([
+      'word: The word of the day is plain text of at most 40 characters on one line, without < or >.',
+    ]);
+    expect(told({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.free, prompts: ['a\u0007b'] } })[0]).toMatch(
+      /prompts/,
+    );
+  });
 });

@@ -1,6 +1,15 @@
 import { PHASES, ROUND_LIMITS, TIME_CALLS, type Phase, type TimeCall } from '@eurhythm/core/rounds';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsArray,
+  IsIn,
+  IsObject,
+  ValidateBy,
+  ValidateNested,
+} from 'class-validator';
 import { IsGroupName, TOO_MANY_GROUPS, TypedBlocks, type AnyBlockDto } from '../blocks/index.ts';
 import {
   IsAmount,
@@ -11,7 +20,7 @@ import {
   IsOneOf,
   IsOwnId,
   IsPlainName,
-  IsPlainText,
+  IsPlainLine,
   IsText,
   IsWholeWithin,
   LEADS,
@@ -45,6 +54,33 @@ export class ClassGroupDto {
   gradeIds!: string[];
 }
 
+/** A list whose things last no longer than this together; what is no list is told by another rule. */
+function LastsAtMost(
+  message: string,
+  most: number,
+  secondsOf: (list: readonly unknown[]) => number,
+): PropertyDecorator {
+  const validate = (value: unknown): boolean => !Array.isArray(value) || secondsOf(value) <= most;
+  return ValidateBy({ name: 'lastsAtMost', validator: { validate } }, { message });
+}
+
+/** Seconds of blocks, as far as they are right. */
+function secondsOfBlocks(blocks: readonly unknown[]): number {
+  return blocks.reduce<number>((sum, block) => {
+    const seconds = (block as { readonly seconds?: unknown } | null)?.seconds;
+    return sum + (typeof seconds === 'number' && seconds > 0 ? seconds : 0);
+  }, 0);
+}
+
+/** Seconds of rounds as often as they are held, as far as they are right. */
+function secondsOfRounds(rounds: readonly unknown[]): number {
+  return rounds.reduce<number>((sum, round) => {
+    const { blocks, series } = (round ?? {}) as { blocks?: unknown; series?: { times?: unknown } | null };
+    const times = typeof series?.times === 'number' ? series.times : 1;
+    return sum + (Array.isArray(blocks) ? times * secondsOfBlocks(blocks) : 0);
+  }, 0);
+}
+
 /** The blocks of a round. */
 export function IsBlocks(): PropertyDecorator {
   return (target, key) => {
@@ -54,6 +90,7 @@ export function IsBlocks(): PropertyDecorator {
       target,
       key,
     );
+    LastsAtMost('A round lasts at most two hours.', ROUND_LIMITS.roundSeconds, secondsOfBlocks)(target, key);
     ValidateNested({ each: true })(target, key);
     TypedBlocks()(target, key);
   };
@@ -85,6 +122,7 @@ export class RoundDto {
   blocks!: AnyBlockDto[];
 
   @MayBeNull()
+  @IsObject({ message: 'A series has its id and its times.' })
   @ValidateNested()
   @Type(() => SeriesDto)
   series?: SeriesDto | null;
@@ -111,7 +149,7 @@ export class SaveSessionDto {
 
   /** The word of the day, said now and then and answered by everybody; empty for none. */
   @MayBeMissing()
-  @IsPlainText('the word of the day', 40)
+  @IsPlainLine('the word of the day', 40)
   word?: string;
 
   /** The groups that the class is split into; without any, everybody is one. */
@@ -125,6 +163,7 @@ export class SaveSessionDto {
   @IsArray({ message: 'The rounds are a list.' })
   @ArrayMinSize(1, { message: 'A session needs at least one round.' })
   @ArrayMaxSize(MOST_ROUNDS, { message: `A session holds at most ${MOST_ROUNDS} rounds.` })
+  @LastsAtMost('A session lasts at most eight hours.', ROUND_LIMITS.sessionSeconds, secondsOfRounds)
   @ValidateNested({ each: true })
   @Type(() => RoundDto)
   rounds!: RoundDto[];

@@ -152,3 +152,22 @@ describe('rhythmLine', () => {
     expect(placesOf(line).length + left).toBe(300);
   });
 });
+
+describe('a rhythm that is far too large', () => {
+  it('takes no longer than a line holds, however far its notes lie apart', () => {
+    const far = [fraction(0), fraction(1), fraction(0x0fffffff)];
+    expect(rhythmLine(far)).toEqual({ line: 'guard guard', left: 1 });
+  });
+  it('looks at no more notes than a line holds', () => {
+    const many = Array.from({ length: 200_000 }, (_, i) => fraction(i));
+    const { line, left } = rhythmLine(many);
+    expect(line.split(' ').length + left).toBe(200_000);
+  });
+});
+
+describe('captions', () => {
+  it('are never split by what stands in a call', () => {
+    const cue = { at: 1, kind: 'call', text: 'one\n\ntwo', block: 'b', clip: { id: 'c', start: 1, seconds: 1, centre: 0, rate: 1 } } as const;
+    expect(webVtt([{ at: 0, title: '', cues: [cue] }])).toContain('\none two\n');
+  });
+});

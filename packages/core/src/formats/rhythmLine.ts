@@ -35,13 +35,22 @@ const EMPTY_STROKE: Stroke = {
  * rhythmLine([]).line // ''
  */
 export function rhythmLine(beats: readonly Beats[]): RhythmLine {
-  const places = onOneGrid(beats).filter((beat, i, all) => i === 0 || !equals(beat, all[i - 1]!));
+  const notes = beats.filter((beat, i) => i === 0 || !equals(beat, beats[i - 1]!));
+  // No more than a line holds are looked at, however many there are.
+  const places = onOneGrid(notes.slice(0, LINE_LIMITS.strokes + 1)).filter(
+    (beat, i, all) => i === 0 || !equals(beat, all[i - 1]!),
+  );
   let entries: Entry[] = [];
   for (const [i, place] of places.entries()) {
-    const grown = [...entries, ...entriesFor(i === 0 ? null : subtract(place, places[i - 1]!))];
+    const gap = i === 0 ? null : subtract(place, places[i - 1]!);
+    // A rest for each beat of a longer silence would fill the line alone.
+    const isFar = gap !== null && toNumber(gap) > LINE_LIMITS.characters;
+    const grown = isFar ? entries : [...entries, ...entriesFor(gap)];
     const isTooLong =
-      i >= LINE_LIMITS.strokes || formatLine({ entries: grown, tail: [] }).length > LINE_LIMITS.characters;
-    if (isTooLong) return { line: formatLine({ entries, tail: [] }), left: places.length - i };
+      isFar ||
+      i >= LINE_LIMITS.strokes ||
+      formatLine({ entries: grown, tail: [] }).length > LINE_LIMITS.characters;
+    if (isTooLong) return { line: formatLine({ entries, tail: [] }), left: notes.length - i };
     entries = grown;
   }
   return { line: formatLine({ entries, tail: [] }), left: 0 };

@@ -13,8 +13,9 @@ function timestamp(seconds: Seconds): string {
   return `${two(Math.floor(rest / 3600))}:${two(Math.floor(rest / 60) % 60)}:${two(rest % 60)}.${String(ms % 1000).padStart(3, '0')}`;
 }
 
+/** On one line, since an empty one ends a caption; with the signs of markup written out. */
 const escaped = (text: string): string =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;');
+  text.replace(/\s+/g, ' ').replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;');
 
 /** A round with the instant at which it begins in the file. */
 export interface PlacedRound {

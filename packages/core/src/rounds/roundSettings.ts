@@ -33,6 +33,9 @@ export const ROUND_LIMITS = {
   blockSeconds: { min: 5, max: 7200 },
   cyclesEach: { min: 1, max: 50 },
   blocks: 60,
+  /** Longest round, and longest session with its series: what a compile and a file may take. */
+  roundSeconds: 7200,
+  sessionSeconds: 28_800,
   combosPerBlock: 20,
   groups: 6,
 } as const;

@@ -1,0 +1,90 @@
+import { isIPv6 } from 'node:net';
+import { networkInterfaces } from 'node:os';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { NextFunction, Request, Response } from 'express';
+import helmet from 'helmet';
+
+/** Everything a page needs comes from here; styles may be inline because editors and charts set them. */
+const POLICY = {
+  defaultSrc: ["'self'"],
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  mediaSrc: ["'self'", 'blob:'],
+  workerSrc: ["'self'", 'blob:'],
+  scriptSrc: ["'self'"],
+  objectSrc: ["'none'"],
+  baseUri: ["'self'"],
+  formAction: ["'self'"],
+  frameAncestors: ["'none'"],
+};
+
+/** What a page of the gym may use of the device: its microphone, for own calls. */
+const PERMISSIONS = 'microphone=(self), camera=(), geolocation=(), payment=(), usb=()';
+
+/** Requests that change nothing. */
+const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+/** Where this server is reached, and the other names that it was given. */
+export interface ServerNames {
+  readonly host: string;
+  readonly port: number;
+  /** Names under which others on the network know it, without a port or with one. */
+  readonly names: readonly string[];
+}
+
+/**
+ * Stands before every route: a request for another name is refused, so that no foreign page can read the gym through a name
+ * that it points here; what changes something has to come from a page of this server, or from no page at all.
+ */
+export function guardRequests(app: NestExpressApplication, server: ServerNames): void {
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: { useDefaults: false, directives: POLICY },
+      referrerPolicy: { policy: 'no-referrer' },
+      // The gym's own network has no certificates.
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    response.setHeader('Permissions-Policy', PERMISSIONS);
+    const refusal = refusalFor(request, namesOf(server));
+    if (refusal === null) next();
+    else response.status(403).json({ message: refusal });
+  });
+}
+
+/** Why a request may not come in; null when it may. */
+export function refusalFor(
+  { method, headers }: Pick<Request, 'method' | 'headers'>,
+  names: ReadonlySet<string>,
+): string | null {
+  const host = (headers.host ?? '').toLowerCase();
+  if (!names.has(host))
+    return 'This server is not known by that name. Open it by the address that it printed.';
+  if (READS.has(method)) return null;
+  const { origin } = headers;
+  const site = headers['sec-fetch-site'];
+  const isForeignSite = site !== undefined && site !== 'same-origin' && site !== 'none';
+  const isForeignOrigin =
+    origin !== undefined && !names.has(origin.toLowerCase().replace(/^https?:\/\//, ''));
+  return isForeignSite || isForeignOrigin ? 'Another page may not change anything here.' : null;
+}
+
+/** Every way to write the address of this server, with its port. */
+export function namesOf({ host, port, names }: ServerNames): ReadonlySet<string> {
+  const isEverywhere = host === '0.0.0.0' || host === '::';
+  const addresses = isEverywhere
+    ? Object.values(networkInterfaces()).flatMap((all) => (all ?? []).map(({ address }) => address))
+    : [host];
+  const known = ['localhost', '127.0.0.1', '::1', ...addresses, ...names].map((name) => name.toLowerCase());
+  return new Set(known.flatMap((name) => writtenWith(name, port)));
+}
+
+/** A name with the port; one that brings its own keeps it, and an address of the newer kind stands in brackets. */
+function writtenWith(name: string, port: number): string[] {
+  if (isIPv6(name)) return [`[${name}]:${port}`];
+  if (/:\d+$/.test(name)) return [name];
+  // A browser leaves out the port that everybody knows.
+  return port === 80 ? [name, `${name}:80`] : [`${name}:${port}`];
+}
