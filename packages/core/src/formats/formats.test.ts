@@ -167,7 +167,13 @@ describe('a rhythm that is far too large', () => {
 
 describe('captions', () => {
   it('are never split by what stands in a call', () => {
-    const cue = { at: 1, kind: 'call', text: 'one\n\ntwo', block: 'b', clip: { id: 'c', start: 1, seconds: 1, centre: 0, rate: 1 } } as const;
+    const cue = {
+      at: 1,
+      kind: 'call',
+      text: 'one\n\ntwo',
+      block: 'b',
+      clip: { id: 'c', start: 1, seconds: 1, centre: 0, rate: 1 },
+    } as const;
     expect(webVtt([{ at: 0, title: '', cues: [cue] }])).toContain('\none two\n');
   });
 });
