@@ -110,12 +110,13 @@ describe('a fighter’s log', () => {
       },
     ]);
   });
-  it('still tells of a round whose combo is gone', async () => {
+  it('still tells of a round whose combo was taken out of the book', async () => {
     const combo = (await call('GET', 'combos/ebb-1')).body;
     const { id: _, grade: __, updatedAt: ___, version: ____, ...saveable } = combo;
     expect((await call('DELETE', 'combos/ebb-1')).status).toBe(204);
     const { rounds } = (await call('GET', 'fighters/ama/log')).body;
-    expect(rounds[0].combos).toEqual(['a combo that is gone']);
+    expect(rounds[0].combos).toEqual(['Ebb 1']);
+    expect((await call('GET', 'combos/ebb-1')).body.retired).toBe(true);
     await call('PUT', 'combos/ebb-1', saveable);
     expect((await call('GET', 'fighters/ama/log')).body.rounds[0].combos).toEqual(['Ebb 1']);
   });

@@ -4,16 +4,19 @@ import {
   BasedOnQuery,
   ComboVersion,
   ComboView,
+  CombosQuery,
   OrderCombosDto,
   ReadLineView,
   SaveComboDto,
   UnreadLineView,
+  UsesView,
   type AnalysisView,
 } from '@eurhythm/contract';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers, answersEither, answersList, answersNothing } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
 import { MovesModule } from '../moves/moves.module.ts';
+import { UsesModule } from '../uses/uses.module.ts';
 import { CombosService } from './combos.service.ts';
 
 @Controller('api/combos')
@@ -22,8 +25,8 @@ class CombosController {
 
   @Get()
   @answersList(ComboView)
-  async list(): Promise<{ items: ComboView[] }> {
-    return { items: await this.combos.list() };
+  async list(@Query() { retired }: CombosQuery = {}): Promise<{ items: ComboView[] }> {
+    return { items: await this.combos.list({ retired: retired === 'with' }) };
   }
 
   @Post('analyse')
@@ -44,6 +47,12 @@ class CombosController {
   @answers(ComboView)
   one(@Param('id') id: string): Promise<ComboView> {
     return this.combos.one(id);
+  }
+
+  @Get(':id/uses')
+  @answers(UsesView)
+  async uses(@Param('id') id: string): Promise<UsesView> {
+    return { usedBy: await this.combos.usesOf(id) };
   }
 
   @Get(':id/versions')
@@ -71,7 +80,7 @@ class CombosController {
 }
 
 @Module({
-  imports: [MovesModule, GymSettingsModule],
+  imports: [MovesModule, GymSettingsModule, UsesModule],
   controllers: [CombosController],
   providers: [CombosService],
   exports: [CombosService],

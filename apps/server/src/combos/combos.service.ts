@@ -26,6 +26,7 @@ import { comboVersions, combos, grades } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import type { Transaction } from '../store/transaction.ts';
 import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
+import { UsesService } from '../uses/uses.service.ts';
 import { analysisView } from './analysisView.ts';
 
 @Injectable()
@@ -34,11 +35,13 @@ export class CombosService {
     @InjectDatabase() private readonly database: Database,
     private readonly moves: MovesService,
     private readonly gym: GymService,
+    private readonly uses: UsesService,
   ) {}
 
-  async list(): Promise<ComboView[]> {
+  /** The combos of the book; with `retired` also those that are only still used somewhere. */
+  async list({ retired = false }: { retired?: boolean } = {}): Promise<ComboView[]> {
     const rows = await this.rows();
-    return rows.map(comboView);
+    return rows.map(comboView).filter((combo) => retired || !combo.retired);
   }
 
   async one(id: string): Promise<ComboView> {
@@ -89,7 +92,14 @@ export class CombosService {
     const [clash] = await this.database
       .select()
       .from(combos)
-      .where(and(eq(combos.gradeId, combo.gradeId), eq(combos.number, combo.number), ne(combos.id, id)));
+      .where(
+        and(
+          eq(combos.gradeId, combo.gradeId),
+          eq(combos.number, combo.number),
+          ne(combos.id, id),
+          eq(combos.retired, false),
+        ),
+      );
     if (clash) {
       const message = `${grade.name} ${combo.number} is already “${clash.title}”. Choose another number.`;
       throw refuseField('number', message, HttpStatus.CONFLICT);
@@ -98,6 +108,11 @@ export class CombosService {
     const followers = await this.followersOf(id);
     const write = async (tx: Transaction): Promise<void> => {
       const isNew = await writeCombo(tx, id, combo, basedOn);
+      // One that was retired is offered again.
+      await tx
+        .update(combos)
+        .set({ retired: false })
+        .where(and(eq(combos.id, id), eq(combos.retired, true)));
       if (!isNew) return;
       for (const { id: followerId, combo: follower, madeOf } of followers) {
         const line = madeOf(combo.line);
@@ -152,7 +167,7 @@ export class CombosService {
       const own = await tx
         .select()
         .from(combos)
-        .where(eq(combos.gradeId, gradeId))
+        .where(and(eq(combos.gradeId, gradeId), eq(combos.retired, false)))
         .orderBy(asc(combos.number));
       const isWhole = own.length === ids.length && own.every((row) => ids.includes(row.id));
       if (!isWhole)
@@ -178,9 +193,17 @@ export class CombosService {
     return rows.map((row) => ({ at: row.at.toISOString(), combo: row.combo }));
   }
 
-  /** Takes a combo out of the book. Forms of it stay, as combos of their own. */
+  /** Takes a combo out of the book; one that is used somewhere is retired instead. Forms stay, as combos of their own. */
   async remove(id: string): Promise<void> {
-    await this.database.delete(combos).where(eq(combos.id, id));
+    const usedBy = await this.uses.ofCombo(id);
+    if (usedBy.length > 0) await this.database.update(combos).set({ retired: true }).where(eq(combos.id, id));
+    else await this.database.delete(combos).where(eq(combos.id, id));
+  }
+
+  /** Where a combo is used. */
+  async usesOf(id: string): Promise<string[]> {
+    await this.one(id);
+    return this.uses.ofCombo(id);
   }
 }
 
@@ -237,6 +260,7 @@ function saveable({
   id: _id,
   updatedAt: _at,
   version: _version,
+  retired: _retired,
   ...combo
 }: typeof combos.$inferSelect): SaveComboDto {
   return combo;
@@ -253,5 +277,7 @@ function comboView({
   combos: typeof combos.$inferSelect;
   grades: typeof grades.$inferSelect;
 }): ComboView {
-  return { ...row, grade: grade.name, updatedAt: row.updatedAt.toISOString() };
+  const { retired, ...combo } = row;
+  const view = { ...combo, grade: grade.name, updatedAt: row.updatedAt.toISOString() };
+  return retired ? { ...view, retired } : view;
 }

@@ -25,7 +25,7 @@ import { SessionsModule } from '../sessions/sessions.module.ts';
 import { homeworkZip } from './homework.ts';
 import { HeavyModule } from '../heavy/heavy.module.ts';
 import { HeavyWork } from '../heavy/heavyWork.ts';
-import { readMidiRhythm } from './midiFile.ts';
+import { readMidiRhythm } from '../heavy/midiFile.ts';
 import { PlayedSessionService, type PlayedSession } from './playedSession.service.ts';
 import { RenderedSoundService } from './renderedSound.service.ts';
 

@@ -1,8 +1,7 @@
 import { clipShelf, type VoiceClip } from '@eurhythm/core/calls';
 import { moveBook, type Move, type NumberedMove } from '@eurhythm/core/moves';
 import { compileRound, type CompiledRound, type RoundPlan } from '@eurhythm/core/rounds';
-import { midiFile } from '../exchange/midiFile.ts';
-import type { PlayedSession } from '../exchange/playedSession.service.ts';
+import { midiFile, type RoundsToWrite } from './midiFile.ts';
 
 /** The book as it is sent to a thread. */
 export interface SentBook {
@@ -14,10 +13,10 @@ export interface SentBook {
 export const compile = ([plan, book, clips]: [RoundPlan, SentBook, readonly VoiceClip[]]): CompiledRound =>
   compileRound(plan, moveBook(book.items, book.numbers), clipShelf(clips));
 
-export const midi = ([session]: [PlayedSession]): Uint8Array => midiFile(session);
+export const midi = ([session]: [RoundsToWrite]): Uint8Array => midiFile(session);
 
 /** What the threads can do, by its name. */
 export interface HeavyTasks {
   compile(plan: RoundPlan, book: SentBook, clips: readonly VoiceClip[]): CompiledRound;
-  midi(session: PlayedSession): Uint8Array;
+  midi(session: RoundsToWrite): Uint8Array;
 }

@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, Module, Param, Put } from '@nestjs/common';
 import { BookView, RemovedMove, SaveMoveDto } from '@eurhythm/contract';
 import { answers } from '../house/answers.ts';
+import { UsesModule } from '../uses/uses.module.ts';
 import { MovesService } from './moves.service.ts';
 
 @Controller('api/moves')
@@ -26,5 +27,10 @@ class MovesController {
   }
 }
 
-@Module({ controllers: [MovesController], providers: [MovesService], exports: [MovesService] })
+@Module({
+  imports: [UsesModule],
+  controllers: [MovesController],
+  providers: [MovesService],
+  exports: [MovesService],
+})
 export class MovesModule {}

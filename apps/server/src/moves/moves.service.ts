@@ -1,6 +1,5 @@
 import { HttpStatus, Injectable, NotFoundException } from '@nestjs/common';
 import { easierChain, moveBook, type Move, type MoveBook, type NumberedMove } from '@eurhythm/core/moves';
-import { usesMove } from '@eurhythm/core/teach';
 import {
   MOVE_CODE,
   moveFromForm,
@@ -12,13 +11,17 @@ import {
 import { asc, eq } from 'drizzle-orm';
 import { refuseField } from '../house/refuse.ts';
 import type { Database } from '../store/openStore.ts';
-import { combos, grades, moves, numbers } from '../store/schema.ts';
+import { grades, moves, numbers } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { UsesService } from '../uses/uses.service.ts';
 import type { Transaction } from '../store/transaction.ts';
 
 @Injectable()
 export class MovesService {
-  constructor(@InjectDatabase() private readonly database: Database) {}
+  constructor(
+    @InjectDatabase() private readonly database: Database,
+    private readonly uses: UsesService,
+  ) {}
 
   async view(from: Database | Transaction = this.database): Promise<BookView> {
     const items = await this.moves(from);
@@ -83,30 +86,15 @@ export class MovesService {
       );
   }
 
-  /** Takes a move out of the book; one that a line, a number or another move needs is retired instead. */
+  /** Takes a move out of the book; one that is used anywhere is retired instead. */
   async remove(code: string): Promise<RemovedMove> {
     const book = await this.book();
     if (!book.moves.has(code)) throw new NotFoundException('This move is not in the book.');
-    const usedBy = await this.usersOf(code, book);
+    const usedBy = await this.uses.ofMove(code, book);
     if (usedBy.length > 0)
       await this.database.update(moves).set({ retired: true }).where(eq(moves.code, code));
     else await this.database.delete(moves).where(eq(moves.code, code));
     return { retired: usedBy.length > 0, usedBy };
-  }
-
-  private async usersOf(code: string, book: MoveBook): Promise<string[]> {
-    const rows = await this.database.select().from(combos).innerJoin(grades, eq(combos.gradeId, grades.id));
-    return [
-      ...rows
-        .filter(({ combos: combo }) => usesMove(combo.line, code, book))
-        .map(({ combos: combo, grades: grade }) => `${grade.name} ${combo.number}`),
-      ...[...book.numbers.values()]
-        .filter((entry) => entry.code === code)
-        .map((entry) => `number ${entry.number}`),
-      ...[...book.moves.values()]
-        .filter((move) => move.easier === code)
-        .map((move) => `${move.name}, as its easier move`),
-    ];
   }
 
   /** Sets the number map as part of a larger change. */

@@ -90,9 +90,11 @@ export class RoundsService {
 
   /** Every text that these blocks may call, with the word of the day where there is one. */
   async texts(blocks: readonly WrittenBlock[], word = ''): Promise<string[]> {
-    const book = await this.moves.book();
+    const [book, known] = await Promise.all([this.moves.book(), this.named(blocks)]);
     const { count } = await this.speech();
-    return wantedTexts(await this.fill(blocks, 'blocks'), book, count, { word, timeCalls: TIME_CALLS });
+    // A combo that is gone is told where its session is shown; nothing of it is said.
+    const filled = blocks.map((block) => fillBlock(block, known));
+    return wantedTexts(filled, book, count, { word, timeCalls: TIME_CALLS });
   }
 
   /** Makes the clips of these blocks ahead of time, so that nobody waits for them on the Floor. */

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import type { Move, NumberedMove } from '@eurhythm/core/moves';
 import type { Phase } from '@eurhythm/core/rounds';
 import type {
@@ -23,6 +24,7 @@ import {
   text,
   timestamp,
   unique,
+  uniqueIndex,
 } from 'drizzle-orm/pg-core';
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
@@ -91,8 +93,14 @@ export const combos = pgTable(
     variant: jsonb('variant').$type<VariantDto>(),
     updatedAt: at('updated_at').notNull(),
     version: version(),
+    /** A combo that is still used somewhere is retired instead of taken out: readable, not offered. */
+    retired: boolean('retired').notNull().default(false),
   },
-  (table) => [unique('combo_number_in_grade').on(table.gradeId, table.number)],
+  (table) => [
+    uniqueIndex('combo_number_in_grade')
+      .on(table.gradeId, table.number)
+      .where(sql`not retired`),
+  ],
 );
 
 /** Every state in which a combo was saved, the newest being the present one. */

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { Outlet } from 'react-router';
 import { Plain } from '../ui/Panel.tsx';
-import { BookContext, BookViewContext, CombosContext, GymContext } from './gymData.ts';
+import { AllCombosContext, BookContext, BookViewContext, CombosContext, GymContext } from './gymData.ts';
 import { queries } from './queries.ts';
 
 /** The rooms that need the book, the combos and the gym, once all of them are here; or why they are not. */
@@ -10,15 +11,18 @@ export function GymData() {
   const book = useQuery(queries.book());
   const combos = useQuery(queries.combos());
   const gym = useQuery(queries.gym());
+  const offered = useMemo(() => combos.data?.filter((combo) => !combo.retired) ?? [], [combos.data]);
   if (moves.data && book.data && combos.data && gym.data)
     return (
       <BookViewContext value={moves.data}>
         <BookContext value={book.data}>
-          <CombosContext value={combos.data}>
-            <GymContext value={gym.data}>
-              <Outlet />
-            </GymContext>
-          </CombosContext>
+          <AllCombosContext value={combos.data}>
+            <CombosContext value={offered}>
+              <GymContext value={gym.data}>
+                <Outlet />
+              </GymContext>
+            </CombosContext>
+          </AllCombosContext>
         </BookContext>
       </BookViewContext>
     );

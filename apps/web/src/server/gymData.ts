@@ -12,6 +12,7 @@ import { queries } from './queries.ts';
 export const BookContext = createContext<MoveBook | null>(null);
 export const BookViewContext = createContext<BookView | null>(null);
 export const CombosContext = createContext<readonly ComboView[] | null>(null);
+export const AllCombosContext = createContext<readonly ComboView[] | null>(null);
 export const GymContext = createContext<GymView | null>(null);
 
 /** The gym's moves and numbers, ready to be looked up. */
@@ -24,8 +25,14 @@ export function useBookView(): BookView {
   return within(useContext(BookViewContext));
 }
 
+/** The combos that are offered. */
 export function useCombos(): readonly ComboView[] {
   return within(useContext(CombosContext));
+}
+
+/** The same with those that are retired, for what names them. */
+export function useAllCombos(): readonly ComboView[] {
+  return within(useContext(AllCombosContext));
 }
 
 export function useGym(): GymView {

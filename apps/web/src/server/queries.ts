@@ -14,11 +14,12 @@ import type {
   SessionSummary,
   SessionView,
   SheetView,
+  SoundCheckView,
   TechniqueLists,
   TestView,
   ThemeView,
-  SoundCheckView,
   TodayView,
+  UsesView,
   VoiceView,
 } from '@eurhythm/contract';
 import { Refused, get } from './api.ts';
@@ -67,7 +68,10 @@ export const queries = {
       select: bookOf,
       staleTime: 60_000,
     }),
-  combos: () => queryOptions({ queryKey: ['combos'], queryFn: () => items<ComboView>('combos') }),
+  combos: () =>
+    queryOptions({ queryKey: ['combos'], queryFn: () => items<ComboView>('combos?retired=with') }),
+  comboUses: (id: string) =>
+    queryOptions({ queryKey: ['combos', id, 'uses'], queryFn: () => get<UsesView>(`combos/${id}/uses`) }),
   comboVersions: (id: string) =>
     queryOptions({
       queryKey: ['combos', id, 'versions'],

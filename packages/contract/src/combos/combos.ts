@@ -12,15 +12,17 @@ import {
 import {
   IsCount,
   IsLineText,
-  IsOwnId,
   IsOneOf,
+  IsOwnId,
   IsPlainName,
   IsPlainText,
   IsShaped,
   IsTempo,
   IsText,
+  IsTexts,
   IsWholeWithin,
   IsWithin,
+  IsYesNo,
   MayBeMissing,
   MayBeNull,
 } from '../rules/index.ts';
@@ -116,6 +118,11 @@ export class ComboView extends SaveComboDto {
 
   @IsCount()
   readonly version!: number;
+
+  /** There when it is only still used somewhere: readable, but not offered any more. */
+  @MayBeMissing()
+  @IsYesNo()
+  readonly retired?: boolean;
 }
 
 /** A state in which a combo was saved. */
@@ -125,4 +132,18 @@ export class ComboVersion {
 
   @IsShaped(() => SaveComboDto)
   readonly combo!: SaveComboDto;
+}
+
+/** Which combos are listed. */
+export class CombosQuery {
+  /** "with" for those too that are only still used somewhere. */
+  @MayBeMissing()
+  @IsOneOf('the retired combos', ['with'])
+  retired?: 'with';
+}
+
+/** Where something is used, in words. */
+export class UsesView {
+  @IsTexts()
+  readonly usedBy!: readonly string[];
 }

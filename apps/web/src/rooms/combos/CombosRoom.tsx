@@ -12,14 +12,15 @@ import { LeftCombo } from './list/LeftCombo.tsx';
 import { leaveNewCombo } from './list/leftCombo.ts';
 import { emptyCombo, saveable } from './list/newCombo.ts';
 import { Workbench } from './workbench/Workbench.tsx';
-import { useCombos, useGym } from '../../server/gymData.ts';
+import { useAllCombos, useCombos, useGym } from '../../server/gymData.ts';
 
 /** The gym's combos on the left, the workbench for one of them on the right. */
 export function CombosRoom() {
   const { id } = useParams();
   const { key } = useLocation();
-  const combos = useCombos();
-  if (id === undefined && combos[0]) return <Navigate to={`/combos/${combos[0].id}`} replace />;
+  const combos = useAllCombos();
+  const first = combos.find((combo) => !combo.retired);
+  if (id === undefined && first) return <Navigate to={`/combos/${first.id}`} replace />;
   const open = id === 'new' ? undefined : combos.find((combo) => combo.id === id);
   return (
     <div className="flex flex-1 flex-col lg:flex-row">

@@ -2,10 +2,10 @@ import { useCallback, useMemo } from 'react';
 import { refName } from '@eurhythm/core/plan';
 import type { NameOf } from '@eurhythm/core/rounds';
 import type { ComboView } from '@eurhythm/contract';
-import { useCombos } from '../../server/gymData.ts';
+import { useAllCombos } from '../../server/gymData.ts';
 
 export function useCombosById(): ReadonlyMap<string, ComboView> {
-  const combos = useCombos();
+  const combos = useAllCombos();
   return useMemo(() => new Map(combos.map((combo) => [combo.id, combo])), [combos]);
 }
 

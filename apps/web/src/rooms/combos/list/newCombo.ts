@@ -34,6 +34,7 @@ export function saveable({
   grade: _grade,
   updatedAt: _at,
   version: _version,
+  retired: _retired,
   ...combo
 }: ComboView): SaveComboDto {
   return combo;

@@ -1,4 +1,4 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -10,6 +10,7 @@ import { staleSave, type StaleSave } from '../../../sync/StaleNotice.tsx';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
 import { putDraft, type Draft } from '../../../sync/drafts/useDraft.ts';
 import { useWrite, write } from '../../../sync/useSync.ts';
+import { queries } from '../../../server/queries.ts';
 import type { FieldErrors } from '../../../server/useFieldErrors.ts';
 import { freeNumber, saveable } from '../list/newCombo.ts';
 
@@ -71,13 +72,19 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
       },
     },
   );
+  const { data: uses } = useQuery({ ...queries.comboUses(id), enabled: !isNew });
+  const usedBy = uses?.usedBy ?? [];
   const remove = useWrite(() => takingOut(SUBJECTS.combo, `combos/${id}`), {
     onSuccess: async () => {
       const before = all.find((each) => each.id === id);
       const unsaved = draft.isChanged ? combo : null;
       draft.clear();
       await refresh();
-      toastWithUndo(`“${before?.title ?? combo.title}” is out of the book.`, async () => {
+      const isUsed = usedBy.length > 0;
+      const told = isUsed
+        ? `“${before?.title ?? combo.title}” is retired, not gone: used by ${usedBy.slice(0, 3).join(', ')}${usedBy.length > 3 ? ` and ${usedBy.length - 3} more` : ''}.`
+        : `“${before?.title ?? combo.title}” is out of the book.`;
+      toastWithUndo(told, async () => {
         await write(putting(SUBJECTS.combo, `combos/${id}`, before ? saveable(before) : combo));
         if (unsaved) putDraft(`combo.${id}`, unsaved);
         await refresh();

@@ -3,7 +3,7 @@ import { toast } from 'sonner';
 import { PACE_FACTORS, strictestOf } from '@eurhythm/core/body';
 import type { ClassFacts } from '@eurhythm/core/plan';
 import { rightBlock, type FighterView, type GymView, type SaveSessionDto } from '@eurhythm/contract';
-import { useBookView, useCombos, useFighters, useGym } from '../../../server/gymData.ts';
+import { useBookView, useAllCombos, useFighters, useGym } from '../../../server/gymData.ts';
 import { NOT_YET, Planned } from './usePlanned.ts';
 import { coreWork } from '../../../workers/coreWork.ts';
 
@@ -14,7 +14,7 @@ import { coreWork } from '../../../workers/coreWork.ts';
 export function PlanSession({ session, children }: { session: SaveSessionDto; children: ReactNode }) {
   const { lead, rounds, groups } = session;
   const { items, numbers } = useBookView();
-  const combos = useCombos();
+  const combos = useAllCombos();
   const gym = useGym();
   const factor = PACE_FACTORS[gym.school.pace];
   const fighters = useFighters();

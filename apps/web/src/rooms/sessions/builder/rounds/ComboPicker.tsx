@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import { refName } from '@eurhythm/core/plan';
 import type { ComboRefDto } from '@eurhythm/contract';
+import { useCombosById } from '../../useComboNames.ts';
 import { useCombos } from '../../../../server/gymData.ts';
 import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
 import { IconButton } from '../../../../ui/IconButton.tsx';
@@ -18,7 +19,7 @@ interface ComboPickerProps {
 /** The combos of a round in the order in which they are called. */
 export function ComboPicker({ label, add = 'Add a combo', chosen, error, onChange }: ComboPickerProps) {
   const combos = useCombos();
-  const known = new Map(combos.map((combo) => [combo.id, combo]));
+  const known = useCombosById();
   const choices = [
     { value: '', label: add },
     ...combos
@@ -39,6 +40,7 @@ export function ComboPicker({ label, add = 'Add a combo', chosen, error, onChang
             >
               <span className="flex-1">
                 {combo ? `${combo.grade} ${combo.number} · ${combo.title}` : refName(ref, combo)}
+                {combo?.retired && <span className="text-sm text-quiet"> · retired, still readable</span>}
               </span>
               {line !== undefined && (
                 <SmallStrip line={line} beatsPerBar={combo?.beatsPerBar ?? 4} room={120} />

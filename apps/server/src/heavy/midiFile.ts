@@ -2,10 +2,15 @@ import { UnprocessableEntityException } from '@nestjs/common';
 import { MIDI_TICKS, midiTracks, type MidiEvent } from '@eurhythm/core/formats';
 import { fraction, type Beats, type Bpm } from '@eurhythm/core/units';
 import { parseMidi, writeMidi, type MidiEvent as FileEvent } from 'midi-file';
-import type { PlayedSession } from './playedSession.service.ts';
+
+/** Rounds that follow each other, under one title. */
+export interface RoundsToWrite {
+  readonly title: string;
+  readonly rounds: Parameters<typeof midiTracks>[0];
+}
 
 /** A Standard MIDI File of format 1: the tempo map with the calls as lyrics, and a track of strikes. */
-export function midiFile({ title, rounds }: PlayedSession): Buffer {
+export function midiFile({ title, rounds }: RoundsToWrite): Buffer {
   const { tempo, strikes } = midiTracks(rounds);
   const named = (name: string, events: readonly MidiEvent[]): FileEvent[] => [
     { deltaTime: 0, meta: true, type: 'trackName', text: ascii(name) },
