@@ -55,9 +55,11 @@ export const RoundRow = memo(function RoundRow(props: RoundRowProps) {
         >
           <span className="min-w-0">
             <span className="block truncate font-semibold">
-              <span className="tabular text-quiet" aria-hidden="true">
-                {index + 1}
-              </span>{' '}
+              <span
+                aria-hidden="true"
+                data-number={index + 1}
+                className="tabular mr-1.5 text-quiet before:content-[attr(data-number)]"
+              />
               {round.title || 'No title yet'}
             </span>{' '}
             <span className="block truncate text-sm text-quiet">
