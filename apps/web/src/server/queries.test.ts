@@ -34,7 +34,7 @@ describe('what the pages ask for', () => {
   it('a list of one page is fetched once', async () => {
     expect(await asked(queries.sessions(), { items: ['tuesday'] })).toEqual(['tuesday']);
     expect(await asked(queries.combos(), { items: [] })).toEqual([]);
-    expect(addresses()).toEqual(['/api/sessions', '/api/combos']);
+    expect(addresses()).toEqual(['/api/sessions', '/api/combos?retired=with']);
   });
   it('what stands below another thing is found again when that one changes', () => {
     const key = (options: { queryKey: readonly unknown[] }) => options.queryKey;
