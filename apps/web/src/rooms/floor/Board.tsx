@@ -72,7 +72,7 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
         now={moment.cycle ? moment.beat : null}
         done={moment.cycle ? moment.stroke : null}
       />
-      <PartnersNow run={run} fighters={fighters} round={state.round} at={at} isRest={isRest} />
+      <PartnersNow run={run} fighters={fighters} round={state.round} at={at} />
       {shown?.lanes && (
         <p className="px-10 text-[1.4rem]" data-testid="lanes">
           {shown.lanes.map(({ group, combo: own }) => (

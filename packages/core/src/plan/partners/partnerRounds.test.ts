@@ -1,5 +1,5 @@
 import { usualBlock, type WrittenBlock } from '../../rounds/index.ts';
-import { inTurns, oneTurn, rotationsOf, turnAt, withPartnersTold } from './partnerRounds.ts';
+import { inTurns, oneTurn, rotationsOf, turnAt, turnInRun, withPartnersTold } from './partnerRounds.ts';
 
 const work: WrittenBlock = { ...usualBlock('free', 'w'), seconds: 60 };
 const rest: WrittenBlock = { kind: 'rest', id: 'r', seconds: 30 };
@@ -51,6 +51,18 @@ describe('a round in turns', () => {
   it('says whose turn it is', () => {
     const { blocks } = inTurns(round(3));
     expect([0, 59, 61, 76, 150, 151].map((at) => turnAt(blocks, at))).toEqual([0, 0, 1, 1, 2, 2]);
+  });
+  it('shows the partners of the next round in the rest that ends one, and not in a change of roles', () => {
+    const rounds = [inTurns(round(2)), inTurns(round(1, [work]))];
+    expect([0, 61, 76, 134, 135, 160].map((at) => turnInRun(rounds, 0, at))).toEqual([
+      { round: 0, turn: 0 },
+      { round: 0, turn: 1 },
+      { round: 0, turn: 1 },
+      { round: 0, turn: 1 },
+      { round: 1, turn: 0 },
+      { round: 1, turn: 0 },
+    ]);
+    expect(turnInRun(rounds, 1, 70)).toEqual({ round: 1, turn: 1 });
   });
 });
 

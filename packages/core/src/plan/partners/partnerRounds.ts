@@ -1,5 +1,6 @@
 import type { Phase, WrittenBlock } from '../../rounds/index.ts';
 import type { Seconds } from '../../units/index.ts';
+import { roundSeconds } from '../plannedRound.ts';
 import type { GroupSize } from './partnerPlan.ts';
 
 /** Time in which partners change roles: pads change hands. */
@@ -79,6 +80,24 @@ export function turnAt(
     from += seconds;
   }
   return turn;
+}
+
+/**
+ * The round and the turn whose partners matter at an instant of a run: in the rest that ends a round, those of the next one.
+ *
+ * @example
+ * turnInRun([{ blocks: [{ id: 'w', kind: 'free', seconds: 60 }, { id: 'r', kind: 'rest', seconds: 30 }] }], 0, 70) // { round: 1, turn: 0 }
+ */
+export function turnInRun(
+  rounds: readonly { readonly blocks: readonly Pick<WrittenBlock, 'id' | 'kind' | 'seconds'>[] }[],
+  round: number,
+  at: Seconds,
+): { readonly round: number; readonly turn: number } {
+  const { blocks } = rounds[round]!;
+  const last = blocks.at(-1);
+  const isOver =
+    last?.kind === 'rest' && !CHANGE_ID.test(last.id) && at >= roundSeconds({ blocks }) - last.seconds;
+  return isOver ? { round: round + 1, turn: 0 } : { round, turn: turnAt(blocks, at) };
 }
 
 /**
