@@ -43,11 +43,13 @@ test('who is not fit to train is told everywhere, and joins no run until the mar
   page,
 }) => {
   await open(page, '/fighters/emeka');
-  await page.getByRole('button', { name: 'Change entry' }).click();
-  await page.getByLabel('Note for the coach').fill('Sprained ankle');
-  await page.getByLabel('Fit to train').uncheck();
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('Not fit to train: cannot join a run until the mark is lifted.')).toBeVisible();
+  await page.getByRole('button', { name: 'Mark as not fit to train' }).click();
+  await page.getByRole('button', { name: 'Mark as not fit', exact: true }).click();
+  await expect(page.getByText('The reason is plain text of 1 to 200 characters')).toBeVisible();
+  await page.getByLabel('Why not').fill('Sprained ankle');
+  await page.getByLabel('Who says so').fill('Ama');
+  await page.getByRole('button', { name: 'Mark as not fit', exact: true }).click();
+  await expect(page.getByText('Not fit to train: Sprained ankle · said by Ama')).toBeVisible();
   await page.goto('/floor');
   await expect(page.getByRole('button', { name: /^Emeka Roux/ })).toBeDisabled();
   const refused = await page.request.put('/api/runs/with-emeka', {
@@ -58,10 +60,13 @@ test('who is not fit to train is told everywhere, and joins no run until the mar
     expect.stringContaining('Emeka Roux cannot join: marked not fit to train.'),
   ]);
   await page.goto('/fighters/emeka');
-  await page.getByRole('button', { name: 'Change entry' }).click();
-  await page.getByLabel('Fit to train').check();
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Lift the mark' }).click();
+  await page.getByLabel('What lets this fighter train again').fill('Walks without pain');
+  // Whoever said it last on this device is asked only once.
+  await expect(page.getByLabel('Who says so')).toHaveValue('Ama');
+  await page.getByRole('dialog').getByRole('button', { name: 'Lift the mark' }).click();
   await expect(page.getByText('Not fit to train')).toBeHidden();
+  await expect(page.getByText('Fit again: Walks without pain · said by Ama')).toBeVisible();
   await page.goto('/floor');
   await expect(page.getByRole('button', { name: /^Emeka Roux/ })).toBeEnabled();
 });

@@ -1,6 +1,7 @@
 import { DynamicModule, Module } from '@nestjs/common';
 import { CalendarModule } from './calendar/calendar.module.ts';
 import { CombosModule } from './combos/combos.module.ts';
+import { EverywhereModule } from './everywhere/everywhere.module.ts';
 import { ExchangeModule } from './exchange/exchange.module.ts';
 import { FightersModule } from './fighters/fighters.module.ts';
 import { GradesModule } from './grades/grades.module.ts';
@@ -23,6 +24,7 @@ import { VoiceModule } from './voice/voice.module.ts';
     MovesModule,
     CombosModule,
     NumbersModule,
+    EverywhereModule,
     SessionsModule,
     LibraryModule,
     RunsModule,

@@ -102,6 +102,9 @@ const RIGHT: Readonly<Record<string, object>> = {
     shifts: [{ from: 10, by: 4 }],
   },
   'POST rounds/plan': { blocks: round.blocks, voice: 'slt', word: 'Tide', timeCalls: ['end-bell'] },
+  'PUT combos/known/stand-in': { by: 'ebb-2' },
+  'PUT moves/known/stand-in': { by: 'cross' },
+  'PUT fighters/known/fit': { fit: true, reason: 'Seen by a doctor', by: 'Ama' },
   'PUT tests/fuzzed': { title: 'Knees', kind: 'burst', line: 'r:knee', seconds: 20, direction: 'higher' },
   'PUT runs/fuzzed': { sessionId: 'first-steps', fighterIds: ['ines'], startedAt: at },
   'PUT runs/known/events/e': { kind: 'tempo', round: 0, position: 3, running: true, by: 2, at },
@@ -180,6 +183,12 @@ const JUNK = fc.oneof(
 );
 
 beforeAll(async () => {
+  for (const [known, like] of [
+    ['combos/known', 'PUT combos/fuzzed'],
+    ['moves/known', 'PUT moves/fuzzed'],
+    ['fighters/known', 'PUT fighters/fuzzed'],
+  ] as const)
+    await call('PUT', known, { ...RIGHT[like], ...(known === 'combos/known' ? { number: 97 } : {}) });
   await call('PUT', 'runs/known', { sessionId: 'first-steps', fighterIds: ['ines'], startedAt: at });
 });
 

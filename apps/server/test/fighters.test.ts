@@ -128,7 +128,9 @@ describe('who is not fit to train', () => {
     const start = { sessionId: 'logged', fighterIds: ['ama'], startedAt: at };
     expect((await call('PUT', 'runs/later', start)).status).toBe(422);
     expect((await call('GET', 'runs/logged')).body.fighterIds).toEqual(['ama']);
-    await call('PUT', 'fighters/ama', fighter);
+    const old = await call('PUT', 'fighters/ama', fighter);
+    expect([old.status, old.body.message]).toEqual([409, expect.stringContaining('Lift the mark by itself')]);
+    await call('PUT', 'fighters/ama/fit', { fit: true, reason: 'Seen by a doctor', by: 'Ama' });
     expect((await call('PUT', 'runs/later', start)).status).toBe(200);
   });
 });

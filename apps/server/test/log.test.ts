@@ -57,7 +57,7 @@ describe('tests', () => {
   const trial = { fighterId: 'emeka', lead: 'left', at };
   it('are kept once, and changed', async () => {
     const first = await call('PUT', 'tests/knees', knees);
-    expect([first.status, first.body]).toEqual([200, { id: 'knees', ...knees }]);
+    expect([first.status, first.body]).toEqual([200, { id: 'knees', ...knees, version: 1 }]);
     await call('PUT', 'tests/knees', knees);
     const { items } = (await call('GET', 'tests')).body;
     expect(items.filter(({ id }: any) => id === 'knees')).toHaveLength(1);

@@ -173,7 +173,7 @@ describe('the sheet of a class', () => {
     await call('PUT', 'fighters/sanne', { ...sanne, fit: false });
     const answer = await call('PUT', 'sessions/first-steps/sheet', { present, size: 2, rotations: 4 });
     expect([answer.status, answer.body.message]).toEqual([422, expect.stringContaining('not fit to train')]);
-    await call('PUT', 'fighters/sanne', sanne);
+    await call('PUT', 'fighters/sanne/fit', { fit: true, reason: 'Seen by a doctor', by: 'Ama' });
   });
   it('belongs to a session that exists', async () => {
     expect((await call('GET', 'sessions/nope/sheet')).status).toBe(404);

@@ -36,7 +36,7 @@ describe('runs', () => {
     await call('PUT', 'fighters/ines', { name, gradeId, lead, note, fit: false });
     const unfit = await call('PUT', 'runs/run2', start);
     expect(unfit.body.message).toMatch(/^Ines Okafor cannot join: marked not fit to train/);
-    await call('PUT', 'fighters/ines', { name, gradeId, lead, note, fit: true });
+    await call('PUT', 'fighters/ines/fit', { fit: true, reason: 'Seen by a doctor', by: 'Ama' });
     expect((await call('GET', 'runs/run2')).status).toBe(404);
   });
   it('puts together who was ticked at the door, rotation by rotation, and tells the change', async () => {

@@ -18,7 +18,12 @@ export interface Answer<T = any> {
 export interface StartedServer {
   readonly base: string;
   readonly data: string;
-  call<T = any>(method: string, path: string, body?: unknown): Promise<Answer<T>>;
+  call<T = any>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers?: Readonly<Record<string, string>>,
+  ): Promise<Answer<T>>;
   stop(): Promise<void>;
 }
 
@@ -74,15 +79,12 @@ export async function startServer(folder?: string): Promise<StartedServer> {
   return {
     base,
     data,
-    call: async (method, path, body) => {
+    call: async (method, path, body, headers = {}) => {
+      const isSent = body !== undefined;
       const response = await fetch(`${base}/api/${path}`, {
         method,
-        ...(body === undefined
-          ? {}
-          : {
-              headers: { 'content-type': 'application/json' },
-              body: typeof body === 'string' ? body : JSON.stringify(body),
-            }),
+        headers: { ...(isSent ? { 'content-type': 'application/json' } : {}), ...headers },
+        ...(isSent ? { body: typeof body === 'string' ? body : JSON.stringify(body) } : {}),
       });
       const text = await response.text();
       const isJson = response.headers.get('content-type')?.includes('json') ?? false;
@@ -104,5 +106,5 @@ export function serverForThisFile(): Pick<StartedServer, 'call'> & { base(): str
     server = await startServer();
   });
   afterAll(() => server.stop());
-  return { base: () => server.base, call: (method, path, body) => server.call(method, path, body) };
+  return { base: () => server.base, call: (...request) => server.call(...request) };
 }

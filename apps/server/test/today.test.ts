@@ -27,7 +27,7 @@ describe('what is next', () => {
     await call('PUT', 'fighters/emeka', { ...maja, fit: false });
     const names = (await today()).expected.map((each: { id: string }) => each.id);
     expect([names.length, names.includes('emeka')]).toEqual([all - 1, false]);
-    await call('PUT', 'fighters/emeka', { ...maja, fit: true });
+    await call('PUT', 'fighters/emeka/fit', { fit: true, reason: 'Seen by a doctor', by: 'Ama' });
     expect((await today()).expected).toHaveLength(all);
   });
 });

@@ -1,8 +1,19 @@
+import { formFromMove } from '@eurhythm/contract';
 import { round } from './requests.ts';
 import { serverForThisFile } from './startedServer.ts';
 
 const { call } = serverForThisFile();
-beforeAll(() => call('PUT', 'library/own', { title: 'Own', rounds: [round] }));
+beforeAll(async () => {
+  await call('PUT', 'library/own', { title: 'Own', rounds: [round] });
+  await call('PUT', 'themes/own', { title: 'Own', from: '2026-03-02', until: '2026-03-08' });
+  await call('PUT', 'tests/own', {
+    title: 'Own',
+    kind: 'burst',
+    line: '1',
+    seconds: 10,
+    direction: 'higher',
+  });
+});
 
 /** Things that two coaches may change, and how one of them changes it. */
 const THINGS = [
@@ -13,8 +24,68 @@ const THINGS = [
   ['library/own', { title: 'Theirs' }, { title: 'Mine' }],
 ] as const;
 
+/** What is read elsewhere than where it is written. */
+const WHOLE: Readonly<Record<string, () => Promise<{ body: any; version: number }>>> = {
+  'moves/jab': async () => {
+    const { items } = (await call('GET', 'moves')).body;
+    const move = items.find((each: any) => each.code === 'jab');
+    return { body: formFromMove(move), version: move.version };
+  },
+  'themes/own': async () => {
+    const { items } = (await call('GET', 'themes')).body;
+    const { id: _, version, ...body } = items.find((each: any) => each.id === 'own');
+    return { body, version };
+  },
+  'tests/own': async () => {
+    const { items } = (await call('GET', 'tests')).body;
+    const { id: _, version, ...body } = items.find((each: any) => each.id === 'own');
+    return { body, version };
+  },
+  'gym/school': async () => {
+    const { school, version } = (await call('GET', 'gym')).body;
+    return { body: school, version };
+  },
+  grades: async () => {
+    const { grades, gradesVersion } = (await call('GET', 'gym')).body;
+    return { body: { grades }, version: gradesVersion };
+  },
+  numbers: async () => {
+    const { numbers, numbersVersion } = (await call('GET', 'moves')).body;
+    return { body: { numbers, rewrite: false }, version: numbersVersion };
+  },
+  'grades/ebb/techniques': async () => {
+    const { listVersions } = (await call('GET', 'gym')).body;
+    const lists = (await call('GET', 'techniques')).body;
+    return { body: { techniques: lists.ebb }, version: listVersions.ebb };
+  },
+};
+
+/** Whole lists, and how two coaches change one of them. */
+const LISTS = [
+  ['moves/jab', (form: any, name: string) => ({ ...form, surface: name })],
+  ['themes/own', (theme: any, title: string) => ({ ...theme, title })],
+  ['tests/own', (test: any, title: string) => ({ ...test, title })],
+  ['gym/school', (school: any, name: string) => ({ ...school, kit: [name] })],
+  ['grades', ({ grades }: any, name: string) => ({ grades: [{ ...grades[0], name }, ...grades.slice(1)] })],
+  [
+    'numbers',
+    ({ numbers }: any, name: string) => ({
+      numbers: [...numbers.slice(0, -1), { ...numbers.at(-1), number: name === 'mine' ? 98 : 97 }],
+      rewrite: false,
+    }),
+  ],
+  [
+    'grades/ebb/techniques',
+    ({ techniques }: any, name: string) => ({
+      techniques: [{ ...techniques[0], reps: name === 'mine' ? 7 : 8 }, ...techniques.slice(1)],
+    }),
+  ],
+] as const;
+
 /** What is sent of what was given: what the server adds is left out. */
 async function sendable(path: string): Promise<{ body: any; version: number }> {
+  const whole = WHOLE[path];
+  if (whole) return whole();
   const list = path.startsWith('library') ? (await call('GET', 'library')).body.items : null;
   const id = path.split('/')[1];
   const found = list ? list.find((item: any) => item.id === id) : (await call('GET', path)).body;
@@ -39,6 +110,20 @@ describe('a change that was based on an older state', () => {
     expect([same.status, same.body.version]).toEqual([200, version + 1]);
     const again = await call('PUT', `${path}?basedOn=${version + 1}`, { ...body, ...mine });
     expect([again.status, again.body.version]).toEqual([200, version + 2]);
+  });
+  it.each(LISTS)('%s is told what stands, and is kept once it is based on that', async (path, changed) => {
+    const { body, version } = await sendable(path);
+    const first = await call('PUT', `${path}?basedOn=${version}`, changed(body, 'theirs'));
+    expect(first.status).toBe(200);
+    const late = await call('PUT', `${path}?basedOn=${version}`, changed(body, 'mine'));
+    expect([late.status, late.body.message]).toEqual([409, expect.stringMatching(/changed elsewhere/)]);
+    expect([late.body.now.version, typeof late.body.sent]).toEqual([version + 1, 'object']);
+    const kept = await sendable(path);
+    expect(kept.body).toMatchObject(changed(body, 'theirs'));
+    const same = await call('PUT', `${path}?basedOn=${version}`, changed(body, 'theirs'));
+    expect([same.status, (await sendable(path)).version]).toEqual([200, version + 1]);
+    const again = await call('PUT', `${path}?basedOn=${version + 1}`, changed(body, 'mine'));
+    expect([again.status, (await sendable(path)).version]).toEqual([200, version + 2]);
   });
   it('is taken as ever where nobody says what it was based on', async () => {
     const { body } = await sendable('fighters/suda');

@@ -24,3 +24,5 @@ export * from './gym/grades.ts';
 export * from './gym/voice.ts';
 export * from './gym/cautions.ts';
 export * from './exchange/exchange.ts';
+export * from './exchange/gymFile.ts';
+export * from './exchange/keeping.ts';

@@ -1,5 +1,5 @@
-import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put } from '@nestjs/common';
-import { SaveThemeDto, ThemeView } from '@eurhythm/contract';
+import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put, Query } from '@nestjs/common';
+import { BasedOnQuery, SaveThemeDto, ThemeView } from '@eurhythm/contract';
 import { answers, answersList, answersNothing } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
 import { ThemesService } from './themes.service.ts';
@@ -16,8 +16,12 @@ class ThemesController {
 
   @Put(':id')
   @answers(ThemeView)
-  save(@Param('id', OwnId) id: string, @Body() body: SaveThemeDto): Promise<ThemeView> {
-    return this.themes.save(id, body);
+  save(
+    @Param('id', OwnId) id: string,
+    @Body() body: SaveThemeDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<ThemeView> {
+    return this.themes.save(id, body, basedOn);
   }
 
   @Delete(':id')

@@ -1,9 +1,10 @@
-import { Injectable } from '@nestjs/common';
+import { Injectable, NotFoundException } from '@nestjs/common';
 import type { SaveThemeDto, ThemeView } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../store/openStore.ts';
 import { themes } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { saveVersioned } from '../store/versionedWrite.ts';
 
 /** What the classes of a week or a month are about. */
 @Injectable()
@@ -23,13 +24,21 @@ export class ThemesService {
   }
 
   /** Makes or changes a theme; the same request again changes nothing. */
-  async save(id: string, { title, from, until }: SaveThemeDto): Promise<ThemeView> {
-    const row = { title, from, until };
-    await this.database
-      .insert(themes)
-      .values({ id, ...row })
-      .onConflictDoUpdate({ target: themes.id, set: row });
-    return { id, ...row };
+  save(id: string, { title, from, until }: SaveThemeDto, basedOn?: number): Promise<ThemeView> {
+    return saveVersioned(this.database, themes, {
+      key: 'id',
+      id,
+      row: { title, from, until },
+      contentOf: (kept) => ({ title: kept.title, from: kept.from, until: kept.until }),
+      basedOn,
+      now: () => this.one(id),
+    });
+  }
+
+  private async one(id: string): Promise<ThemeView> {
+    const [row] = await this.database.select().from(themes).where(eq(themes.id, id));
+    if (!row) throw new NotFoundException('This theme does not exist.');
+    return row;
   }
 
   async remove(id: string): Promise<void> {

@@ -25,7 +25,7 @@ import type { Database } from '../store/openStore.ts';
 import { comboVersions, combos, grades } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import type { Transaction } from '../store/transaction.ts';
-import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
+import { refusingStale, versionedRow, writeVersioned } from '../store/versionedWrite.ts';
 import { UsesService } from '../uses/uses.service.ts';
 import { analysisView } from './analysisView.ts';
 
@@ -126,22 +126,12 @@ export class CombosService {
     return this.one(id);
   }
 
-  /** Writes lines anew that another room asks to be changed, with their history. */
-  async rewriteLines(tx: Transaction, lines: readonly { comboId: string; line: string }[]): Promise<void> {
-    for (const { comboId, line } of lines) {
-      const [row] = await tx.select().from(combos).where(eq(combos.id, comboId));
-      if (row) await writeCombo(tx, comboId, { ...saveable(row), line });
+  /** Writes lines anew, each with its history; `change` gives null for one that stays. */
+  async changeLines(tx: Transaction, change: (line: string) => string | null): Promise<void> {
+    for (const row of await tx.select().from(combos)) {
+      const line = change(row.line);
+      if (line !== null) await writeCombo(tx, row.id, { ...saveable(row), line });
     }
-  }
-
-  /** Every line of the book with the name of its combo. */
-  async lines(from: Database | Transaction = this.database): Promise<NamedLine[]> {
-    const rows = await from.select().from(combos).innerJoin(grades, eq(combos.gradeId, grades.id));
-    return rows.map(({ combos: combo, grades: grade }) => ({
-      comboId: combo.id,
-      name: `${grade.name} ${combo.number}`,
-      line: combo.line,
-    }));
   }
 
   /** The variants whose line is what their recipe makes of this combo's line as it is now. */
@@ -214,12 +204,6 @@ interface Follower {
   madeOf(line: string): string | null;
 }
 
-export interface NamedLine {
-  readonly comboId: string;
-  readonly name: string;
-  readonly line: string;
-}
-
 /** Writes a combo and, where that changed anything, a version of it; gives whether it did. */
 async function writeCombo(
   tx: Transaction,
@@ -229,27 +213,7 @@ async function writeCombo(
 ): Promise<boolean> {
   const updatedAt = new Date();
   const isWritten = await writeVersioned(
-    {
-      sent: combo,
-      insert: async () =>
-        (
-          await tx
-            .insert(combos)
-            .values({ ...combo, id, updatedAt })
-            .onConflictDoNothing({ target: combos.id })
-            .returning({ id: combos.id })
-        ).length > 0,
-      read: async () => {
-        const [row] = await tx.select().from(combos).where(eq(combos.id, id)).for('update');
-        return { content: saveable(row!), version: row!.version };
-      },
-      update: async (version) => {
-        await tx
-          .update(combos)
-          .set({ ...combo, updatedAt, version })
-          .where(eq(combos.id, id));
-      },
-    },
+    versionedRow(tx, combos, { key: 'id', id, row: { ...combo, updatedAt }, contentOf: saveable }),
     basedOn,
   );
   if (isWritten) await tx.insert(comboVersions).values({ comboId: id, at: updatedAt, combo });

@@ -31,6 +31,7 @@ export interface Story extends FighterProfile {
 }
 
 export interface DemoFighter extends SaveFighterDto {
+  readonly fit: boolean;
   readonly id: string;
   readonly story: Story;
 }

@@ -1,5 +1,13 @@
 import { Body, Controller, Get, Module, Param, Put, Query } from '@nestjs/common';
-import { BasedOnQuery, FighterPage, FighterView, PageQuery, SaveFighterDto } from '@eurhythm/contract';
+import {
+  BasedOnQuery,
+  FighterPage,
+  FighterView,
+  PageQuery,
+  SaveFighterDto,
+  SetFitDto,
+  FitView,
+} from '@eurhythm/contract';
 import { answers } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
 import { FightersService } from './fighters.service.ts';
@@ -28,6 +36,23 @@ class FightersController {
     @Query() { basedOn }: BasedOnQuery,
   ): Promise<FighterView> {
     return this.fighters.save(id, body, basedOn);
+  }
+
+  @Get(':id/fit')
+  @answers(FitView)
+  fit(@Param('id') id: string): Promise<FitView> {
+    return this.fighters.fitOf(id);
+  }
+
+  /** Sets or lifts the mark "not fit to train". */
+  @Put(':id/fit')
+  @answers(FitView)
+  setFit(
+    @Param('id') id: string,
+    @Body() body: SetFitDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<FitView> {
+    return this.fighters.setFit(id, body, basedOn);
   }
 }
 

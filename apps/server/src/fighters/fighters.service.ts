@@ -1,12 +1,19 @@
-import { Injectable, NotFoundException } from '@nestjs/common';
-import type { FighterPage, FighterView, PageQuery, SaveFighterDto } from '@eurhythm/contract';
+import { HttpStatus, Injectable, NotFoundException } from '@nestjs/common';
+import type {
+  FighterPage,
+  FighterView,
+  PageQuery,
+  SaveFighterDto,
+  SetFitDto,
+  FitView,
+} from '@eurhythm/contract';
 import { and, asc, eq, inArray, sql, type SQL } from 'drizzle-orm';
 import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField } from '../house/refuse.ts';
 import type { Database } from '../store/openStore.ts';
 import { fighters, grades } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
+import { saveVersioned } from '../store/versionedWrite.ts';
 
 @Injectable()
 export class FightersService {
@@ -45,46 +52,60 @@ export class FightersService {
       .where(and(where))
       .orderBy(asc(grades.position), asc(fighters.name), asc(fighters.id));
     const rows = await (most === undefined ? query : query.limit(most));
-    return rows.map((row) => ({ ...row.fighters, grade: row.grades.name }));
+    return rows.map(({ fighters: { fitReason: _, fitBy: _by, fitAt: _at, ...row }, grades: grade }) => ({
+      ...row,
+      grade: grade.name,
+    }));
   }
 
-  async save(id: string, fighter: SaveFighterDto, basedOn?: number): Promise<FighterView> {
+  /**
+   * Makes or changes an entry. That somebody may not train can be said with the rest; that somebody may again is said by itself.
+   */
+  async save(id: string, { fit, ...fighter }: SaveFighterDto, basedOn?: number): Promise<FighterView> {
     const [grade] = await this.database.select().from(grades).where(eq(grades.id, fighter.gradeId));
     if (!grade) throw refuseField('gradeId', 'This grade does not exist.');
-    await refusingStale(
-      () =>
-        this.database.transaction((tx) =>
-          writeVersioned(
-            {
-              sent: saveable(fighter),
-              insert: async () =>
-                (
-                  await tx
-                    .insert(fighters)
-                    .values({ id, ...fighter })
-                    .onConflictDoNothing()
-                    .returning({ id: fighters.id })
-                ).length > 0,
-              read: async () => {
-                const [kept] = await tx.select().from(fighters).where(eq(fighters.id, id)).for('update');
-                return { content: saveable(kept!), version: kept!.version };
-              },
-              update: async (version) => {
-                await tx
-                  .update(fighters)
-                  .set({ ...fighter, version })
-                  .where(eq(fighters.id, id));
-              },
-            },
-            basedOn,
-          ),
-        ),
-      () => this.one(id),
-    );
-    return this.one(id);
+    const [kept] = await this.database.select().from(fighters).where(eq(fighters.id, id));
+    if (kept && !kept.fit && fit === true)
+      throw refuseField(
+        'fit',
+        `${kept.name} is marked not fit to train${kept.fitReason === '' ? '' : `: ${kept.fitReason}`}. Lift the mark by itself, with a reason.`,
+        HttpStatus.CONFLICT,
+      );
+    const isFit = fit ?? kept?.fit ?? true;
+    return saveVersioned(this.database, fighters, {
+      key: 'id',
+      id,
+      row: { ...fighter, fit: isFit, ...(isFit || kept?.fit === false ? {} : { fitAt: new Date() }) },
+      contentOf: saveable,
+      basedOn,
+      now: () => this.one(id),
+    });
+  }
+
+  async fitOf(id: string): Promise<FitView> {
+    const [row] = await this.database.select().from(fighters).where(eq(fighters.id, id));
+    if (!row) throw new NotFoundException('This fighter is not in the gym.');
+    const { fit, fitReason: reason, fitBy: by, fitAt, version } = row;
+    return { fit, reason, by, at: fitAt?.toISOString() ?? null, version };
+  }
+
+  /** Says whether somebody may train, why, and who says so. The same again changes nothing. */
+  async setFit(id: string, { fit, reason, by }: SetFitDto, basedOn?: number): Promise<FitView> {
+    await this.one(id);
+    return saveVersioned(this.database, fighters, {
+      key: 'id',
+      id,
+      row: { fit, fitReason: reason, fitBy: by, fitAt: new Date() },
+      onlyChanges: true,
+      contentOf: (kept) => ({ fit: kept.fit, reason: kept.fitReason, by: kept.fitBy }),
+      basedOn,
+      now: () => this.fitOf(id),
+    });
   }
 }
 
-function saveable({ name, gradeId, lead, note, fit, height, apart }: SaveFighterDto): SaveFighterDto {
+type Saveable = Omit<typeof fighters.$inferSelect, 'id' | 'version'>;
+
+function saveable({ name, gradeId, lead, note, fit, height, apart }: Saveable) {
   return { name, gradeId, lead, note, fit, height: height ?? null, apart: apart ?? [] };
 }

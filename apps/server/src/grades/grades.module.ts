@@ -1,5 +1,6 @@
-import { Body, Controller, Get, Module, Param, Put } from '@nestjs/common';
+import { Body, Controller, Get, Module, Param, Put, Query } from '@nestjs/common';
 import {
+  BasedOnQuery,
   GymView,
   SaveGradesDto,
   SaveTechniquesDto,
@@ -9,6 +10,7 @@ import {
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers, answersListsById } from '../house/answers.ts';
 import { MovesModule } from '../moves/moves.module.ts';
+import { UsesModule } from '../uses/uses.module.ts';
 import { GradesService } from './grades.service.ts';
 import { TechniquesService } from './techniques.service.ts';
 
@@ -21,8 +23,8 @@ class GradesController {
 
   @Put('grades')
   @answers(GymView)
-  save(@Body() body: SaveGradesDto): Promise<GymView> {
-    return this.grades.save(body);
+  save(@Body() body: SaveGradesDto, @Query() { basedOn }: BasedOnQuery): Promise<GymView> {
+    return this.grades.save(body, basedOn);
   }
 
   @Get('techniques')
@@ -33,13 +35,17 @@ class GradesController {
 
   @Put('grades/:id/techniques')
   @answersListsById(TechniqueDto)
-  saveList(@Param('id') id: string, @Body() body: SaveTechniquesDto): Promise<TechniqueLists> {
-    return this.techniques.save(id, body);
+  saveList(
+    @Param('id') id: string,
+    @Body() body: SaveTechniquesDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<TechniqueLists> {
+    return this.techniques.save(id, body, basedOn);
   }
 }
 
 @Module({
-  imports: [GymSettingsModule, MovesModule],
+  imports: [GymSettingsModule, MovesModule, UsesModule],
   controllers: [GradesController],
   providers: [GradesService, TechniquesService],
   exports: [TechniquesService],

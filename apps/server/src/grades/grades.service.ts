@@ -1,10 +1,13 @@
 import { ConflictException, Injectable } from '@nestjs/common';
-import type { GymView, SaveGradesDto } from '@eurhythm/contract';
-import { asc, count, eq, notInArray, sql } from 'drizzle-orm';
+import type { GradeDto, GymView, SaveGradesDto } from '@eurhythm/contract';
+import { asc, eq, notInArray } from 'drizzle-orm';
 import { GymService } from '../gym/gym.service.ts';
 import type { Database } from '../store/openStore.ts';
-import { combos, fighters, grades, moves } from '../store/schema.ts';
+import { grades } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import type { Transaction } from '../store/transaction.ts';
+import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
+import { UsesService } from '../uses/uses.service.ts';
 
 /** The gym's grades and their order. */
 @Injectable()
@@ -12,52 +15,66 @@ export class GradesService {
   constructor(
     @InjectDatabase() private readonly database: Database,
     private readonly gym: GymService,
+    private readonly uses: UsesService,
   ) {}
 
-  /** Sets all grades in this order; one that combos or fighters still belong to cannot be left out. All or nothing. */
-  async save({ grades: wanted }: SaveGradesDto): Promise<GymView> {
-    const kept = wanted.map((grade) => grade.id);
-    await this.database.transaction(async (tx) => {
-      const gone = await tx
-        .select()
-        .from(grades)
-        .where(notInArray(grades.id, kept))
-        .orderBy(asc(grades.position));
-      for (const grade of gone) {
-        const [[ofCombos], [ofFighters], [ofMoves]] = await Promise.all([
-          tx.select({ n: count() }).from(combos).where(eq(combos.gradeId, grade.id)),
-          tx.select({ n: count() }).from(fighters).where(eq(fighters.gradeId, grade.id)),
-          tx
-            .select({ n: count() })
-            .from(moves)
-            .where(sql`${moves.move}->>'minGrade' = ${grade.id}`),
-        ]);
-        const users = [
-          told(ofCombos?.n ?? 0, 'combo'),
-          told(ofFighters?.n ?? 0, 'fighter'),
-          told(ofMoves?.n ?? 0, 'move'),
-        ].filter(Boolean);
-        if (users.length > 0) {
-          throw new ConflictException({
-            message: `${grade.name} still has ${inWords(users)}. Move them to another grade first, then take it out.`,
-          });
-        }
-        await tx.delete(grades).where(eq(grades.id, grade.id));
-      }
-      for (const [position, grade] of wanted.entries()) {
-        const row = { name: grade.name, band: grade.band, position };
-        await tx
-          .insert(grades)
-          .values({ id: grade.id, ...row })
-          .onConflictDoUpdate({ target: grades.id, set: row });
-      }
-    });
+  /** Sets all grades in this order; one that is still used anywhere cannot be left out. All or nothing. */
+  async save({ grades: wanted }: SaveGradesDto, basedOn?: number): Promise<GymView> {
+    const write = (tx: Transaction) =>
+      writeVersioned(
+        {
+          sent: wanted.map(plainGrade),
+          insert: async () => false,
+          read: async () => ({
+            version: await this.gym.lockGradesVersion(tx),
+            content: (await tx.select().from(grades).orderBy(asc(grades.position))).map(plainGrade),
+          }),
+          update: async (version) => {
+            await this.setAll(tx, wanted);
+            await this.gym.setGradesVersion(tx, version);
+          },
+        },
+        basedOn,
+      );
+    await refusingStale(
+      () => this.database.transaction(write),
+      async () => {
+        const { grades: order, gradesVersion } = await this.gym.gym();
+        return { grades: order, version: gradesVersion };
+      },
+    );
     return this.gym.gym();
+  }
+
+  private async setAll(tx: Transaction, wanted: readonly GradeDto[]): Promise<void> {
+    const gone = await tx
+      .select()
+      .from(grades)
+      .where(
+        notInArray(
+          grades.id,
+          wanted.map(({ id }) => id),
+        ),
+      )
+      .orderBy(asc(grades.position));
+    for (const { id, name } of gone) {
+      const users = await this.uses.ofGrade(id, tx);
+      if (users.length > 0)
+        throw new ConflictException({
+          message: `${name} still has ${inWords(users)}. Move them to another grade first, then take it out.`,
+        });
+      await tx.delete(grades).where(eq(grades.id, id));
+    }
+    for (const [position, { id, name, band }] of wanted.entries())
+      await tx
+        .insert(grades)
+        .values({ id, name, band, position })
+        .onConflictDoUpdate({ target: grades.id, set: { name, band, position } });
   }
 }
 
-function told(n: number, what: string): string {
-  return n === 0 ? '' : `${n} ${what}${n === 1 ? '' : 's'}`;
+function plainGrade({ id, name, band }: GradeDto): GradeDto {
+  return { id, name, band };
 }
 
 /** "3 combos, 3 fighters and 9 moves" */

@@ -2,8 +2,9 @@ import { Injectable } from '@nestjs/common';
 import { STARTER_SCHOOL_SETTINGS, type GymView, type SchoolDto } from '@eurhythm/contract';
 import { asc } from 'drizzle-orm';
 import type { Database } from '../store/openStore.ts';
-import { grades, gyms } from '../store/schema.ts';
+import { grades, gyms, techniqueLists } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import type { Transaction } from '../store/transaction.ts';
 import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 
 @Injectable()
@@ -13,13 +14,38 @@ export class GymService {
   async gym(): Promise<GymView> {
     const [row] = await this.database.select().from(gyms);
     const order = await this.database.select().from(grades).orderBy(asc(grades.position));
+    const lists = await this.database
+      .select({ gradeId: techniqueLists.gradeId, version: techniqueLists.version })
+      .from(techniqueLists);
     return {
       name: row?.name ?? 'Your gym',
       noticeAcceptedAt: row?.noticeAcceptedAt?.toISOString() ?? null,
       grades: order.map(({ id, name, band }) => ({ id, name, band })),
       school: { ...STARTER_SCHOOL_SETTINGS, ...row?.school },
       version: row?.version ?? 0,
+      gradesVersion: row?.gradesVersion ?? 0,
+      listVersions: Object.fromEntries(lists.map((list) => [list.gradeId, list.version])),
     };
+  }
+
+  /** The version of the list of grades, locked until the end of the transaction. */
+  async lockGradesVersion(tx: Transaction): Promise<number> {
+    const [kept] = await tx.select({ version: gyms.gradesVersion }).from(gyms).for('update');
+    return kept?.version ?? 0;
+  }
+
+  async setGradesVersion(tx: Transaction, version: number): Promise<void> {
+    await tx.update(gyms).set({ gradesVersion: version });
+  }
+
+  /** The version of the number map, locked until the end of the transaction. */
+  async lockNumbersVersion(tx: Transaction): Promise<number> {
+    const [kept] = await tx.select({ version: gyms.numbersVersion }).from(gyms).for('update');
+    return kept?.version ?? 0;
+  }
+
+  async setNumbersVersion(tx: Transaction, version: number): Promise<void> {
+    await tx.update(gyms).set({ numbersVersion: version });
   }
 
   async saveSchool(school: SchoolDto, basedOn?: number): Promise<GymView> {

@@ -3,6 +3,7 @@ import { networkInterfaces } from 'node:os';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
+import { CLOCK_HEADER } from './deviceClock.ts';
 
 /** Everything a page needs comes from here; styles may be inline because editors and charts set them. */
 const POLICY = {
@@ -48,6 +49,7 @@ export function guardRequests(app: NestExpressApplication, server: ServerNames):
   );
   app.use((request: Request, response: Response, next: NextFunction) => {
     response.setHeader('Permissions-Policy', PERMISSIONS);
+    response.setHeader(CLOCK_HEADER, new Date().toISOString());
     const refusal = refusalFor(request, namesOf(server));
     if (refusal === null) next();
     else response.status(403).json({ message: refusal });

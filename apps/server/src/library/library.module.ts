@@ -41,5 +41,6 @@ class LibraryController {
   imports: [CombosModule, MovesModule, GymSettingsModule, GradesModule, SessionsModule],
   controllers: [LibraryController],
   providers: [LibraryService],
+  exports: [LibraryService],
 })
 export class LibraryModule {}

@@ -1,18 +1,20 @@
 import { ForbiddenException, Injectable, NotFoundException } from '@nestjs/common';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { findMove } from '@eurhythm/core/moves';
-import { withExactLength } from '@eurhythm/core/rounds';
+import { withExactLength, type WrittenBlock } from '@eurhythm/core/rounds';
 import type { LibraryItem, SaveLibraryItemDto } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
 import { CombosService } from '../combos/combos.service.ts';
 import { TechniquesService } from '../grades/techniques.service.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { MovesService } from '../moves/moves.service.ts';
+import { changedRounds } from '../sessions/changedRounds.ts';
 import { RoundsService } from '../sessions/rounds.service.ts';
 import type { Database } from '../store/openStore.ts';
 import { libraryItems } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
+import type { Transaction } from '../store/transaction.ts';
+import { saveVersioned } from '../store/versionedWrite.ts';
 import { gradeTest } from './gradeTest.ts';
 import { STARTER_LIBRARY } from './starterLibrary.ts';
 
@@ -56,48 +58,30 @@ export class LibraryService {
   async save(id: string, { title, rounds }: SaveLibraryItemDto, basedOn?: number): Promise<LibraryItem> {
     mustBeOwn(id);
     for (const [i, round] of rounds.entries()) await this.rounds.fill(round.blocks, `rounds.${i}.blocks`);
-    const row = { title, rounds, updatedAt: new Date() };
-    await refusingStale(
-      () =>
-        this.database.transaction((tx) =>
-          writeVersioned(
-            {
-              sent: { title, rounds },
-              insert: async () =>
-                (
-                  await tx
-                    .insert(libraryItems)
-                    .values({ id, ...row })
-                    .onConflictDoNothing()
-                    .returning({ id: libraryItems.id })
-                ).length > 0,
-              read: async () => {
-                const [kept] = await tx
-                  .select()
-                  .from(libraryItems)
-                  .where(eq(libraryItems.id, id))
-                  .for('update');
-                return { content: { title: kept!.title, rounds: kept!.rounds }, version: kept!.version };
-              },
-              update: async (version) => {
-                await tx
-                  .update(libraryItems)
-                  .set({ ...row, version })
-                  .where(eq(libraryItems.id, id));
-              },
-            },
-            basedOn,
-          ),
-        ),
-      () => this.one(id),
-    );
-    return this.one(id);
+    return saveVersioned(this.database, libraryItems, {
+      key: 'id',
+      id,
+      row: { title, rounds, updatedAt: new Date() },
+      contentOf: (kept) => ({ title: kept.title, rounds: kept.rounds }),
+      basedOn,
+      now: () => this.one(id),
+    });
   }
 
   private async one(id: string): Promise<LibraryItem> {
     const [row] = await this.database.select().from(libraryItems).where(eq(libraryItems.id, id));
     if (!row) throw new NotFoundException('This is not in the library any more.');
     return ownItem(row);
+  }
+
+  /** Changes blocks of the gym's own pieces as part of a larger change. */
+  async changeBlocks(tx: Transaction, change: (block: WrittenBlock) => WrittenBlock): Promise<void> {
+    for (const { id, rounds: before, version } of await tx.select().from(libraryItems).for('update')) {
+      const rounds = changedRounds(before, change);
+      if (rounds === before) continue;
+      const row = { rounds, updatedAt: new Date(), version: version + 1 };
+      await tx.update(libraryItems).set(row).where(eq(libraryItems.id, id));
+    }
   }
 
   async remove(id: string): Promise<void> {

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { GONE_COMBO_NAME } from '@eurhythm/core/plan';
 import { groupBy } from '@eurhythm/core/units';
 import type { FighterLog, LoggedRound, PageQuery } from '@eurhythm/contract';
-import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { pageOf } from '../house/pages.ts';
 import type { Database } from '../store/openStore.ts';
@@ -56,6 +56,7 @@ export class FighterLogService {
       .where(
         and(
           eq(roundResults.fighterId, fighterId),
+          isNotNull(roundResults.done),
           after === undefined
             ? undefined
             : sql`(${roundResults.at}, ${roundResults.id}) < (select at, id from round_results where fighter_id = ${fighterId} and id = ${after} limit 1)`,
@@ -66,6 +67,7 @@ export class FighterLogService {
     const names = await this.combosIn([...new Set(read.map(({ mark }) => mark.runId))]);
     const rounds = read.map(({ mark, session, group, title, kind, bpm }): LoggedRound => ({
       ...mark,
+      done: mark.done!,
       at: mark.at.toISOString(),
       session,
       title: title ?? '',

@@ -1,5 +1,5 @@
-import { Body, Controller, Delete, Get, Module, Param, Put } from '@nestjs/common';
-import { BookView, RemovedMove, SaveMoveDto } from '@eurhythm/contract';
+import { Body, Controller, Delete, Get, Module, Param, Put, Query } from '@nestjs/common';
+import { BasedOnQuery, BookView, RemovedMove, SaveMoveDto, UsesView } from '@eurhythm/contract';
 import { answers } from '../house/answers.ts';
 import { UsesModule } from '../uses/uses.module.ts';
 import { MovesService } from './moves.service.ts';
@@ -16,8 +16,18 @@ class MovesController {
 
   @Put(':code')
   @answers(BookView)
-  save(@Param('code') code: string, @Body() body: SaveMoveDto): Promise<BookView> {
-    return this.moves.save(code, body);
+  save(
+    @Param('code') code: string,
+    @Body() body: SaveMoveDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<BookView> {
+    return this.moves.save(code, body, basedOn);
+  }
+
+  @Get(':code/uses')
+  @answers(UsesView)
+  async uses(@Param('code') code: string): Promise<UsesView> {
+    return { usedBy: await this.moves.usesOf(code) };
   }
 
   @Delete(':code')

@@ -2,6 +2,7 @@ import { HttpStatus, Injectable, NotFoundException } from '@nestjs/common';
 import { easierChain, moveBook, type Move, type MoveBook, type NumberedMove } from '@eurhythm/core/moves';
 import {
   MOVE_CODE,
+  formFromMove,
   moveFromForm,
   type BookView,
   type MoveView,
@@ -11,8 +12,9 @@ import {
 import { asc, eq } from 'drizzle-orm';
 import { refuseField } from '../house/refuse.ts';
 import type { Database } from '../store/openStore.ts';
-import { grades, moves, numbers } from '../store/schema.ts';
+import { grades, gyms, moves, numbers } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { saveVersioned } from '../store/versionedWrite.ts';
 import { UsesService } from '../uses/uses.service.ts';
 import type { Transaction } from '../store/transaction.ts';
 
@@ -26,7 +28,8 @@ export class MovesService {
   async view(from: Database | Transaction = this.database): Promise<BookView> {
     const items = await this.moves(from);
     const map = await this.numbers(from);
-    return { items, numbers: map };
+    const [gym] = await from.select({ version: gyms.numbersVersion }).from(gyms);
+    return { items, numbers: map, numbersVersion: gym?.version ?? 0 };
   }
 
   private async moves(from: Database | Transaction = this.database): Promise<MoveView[]> {
@@ -36,6 +39,7 @@ export class MovesService {
       aliases: row.move.aliases ?? [],
       role: row.move.role ?? null,
       retired: row.retired,
+      version: row.version,
     }));
   }
 
@@ -50,7 +54,7 @@ export class MovesService {
   }
 
   /** Makes or changes a move, and brings a retired one back. */
-  async save(code: string, form: SaveMoveDto): Promise<BookView> {
+  async save(code: string, form: SaveMoveDto, basedOn?: number): Promise<BookView> {
     if (!MOVE_CODE.test(code))
       throw refuseField('code', 'A code is 1 to 24 small letters, such as jab.', HttpStatus.BAD_REQUEST);
     const move = moveFromForm(code, form);
@@ -59,11 +63,22 @@ export class MovesService {
     await this.mustKnowGrade(move.minGrade);
     const old = all.find((each) => each.code === code);
     const position = old ? all.indexOf(old) : all.length;
-    await this.database
-      .insert(moves)
-      .values({ code, position, move })
-      .onConflictDoUpdate({ target: moves.code, set: { move, retired: false } });
+    await saveVersioned(this.database, moves, {
+      key: 'code',
+      id: code,
+      row: { position, move, retired: false },
+      contentOf: ({ move: kept, retired }) => ({ move: kept, retired }),
+      basedOn,
+      now: () => this.form(code),
+    });
     return this.view();
+  }
+
+  /** A move as a form writes it, with its version. */
+  private async form(code: string): Promise<SaveMoveDto & { version: number }> {
+    const [row] = await this.database.select().from(moves).where(eq(moves.code, code));
+    if (!row) throw new NotFoundException('This move is not in the book.');
+    return { ...formFromMove(row.move), version: row.version };
   }
 
   private async mustKnowGrade(gradeId: string | null): Promise<void> {
@@ -84,6 +99,13 @@ export class MovesService {
         `This goes in a circle: ${[...codes, move.easier].join(', then ')}. Choose another easier move.`,
         HttpStatus.BAD_REQUEST,
       );
+  }
+
+  /** Where a move is used. */
+  async usesOf(code: string): Promise<string[]> {
+    const book = await this.book();
+    if (!book.moves.has(code)) throw new NotFoundException('This move is not in the book.');
+    return this.uses.ofMove(code, book);
   }
 
   /** Takes a move out of the book; one that is used anywhere is retired instead. */

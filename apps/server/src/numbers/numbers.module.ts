@@ -1,6 +1,7 @@
-import { Body, Controller, HttpCode, Module, Post, Put } from '@nestjs/common';
-import { NumbersAnswer, SaveNumbersDto, TouchedLines } from '@eurhythm/contract';
-import { CombosModule } from '../combos/combos.module.ts';
+import { Body, Controller, HttpCode, Module, Post, Put, Query } from '@nestjs/common';
+import { BasedOnQuery, NumbersAnswer, SaveNumbersDto, TouchedLines } from '@eurhythm/contract';
+import { EverywhereModule } from '../everywhere/everywhere.module.ts';
+import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers } from '../house/answers.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { NumbersService } from './numbers.service.ts';
@@ -18,13 +19,13 @@ class NumbersController {
 
   @Put()
   @answers(NumbersAnswer)
-  save(@Body() body: SaveNumbersDto): Promise<NumbersAnswer> {
-    return this.numbers.save(body);
+  save(@Body() body: SaveNumbersDto, @Query() { basedOn }: BasedOnQuery): Promise<NumbersAnswer> {
+    return this.numbers.save(body, basedOn);
   }
 }
 
 @Module({
-  imports: [MovesModule, CombosModule],
+  imports: [MovesModule, EverywhereModule, GymSettingsModule],
   controllers: [NumbersController],
   providers: [NumbersService],
 })

@@ -1,13 +1,15 @@
 import { HttpStatus, Injectable } from '@nestjs/common';
-import { moveBook, type MoveBook } from '@eurhythm/core/moves';
+import { moveBook, type MoveBook, type NumberedMove } from '@eurhythm/core/moves';
 import { renumberLine } from '@eurhythm/core/teach';
 import type { NumbersAnswer, SaveNumbersDto, TouchedLine } from '@eurhythm/contract';
-import { CombosService } from '../combos/combos.service.ts';
+import { EverywhereService } from '../everywhere/everywhere.service.ts';
+import { GymService } from '../gym/gym.service.ts';
 import { refuseField } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import type { Database } from '../store/openStore.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import type { Transaction } from '../store/transaction.ts';
+import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 
 /** The gym's number map, and what a change of it does to the lines of the book. */
 @Injectable()
@@ -15,7 +17,8 @@ export class NumbersService {
   constructor(
     @InjectDatabase() private readonly database: Database,
     private readonly moves: MovesService,
-    private readonly combos: CombosService,
+    private readonly everywhere: EverywhereService,
+    private readonly gym: GymService,
   ) {}
 
   /** The lines that would mean something else under another number map, and how they would be written to mean the same. */
@@ -25,26 +28,63 @@ export class NumbersService {
   ): Promise<TouchedLine[]> {
     const before = await this.moves.book(from);
     const after = numberedBook(before, wanted);
-    return (await this.combos.lines(from)).flatMap((each) => {
+    return (await this.everywhere.lines(from)).flatMap((each) => {
       const rewritten = renumberLine(each.line, before, after);
       return rewritten === null ? [] : [{ ...each, rewritten }];
     });
   }
 
-  /** Sets the number map; with `rewrite`, lines are written anew so that they keep their meaning. All or nothing. */
-  async save(wanted: SaveNumbersDto): Promise<NumbersAnswer> {
-    const touched = await this.database.transaction(async (tx) => {
-      const lines = await this.touchedBy(wanted, tx);
-      await this.moves.writeNumbers(tx, wanted.numbers);
-      if (wanted.rewrite)
-        await this.combos.rewriteLines(
-          tx,
-          lines.map(({ comboId, rewritten }) => ({ comboId, line: rewritten })),
-        );
-      return lines;
-    });
+  /**
+   * Sets the number map; with `rewrite`, lines are written anew so that they keep their meaning, and what was held keeps its
+   * meaning in any case. All or nothing; the same map again changes nothing.
+   */
+  async save(wanted: SaveNumbersDto, basedOn?: number): Promise<NumbersAnswer> {
+    let touched: TouchedLine[] = [];
+    const write = (tx: Transaction) =>
+      writeVersioned(
+        {
+          sent: byNumber(wanted.numbers),
+          insert: async () => false,
+          read: async () => ({
+            version: await this.gym.lockNumbersVersion(tx),
+            content: byNumber((await this.moves.view(tx)).numbers),
+          }),
+          update: async (version) => {
+            touched = await this.change(tx, wanted);
+            await this.gym.setNumbersVersion(tx, version);
+          },
+        },
+        basedOn,
+      );
+    // A map that names what is not there is refused before anything is looked at.
+    numberedBook(await this.moves.book(), wanted);
+    await refusingStale(
+      () => this.database.transaction(write),
+      async () => {
+        const { numbers, numbersVersion } = await this.moves.view();
+        return { numbers, version: numbersVersion };
+      },
+    );
     return { ...(await this.moves.view()), touched };
   }
+
+  private async change(tx: Transaction, wanted: SaveNumbersDto): Promise<TouchedLine[]> {
+    const before = await this.moves.book(tx);
+    const after = numberedBook(before, wanted);
+    const renumbered = (line: string): string | null => renumberLine(line, before, after);
+    const lines = await this.touchedBy(wanted, tx);
+    await this.moves.writeNumbers(tx, wanted.numbers);
+    await this.everywhere.changeHeldLines(tx, renumbered);
+    if (wanted.rewrite) await this.everywhere.changeLines(tx, renumbered);
+    return lines;
+  }
+}
+
+/** A map in the order in which it is kept. */
+function byNumber(numbers: readonly NumberedMove[]): NumberedMove[] {
+  return numbers
+    .map(({ number, code, side }) => ({ number, code, side }))
+    .sort((a, b) => a.number - b.number);
 }
 
 /** The book under another map. @throws 400 where the map names what is not there, or a number twice. */

@@ -12,7 +12,9 @@ export interface LogEntry {
   /** Made by the device, so that it is taken once. */
   readonly id: string;
   readonly kind: RunEventView['kind'];
-  readonly at: string;
+  readonly at: Date;
+  /** As the device told it, where its clock was wrong. */
+  readonly toldAt: Date | null;
   readonly data: Readonly<Record<string, unknown>>;
 }
 
@@ -22,7 +24,7 @@ export class RunLogService {
   constructor(@InjectDatabase() private readonly database: Database) {}
 
   /** Puts something into the log, once; gives whether it is new. The run's row is locked, so that places follow each other. */
-  async append(tx: Transaction, runId: string, { id, kind, at, data }: LogEntry): Promise<boolean> {
+  async append(tx: Transaction, runId: string, { id, kind, at, toldAt, data }: LogEntry): Promise<boolean> {
     await tx.select({ id: runs.id }).from(runs).where(eq(runs.id, runId)).for('update');
     const [known] = await tx
       .select({ id: runEvents.id })
@@ -38,7 +40,8 @@ export class RunLogService {
       sequence: last!.sequence + 1,
       id,
       kind,
-      at: new Date(at),
+      at,
+      toldAt,
       receivedAt: new Date(),
       data,
     });

@@ -13,12 +13,14 @@ import {
 } from '@eurhythm/contract';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { answers, answersById, answersNothing } from '../house/answers.ts';
+import { DeviceOffset, type ClockOffset } from '../house/deviceClock.ts';
 import { OwnId } from '../house/ownId.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { TestsModule } from '../tests/tests.module.ts';
 import { TestsService } from '../tests/tests.service.ts';
+import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
 import { RunPlanService } from './runPlan.service.ts';
 import { RunsService } from './runs.service.ts';
@@ -27,6 +29,7 @@ import { RunsService } from './runs.service.ts';
 class RunsController {
   constructor(
     private readonly runs: RunsService,
+    private readonly marks: MarksService,
     private readonly plans: RunPlanService,
   ) {}
 
@@ -50,8 +53,12 @@ class RunsController {
 
   @Put(':id')
   @answers(RunView)
-  start(@Param('id', OwnId) id: string, @Body() body: StartRunDto): Promise<RunView> {
-    return this.runs.start(id, body);
+  start(
+    @Param('id', OwnId) id: string,
+    @Body() body: StartRunDto,
+    @DeviceOffset() offset: ClockOffset,
+  ): Promise<RunView> {
+    return this.runs.start(id, body, offset);
   }
 
   @Put(':id/events/:eventId')
@@ -60,8 +67,9 @@ class RunsController {
     @Param('id') id: string,
     @Param('eventId', OwnId) eventId: string,
     @Body() body: RunEventDto,
+    @DeviceOffset() offset: ClockOffset,
   ): Promise<RunEventView> {
-    return this.runs.take(id, eventId, body);
+    return this.runs.take(id, eventId, body, offset);
   }
 
   @Put(':id/end')
@@ -76,15 +84,16 @@ class RunsController {
     @Param('id') id: string,
     @Param('resultId', OwnId) resultId: string,
     @Body() body: MarkResultDto,
+    @DeviceOffset() offset: ClockOffset,
   ): Promise<ResultView> {
-    return this.runs.mark(id, resultId, body);
+    return this.runs.mark(id, resultId, body, offset);
   }
 
   @Delete(':id/results/:resultId')
   @HttpCode(204)
   @answersNothing()
   unmark(@Param('id') id: string, @Param('resultId') resultId: string): Promise<void> {
-    return this.runs.unmark(id, resultId);
+    return this.marks.unmark(id, resultId);
   }
 }
 
@@ -97,8 +106,12 @@ class AttemptsController {
 
   @Put(':id')
   @answers(AttemptView)
-  save(@Param('id', OwnId) id: string, @Body() body: SaveAttemptDto): Promise<AttemptView> {
-    return this.runs.saveAttempt(id, body);
+  save(
+    @Param('id', OwnId) id: string,
+    @Body() body: SaveAttemptDto,
+    @DeviceOffset() offset: ClockOffset,
+  ): Promise<AttemptView> {
+    return this.runs.saveAttempt(id, body, offset);
   }
 
   @Delete(':id')
@@ -112,7 +125,7 @@ class AttemptsController {
 @Module({
   imports: [SessionsModule, MovesModule, FightersModule, TestsModule, GymSettingsModule],
   controllers: [RunsController, AttemptsController],
-  providers: [RunsService, RunLogService, RunPlanService],
+  providers: [RunsService, MarksService, RunLogService, RunPlanService],
   exports: [RunsService],
 })
 export class RunsModule {}

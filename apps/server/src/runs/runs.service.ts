@@ -1,5 +1,6 @@
-import { Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
+import { Injectable, NotFoundException } from '@nestjs/common';
 import { heldRounds, withPartnersTold } from '@eurhythm/core/plan';
+import type { WrittenBlock } from '@eurhythm/core/rounds';
 import { missingFields } from '@eurhythm/core/run';
 import type {
   AttemptView,
@@ -13,16 +14,20 @@ import type {
   SaveAttemptDto,
   StartRunDto,
 } from '@eurhythm/contract';
-import { and, asc, count, desc, eq, isNotNull, max } from 'drizzle-orm';
+import { desc, eq, isNotNull, max } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { GymService } from '../gym/gym.service.ts';
+import { doneAt, type ClockOffset } from '../house/deviceClock.ts';
 import { refuseField, refuseFields } from '../house/refuse.ts';
+import { changedRounds } from '../sessions/changedRounds.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 import { SheetsService } from '../sessions/sheets.service.ts';
 import type { Database } from '../store/openStore.ts';
-import { roundResults, runRoundCombos, runRounds, runs } from '../store/schema.ts';
+import { runRoundCombos, runRounds, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import type { Transaction } from '../store/transaction.ts';
 import { TestsService } from '../tests/tests.service.ts';
+import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
 import { partnersOfRun } from './partnersOfRun.ts';
 import { groupsOf, trainedIn } from './trained.ts';
@@ -35,27 +40,26 @@ export class RunsService {
     private readonly fighters: FightersService,
     private readonly tests: TestsService,
     private readonly log: RunLogService,
+    private readonly marks: MarksService,
     private readonly sheets: SheetsService,
     private readonly gym: GymService,
   ) {}
 
   async one(id: string): Promise<RunView> {
     const { groupOf: _, ...row } = await this.row(id);
-    const [results, events] = await Promise.all([
-      this.database
-        .select()
-        .from(roundResults)
-        .where(eq(roundResults.runId, id))
-        .orderBy(asc(roundResults.at)),
-      this.log.movesOf(id),
-    ]);
+    const [results, events] = await Promise.all([this.marks.of(id), this.log.movesOf(id)]);
     return {
       ...row,
       startedAt: row.startedAt.toISOString(),
       endedAt: row.endedAt?.toISOString() ?? null,
-      results: results.map(resultView),
+      results,
       events,
     };
+  }
+
+  /** Marks one fighter's round: {@link MarksService.mark}. */
+  async mark(runId: string, id: string, result: MarkResultDto, offset: ClockOffset): Promise<ResultView> {
+    return this.marks.mark(await this.row(runId), id, result, offset);
   }
 
   private async row(id: string): Promise<typeof runs.$inferSelect> {
@@ -65,7 +69,11 @@ export class RunsService {
   }
 
   /** Begins a run with the session as it is now. A run that exists is given back unchanged. */
-  async start(id: string, { sessionId, fighterIds, startedAt }: StartRunDto): Promise<RunView> {
+  async start(
+    id: string,
+    { sessionId, fighterIds, startedAt }: StartRunDto,
+    offset: ClockOffset,
+  ): Promise<RunView> {
     const session = await this.sessions.one(sessionId);
     const present = await this.mustBeFit(fighterIds);
     const [sheet, { grades }] = await Promise.all([this.sheets.one(sessionId), this.gym.gym()]);
@@ -75,7 +83,7 @@ export class RunsService {
     const rounds = withPartnersTold(held, rotations);
     const { title, lead, word = '', groups = [] } = session;
     const kept = { id, sessionId, title, lead, word, rounds, fighterIds, partners };
-    const row = { ...kept, startedAt: new Date(startedAt) };
+    const row = { ...kept, startedAt: doneAt(startedAt, offset).at };
     await this.database.transaction(async (tx) => {
       const made = await tx
         .insert(runs)
@@ -114,7 +122,7 @@ export class RunsService {
   }
 
   /** Puts into the log what was done to a run; the same event again changes nothing. */
-  async take(runId: string, id: string, event: RunEventDto): Promise<RunEventView> {
+  async take(runId: string, id: string, event: RunEventDto, offset: ClockOffset): Promise<RunEventView> {
     const run = await this.row(runId);
     const missing = missingFields(event).map((field) => ({
       field,
@@ -124,14 +132,12 @@ export class RunsService {
     // A skip behind the last round is how a run is over before its time.
     const last = event.kind === 'skip' ? run.rounds.length : run.rounds.length - 1;
     if ((event.round ?? 0) > last) throw refuseField('round', `This run has ${run.rounds.length} rounds.`);
-    const { kind, at, ...data } = event;
+    const { kind, at: told, ...data } = event;
+    const { at, toldAt } = doneAt(told, offset);
     await this.database.transaction(async (tx) => {
-      const isNew = await this.log.append(tx, runId, { id, kind, at, data });
+      const isNew = await this.log.append(tx, runId, { id, kind, at, toldAt, data });
       if (isNew && kind === 'end' && run.endedAt === null)
-        await tx
-          .update(runs)
-          .set({ endedAt: new Date(at) })
-          .where(eq(runs.id, runId));
+        await tx.update(runs).set({ endedAt: at }).where(eq(runs.id, runId));
     });
     return (await this.log.movesOf(runId)).find((each) => each.id === id)!;
   }
@@ -139,59 +145,28 @@ export class RunsService {
   /** Ends a run; one that has ended stays as it is. */
   async end(id: string): Promise<RunView> {
     const { endedAt } = await this.row(id);
-    if (endedAt === null) await this.take(id, 'end', { kind: 'end', at: new Date().toISOString() });
+    if (endedAt === null) await this.take(id, 'end', { kind: 'end', at: new Date().toISOString() }, 0);
     return this.one(id);
   }
 
-  /** Marks one fighter's round. The newest mark of a fighter in a round stands; the same request again changes nothing. */
-  async mark(runId: string, id: string, result: MarkResultDto): Promise<ResultView> {
-    const run = await this.row(runId);
-    const { round, fighterId, done, at } = result;
-    if (!run.fighterIds.includes(fighterId))
-      throw new UnprocessableEntityException('This fighter is not in the run.');
-    if (round >= run.rounds.length)
-      throw new UnprocessableEntityException(`This run has ${run.rounds.length} rounds.`);
-    const quality = result.quality ?? null;
-    const row = { id, done, quality, at: new Date(at) };
-    const kept = await this.database.transaction(async (tx) => {
-      const data = { resultId: id, round, fighterId, done, quality };
-      await this.log.append(tx, runId, { id: eventIdOf(id, result), kind: 'mark', at, data });
-      return tx
-        .insert(roundResults)
-        .values({ runId, round, fighterId, ...row })
-        .onConflictDoUpdate({
-          target: [roundResults.runId, roundResults.round, roundResults.fighterId],
-          set: row,
-        })
-        .returning();
-    });
-    return resultView(kept[0]!);
+  /** Changes blocks of runs as part of a larger change that leaves what they mean. */
+  async changeBlocks(tx: Transaction, change: (block: WrittenBlock) => WrittenBlock): Promise<void> {
+    for (const { id, rounds: before } of await tx.select().from(runs).for('update')) {
+      const rounds = changedRounds(before, change);
+      if (rounds !== before) await tx.update(runs).set({ rounds }).where(eq(runs.id, id));
+    }
   }
 
-  /** Takes a mark back; taking back what is not there changes nothing. */
-  async unmark(runId: string, id: string): Promise<void> {
-    await this.database.transaction(async (tx) => {
-      const [gone] = await tx
-        .delete(roundResults)
-        .where(and(eq(roundResults.runId, runId), eq(roundResults.id, id)))
-        .returning();
-      if (!gone) return;
-      const data = { resultId: id, round: gone.round, fighterId: gone.fighterId, done: null };
-      const at = new Date().toISOString();
-      await this.log.append(tx, runId, { id: `${id}@back@${at}`, kind: 'mark', at, data });
-    });
-  }
-
-  async saveAttempt(id: string, attempt: SaveAttemptDto): Promise<AttemptView> {
+  async saveAttempt(id: string, attempt: SaveAttemptDto, offset: ClockOffset): Promise<AttemptView> {
     const { runId } = attempt;
     if (runId) await this.row(runId);
-    const kept = await this.tests.saveAttempt(id, attempt);
+    const { kept, ...done } = await this.tests.saveAttempt(id, attempt, offset);
     if (runId)
       await this.database.transaction((tx) =>
         this.log.append(tx, runId, {
           id: `burst-${id}`,
           kind: 'burst',
-          at: attempt.at,
+          ...done,
           data: { attemptId: id, fighterId: attempt.fighterId },
         }),
       );
@@ -217,28 +192,14 @@ export class RunsService {
       .orderBy(desc(runs.startedAt))
       .limit(1);
     if (!run) return null;
-    const marks = await this.database
-      .select({ done: roundResults.done, n: count() })
-      .from(roundResults)
-      .where(eq(roundResults.runId, run.id))
-      .groupBy(roundResults.done);
-    const of = (done: string): number => marks.find((mark) => mark.done === done)?.n ?? 0;
+    const marks = await this.marks.counts(run.id);
     return {
       id: run.id,
       title: run.title,
       at: run.startedAt.toISOString(),
-      finished: of('finished'),
-      part: of('part'),
-      satOut: of('sat-out'),
+      finished: marks['finished'] ?? 0,
+      part: marks['part'] ?? 0,
+      satOut: marks['sat-out'] ?? 0,
     };
   }
-}
-
-/** The same press is one event however often it comes; another press of the same mark is another one. */
-function eventIdOf(id: string, { at, done, quality }: MarkResultDto): string {
-  return `${id}@${at}@${done}-${quality ?? ''}`;
-}
-
-function resultView(row: typeof roundResults.$inferSelect): ResultView {
-  return { ...row, at: row.at.toISOString() };
 }

@@ -1,5 +1,6 @@
 import { ConflictException, Injectable, NotFoundException, OnModuleInit } from '@nestjs/common';
 import { heldRounds, sessionSeconds, unrollRounds } from '@eurhythm/core/plan';
+import type { WrittenBlock } from '@eurhythm/core/rounds';
 import type {
   AnyBlockDto,
   PageQuery,
@@ -16,7 +17,9 @@ import { refuseField } from '../house/refuse.ts';
 import type { Database } from '../store/openStore.ts';
 import { runs, sessions } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
+import type { Transaction } from '../store/transaction.ts';
+import { saveVersioned } from '../store/versionedWrite.ts';
+import { changedRounds } from './changedRounds.ts';
 import { RoundsService } from './rounds.service.ts';
 
 type SessionRow = typeof sessions.$inferSelect;
@@ -96,37 +99,14 @@ export class SessionsService implements OnModuleInit {
     const { title, lead, rounds, word = '', groups = [] } = session;
     const plannedFor = session.plannedFor ? new Date(session.plannedFor) : null;
     const row = { title, lead, rounds, word, groups, plannedFor, ...lengthOf(rounds), updatedAt: new Date() };
-    await refusingStale(
-      () =>
-        this.database.transaction((tx) =>
-          writeVersioned(
-            {
-              sent: saveable(row),
-              insert: async () =>
-                (
-                  await tx
-                    .insert(sessions)
-                    .values({ id, ...row })
-                    .onConflictDoNothing()
-                    .returning({ id: sessions.id })
-                ).length > 0,
-              read: async () => {
-                const [kept] = await tx.select().from(sessions).where(eq(sessions.id, id)).for('update');
-                return { content: saveable(kept!), version: kept!.version };
-              },
-              update: async (version) => {
-                await tx
-                  .update(sessions)
-                  .set({ ...row, version })
-                  .where(eq(sessions.id, id));
-              },
-            },
-            basedOn,
-          ),
-        ),
-      () => this.one(id),
-    );
-    return this.one(id);
+    return saveVersioned(this.database, sessions, {
+      key: 'id',
+      id,
+      row,
+      contentOf: saveable,
+      basedOn,
+      now: () => this.one(id),
+    });
   }
 
   /** Makes copies of a session at other instants; one whose id is there already stays as it is. */
@@ -171,6 +151,16 @@ export class SessionsService implements OnModuleInit {
       blocks: heldRounds(rounds).flatMap((round) => round.blocks),
       word,
     }));
+  }
+
+  /** Changes blocks of sessions as part of a larger change; `change` gives the same block where nothing does. */
+  async changeBlocks(tx: Transaction, change: (block: WrittenBlock) => WrittenBlock): Promise<void> {
+    for (const { id, rounds: before, version } of await tx.select().from(sessions).for('update')) {
+      const rounds = changedRounds(before, change);
+      if (rounds === before) continue;
+      const row = { rounds, ...lengthOf(rounds), updatedAt: new Date(), version: version + 1 };
+      await tx.update(sessions).set(row).where(eq(sessions.id, id));
+    }
   }
 
   async remove(id: string): Promise<void> {

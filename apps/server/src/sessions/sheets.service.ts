@@ -5,7 +5,7 @@ import { refuseField } from '../house/refuse.ts';
 import type { Database } from '../store/openStore.ts';
 import { classSheets, fighters } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
+import { saveVersioned } from '../store/versionedWrite.ts';
 import { SessionsService } from './sessions.service.ts';
 
 const EMPTY: SaveSheetDto = { present: [], size: 2, rotations: 4 };
@@ -34,41 +34,14 @@ export class SheetsService {
     await this.sessions.one(sessionId);
     await this.mustKnow(present);
     const sheet = { present, size, rotations };
-    await refusingStale(
-      () =>
-        this.database.transaction((tx) =>
-          writeVersioned(
-            {
-              sent: sheet,
-              insert: async () =>
-                (
-                  await tx
-                    .insert(classSheets)
-                    .values({ sessionId, sheet })
-                    .onConflictDoNothing()
-                    .returning({ id: classSheets.sessionId })
-                ).length > 0,
-              read: async () => {
-                const [kept] = await tx
-                  .select()
-                  .from(classSheets)
-                  .where(eq(classSheets.sessionId, sessionId))
-                  .for('update');
-                return { content: kept!.sheet, version: kept!.version };
-              },
-              update: async (version) => {
-                await tx
-                  .update(classSheets)
-                  .set({ sheet, version })
-                  .where(eq(classSheets.sessionId, sessionId));
-              },
-            },
-            basedOn,
-          ),
-        ),
-      () => this.one(sessionId),
-    );
-    return this.one(sessionId);
+    return saveVersioned(this.database, classSheets, {
+      key: 'sessionId',
+      id: sessionId,
+      row: { sheet },
+      contentOf: (kept) => kept.sheet,
+      basedOn,
+      now: () => this.one(sessionId),
+    });
   }
 
   private async mustKnow(present: SaveSheetDto['present']): Promise<void> {

@@ -11,7 +11,9 @@ const TABLES = Object.entries(schema).flatMap(([name, table]) =>
 
 /** Folders of the server whose files write a table, and how often. The demo writes everything, once, into an empty gym. */
 function writersOf(table: string): string[] {
-  const writes = new RegExp(`\\.(insert|update|delete)\\(${table}\\)`);
+  const writes = new RegExp(
+    `\\.(insert|update|delete)\\(${table}\\)|Versioned\\(this\\.database, ${table},|versionedRow\\(tx, ${table},`,
+  );
   return readdirSync(SOURCE, { withFileTypes: true })
     .filter((entry) => entry.isDirectory() && entry.name !== 'demo')
     .map(({ name }) => name)

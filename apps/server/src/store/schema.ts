@@ -40,6 +40,9 @@ export const gyms = pgTable('gyms', {
   /** Null until somebody changes the starter settings. */
   school: jsonb('school').$type<SchoolDto>(),
   version: version(),
+  /** Of the list of grades and of the number map, which are each saved as a whole. */
+  gradesVersion: integer('grades_version').notNull().default(1),
+  numbersVersion: integer('numbers_version').notNull().default(1),
 });
 
 export const grades = pgTable('grades', {
@@ -55,6 +58,7 @@ export const techniqueLists = pgTable('technique_lists', {
     .primaryKey()
     .references(() => grades.id, { onDelete: 'cascade' }),
   techniques: jsonb('techniques').$type<TechniqueDto[]>().notNull(),
+  version: version(),
 });
 
 export const moves = pgTable('moves', {
@@ -63,6 +67,7 @@ export const moves = pgTable('moves', {
   move: jsonb('move').$type<Move>().notNull(),
   /** A move that is still used somewhere is retired instead of taken out. */
   retired: boolean('retired').notNull().default(false),
+  version: version(),
 });
 
 export const numbers = pgTable('numbers', {
@@ -125,6 +130,10 @@ export const fighters = pgTable(
     lead: lead('lead').notNull(),
     note: text('note').notNull(),
     fit: boolean('fit').notNull(),
+    /** Why somebody may not train, and who said so; empty for one who may. */
+    fitReason: text('fit_reason').notNull().default(''),
+    fitBy: text('fit_by').notNull().default(''),
+    fitAt: at('fit_at'),
     /** In centimetres. */
     height: doublePrecision('height'),
     apart: jsonb('apart').$type<string[]>().notNull().default([]),
@@ -167,6 +176,7 @@ export const themes = pgTable('themes', {
   title: text('title').notNull(),
   from: text('from').notNull(),
   until: text('until').notNull(),
+  version: version(),
 });
 
 /** Rounds that the gym keeps to use again. */
@@ -212,8 +222,9 @@ export const runEvents = pgTable(
     /** Made by the device, so that an event that is sent again is taken once. */
     id: text('id').notNull(),
     kind: text('kind').$type<RunEventView['kind']>().notNull(),
-    /** By the clock of the device, and of the server. */
+    /** When it was done, when the clock of the device said that it was, if that was wrong, and when the server took it. */
     at: at('at').notNull(),
+    toldAt: at('told_at'),
     receivedAt: at('received_at').notNull(),
     data: jsonb('data').$type<Readonly<Record<string, unknown>>>().notNull(),
   },
@@ -271,7 +282,8 @@ export const roundResults = pgTable(
     fighterId: text('fighter_id')
       .notNull()
       .references(() => fighters.id),
-    done: text('done').$type<'finished' | 'part' | 'sat-out'>().notNull(),
+    /** Null for a mark that was taken back, at `at`: an older press that comes late does not bring it back. */
+    done: text('done').$type<'finished' | 'part' | 'sat-out'>(),
     quality: text('quality').$type<'clean' | 'loose' | 'wild'>(),
     at: at('at').notNull(),
   },
@@ -289,6 +301,7 @@ export const tests = pgTable('tests', {
   line: text('line'),
   seconds: doublePrecision('seconds').notNull(),
   direction: text('direction').$type<SaveTestDto['direction']>().notNull(),
+  version: version(),
 });
 
 /** One trial of a test by one fighter. */
@@ -308,9 +321,24 @@ export const attempts = pgTable(
     /** What counts of the instants, so that best and median need to read none. */
     count: integer('count').notNull(),
     at: at('at').notNull(),
+    /** What a clock said that was wrong. */
+    toldAt: at('told_at'),
   },
   (table) => [index('attempts_of_fighter').on(table.fighterId, table.testId, table.lead, table.at)],
 );
+
+/** Trials that were taken out: one that is sent again stays out. */
+export const removedAttempts = pgTable('removed_attempts', {
+  id: text('id').primaryKey(),
+  at: at('at').notNull(),
+});
+
+/** What was done to the data of people and of the whole gym; names nobody. */
+export const auditLines = pgTable('audit_lines', {
+  id: text('id').primaryKey(),
+  at: at('at').notNull(),
+  what: text('what').notNull(),
+});
 
 /** Calls as the gym recorded them: trimmed and levelled, in base64 so that any export carries them as text. */
 export const ownCalls = pgTable('own_calls', {

@@ -1,5 +1,5 @@
-import { Body, Controller, Get, Module, Param, Put } from '@nestjs/common';
-import { SaveTestDto, TestList, TestView } from '@eurhythm/contract';
+import { Body, Controller, Get, Module, Param, Put, Query } from '@nestjs/common';
+import { BasedOnQuery, SaveTestDto, TestList, TestView } from '@eurhythm/contract';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { answers } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
@@ -17,8 +17,12 @@ class TestsController {
 
   @Put(':id')
   @answers(TestView)
-  save(@Param('id', OwnId) id: string, @Body() body: SaveTestDto): Promise<TestView> {
-    return this.tests.save(id, body);
+  save(
+    @Param('id', OwnId) id: string,
+    @Body() body: SaveTestDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<TestView> {
+    return this.tests.save(id, body, basedOn);
   }
 }
 

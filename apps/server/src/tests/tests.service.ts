@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
+import { GoneException, Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
 import { summariseBurst } from '@eurhythm/core/speed';
 import type {
   AttemptView,
@@ -10,11 +10,14 @@ import type {
   TrialsView,
 } from '@eurhythm/contract';
 import { asc, desc, eq, sql } from 'drizzle-orm';
+import { doneAt, type ClockOffset, type DoneAt } from '../house/deviceClock.ts';
 import { refuseField } from '../house/refuse.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import type { Database } from '../store/openStore.ts';
-import { attempts, fighters, tests } from '../store/schema.ts';
+import { attempts, fighters, removedAttempts, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import type { Transaction } from '../store/transaction.ts';
+import { saveVersioned } from '../store/versionedWrite.ts';
 
 /** What is measured, and every trial of it. */
 @Injectable()
@@ -29,29 +32,54 @@ export class TestsService {
   }
 
   /** Makes or changes a test; the same request again changes nothing. */
-  async save(id: string, { title, kind, line, seconds, direction }: SaveTestDto): Promise<TestView> {
-    const row = { title, kind, line, seconds, direction };
-    await this.database
-      .insert(tests)
-      .values({ id, ...row })
-      .onConflictDoUpdate({ target: tests.id, set: row });
-    return { id, ...row };
+  save(id: string, test: SaveTestDto, basedOn?: number): Promise<TestView> {
+    return saveVersioned(this.database, tests, {
+      key: 'id',
+      id,
+      row: saveable(test),
+      contentOf: saveable,
+      basedOn,
+      now: () => this.one(id),
+    });
   }
 
-  /** Keeps a trial; the same request again changes nothing. */
-  async saveAttempt(id: string, attempt: SaveAttemptDto): Promise<AttemptView> {
+  /** Writes the lines of tests anew as part of a larger change. */
+  async changeLines(tx: Transaction, change: (line: string) => string | null): Promise<void> {
+    for (const { id, line: before, version } of await tx.select().from(tests).for('update')) {
+      const line = before === null ? null : change(before);
+      if (line === null) continue;
+      await tx
+        .update(tests)
+        .set({ line, version: version + 1 })
+        .where(eq(tests.id, id));
+    }
+  }
+
+  /**
+   * Keeps a trial, and gives it with when it was done; the same request again changes nothing. @throws 410 where it was taken
+   * out: it stays out.
+   */
+  async saveAttempt(
+    id: string,
+    attempt: SaveAttemptDto,
+    offset: ClockOffset,
+  ): Promise<DoneAt & { readonly kept: AttemptView }> {
     const [fighter] = await this.fighters.some([attempt.fighterId]);
     if (!fighter) throw new UnprocessableEntityException('This fighter is not in the gym.');
     const test = await this.testOf(attempt);
     const { fighterId, lead, instants } = attempt;
     const { count } = summariseBurst(instants, test.seconds);
-    const runId = attempt.runId ?? null;
-    const row = { fighterId, runId, testId: test.id, lead, instants, count, at: new Date(attempt.at) };
-    await this.database
-      .insert(attempts)
-      .values({ id, ...row })
-      .onConflictDoUpdate({ target: attempts.id, set: row });
-    return attemptView({ id, ...row }, test);
+    const done = doneAt(attempt.at, offset);
+    const row = { fighterId, runId: attempt.runId ?? null, testId: test.id, lead, instants, count, ...done };
+    await this.database.transaction(async (tx) => {
+      const [removed] = await tx.select().from(removedAttempts).where(eq(removedAttempts.id, id));
+      if (removed) throw new GoneException('This trial was taken out; it stays out.');
+      await tx
+        .insert(attempts)
+        .values({ id, ...row })
+        .onConflictDoUpdate({ target: attempts.id, set: row });
+    });
+    return { kept: attemptView({ id, ...row }, test), ...done };
   }
 
   /** The test that is named, or the burst of a title and a length. */
@@ -83,8 +111,12 @@ export class TestsService {
     return attemptView(row.attempts, row.tests);
   }
 
+  /** Takes a trial out for good. */
   async removeAttempt(id: string): Promise<void> {
-    await this.database.delete(attempts).where(eq(attempts.id, id));
+    await this.database.transaction(async (tx) => {
+      await tx.insert(removedAttempts).values({ id, at: new Date() }).onConflictDoNothing();
+      await tx.delete(attempts).where(eq(attempts.id, id));
+    });
   }
 
   /** The newest trials of a fighter, in the order of their times. */
@@ -180,6 +212,10 @@ export function burstId(title: string, seconds: number): string {
 }
 
 type AttemptRow = typeof attempts.$inferSelect;
+
+function saveable({ title, kind, line, seconds, direction }: SaveTestDto): SaveTestDto {
+  return { title, kind, line, seconds, direction };
+}
 
 function attemptView(row: AttemptRow, { title, seconds }: TestView): AttemptView {
   const perSecond = row.count / seconds;

@@ -2,10 +2,20 @@ import { Injectable } from '@nestjs/common';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { kindOf, type WrittenBlock } from '@eurhythm/core/rounds';
 import { usesMove } from '@eurhythm/core/teach';
-import { asc, eq } from 'drizzle-orm';
+import { and, asc, count, eq, sql } from 'drizzle-orm';
 import type { Database } from '../store/openStore.ts';
-import { combos, grades, techniqueLists, libraryItems, sessions } from '../store/schema.ts';
+import {
+  combos,
+  fighters,
+  grades,
+  gyms,
+  libraryItems,
+  moves,
+  sessions,
+  techniqueLists,
+} from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import type { Transaction } from '../store/transaction.ts';
 
 /** Something that holds blocks, as it is told to a coach. */
 interface Holder {
@@ -60,6 +70,60 @@ export class UsesService {
     ];
   }
 
+  /** What still belongs to a grade, counted: combos, fighters, moves, groups of sessions, a list, limits. */
+  async ofGrade(id: string, from: Database | Transaction = this.database): Promise<string[]> {
+    const countOf = async (rows: Promise<readonly { readonly n: number }[]>): Promise<number> =>
+      (await rows)[0]?.n ?? 0;
+    const named = JSON.stringify([{ gradeIds: [id] }]);
+    const limits = JSON.stringify({ youth: [{ gradeId: id }] });
+    return [
+      told(await countOf(from.select({ n: count() }).from(combos).where(eq(combos.gradeId, id))), 'combo'),
+      told(
+        await countOf(from.select({ n: count() }).from(fighters).where(eq(fighters.gradeId, id))),
+        'fighter',
+      ),
+      told(
+        await countOf(
+          from
+            .select({ n: count() })
+            .from(moves)
+            .where(sql`${moves.move}->>'minGrade' = ${id}`),
+        ),
+        'move',
+      ),
+      told(
+        await countOf(
+          from
+            .select({ n: count() })
+            .from(sessions)
+            .where(sql`${sessions.groups} @> ${named}::jsonb`),
+        ),
+        'group of a session',
+        'groups of sessions',
+      ),
+      told(
+        await countOf(
+          from
+            .select({ n: count() })
+            .from(techniqueLists)
+            .where(
+              and(eq(techniqueLists.gradeId, id), sql`jsonb_array_length(${techniqueLists.techniques}) > 0`),
+            ),
+        ),
+        'technique list',
+      ),
+      told(
+        await countOf(
+          from
+            .select({ n: count() })
+            .from(gyms)
+            .where(sql`${gyms.school} @> ${limits}::jsonb`),
+        ),
+        'entry among the children’s limits',
+      ),
+    ].filter((part) => part !== '');
+  }
+
   private async linesOfBook(): Promise<{ readonly name: string; readonly line: string }[]> {
     const rows = await this.database
       .select({ grade: grades.name, number: combos.number, line: combos.line })
@@ -87,4 +151,8 @@ export class UsesService {
       .innerJoin(grades, eq(techniqueLists.gradeId, grades.id))
       .orderBy(asc(grades.position));
   }
+}
+
+function told(n: number, one: string, many = `${one}s`): string {
+  return n === 0 ? '' : `${n} ${n === 1 ? one : many}`;
 }

@@ -6,6 +6,7 @@ import { Key } from '../ui/Button.tsx';
 import { CautionsSheet, FirstStartNotice, StandingLine } from './Cautions.tsx';
 import { SyncNotice } from '../sync/SyncNotice.tsx';
 import { queries } from '../server/queries.ts';
+import { Unread } from '../server/Unread.tsx';
 import { useShortcut } from '../ui/useShortcut.ts';
 
 // Fetched when they are first asked for: no page needs them to be drawn.
@@ -75,6 +76,7 @@ export function Shell() {
       </header>
       <SyncNotice className="justify-end px-6" />
       <main className="flex flex-1 flex-col">
+        <Unread />
         {/* What a room needs is fetched before it is drawn. */}
         <Suspense fallback={null}>
           <Outlet />

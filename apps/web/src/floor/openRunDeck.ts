@@ -1,6 +1,7 @@
 import { burstRound, keptRunEvent, readRunEvent, runState, UNTOUCHED_RUN } from '@eurhythm/core/run';
 import type { RunPlanView, RunView } from '@eurhythm/contract';
 import { newId } from '../server/api.ts';
+import { byOwnClock } from '../server/clock.ts';
 import { putting } from '../sync/letters/letter.ts';
 import { sync } from '../sync/opened.ts';
 import { SUBJECTS } from '../sync/letters/subjects.ts';
@@ -15,7 +16,12 @@ export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<AudioDesk>
   const desk = new AudioDesk();
   const { lead, word, count, clips, factor, book } = plan;
   const setting = { owner: run.id, lead, word, count, clips, factor };
-  const done = runState(run.events.flatMap((event) => readRunEvent(event) ?? []));
+  const done = runState(
+    run.events.flatMap((kept) => {
+      const event = readRunEvent(kept);
+      return event ? { ...event, at: byOwnClock(event.at) } : [];
+    }),
+  );
   return new RunDeck({
     desk,
     rounds: plan.rounds.length,

@@ -1,4 +1,5 @@
 import type { FieldError, Refusal } from '@eurhythm/contract';
+import { CLOCK_HEADER, hearClock } from './clock.ts';
 
 /** A request that the server refused, with its sentence and the fields it is about. */
 export class Refused extends Error {
@@ -37,9 +38,11 @@ export function sendForm<T>(method: 'PUT' | 'POST', path: string, form: FormData
 }
 
 async function ask<T>(path: string, request: RequestInit): Promise<T> {
-  const response = await fetch(`/api/${path}`, request).catch(() => {
+  const headers = { ...request.headers, [CLOCK_HEADER]: new Date().toISOString() };
+  const response = await fetch(`/api/${path}`, { ...request, headers }).catch(() => {
     throw new Refused(0, { message: AWAY });
   });
+  hearClock(response.headers.get(CLOCK_HEADER));
   if (response.status === 204) return undefined as T;
   const answer: unknown = await response.json().catch(() => null);
   if (!response.ok) {

@@ -6,6 +6,7 @@ import type {
   ComboView,
   FighterLog,
   FighterView,
+  FitView,
   GymView,
   LastTrained,
   LibraryItem,
@@ -70,8 +71,12 @@ export const queries = {
     }),
   combos: () =>
     queryOptions({ queryKey: ['combos'], queryFn: () => items<ComboView>('combos?retired=with') }),
-  comboUses: (id: string) =>
-    queryOptions({ queryKey: ['combos', id, 'uses'], queryFn: () => get<UsesView>(`combos/${id}/uses`) }),
+  /** Where a thing is used, by its address. */
+  uses: (address: string) =>
+    queryOptions({
+      queryKey: [...address.split('/'), 'uses'],
+      queryFn: () => get<UsesView>(`${address}/uses`),
+    }),
   comboVersions: (id: string) =>
     queryOptions({
       queryKey: ['combos', id, 'versions'],
@@ -91,6 +96,8 @@ export const queries = {
   lastTrained: () =>
     queryOptions({ queryKey: ['runs', 'trained'], queryFn: () => get<LastTrained>('runs/trained') }),
   fighters: () => queryOptions({ queryKey: ['fighters'], queryFn: () => allPages<FighterView>('fighters') }),
+  fit: (id: string) =>
+    queryOptions({ queryKey: ['fighters', id, 'fit'], queryFn: () => get<FitView>(`fighters/${id}/fit`) }),
   fighterLog: (id: string) =>
     queryOptions({ queryKey: ['fighters', id, 'log'], queryFn: () => get<FighterLog>(`fighters/${id}/log`) }),
   tests: () => queryOptions({ queryKey: ['tests'], queryFn: () => items<TestView>('tests') }),

@@ -18,6 +18,8 @@ interface StaleNoticeProps<T, M> {
   readonly stale: StaleSave<T, M>;
   /** What the fields are called, in the order in which they are told. */
   readonly fields: Readonly<Partial<Record<keyof T & keyof M & string, string>>>;
+  /** How one of a list is told, where it has no name of its own. */
+  readonly tell?: ((item: unknown) => string) | undefined;
   onMine(): void;
   onTheirs(): void;
 }
@@ -26,6 +28,7 @@ interface StaleNoticeProps<T, M> {
 export function StaleNotice<T extends object, M extends object>({
   stale,
   fields,
+  tell,
   onMine,
   onTheirs,
 }: StaleNoticeProps<T, M>) {
@@ -49,8 +52,8 @@ export function StaleNotice<T extends object, M extends object>({
               <th scope="row" className="pr-4 font-normal">
                 {fields[name]}
               </th>
-              <td className="pr-4">{shown(now[name])}</td>
-              <td>{shown(mine[name])}</td>
+              <td className="pr-4">{shown(now[name], tell)}</td>
+              <td>{shown(mine[name], tell)}</td>
             </tr>
           ))}
         </tbody>
@@ -66,9 +69,9 @@ export function StaleNotice<T extends object, M extends object>({
 }
 
 /** A value in short; a list is told by what its members are called. */
-function shown(value: unknown): string {
+function shown(value: unknown, tell?: (item: unknown) => string): string {
   if (value === null || value === undefined || value === '') return 'nothing';
-  if (Array.isArray(value)) return value.map((each) => shown(each)).join(', ') || 'nothing';
+  if (Array.isArray(value)) return value.map((each) => tell?.(each) ?? shown(each)).join(', ') || 'nothing';
   if (typeof value === 'object') {
     const { title, name } = value as { title?: unknown; name?: unknown };
     return shown(title ?? name ?? JSON.stringify(value));

@@ -142,6 +142,21 @@ export class CombosQuery {
   retired?: 'with';
 }
 
+/** What stands in for a combo or a move, everywhere at once. */
+export class StandInDto {
+  @IsOwnId('the stand-in')
+  by!: string;
+}
+
+/** Where it stands in now, and where the other one is still used. */
+export class StoodIn {
+  @IsTexts()
+  readonly changed!: readonly string[];
+
+  @IsTexts()
+  readonly left!: readonly string[];
+}
+
 /** Where something is used, in words. */
 export class UsesView {
   @IsTexts()

@@ -11,6 +11,7 @@ import {
   IsText,
   IsTexts,
   IsWithin,
+  IsYesNo,
   LEADS,
   MayBeMissing,
   MayBeNull,
@@ -33,8 +34,13 @@ export class SaveFighterDto {
   @IsPlainText('the note', 500)
   note!: string;
 
+  /**
+   * Whether somebody may train, where it is said with the rest: of a new entry, or to take somebody out of training. It is lifted
+   * by itself, with a reason.
+   */
+  @MayBeMissing()
   @IsBoolean({ message: 'Fit to train is yes or no.' })
-  fit!: boolean;
+  fit?: boolean;
 
   /** Height in centimetres, for partners of a size; null when nobody measured. */
   @MayBeNull()
@@ -49,7 +55,42 @@ export class SaveFighterDto {
   apart?: string[];
 }
 
+/** Whether somebody may train: why, and who says so. */
+export class SetFitDto {
+  @IsBoolean({ message: 'Fit to train is yes or no.' })
+  fit!: boolean;
+
+  @IsPlainName('the reason', 200)
+  reason!: string;
+
+  @IsPlainName('the name of who says so')
+  by!: string;
+}
+
+/** Whether somebody may train; why, by whom and when that was said last: empty where nobody said. */
+export class FitView {
+  @IsYesNo()
+  readonly fit!: boolean;
+
+  @IsText()
+  readonly reason!: string;
+
+  @IsText()
+  readonly by!: string;
+
+  @OrNull()
+  @IsText()
+  readonly at!: string | null;
+
+  /** Of the entry. */
+  @IsCount()
+  readonly version!: number;
+}
+
 export class FighterView extends SaveFighterDto {
+  @IsYesNo()
+  declare readonly fit: boolean;
+
   @IsText()
   readonly id!: string;
 

@@ -8,6 +8,7 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
+  IsObject,
   IsString,
   Matches,
   ValidateNested,
@@ -197,6 +198,13 @@ export class GymView {
   /** Of the settings. */
   @IsCount()
   readonly version!: number;
+
+  @IsCount()
+  readonly gradesVersion!: number;
+
+  /** Of what each grade trains, by the id of the grade; none for a grade without a list. */
+  @IsObject()
+  readonly listVersions!: Readonly<Record<string, number>>;
 }
 
 /** That the server is there. */

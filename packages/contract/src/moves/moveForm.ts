@@ -1,5 +1,5 @@
 import type { Move } from '@eurhythm/core/moves';
-import type { SaveMoveDto } from './moves.ts';
+import type { MoveView, SaveMoveDto } from './moves.ts';
 
 /** The move that a form describes. */
 export function moveFromForm(code: string, form: SaveMoveDto): Move {
@@ -18,7 +18,7 @@ export function moveFromForm(code: string, form: SaveMoveDto): Move {
 }
 
 /** The form that describes a move. */
-export function formFromMove(move: Move): SaveMoveDto {
+export function formFromMove(move: Move | MoveView): SaveMoveDto {
   const {
     code: _,
     say,
@@ -31,8 +31,10 @@ export function formFromMove(move: Move): SaveMoveDto {
     cautions,
     aliases,
     risks,
+    retired: _retired,
+    version: _version,
     ...same
-  } = move;
+  }: Move & Partial<Pick<MoveView, 'retired' | 'version'>> = move;
   return {
     ...same,
     sayLong: say.long,

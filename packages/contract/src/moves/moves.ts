@@ -268,6 +268,9 @@ export class MoveView implements Move {
 
   @IsYesNo()
   readonly retired!: boolean;
+
+  @IsCount()
+  readonly version!: number;
 }
 
 /** What became of a move that was taken out. */

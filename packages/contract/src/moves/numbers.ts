@@ -1,6 +1,15 @@
 import type { NumberedMove } from '@eurhythm/core/moves';
 import { IsBoolean, Matches } from 'class-validator';
-import { IsListOf, IsListed, IsOneOf, IsText, IsWholeWithin, MOVE_CODE, OrNull } from '../rules/index.ts';
+import {
+  IsCount,
+  IsListOf,
+  IsListed,
+  IsOneOf,
+  IsText,
+  IsWholeWithin,
+  MOVE_CODE,
+  OrNull,
+} from '../rules/index.ts';
 import { MoveView } from './moves.ts';
 
 export class NumberedMoveDto implements NumberedMove {
@@ -30,12 +39,17 @@ export class BookView {
 
   @IsListed(() => NumberedMoveDto)
   readonly numbers!: readonly NumberedMoveDto[];
+
+  @IsCount()
+  readonly numbersVersion!: number;
 }
 
 /** A line that a change of the number map would touch. */
 export class TouchedLine {
+  /** Of a line of the book; null for one of a session, the library, a test or a list. */
+  @OrNull()
   @IsText()
-  readonly comboId!: string;
+  readonly comboId!: string | null;
 
   @IsText()
   readonly name!: string;

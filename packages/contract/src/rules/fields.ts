@@ -95,12 +95,18 @@ export function IsOwnId(what: string, { each }: OfEach = {}): PropertyDecorator 
   return all(IsString(told), Matches(ID_PATTERN, told));
 }
 
-export function IsWithin(what: string, min: number, max: number, unit: string): PropertyDecorator {
+export function IsWithin(
+  what: string,
+  min: number,
+  max: number,
+  unit: string,
+  { each }: OfEach = {},
+): PropertyDecorator {
   const message = `${capital(what)} goes from ${min} to ${max}${unit === '' ? '' : ` ${unit}`}.`;
   return all(
-    IsNumber({ allowNaN: false, allowInfinity: false }, { message }),
-    Min(min, { message }),
-    Max(max, { message }),
+    IsNumber({ allowNaN: false, allowInfinity: false }, { each, message }),
+    Min(min, { each, message }),
+    Max(max, { each, message }),
   );
 }
 

@@ -49,6 +49,9 @@ export class SaveTestDto {
 export class TestView extends SaveTestDto {
   @IsText()
   readonly id!: string;
+
+  @IsCount()
+  readonly version!: number;
 }
 
 export class TestList {

@@ -1,5 +1,5 @@
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsISO8601, Matches } from 'class-validator';
-import { IsInstant, IsNotBelow, IsOwnId, IsPlainName, IsText } from '../rules/index.ts';
+import { IsCount, IsInstant, IsNotBelow, IsOwnId, IsPlainName, IsText } from '../rules/index.ts';
 
 const DAY = { message: 'A day is written like 2026-03-05.' };
 
@@ -21,6 +21,9 @@ export class SaveThemeDto {
 export class ThemeView extends SaveThemeDto {
   @IsText()
   readonly id!: string;
+
+  @IsCount()
+  readonly version!: number;
 }
 
 /** Copies of a session at other instants; the ids come from who asks, so that the same request makes nothing twice. */

@@ -22,6 +22,7 @@ export type { NamedCombo, NameOf, WrittenLine } from './kinds/blockKind.ts';
 export * from './kinds/registry.ts';
 export * from './kinds/blockLength.ts';
 export * from './kinds/blockFaults.ts';
+export * from './kinds/rewrittenBlock.ts';
 export * from './strikeCount.ts';
 export * from './cue.ts';
 export * from './compileRound.ts';

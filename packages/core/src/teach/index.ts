@@ -2,6 +2,7 @@ export * from './variants.ts';
 export * from './orders.ts';
 export * from './stepBack.ts';
 export * from './renumberLine.ts';
+export * from './standInMove.ts';
 export * from './editLine.ts';
 export { writtenStrokes } from './rewriteLine.ts';
 export * from './variantRecipe.ts';

@@ -12,7 +12,7 @@ import { SUBJECTS } from '../../sync/letters/subjects.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { Button } from '../../ui/Button.tsx';
-import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
+import { ChoiceField, LongTextField, TextField } from '../../ui/Field.tsx';
 import { MaybeNumberField } from '../../ui/TypedField.tsx';
 import { LEAD_CHOICES } from '../sessions/choices.ts';
 
@@ -34,7 +34,6 @@ const ENTRY_FIELDS = {
   gradeId: 'Grade',
   lead: 'Own lead',
   note: 'Note for the coach',
-  fit: 'Fit to train',
   height: 'Height, cm',
   apart: 'Not a partner of',
 } as const;
@@ -55,7 +54,6 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
         gradeId: gym.grades[0]?.id ?? '',
         lead: 'left',
         note: '',
-        fit: true,
         height: null,
         apart: [],
       };
@@ -179,19 +177,12 @@ function EntryFields({
           <ApartField apart={value ?? []} others={others} onChange={onChange} />
         )}
       />
-      <Controller
-        control={control}
-        name="fit"
-        render={({ field: { value, onChange } }) => (
-          <TickField label="Fit to train" className="col-span-2" checked={value} onChange={onChange} />
-        )}
-      />
     </>
   );
 }
 
-function entryOf({ name, gradeId, lead, note, fit, height, apart }: FighterView): SaveFighterDto {
-  return { name, gradeId, lead, note, fit, height: height ?? null, apart: [...(apart ?? [])] };
+function entryOf({ name, gradeId, lead, note, height, apart }: FighterView): SaveFighterDto {
+  return { name, gradeId, lead, note, height: height ?? null, apart: [...(apart ?? [])] };
 }
 
 /** Those who should not be partners of this fighter, one after the other. */

@@ -4,17 +4,11 @@ import { Link } from 'react-router';
 import { groupBy } from '@eurhythm/core/units';
 import { queries } from '../../server/queries.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
-import { Part, Plain } from '../../ui/Panel.tsx';
+import { Part } from '../../ui/Panel.tsx';
 
 /** Everybody in the gym, grade by grade. */
 export function FighterList() {
-  const { data: fighters, error } = useQuery(queries.fighters());
-  if (error)
-    return (
-      <div className="px-8">
-        <Plain>{error.message}</Plain>
-      </div>
-    );
+  const { data: fighters } = useQuery(queries.fighters());
   if (!fighters) return null;
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">

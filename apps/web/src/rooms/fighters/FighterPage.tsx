@@ -7,6 +7,7 @@ import { queries } from '../../server/queries.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
 import { FighterForm } from './FighterForm.tsx';
+import { FitMark } from './FitMark.tsx';
 import { RoundsTable } from './RoundsTable.tsx';
 
 const BurstChart = lazy(() => import('./BurstChart.tsx').then((module) => ({ default: module.BurstChart })));
@@ -27,14 +28,8 @@ function NewFighter() {
 }
 
 function KnownFighter({ id }: { id: string }) {
-  const { data: log, error } = useQuery(queries.fighterLog(id));
+  const { data: log } = useQuery(queries.fighterLog(id));
   const [isEditing, setEditing] = useState(false);
-  if (error)
-    return (
-      <div className="px-8">
-        <Plain>{error.message}</Plain>
-      </div>
-    );
   if (!log) return null;
   const { fighter } = log;
   return (
@@ -46,11 +41,7 @@ function KnownFighter({ id }: { id: string }) {
           </p>
           <h1 className="text-3xl">{fighter.name}</h1>
           {fighter.note !== '' && <p className="mt-1 text-caution">{fighter.note}</p>}
-          {!fighter.fit && (
-            <p className="mt-1 font-semibold text-caution">
-              Not fit to train: cannot join a run until the mark is lifted.
-            </p>
-          )}
+          <FitMark fighter={fighter} />
         </div>
         <Button onClick={() => setEditing(!isEditing)}>
           {isEditing ? 'Back to the log' : 'Change entry'}

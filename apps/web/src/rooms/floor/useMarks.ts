@@ -56,8 +56,10 @@ export function useMarks(run: RunView): Marks {
       if (!last) return;
       const next = new Map(results);
       if (last.before) {
-        next.set(last.key, last.before);
-        send(last.before);
+        // Pressed now: the newest press stands, and the one that is taken back came later than what it replaced.
+        const again = { ...last.before, at: new Date().toISOString() };
+        next.set(last.key, again);
+        send(again);
       } else {
         next.delete(last.key);
         void sync.put(takingOut(SUBJECTS.mark, `runs/${run.id}/results/${last.now.id}`));

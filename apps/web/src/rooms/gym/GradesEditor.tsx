@@ -6,7 +6,7 @@ import { SaveGradesDto, checkFields, type GradeDto, type GymView } from '@eurhyt
 import { newId } from '../../server/api.ts';
 import { putting } from '../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../sync/letters/subjects.ts';
-import { useWrite } from '../../sync/useSync.ts';
+import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button } from '../../ui/Button.tsx';
 import { IconButton } from '../../ui/IconButton.tsx';
@@ -18,19 +18,28 @@ export function GradesEditor({ gym }: { gym: GymView }) {
   const client = useQueryClient();
   const errors = useFieldErrors();
   const [grades, setGrades] = useState<readonly GradeDto[]>(gym.grades);
-  const save = useWrite<GymView>(() => putting(SUBJECTS.grades, 'grades', { grades }, { page: '/gym' }), {
-    onSuccess: async (after) => {
+  const [basedOn, setBasedOn] = useState(gym.gradesVersion);
+  const { save, notice } = useVersionedWrite<GymView, SaveGradesDto, SaveGradesDto & { version: number }>({
+    writing: (mine, basedOn) => putting(SUBJECTS.grades, 'grades', mine, { basedOn, page: '/gym' }),
+    fields: { grades: 'Grades' },
+    onSaved: async (after) => {
       client.setQueryData(['gym'], after);
+      setBasedOn(after.gradesVersion);
       errors.show([]);
       toast('The grades are saved.');
       await client.invalidateQueries({ queryKey: ['combos'] });
+    },
+    onTheirs: async (now) => {
+      setGrades(now.grades);
+      setBasedOn(now.version);
+      await client.invalidateQueries({ queryKey: ['gym'] });
     },
     onError: errors.showFailure,
   });
   const trySave = (): void => {
     const wrong = checkFields(SaveGradesDto, { grades });
     errors.show(wrong);
-    if (wrong.length === 0) save.mutate();
+    if (wrong.length === 0) save({ grades: [...grades] }, basedOn);
   };
   const change = (i: number, changes: Partial<GradeDto>): void =>
     setGrades(grades.with(i, { ...grades[i]!, ...changes }));
@@ -38,6 +47,7 @@ export function GradesEditor({ gym }: { gym: GymView }) {
   const told = errors.of('grades');
   return (
     <Part title="Grades" aside="lowest first">
+      {notice}
       <ol className="pt-3">
         {grades.map((grade, i) => (
           <li key={grade.id} className="mb-2 grid grid-cols-[1fr_8rem_auto] items-start gap-2">

@@ -5,14 +5,14 @@ import { RULES, type Rule } from '@eurhythm/core/body';
 import { SchoolDto, checkFields, type GymView } from '@eurhythm/contract';
 import { putting } from '../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../sync/letters/subjects.ts';
-import { useWrite } from '../../sync/useSync.ts';
+import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { queries } from '../../server/queries.ts';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { TickField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
 import { GradesEditor } from './GradesEditor.tsx';
-import { SchoolFields } from './SchoolFields.tsx';
+import { SCHOOL_FIELDS, SchoolFields } from './SchoolFields.tsx';
 import { YouthTable } from './YouthTable.tsx';
 
 const RULE_NAMES: Readonly<Record<Rule, string>> = {
@@ -45,18 +45,26 @@ function School({ gym }: { gym: GymView }) {
   const client = useQueryClient();
   const errors = useFieldErrors();
   const [school, setSchool] = useState(gym.school);
+  const [basedOn] = useState(gym.version);
   const change = (changes: Partial<SchoolDto>): void => setSchool({ ...school, ...changes });
-  const save = useWrite<GymView>(() => putting(SUBJECTS.gym, 'gym/school', school, { page: '/gym' }), {
-    onSuccess: (after) => {
+  const { save, notice } = useVersionedWrite<GymView, SchoolDto, SchoolDto & { version: number }>({
+    writing: (mine, basedOn) => putting(SUBJECTS.gym, 'gym/school', mine, { basedOn, page: '/gym' }),
+    fields: SCHOOL_FIELDS,
+    nowOf: (now) => ({ ...(now as GymView).school, version: (now as GymView).version }),
+    onSaved: (after) => {
       client.setQueryData(['gym'], after);
       toast('The gym’s ways are saved.');
+    },
+    onTheirs: async ({ version: _, ...theirs }) => {
+      setSchool(theirs);
+      await client.invalidateQueries({ queryKey: ['gym'] });
     },
     onError: errors.showFailure,
   });
   const trySave = (): void => {
     const wrong = checkFields(SchoolDto, school);
     errors.show(wrong);
-    if (wrong.length === 0) save.mutate();
+    if (wrong.length === 0) save(school, basedOn);
   };
   const bands = gym.grades.filter((grade) => grade.band === 'children');
   return (
@@ -75,6 +83,7 @@ function School({ gym }: { gym: GymView }) {
           </Button>
         </div>
       </div>
+      {notice}
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
         <Part title="Where schools differ">
           <SchoolFields school={school} errors={errors} onChange={change} />

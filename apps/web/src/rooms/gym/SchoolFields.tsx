@@ -36,6 +36,21 @@ const WAYS = [
   ],
 ] as const satisfies readonly (readonly [keyof SchoolDto, string, string, Record<string, string>])[];
 
+/** What two coaches may have set differently. */
+export const SCHOOL_FIELDS = {
+  ...Object.fromEntries(WAYS.map(([key, label]) => [key, label])),
+  pace: 'Pace assumed of a body',
+  floorSteps: 'Room for one fighter',
+  kit: 'What the gym has',
+  checklist: 'Asked at the door',
+  countLanguage: 'Counted in',
+  countWords: 'Own count words',
+  voice: 'Voice',
+  voiceRate: 'Speed of the voice',
+  youth: 'Children’s limits',
+  muted: 'Muted rules',
+} as const satisfies Partial<Record<keyof SchoolDto, string>>;
+
 interface SchoolFieldsProps {
   readonly school: SchoolDto;
   readonly errors: FieldErrors;

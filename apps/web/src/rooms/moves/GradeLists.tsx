@@ -16,7 +16,7 @@ import {
 import { newId } from '../../server/api.ts';
 import { putting } from '../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../sync/letters/subjects.ts';
-import { useWrite } from '../../sync/useSync.ts';
+import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { queries } from '../../server/queries.ts';
 import { UndoButtons } from '../../sync/drafts/UndoButtons.tsx';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
@@ -71,7 +71,11 @@ function GradeList({ grade, saved }: GradeListProps) {
   const gym = useGym();
   const client = useQueryClient();
   const errors = useFieldErrors();
-  const draft = useDraft<readonly TechniqueDto[]>(`techniques.${grade.id}`, saved);
+  const draft = useDraft<readonly TechniqueDto[]>(
+    `techniques.${grade.id}`,
+    saved,
+    gym.listVersions[grade.id],
+  );
   const list = draft.value ?? saved;
   const factor = PACE_FACTORS[gym.school.pace];
   const secondsOf = (technique: TechniqueDto): number => {
@@ -84,22 +88,33 @@ function GradeList({ grade, saved }: GradeListProps) {
   };
   const total = list.reduce((sum, technique) => sum + secondsOf(technique), 0);
   const address = `grades/${grade.id}/techniques`;
-  const save = useWrite<TechniqueLists>(
-    () => putting(SUBJECTS.techniques, address, { techniques: list }, { page: `/moves/grades/${grade.id}` }),
-    {
-      onSuccess: (after) => {
-        client.setQueryData(['techniques'], after);
-        draft.clear();
-        errors.show([]);
-        toast(`What ${grade.name} trains is saved.`);
-      },
-      onError: errors.showFailure,
+  const { save, isPending, notice } = useVersionedWrite<
+    TechniqueLists,
+    SaveTechniquesDto,
+    SaveTechniquesDto & { version: number }
+  >({
+    writing: (mine, basedOn) =>
+      putting(SUBJECTS.techniques, address, mine, { basedOn, page: `/moves/grades/${grade.id}` }),
+    fields: { techniques: 'Techniques' },
+    tell: (technique) => nameOf(technique as TechniqueDto, combos, book),
+    onSaved: async (after) => {
+      client.setQueryData(['techniques'], after);
+      draft.clear();
+      errors.show([]);
+      toast(`What ${grade.name} trains is saved.`);
+      await client.invalidateQueries({ queryKey: ['gym'] });
     },
-  );
+    onTheirs: async () => {
+      draft.clear();
+      await client.invalidateQueries({ queryKey: ['techniques'] });
+      await client.invalidateQueries({ queryKey: ['gym'] });
+    },
+    onError: errors.showFailure,
+  });
   const trySave = (): void => {
     const wrong = checkFields(SaveTechniquesDto, { techniques: list });
     errors.show(wrong);
-    if (wrong.length === 0) save.mutate();
+    if (wrong.length === 0) save({ techniques: [...list] }, draft.basedOn);
   };
   const add = (what: Pick<TechniqueDto, 'move' | 'comboId'>): void =>
     draft.change([...list, { ...what, id: newId(), reps: 15, sides: 'both', sets: 2, restSeconds: 20 }]);
@@ -114,6 +129,7 @@ function GradeList({ grade, saved }: GradeListProps) {
       title={grade.name}
       aside={`${list.length} techniques, about ${clockText(total)} at ${gym.school.pace} pace`}
     >
+      {notice}
       {list.length === 0 && (
         <Plain>
           Nothing yet. Add a move or a combo below: fifteen on each side, twice, is a common start.
@@ -174,7 +190,7 @@ function GradeList({ grade, saved }: GradeListProps) {
           onChange={(value) => add({ move: null, comboId: value })}
         />
         <UndoButtons draft={draft} />
-        <Button weight="main" onClick={trySave} disabled={!draft.isChanged || save.isPending}>
+        <Button weight="main" onClick={trySave} disabled={!draft.isChanged || isPending}>
           Save
         </Button>
       </div>

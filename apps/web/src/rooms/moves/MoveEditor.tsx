@@ -6,6 +6,7 @@ import { SaveMoveDto, checkFields, type BookView, type MoveView } from '@eurhyth
 import { putting, takingOut } from '../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../sync/letters/subjects.ts';
 import { useWrite, write } from '../../sync/useSync.ts';
+import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { toastWithUndo } from '../../ui/toastWithUndo.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
@@ -13,9 +14,41 @@ import { useShortcut } from '../../ui/useShortcut.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
+import { WhereUsed } from '../uses/WhereUsed.tsx';
 import { MoveBodyFields, MoveWordFields } from './MoveFields.tsx';
 import { FAMILY_NAMES } from '../../server/familyNames.ts';
 import { useBookView } from '../../server/gymData.ts';
+
+/** What two coaches may have written differently. */
+const MOVE_FIELDS = {
+  name: 'Name',
+  sayLong: 'Said in full',
+  sayShort: 'Said short',
+  family: 'Family',
+  limb: 'Limb',
+  side: 'Side',
+  level: 'Level',
+  surface: 'What lands',
+  target: 'What is held',
+  out: 'Time out, s',
+  back: 'Time back, s',
+  turn: 'Turn of the hips',
+  spin: 'Spin, degrees',
+  support: 'Support',
+  lead: 'Lead afterwards',
+  facing: 'Turn on the spot',
+  forward: 'Steps forward',
+  right: 'Steps to the right',
+  stance: 'Stance',
+  parts: 'Counted parts',
+  faults: 'Faults',
+  easier: 'Easier move',
+  cautions: 'Cautions',
+  aliases: 'Aliases',
+  minGrade: 'Lowest grade',
+  role: 'Role',
+  risks: 'Risks',
+} as const;
 
 interface MoveEditorProps {
   /** Null for a new move. */
@@ -30,25 +63,29 @@ export function MoveEditor({ code, saved, move }: MoveEditorProps) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const errors = useFieldErrors();
-  const draft = useDraft(`move.${code ?? 'new'}`, saved);
+  const draft = useDraft(`move.${code ?? 'new'}`, saved, move?.version);
   const [newCode, setNewCode] = useState('');
   const form = draft.value ?? saved;
   const change = (changes: Partial<SaveMoveDto>): void => draft.change({ ...form, ...changes });
   const target = code ?? newCode;
   const page = `/moves/${code ?? 'new'}`;
-  const save = useWrite<BookView>(
-    () => putting(SUBJECTS.move, `moves/${encodeURIComponent(target)}`, form, { page }),
-    {
-      onSuccess: (after) => {
-        client.setQueryData(['moves'], after);
-        draft.clear();
-        errors.show([]);
-        toast(`${form.name} is saved.`);
-        if (code === null) void navigate(`/moves/${target}`, { replace: true });
-      },
-      onError: errors.showFailure,
+  const { save, notice } = useVersionedWrite<BookView, SaveMoveDto, SaveMoveDto & { version: number }>({
+    writing: (mine, basedOn) =>
+      putting(SUBJECTS.move, `moves/${encodeURIComponent(target)}`, mine, { basedOn, page }),
+    fields: MOVE_FIELDS,
+    onSaved: (after) => {
+      client.setQueryData(['moves'], after);
+      draft.clear();
+      errors.show([]);
+      toast(`${form.name} is saved.`);
+      if (code === null) void navigate(`/moves/${target}`, { replace: true });
     },
-  );
+    onTheirs: async () => {
+      draft.clear();
+      await client.invalidateQueries({ queryKey: ['moves'] });
+    },
+    onError: errors.showFailure,
+  });
   const remove = useWrite<{ retired: boolean; usedBy: string[] }>(
     () => takingOut(SUBJECTS.move, `moves/${target}`),
     {
@@ -75,7 +112,7 @@ export function MoveEditor({ code, saved, move }: MoveEditorProps) {
     if (code === null && book.items.some((each) => each.code === newCode))
       wrong.unshift({ field: 'code', message: `“${newCode}” is in the book already.` });
     errors.show(wrong);
-    if (wrong.length === 0) save.mutate();
+    if (wrong.length === 0) save(form, draft.basedOn);
   };
   useShortcut('mod+s', trySave);
   return (
@@ -107,6 +144,7 @@ export function MoveEditor({ code, saved, move }: MoveEditorProps) {
           )}
         </div>
       </header>
+      {notice}
       {code === null && (
         <TextField
           label="Code, as lines write it"
@@ -123,6 +161,15 @@ export function MoveEditor({ code, saved, move }: MoveEditorProps) {
         <Part title="What the body does">
           <MoveBodyFields form={form} errors={errors} onChange={change} />
         </Part>
+        {code !== null && (
+          <WhereUsed
+            address={`moves/${code}`}
+            subject={SUBJECTS.move}
+            others={book.items
+              .filter((other) => !other.retired && other.code !== code)
+              .map((other) => ({ value: other.code, label: other.name }))}
+          />
+        )}
       </div>
     </div>
   );

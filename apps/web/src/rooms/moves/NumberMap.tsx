@@ -12,7 +12,7 @@ import {
 import { send } from '../../server/api.ts';
 import { putting } from '../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../sync/letters/subjects.ts';
-import { useWrite } from '../../sync/useSync.ts';
+import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button } from '../../ui/Button.tsx';
 import { IconButton } from '../../ui/IconButton.tsx';
@@ -20,6 +20,11 @@ import { ChoiceField } from '../../ui/Field.tsx';
 import { NumberField } from '../../ui/TypedField.tsx';
 import { Part } from '../../ui/Panel.tsx';
 import { useBookView } from '../../server/gymData.ts';
+
+interface BookNumbers {
+  readonly numbers: readonly NumberedMoveDto[];
+  readonly version: number;
+}
 
 /** The gym's numbers. A change that would give lines another meaning shows them, and asks whether to write them anew. */
 export function NumberMap() {
@@ -34,24 +39,38 @@ export function NumberMap() {
     setEntries(entries.map((entry, i) => (i === place ? { ...entry, ...changes } : entry)));
     setTouched(null);
   };
-  const save = useWrite<NumbersAnswer, boolean>(
-    (rewrite) =>
-      putting(SUBJECTS.numbers, 'numbers', { numbers: entries, rewrite }, { page: '/moves/numbers' }),
-    {
-      onSuccess: async ({ items, numbers }) => {
-        client.setQueryData(['moves'], { items, numbers });
-        await client.invalidateQueries({ queryKey: ['combos'] });
-        toast('The number map is saved.');
-      },
-      onError: errors.showFailure,
+  const [basedOn, setBasedOn] = useState(book.numbersVersion);
+  const { save, notice } = useVersionedWrite<NumbersAnswer, SaveNumbersDto, BookNumbers>({
+    writing: (mine, based) =>
+      putting(SUBJECTS.numbers, 'numbers', mine, { basedOn: based, page: '/moves/numbers' }),
+    fields: { numbers: 'Numbers' },
+    tell: (entry) => {
+      const { number, code, side } = entry as NumberedMoveDto;
+      return [number, side, code].filter((part) => part !== null).join(' ');
     },
-  );
+    onSaved: async (after) => {
+      client.setQueryData(['moves'], after);
+      setBasedOn(after.numbersVersion);
+      setTouched(null);
+      for (const queryKey of [['combos'], ['sessions'], ['library'], ['techniques'], ['tests']])
+        await client.invalidateQueries({ queryKey });
+      toast('The number map is saved.');
+    },
+    onTheirs: async (now) => {
+      setEntries(now.numbers.map((entry) => ({ ...entry })));
+      setBasedOn(now.version);
+      setTouched(null);
+      await client.invalidateQueries({ queryKey: ['moves'] });
+    },
+    onError: errors.showFailure,
+  });
+  const saveWith = (rewrite: boolean): void => save({ numbers: entries, rewrite }, basedOn);
   const preview = useMutation({
     mutationFn: () =>
       send<{ touched: TouchedLine[] }>('POST', 'numbers/preview', { numbers: entries, rewrite: false }),
     onSuccess: (answer) => {
       errors.show([]);
-      if (answer.touched.length === 0) save.mutate(false);
+      if (answer.touched.length === 0) saveWith(false);
       else setTouched(answer.touched);
     },
     onError: errors.showFailure,
@@ -68,6 +87,7 @@ export function NumberMap() {
   return (
     <div className="min-w-0 flex-1 px-8 py-5">
       <h1 className="mb-4 text-3xl">Numbers</h1>
+      {notice}
       <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
         <Part title="What each number calls" aside="a gym may number as it likes, or not at all">
           <ol className="pt-3">
@@ -130,7 +150,7 @@ export function NumberMap() {
             </Button>
           </div>
         </Part>
-        {touched && <TouchedLines touched={touched} onSave={(rewrite) => save.mutate(rewrite)} />}
+        {touched && <TouchedLines touched={touched} onSave={saveWith} />}
       </div>
     </div>
   );
@@ -155,7 +175,7 @@ function TouchedLines({
     <Part title={`${touched.length} ${touched.length === 1 ? 'line uses' : 'lines use'} a changed number`}>
       <ul aria-label="Lines that change">
         {touched.map((each) => (
-          <li key={each.comboId} className="border-b border-rule py-2">
+          <li key={`${each.name}${each.line}`} className="border-b border-rule py-2">
             <strong>{each.name}</strong>
             <code className="block font-line text-quiet">{each.line}</code>
             <code className="block font-line">{each.rewritten}</code>

@@ -9,7 +9,6 @@ import { useCombos, useGym } from '../../server/gymData.ts';
 import { queries } from '../../server/queries.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
-import { Plain } from '../../ui/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { Builder } from './builder/Builder.tsx';
 import { newRound } from './builder/newRound.ts';
@@ -18,13 +17,7 @@ import { firstComboOf } from './useComboNames.ts';
 /** The gym's sessions on the left, the builder for one of them on the right. */
 export function SessionsRoom() {
   const { id } = useParams();
-  const { data: sessions, error } = useQuery(queries.sessions());
-  if (error)
-    return (
-      <div className="px-8">
-        <Plain>{error.message}</Plain>
-      </div>
-    );
+  const { data: sessions } = useQuery(queries.sessions());
   if (!sessions) return null;
   if (id === 'new') return <BeginSession />;
   if (id === undefined)
@@ -77,15 +70,13 @@ function SessionList({ sessions }: { sessions: readonly SessionSummary[] }) {
 
 function OneSession({ id }: { id: string }) {
   const [search] = useSearchParams();
-  const { data, error } = useQuery(queries.session(id));
+  // One that is begun is not on the server yet.
+  const { data, error } = useQuery({
+    ...queries.session(id),
+    meta: { toldHere: search.has('new') },
+  });
   const isNew = search.has('new') && error instanceof Refused && error.status === 404;
   const saved = useMemo(() => (data ? saveable(data) : undefined), [data]);
-  if (error && !isNew && !data)
-    return (
-      <div className="px-8">
-        <Plain>{error.message}</Plain>
-      </div>
-    );
   if (!saved && !isNew) return null;
   return <OpenSession id={id} saved={saved} version={data?.version} />;
 }

@@ -1,9 +1,11 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { PACE_FACTORS, cleanTempo, type BodyReport, type Finding } from '@eurhythm/core/body';
 import { otherLead, type Lead } from '@eurhythm/core/moves';
+import { comboName } from '@eurhythm/core/plan';
 import { ladder } from '@eurhythm/core/teach';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 import type { SaveComboDto } from '@eurhythm/contract';
+import { SUBJECTS } from '../../../sync/letters/subjects.ts';
 import { StaleNotice } from '../../../sync/StaleNotice.tsx';
 import type { Draft } from '../../../sync/drafts/useDraft.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
@@ -13,6 +15,7 @@ import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
 import { useHearing, type HearingWish } from '../../../floor/useHearing.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
+import { WhereUsed } from '../../uses/WhereUsed.tsx';
 import { BodySays } from './BodySays.tsx';
 import { ComboCard } from '../list/ComboCard.tsx';
 import { freeNumber } from '../list/newCombo.ts';
@@ -185,6 +188,15 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
               />
             )}
           </Part>
+          {!isNew && (
+            <WhereUsed
+              address={`combos/${id}`}
+              subject={SUBJECTS.combo}
+              others={all
+                .filter((other) => other.id !== id)
+                .map((other) => ({ value: other.id, label: comboName(other) }))}
+            />
+          )}
           {!isNew && <ComboHistory id={id} onRestore={(before) => draft.change(before)} />}
         </div>
       </div>

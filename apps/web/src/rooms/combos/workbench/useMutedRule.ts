@@ -5,30 +5,30 @@ import { formFromMove, type GymView } from '@eurhythm/contract';
 import { useBookView } from '../../../server/gymData.ts';
 import { putting } from '../../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { changeSchool } from '../../../sync/changeSchool.ts';
 import { write } from '../../../sync/useSync.ts';
 import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
 
 /**
  * Tells the gym not to hear of a rule any more, or the book not to tell a risk of one of its moves; undo turns it on again.
  */
-export function useMutedRule({ school }: GymView): (finding: Finding) => void {
+export function useMutedRule(gym: GymView): (finding: Finding) => void {
   const client = useQueryClient();
   const { items } = useBookView();
-  const setRules = async (muted: readonly Rule[]): Promise<void> => {
-    client.setQueryData(
-      ['gym'],
-      await write<GymView>(putting(SUBJECTS.gym, 'gym/school', { ...school, muted })),
-    );
-  };
+  const setRule = (rule: Rule, isMuted: boolean): Promise<GymView> =>
+    changeSchool(client, client.getQueryData(['gym']) ?? gym, ({ muted }) => ({
+      muted: [...muted.filter((other) => other !== rule), ...(isMuted ? [rule] : [])],
+    }));
   const setRisk = async (
     { move: code, text }: NonNullable<Finding['risk']>,
     muted: boolean,
   ): Promise<void> => {
     const found = items.find((move) => move.code === code);
     if (!found) return;
-    const { retired: _, ...move } = found;
-    const risks = (move.risks ?? []).map((risk) => (risk.text === text ? { ...risk, muted } : risk));
-    await write(putting(SUBJECTS.move, `moves/${code}`, formFromMove({ ...move, risks })));
+    const risks = (found.risks ?? []).map((risk) => (risk.text === text ? { ...risk, muted } : risk));
+    await write(
+      putting(SUBJECTS.move, `moves/${code}`, formFromMove({ ...found, risks }), { basedOn: found.version }),
+    );
     await client.invalidateQueries({ queryKey: ['moves'] });
   };
   const mute = async ({ rule, risk }: Finding): Promise<void> => {
@@ -40,10 +40,10 @@ export function useMutedRule({ school }: GymView): (finding: Finding) => void {
         );
         return;
       }
-      await setRules([...school.muted, rule]);
-      toastWithUndo('The gym does not hear of this any more. Gym turns it on again.', () =>
-        setRules(school.muted),
-      );
+      await setRule(rule, true);
+      toastWithUndo('The gym does not hear of this any more. Gym turns it on again.', async () => {
+        await setRule(rule, false);
+      });
     } catch (error) {
       toast.error(error instanceof Error ? error.message : String(error));
     }

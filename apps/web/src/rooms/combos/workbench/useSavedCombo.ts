@@ -72,7 +72,7 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
       },
     },
   );
-  const { data: uses } = useQuery({ ...queries.comboUses(id), enabled: !isNew });
+  const { data: uses } = useQuery({ ...queries.uses(`combos/${id}`), enabled: !isNew });
   const usedBy = uses?.usedBy ?? [];
   const remove = useWrite(() => takingOut(SUBJECTS.combo, `combos/${id}`), {
     onSuccess: async () => {

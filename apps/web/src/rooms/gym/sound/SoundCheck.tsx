@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Play } from 'lucide-react';
 import { RadioGroup } from 'radix-ui';
 import { useState } from 'react';
@@ -7,9 +7,7 @@ import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
 import type { SynthSound } from '@eurhythm/core/sound';
 import { VOICES, VOICE_NAMES, type GymView, type SchoolDto, type VoiceId } from '@eurhythm/contract';
 import { get } from '../../../server/api.ts';
-import { putting } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
-import { useWrite } from '../../../sync/useSync.ts';
+import { changeSchool } from '../../../sync/changeSchool.ts';
 import { queries } from '../../../server/queries.ts';
 import { Mixer } from '../../../floor/Mixer.tsx';
 import { useDesk, type DeskInHand } from '../../../floor/useDesk.ts';
@@ -76,18 +74,13 @@ function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
   const { school } = gym;
   /** Chosen, and on its way to the server. */
   const [wanted, setWanted] = useState<VoiceId | null>(null);
-  const save = useWrite<GymView, Partial<SchoolDto>>(
-    (changes) => putting(SUBJECTS.gym, 'gym/school', { ...school, ...changes }, { page: '/gym/sound' }),
-    {
-      onSuccess: (after) => {
-        client.setQueryData(['gym'], after);
-        toast(
-          `${VOICE_NAMES[after.school.voice]} calls in this gym, at ${after.school.voiceRate} times its speed.`,
-        );
-      },
-      onError: (error) => toast.error(error.message),
-    },
-  );
+  const save = useMutation<GymView, Error, Partial<SchoolDto>>({
+    networkMode: 'always',
+    mutationFn: (changes) => changeSchool(client, gym, () => changes, '/gym/sound'),
+    onSuccess: ({ school: { voice, voiceRate } }) =>
+      toast(`${VOICE_NAMES[voice]} calls in this gym, at ${voiceRate} times its speed.`),
+    onError: (error) => toast.error(error.message),
+  });
   const chosen = wanted ?? school.voice;
   const hear = async (voice: VoiceId): Promise<void> => {
     try {

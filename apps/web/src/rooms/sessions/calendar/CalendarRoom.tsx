@@ -18,16 +18,14 @@ import type { SessionSummary, ThemeView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
 import { ButtonLink, Button } from '../../../ui/Button.tsx';
 import { IconButton } from '../../../ui/IconButton.tsx';
-import { Plain } from '../../../ui/Panel.tsx';
 import { MONDAY } from './dates.ts';
 import { Themes } from './Themes.tsx';
 
 /** A month of classes with the themes of its weeks. */
 export function CalendarRoom() {
-  const { data: sessions, error } = useQuery(queries.sessions());
+  const { data: sessions } = useQuery(queries.sessions());
   const { data: themes = [] } = useQuery(queries.themes());
   const [month, setMonth] = useState(() => startOfMonth(new Date()));
-  if (error) return <Plain>{error.message}</Plain>;
   if (!sessions) return null;
   const days = eachDayOfInterval({
     start: startOfWeek(month, MONDAY),

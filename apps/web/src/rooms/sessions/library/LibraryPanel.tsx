@@ -23,7 +23,7 @@ interface LibraryPanelProps {
 
 /** Rounds to use again: own ones, what ships with the product, and a test for each grade. */
 export const LibraryPanel = memo(function LibraryPanel({ onRounds, onBlocks }: LibraryPanelProps) {
-  const { data: items, error } = useQuery(queries.library());
+  const { data: items } = useQuery(queries.library());
   const [search, setSearch] = useState('');
   const [open, setOpen] = useState<string | null>(null);
   const remove = useRemove();
@@ -33,7 +33,6 @@ export const LibraryPanel = memo(function LibraryPanel({ onRounds, onBlocks }: L
   );
   return (
     <Part title="Library" aside={items ? `${items.length} to choose from` : ''}>
-      {error && <Plain>{error.message}</Plain>}
       <TextField
         label="Look for"
         className="pt-2"

@@ -22,6 +22,8 @@ const gym: GymView = {
   ],
   school: { ...STARTER_SCHOOL_SETTINGS, floorSteps: 3, kit: ['pads'], words: 'names', pace: 'novice' },
   version: 1,
+  gradesVersion: 1,
+  listVersions: {},
 };
 const combo = (id: string, gradeId: string, number: number): ComboView => ({
   id,

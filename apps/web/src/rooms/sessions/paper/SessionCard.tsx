@@ -9,7 +9,6 @@ import type { AnyBlockDto } from '@eurhythm/contract';
 import { PaperCautions } from '../../../ui/PaperCautions.tsx';
 import { queries } from '../../../server/queries.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
-import { Plain } from '../../../ui/Panel.tsx';
 import { kindOf, tellBlock, type NameOf } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../strip/SmallStrip.tsx';
@@ -20,8 +19,7 @@ import { useCombosById } from '../useComboNames.ts';
 /** A session on paper: rounds with their times from the start, strips, room for notes, and the cautions. */
 export function SessionCard() {
   const { id = '' } = useParams();
-  const { data: session, error } = useQuery(queries.session(id));
-  if (error) return <Plain>{error.message}</Plain>;
+  const { data: session } = useQuery(queries.session(id));
   if (!session) return null;
   const stretches = seriesOf(session.rounds);
   const starts = stretches.map((_, i) =>

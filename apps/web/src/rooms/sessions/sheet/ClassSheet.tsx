@@ -12,18 +12,17 @@ import { useStable } from '../../../ui/useStable.ts';
 import { PaperCautions } from '../../../ui/PaperCautions.tsx';
 import { queries } from '../../../server/queries.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { Part } from '../../../ui/Panel.tsx';
 import { CheckIn } from './CheckIn.tsx';
 import { Partners } from './Partners.tsx';
 
 /** Who is here, what was checked at the door, and who works with whom; kept at every press, and printed. */
 export function ClassSheet() {
   const { id = '' } = useParams();
-  const { data: session, error } = useQuery(queries.session(id));
+  const { data: session } = useQuery(queries.session(id));
   const { data: saved } = useQuery(queries.sheet(id));
   const { data: fighters } = useQuery(queries.fighters());
   const { data: gym } = useQuery(queries.gym());
-  if (error) return <Plain>{error.message}</Plain>;
   if (!session || !saved || !fighters || !gym) return null;
   return (
     <article className="print-card mx-auto w-full max-w-6xl px-8 py-5">

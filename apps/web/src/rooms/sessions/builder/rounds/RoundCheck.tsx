@@ -29,6 +29,7 @@ export function RoundCheck({
     queryFn: () => compileHere({ owner, id, lead, ...request }),
     enabled: isSound,
     placeholderData: (before) => before,
+    meta: { toldHere: true },
   });
   const [open, setOpen] = useState(false);
   if (!isSound) return null;

@@ -1,0 +1,49 @@
+import { createParamDecorator, type ExecutionContext } from '@nestjs/common';
+import type { Request } from 'express';
+
+/** Header in which a device says what its clock shows while it sends, and the server what its own shows. */
+export const CLOCK_HEADER = 'eurhythm-clock';
+
+/** So much of a difference may be the way through the network, in milliseconds. */
+const ON_THE_WAY = 2000;
+/** A press that is told for later than this after now is told by a wrong clock. */
+const FAR_AHEAD = 86_400_000;
+
+/** When something was done: corrected, and as the device told it where that was wrong. */
+export interface DoneAt {
+  readonly at: Date;
+  readonly toldAt: Date | null;
+}
+
+/** What the clock of a device is off by: to be added to what it tells, in milliseconds. */
+export type ClockOffset = number;
+
+/**
+ * What a device's clock is off by, from what it showed when it sent and what the server's shows on arrival.
+ *
+ * @example
+ * clockOffset('2026-03-05T18:35:00.000Z', Date.parse('2026-03-05T18:30:00Z')) // -300000
+ */
+export function clockOffset(sentAt: string | undefined, now: number): ClockOffset {
+  const offset = now - Date.parse(sentAt ?? '');
+  return Number.isFinite(offset) && Math.abs(offset) > ON_THE_WAY ? offset : 0;
+}
+
+/** When something was done that a device tells with such an offset. */
+export function doneAt(told: string, offset: ClockOffset): DoneAt {
+  const toldAt = new Date(told);
+  return offset === 0 ? { at: toldAt, toldAt: null } : { at: new Date(toldAt.getTime() + offset), toldAt };
+}
+
+/** The same for what decides between presses: none was done far from now in the future, whatever a device says. */
+export function pressedAt(told: string, offset: ClockOffset, now: number = Date.now()): DoneAt {
+  const done = doneAt(told, offset);
+  return done.at.getTime() > now + FAR_AHEAD ? { at: new Date(now), toldAt: new Date(told) } : done;
+}
+
+/** Gives a route the offset of the device that asks. */
+export const DeviceOffset = createParamDecorator((_: unknown, context: ExecutionContext): ClockOffset => {
+  const { headers } = context.switchToHttp().getRequest<Request>();
+  const sentAt = headers[CLOCK_HEADER];
+  return clockOffset(typeof sentAt === 'string' ? sentAt : undefined, Date.now());
+});

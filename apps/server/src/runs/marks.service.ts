@@ -1,0 +1,127 @@
+import { GoneException, Injectable, UnprocessableEntityException } from '@nestjs/common';
+import type { MarkResultDto, ResultView } from '@eurhythm/contract';
+import { and, asc, count, eq, isNotNull } from 'drizzle-orm';
+import { pressedAt, type ClockOffset } from '../house/deviceClock.ts';
+import type { Database } from '../store/openStore.ts';
+import { roundResults, type runs } from '../store/schema.ts';
+import { InjectDatabase } from '../store/store.module.ts';
+import { RunLogService } from './runLog.service.ts';
+
+type ResultRow = typeof roundResults.$inferSelect;
+/** A mark that stands. */
+type Standing = ResultRow & { readonly done: NonNullable<ResultRow['done']> };
+
+/** How each fighter's rounds were done. Whatever order the presses come in, the newest press of a fighter in a round stands. */
+@Injectable()
+export class MarksService {
+  constructor(
+    @InjectDatabase() private readonly database: Database,
+    private readonly log: RunLogService,
+  ) {}
+
+  /** The marks of a run that stand, by their times. */
+  async of(runId: string): Promise<ResultView[]> {
+    const rows = await this.database
+      .select()
+      .from(roundResults)
+      .where(and(eq(roundResults.runId, runId), isNotNull(roundResults.done)))
+      .orderBy(asc(roundResults.at));
+    return rows.filter(stands).map(resultView);
+  }
+
+  /** How many rounds of a run were marked how. */
+  async counts(runId: string): Promise<Readonly<Partial<Record<string, number>>>> {
+    const rows = await this.database
+      .select({ done: roundResults.done, n: count() })
+      .from(roundResults)
+      .where(eq(roundResults.runId, runId))
+      .groupBy(roundResults.done);
+    return Object.fromEntries(rows.map(({ done, n }) => [done ?? '', n]));
+  }
+
+  /**
+   * Marks one fighter's round, and gives the mark that stands then: a press that comes late stands only where nobody pressed
+   * after it. The same request again changes nothing. @throws 410 where a newer press has taken the mark back.
+   */
+  async mark(
+    run: typeof runs.$inferSelect,
+    id: string,
+    result: MarkResultDto,
+    offset: ClockOffset,
+  ): Promise<ResultView> {
+    const { round, fighterId, done, at: told } = result;
+    if (!run.fighterIds.includes(fighterId))
+      throw new UnprocessableEntityException('This fighter is not in the run.');
+    if (round >= run.rounds.length)
+      throw new UnprocessableEntityException(`This run has ${run.rounds.length} rounds.`);
+    const quality = result.quality ?? null;
+    const { at, toldAt } = pressedAt(told, offset);
+    const row = { id, done, quality, at };
+    const standing = await this.database.transaction(async (tx) => {
+      const data = { resultId: id, round, fighterId, done, quality };
+      await this.log.append(tx, run.id, { id: eventIdOf(id, result), kind: 'mark', at, toldAt, data });
+      const place = { runId: run.id, round, fighterId };
+      await tx
+        .insert(roundResults)
+        .values({ ...place, ...row })
+        .onConflictDoNothing();
+      const [kept] = await tx.select().from(roundResults).where(placeOf(place)).for('update');
+      if (!isNewer(at, kept!)) return kept!;
+      const [now] = await tx.update(roundResults).set(row).where(placeOf(place)).returning();
+      return now!;
+    });
+    if (!stands(standing))
+      throw new GoneException('This mark was taken back after it was pressed; it stays taken back.');
+    return resultView(standing);
+  }
+
+  /** Takes a mark back; it stays back when it is sent again. Taking back what is not there changes nothing. */
+  async unmark(runId: string, id: string): Promise<void> {
+    await this.database.transaction(async (tx) => {
+      const [kept] = await tx
+        .select()
+        .from(roundResults)
+        .where(and(eq(roundResults.runId, runId), eq(roundResults.id, id), isNotNull(roundResults.done)))
+        .for('update');
+      if (!kept) return;
+      // Never before the press that it takes back, whatever the clocks say.
+      const at = new Date(Math.max(Date.now(), kept.at.getTime()));
+      await tx.update(roundResults).set({ done: null, quality: null, at }).where(placeOf(kept));
+      const data = { resultId: id, round: kept.round, fighterId: kept.fighterId, done: null };
+      await this.log.append(tx, runId, {
+        id: `${id}@back@${at.toISOString()}`,
+        kind: 'mark',
+        at,
+        toldAt: null,
+        data,
+      });
+    });
+  }
+}
+
+/** The place of a mark: a fighter has one in each round of a run. */
+function placeOf({ runId, round, fighterId }: Pick<ResultRow, 'runId' | 'round' | 'fighterId'>) {
+  return and(
+    eq(roundResults.runId, runId),
+    eq(roundResults.round, round),
+    eq(roundResults.fighterId, fighterId),
+  );
+}
+
+/** Whether a press at this instant comes after what is kept; one at the instant of a taking back does not. */
+function isNewer(at: Date, kept: ResultRow): boolean {
+  return stands(kept) ? at.getTime() >= kept.at.getTime() : at.getTime() > kept.at.getTime();
+}
+
+function stands(row: ResultRow): row is Standing {
+  return row.done !== null;
+}
+
+/** The same press is one event however often it comes; another press of the same mark is another one. */
+function eventIdOf(id: string, { at, done, quality }: MarkResultDto): string {
+  return `${id}@${at}@${done}-${quality ?? ''}`;
+}
+
+function resultView(row: Standing): ResultView {
+  return { ...row, at: row.at.toISOString() };
+}

@@ -1,0 +1,107 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { Controller } from 'react-hook-form';
+import { SetFitDto, type FighterView, type FitView } from '@eurhythm/contract';
+import { queries } from '../../server/queries.ts';
+import { useContractForm } from '../../server/useContractForm.ts';
+import { putting } from '../../sync/letters/letter.ts';
+import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { Sheet } from '../../ui/Panel.tsx';
+
+/** Who said it last on this device, so that nobody types a name twice. */
+const SAID_BY = 'eurhythm.fit-said-by';
+
+/** Whether a fighter may train, why not and who said so; it is set and lifted by itself, each time with a reason. */
+export function FitMark({ fighter }: { fighter: FighterView }) {
+  const [isOpen, setOpen] = useState(false);
+  const { data: mark } = useQuery(queries.fit(fighter.id));
+  if (!mark) return null;
+  const { fit, reason, by, at } = mark;
+  const { name } = fighter;
+  const told = [
+    reason === '' ? 'no reason was told' : reason,
+    by === '' ? '' : `said by ${by}`,
+    at === null ? '' : format(new Date(at), 'd MMM yyyy'),
+  ].filter((part) => part !== '');
+  return (
+    <>
+      {!fit && (
+        <p className="mt-1 font-semibold text-caution">
+          Not fit to train: {told.join(' · ')}. Cannot join a run until the mark is lifted.
+        </p>
+      )}
+      {fit && reason !== '' && <p className="mt-1 text-sm text-quiet">Fit again: {told.join(' · ')}</p>}
+      <Button weight={fit ? 'bare' : 'plain'} className="mt-1" onClick={() => setOpen(true)}>
+        {fit ? 'Mark as not fit to train' : 'Lift the mark'}
+      </Button>
+      <Sheet
+        open={isOpen}
+        title={fit ? `${name} cannot train` : `${name} may train again`}
+        onClose={() => setOpen(false)}
+      >
+        {isOpen && <FitForm id={fighter.id} mark={mark} onDone={() => setOpen(false)} />}
+      </Sheet>
+    </>
+  );
+}
+
+function FitForm({ id, mark, onDone }: { id: string; mark: FitView; onDone: () => void }) {
+  const client = useQueryClient();
+  const fit = !mark.fit;
+  const form = useContractForm(SetFitDto, { fit, reason: '', by: localStorage.getItem(SAID_BY) ?? '' });
+  const { control, told } = form;
+  const refresh = async (): Promise<void> => {
+    await client.invalidateQueries({ queryKey: ['fighters'] });
+    await client.invalidateQueries({ queryKey: ['today'] });
+  };
+  const { save, isPending, notice } = useVersionedWrite<FitView, SetFitDto, FitView>({
+    writing: (mine, basedOn) =>
+      putting(SUBJECTS.fighter, `fighters/${id}/fit`, mine, {
+        basedOn,
+        page: `/fighters/${id}`,
+      }),
+    fields: { fit: 'Fit to train', reason: 'Reason', by: 'Said by' },
+    onSaved: async (_, { by }) => {
+      localStorage.setItem(SAID_BY, by);
+      await refresh();
+      onDone();
+    },
+    onTheirs: async () => {
+      await refresh();
+      onDone();
+    },
+    onError: form.showFailure,
+  });
+  const submit = form.handleSubmit((mine) => save(mine, mark.version));
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate className="space-y-4">
+      {notice}
+      <Controller
+        control={control}
+        name="reason"
+        render={({ field }) => (
+          <TextField
+            label={fit ? 'What lets this fighter train again' : 'Why not'}
+            error={told('reason')}
+            {...field}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="by"
+        render={({ field }) => <TextField label="Who says so" error={told('by')} {...field} />}
+      />
+      <p className="text-sm text-quiet">
+        Whether somebody may train is for those who are licensed to say so; this only keeps what they said.
+      </p>
+      <Button type="submit" weight="main" disabled={isPending}>
+        {fit ? 'Lift the mark' : 'Mark as not fit'}
+      </Button>
+    </form>
+  );
+}

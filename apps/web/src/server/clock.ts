@@ -1,0 +1,29 @@
+/*
+ * The server's clock, as far as this device knows it. Devices tell what they do by their own clocks, and with each request what
+ * that clock shows; the server corrects. What the server tells is put back to this device's clock here.
+ */
+
+/** Header in which both sides tell what their clocks show. */
+export const CLOCK_HEADER = 'eurhythm-clock';
+
+/** So much of a difference may be the way through the network, in milliseconds. */
+const ON_THE_WAY = 2000;
+
+/** What is added to the server's time to get this device's. */
+let ahead = 0;
+
+/** Learns from an answer what the server's clock shows. */
+export function hearClock(told: string | null, now: number = Date.now()): void {
+  const difference = now - Date.parse(told ?? '');
+  if (Number.isFinite(difference)) ahead = Math.abs(difference) > ON_THE_WAY ? difference : 0;
+}
+
+/**
+ * An instant that the server tells, by the clock of this device.
+ *
+ * @example
+ * byOwnClock(Date.parse('2026-03-05T18:30:00Z')) // the same, on a device whose clock is right
+ */
+export function byOwnClock(serverTime: number): number {
+  return serverTime + ahead;
+}
