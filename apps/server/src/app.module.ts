@@ -6,6 +6,7 @@ import { ExchangeModule } from './exchange/exchange.module.ts';
 import { FightersModule } from './fighters/fighters.module.ts';
 import { GradesModule } from './grades/grades.module.ts';
 import { GymModule } from './gym/gym.module.ts';
+import { KeepModule } from './keep/keep.module.ts';
 import { LibraryModule } from './library/library.module.ts';
 import { LogModule } from './log/log.module.ts';
 import { MovesModule } from './moves/moves.module.ts';
@@ -40,6 +41,9 @@ import { VoiceModule } from './voice/voice.module.ts';
 })
 export class AppModule {
   static over(store: Store, dataFolder: string): DynamicModule {
-    return { module: AppModule, imports: [StoreModule.over(store), VoiceModule.in(dataFolder)] };
+    return {
+      module: AppModule,
+      imports: [StoreModule.over(store), VoiceModule.in(dataFolder), KeepModule.in(dataFolder)],
+    };
   }
 }

@@ -3,7 +3,8 @@ import { writeFileSync } from 'node:fs';
 import { PGlite } from '@electric-sql/pglite';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
-import { EMPTY_DATABASE, MIGRATIONS } from './store/openStore.ts';
+import { EMPTY_DATABASE } from './store/emptyDatabase.ts';
+import { MIGRATIONS } from './store/migrations.ts';
 
 const client = await PGlite.create();
 await migrate(drizzle(client), { migrationsFolder: MIGRATIONS });

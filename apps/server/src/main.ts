@@ -4,7 +4,6 @@ import { resolve } from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { AppModule } from './app.module.ts';
-import { seedDemoGym } from './demo/seedDemoGym.ts';
 import { CannotStart } from './house/cannotStart.ts';
 import { takeDataFolder } from './house/dataFolder.ts';
 import { guardRequests } from './house/guard.ts';
@@ -13,7 +12,7 @@ import { readRequests } from './house/readRequests.ts';
 import { RefusalFilter, contractPipe } from './house/refusals.ts';
 import { serveWebPages } from './house/webPages.ts';
 import { SessionsService } from './sessions/sessions.service.ts';
-import { openStore, type Store } from './store/openStore.ts';
+import { openOrExplain } from './openOrExplain.ts';
 
 async function start(): Promise<void> {
   const port = portFrom(process.env['PORT']);
@@ -23,8 +22,7 @@ async function start(): Promise<void> {
   const taken = takeDataFolder(dataFolder);
   process.on('exit', () => taken.release());
 
-  const store = await openOrExplain(dataFolder);
-  await seedDemoGym(store.database, new Date());
+  const store = await openOrExplain({ folder: dataFolder, url: process.env['DATABASE_URL'] });
   const app = await NestFactory.create<NestExpressApplication>(AppModule.over(store, dataFolder), {
     logger: ['error', 'warn'],
     bodyParser: false,
@@ -84,19 +82,6 @@ function portFrom(text: string | undefined): number {
   if (!Number.isInteger(port) || port < 1 || port > 65_535)
     throw new CannotStart(`PORT is a number from 1 to 65535, not “${text}”.`);
   return port;
-}
-
-async function openOrExplain(dataFolder: string): Promise<Store> {
-  const url = process.env['DATABASE_URL'];
-  try {
-    return await openStore(dataFolder, url);
-  } catch (error) {
-    const where = url === undefined ? `in ${dataFolder}` : 'at DATABASE_URL';
-    throw new CannotStart(
-      `The database ${where} cannot be opened (${error instanceof Error ? error.message : String(error)}).`,
-      { cause: error },
-    );
-  }
 }
 
 start().catch((error: unknown) => {

@@ -8,6 +8,8 @@ import { FIGHTERS, GRADES, TESTS, type DemoFighter, type Story } from './saltmar
 import { SESSIONS, type DemoSession } from './saltmarshSessions.ts';
 
 export const DEMO_WEEKS = 8;
+/** What every id of the demonstration's log and themes begins with. */
+export const DEMO_PREFIX = 'demo-';
 const DAY = 86_400_000;
 /** Classes of a week, as days from its start. */
 const CLASS_DAYS = [0, 2, 5];
@@ -33,7 +35,7 @@ export function demoLog(now: Date): DemoLog {
       const at = firstDay + (week * 7 + day) * DAY;
       if (at < now.getTime() - DAY / 2)
         holdClass(log, {
-          id: `demo-${week}-${n}`,
+          id: `${DEMO_PREFIX}${week}-${n}`,
           session: SESSIONS[(week + n) % SESSIONS.length]!,
           at,
           week,

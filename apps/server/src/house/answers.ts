@@ -5,7 +5,7 @@ import { Refusal } from '@eurhythm/contract';
 type Shape = new () => object;
 
 /** Where the API document keeps the shape of a contract class. */
-const refTo = (shape: Shape): { $ref: string } => ({ $ref: `#/components/schemas/${shape.name}` });
+export const refTo = (shape: Shape): { $ref: string } => ({ $ref: `#/components/schemas/${shape.name}` });
 
 /** Everything that is not done comes back as one sentence. */
 const refusals = (): MethodDecorator =>

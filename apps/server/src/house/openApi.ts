@@ -1,5 +1,7 @@
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
+import type { Request, Response } from 'express';
+import { gymFileSchema } from '../keep/gymFileSchema.ts';
 import { BLOCK_SHAPES, GAP_CLASSES, TEMPO_SHAPE_CLASSES } from '@eurhythm/contract';
 // The package keeps its storage out of its types; the JSON schema package needs it to follow nested classes.
 // @ts-expect-error no declaration
@@ -13,7 +15,13 @@ export function serveOpenApi(app: INestApplication): void {
     .setDescription('Combinations, timed rounds and logs of a striking gym.')
     .setVersion('1')
     .build();
-  SwaggerModule.setup('api/docs', app, withContract(SwaggerModule.createDocument(app, about)));
+  const document = withContract(SwaggerModule.createDocument(app, about));
+  SwaggerModule.setup('api/docs', app, document);
+  // Beside the file in which a gym is taken away stands what is in it.
+  const schema = gymFileSchema(document);
+  app
+    .getHttpAdapter()
+    .get('/api/export.schema.json', (_request: Request, response: Response) => void response.json(schema));
 }
 
 /** The document with the schema of every class of the contract. */

@@ -1,5 +1,6 @@
 import { BadRequestException } from '@nestjs/common';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { GYM_FILE_BYTES } from '@eurhythm/contract';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import { BODY_LIMIT, refusalOf } from './refusals.ts';
 
@@ -8,6 +9,8 @@ const DEEPEST = 100;
 
 /** Reads JSON bodies; what cannot be read or kept is refused here, before any route sees it. */
 export function readRequests(app: NestExpressApplication): void {
+  // What is brought in from a file is read by whoever knows the file.
+  app.use('/api/import', express.raw({ type: () => true, limit: GYM_FILE_BYTES }));
   app.use(express.json({ limit: BODY_LIMIT }));
   app.use((request: Request, _response: Response, next: NextFunction) => {
     if (!isAddress(request.path) || !isKeepable(request.body))
@@ -36,7 +39,7 @@ function isAddress(path: string): boolean {
  */
 function isKeepable(body: unknown, depth = 0): boolean {
   if (typeof body === 'string') return !body.includes('\0') && !/\p{Surrogate}/u.test(body);
-  if (typeof body !== 'object' || body === null) return true;
+  if (typeof body !== 'object' || body === null || Buffer.isBuffer(body)) return true;
   if (depth > DEEPEST) return false;
   if (Array.isArray(body) && body.some((item) => item === null || Array.isArray(item))) return false;
   return Object.entries(body).every(

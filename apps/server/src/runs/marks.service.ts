@@ -1,9 +1,9 @@
 import { GoneException, Injectable, UnprocessableEntityException } from '@nestjs/common';
-import type { MarkResultDto, ResultView } from '@eurhythm/contract';
+import { DONE, type MarkResultDto, type ResultView } from '@eurhythm/contract';
 import { and, asc, count, eq, isNotNull } from 'drizzle-orm';
 import { pressedAt, type ClockOffset } from '../house/deviceClock.ts';
 import type { Database } from '../store/openStore.ts';
-import { roundResults, type runs } from '../store/schema.ts';
+import { roundResults, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { RunLogService } from './runLog.service.ts';
 
@@ -29,14 +29,17 @@ export class MarksService {
     return rows.filter(stands).map(resultView);
   }
 
-  /** How many rounds of a run were marked how. */
+  /** How many rounds of a run were marked how, by everybody who was in it. */
   async counts(runId: string): Promise<Readonly<Partial<Record<string, number>>>> {
     const rows = await this.database
       .select({ done: roundResults.done, n: count() })
       .from(roundResults)
       .where(eq(roundResults.runId, runId))
       .groupBy(roundResults.done);
-    return Object.fromEntries(rows.map(({ done, n }) => [done ?? '', n]));
+    const [run] = await this.database.select({ gone: runs.gone }).from(runs).where(eq(runs.id, runId));
+    const gone = run?.gone ?? {};
+    const marked = Object.fromEntries(rows.map(({ done, n }) => [done ?? '', n]));
+    return Object.fromEntries(DONE.map((done) => [done, (marked[done] ?? 0) + (gone[done] ?? 0)] as const));
   }
 
   /**

@@ -203,6 +203,8 @@ export const runs = pgTable(
     fighterIds: jsonb('fighter_ids').$type<string[]>().notNull(),
     /** The group that each fighter was in, by the id of the fighter. */
     groupOf: jsonb('group_of').$type<Record<string, string>>().notNull().default({}),
+    /** Marks of people whose data was erased, counted: totals of a class stay without the person. */
+    gone: jsonb('gone').$type<Readonly<Record<string, number>>>().notNull().default({}),
     /** Who works with whom, by round. */
     partners: jsonb('partners').$type<RoundPartnersView[]>().notNull().default([]),
     startedAt: at('started_at').notNull(),

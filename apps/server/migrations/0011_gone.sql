@@ -1,0 +1,1 @@
+ALTER TABLE "runs" ADD COLUMN "gone" jsonb DEFAULT '{}'::jsonb NOT NULL;

@@ -1,0 +1,122 @@
+import { unrollRounds, sessionSeconds } from '@eurhythm/core/plan';
+import { formFromMove, moveFromForm, type GymFile } from '@eurhythm/contract';
+import { getTableColumns } from 'drizzle-orm';
+import type { PgTable } from 'drizzle-orm/pg-core';
+import * as schema from '../../store/schema.ts';
+
+/** The lists of a file, by their names. */
+export type PartName = Exclude<keyof GymFile, 'format' | 'version' | 'madeAt' | 'whole' | 'gym'>;
+export type Item = Readonly<Record<string, unknown>>;
+type Row = Record<string, unknown>;
+
+/** A list of a file and the table that it stands for. */
+export interface Part {
+  readonly name: PartName;
+  /** What its things are called, as a report tells them. */
+  readonly told: string;
+  readonly table: PgTable;
+  /** What tells two of its things apart. */
+  readonly keys: readonly string[];
+  /** Whether its things stand in an order that their place in the list tells. */
+  readonly inOrder: boolean;
+  toRow(item: Item): Row;
+  fromRow(row: Row): Item;
+}
+
+/** Columns that a file does not tell: they follow from the rest, or belong to this one database. */
+const LEFT_OUT = new Set(['version', 'heldRounds', 'seconds:sessions', 'count', 'position', 'gone:runs']);
+
+interface More {
+  readonly keys?: readonly string[];
+  readonly inOrder?: boolean;
+  /** Columns of a row that follow from the rest. */
+  readonly also?: (item: never) => Row;
+  readonly toRow?: (item: never) => Row;
+  readonly fromRow?: (row: never) => Item;
+}
+
+function part(name: PartName, told: string, table: PgTable, more: More = {}): Part {
+  const columns = getTableColumns(table);
+  const isDate = (key: string): boolean => columns[key]?.dataType === 'date';
+  const plainRow = (item: Item): Row =>
+    Object.fromEntries(
+      Object.keys(columns)
+        .filter((key) => item[key] !== undefined)
+        .map((key) => [key, isDate(key) && item[key] !== null ? new Date(item[key] as string) : item[key]]),
+    );
+  const plainItem = (row: Row): Item =>
+    Object.fromEntries(
+      Object.entries(row)
+        .filter(([key]) => !LEFT_OUT.has(key) && !LEFT_OUT.has(`${key}:${name}`))
+        .map(([key, value]) => [key, value instanceof Date ? value.toISOString() : value]),
+    );
+  const { keys = ['id'], inOrder = false, also, toRow, fromRow } = more;
+  return {
+    name,
+    told,
+    table,
+    keys,
+    inOrder,
+    toRow: (item) => ({ ...(toRow ? toRow(item as never) : plainRow(item)), ...also?.(item as never) }),
+    fromRow: (row) => (fromRow ? fromRow(row as never) : plainItem(row)),
+  };
+}
+
+type Of<K extends PartName> = NonNullable<GymFile[K]>[number];
+
+/** Every list of a file, in the order in which they can be written: what others name comes first. */
+export const PARTS: readonly Part[] = [
+  part('grades', 'grades', schema.grades, { inOrder: true }),
+  part('moves', 'moves', schema.moves, {
+    keys: ['code'],
+    inOrder: true,
+    toRow: ({ code, retired, ...form }: Of<'moves'>) => ({ code, retired, move: moveFromForm(code, form) }),
+    fromRow: ({ code, retired, move }: typeof schema.moves.$inferSelect) => ({
+      code,
+      retired,
+      ...formFromMove({ ...move, aliases: move.aliases ?? [], role: move.role ?? null }),
+    }),
+  }),
+  part('numbers', 'numbers', schema.numbers, { keys: ['number'] }),
+  part('combos', 'combos', schema.combos),
+  part('comboVersions', 'states of combos', schema.comboVersions, { keys: ['comboId', 'at'] }),
+  part('techniques', 'technique lists', schema.techniqueLists, { keys: ['gradeId'] }),
+  part('fighters', 'fighters', schema.fighters),
+  part('sessions', 'sessions', schema.sessions, {
+    also: ({ rounds, plannedFor = null, word = '', groups = [] }: Of<'sessions'>) => ({
+      word,
+      groups,
+      plannedFor: plannedFor === null ? null : new Date(plannedFor),
+      heldRounds: unrollRounds(rounds).length,
+      seconds: sessionSeconds(rounds),
+    }),
+  }),
+  part('sheets', 'class sheets', schema.classSheets, { keys: ['sessionId'] }),
+  part('themes', 'themes', schema.themes),
+  part('library', 'pieces of the library', schema.libraryItems),
+  part('tests', 'tests', schema.tests),
+  part('runs', 'runs', schema.runs),
+  part('runEvents', 'steps of runs', schema.runEvents, { keys: ['runId', 'sequence'] }),
+  part('results', 'marks', schema.roundResults, { keys: ['runId', 'round', 'fighterId'] }),
+  part('attempts', 'trials', schema.attempts),
+  part('removedAttempts', 'trials that were taken out', schema.removedAttempts),
+  part('ownCalls', 'own calls', schema.ownCalls, { keys: ['text'] }),
+];
+
+/** A list of a file; nothing where it is missing. */
+export function itemsOf(
+  file: Partial<Record<PartName, unknown>>,
+  name: PartName,
+): readonly Item[] | undefined {
+  return file[name] as readonly Item[] | undefined;
+}
+
+/** What tells a thing apart among those of its list. */
+export function keyOf({ keys }: Pick<Part, 'keys'>, item: Item): string {
+  return keys.map((key) => String(item[key])).join(' ');
+}
+
+/** As JSON sees it: classes are what they hold, and what is not there is missing. */
+export function plain<T>(value: T): T {
+  return JSON.parse(JSON.stringify(value)) as T;
+}

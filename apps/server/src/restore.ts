@@ -1,0 +1,69 @@
+/** `npm run restore`: brings back a copy of the gym, the newest one or the one that is named; `-- --list` shows them. */
+import { resolve } from 'node:path';
+import { CannotStart } from './house/cannotStart.ts';
+import { takeDataFolder } from './house/dataFolder.ts';
+import { openOrExplain } from './openOrExplain.ts';
+import { checkCopy } from './store/copies/checkCopy.ts';
+import { CopyFolder, REASONS } from './store/copies/copyFolder.ts';
+import { dumpTables } from './store/copies/dumpTables.ts';
+import { BrokenCopy, restoreCopy } from './store/copies/restoreCopy.ts';
+import { DamagedDatabase } from './store/damagedDatabase.ts';
+import { openStore, type Store, type StoreWish } from './store/openStore.ts';
+
+async function restore(wanted: string | undefined): Promise<void> {
+  const folder = resolve(process.env['EURHYTHM_DATA'] ?? 'data');
+  const copies = new CopyFolder(folder);
+  const all = await copies.list();
+  if (wanted === '--list') {
+    for (const { name, reason, bytes } of all)
+      console.log(`${name}  ${Math.ceil(bytes / 1024)} kB  ${REASONS[reason]}`);
+    if (all.length === 0) console.log(`There is no copy in ${copies.folder}.`);
+    return;
+  }
+  const name = wanted ?? all[0]?.name;
+  if (name === undefined) throw new CannotStart(`There is no copy in ${copies.folder}.`);
+  if (!(await copies.has(name)))
+    throw new CannotStart(
+      `There is no copy ${name} in ${copies.folder}. “npm run restore -- --list” shows those that are.`,
+    );
+  const text = await copies.text(name);
+  const taken = takeDataFolder(folder);
+  process.on('exit', () => taken.release());
+  const wish: StoreWish = { folder, url: process.env['DATABASE_URL'], isRestoring: true };
+  const store = await openOrSetAside(wish);
+  try {
+    await keepWhatIsThere(store, copies);
+    await restoreCopy(store.database, text);
+  } finally {
+    await store.close();
+  }
+  // As at every start: a copy of an older version is brought up to date.
+  await (await openOrExplain(wish)).close();
+  console.log(`The copy ${name} is back. “npm start” opens it.`);
+}
+
+/** A damaged database is set aside, and an empty one begun in its place. */
+async function openOrSetAside(wish: StoreWish): Promise<Store> {
+  try {
+    return await openStore(wish);
+  } catch (error) {
+    if (!(error instanceof DamagedDatabase)) throw error;
+    console.log(`The database was damaged (${error.why}); it is set aside as ${error.aside}.`);
+    return openStore(wish);
+  }
+}
+
+/** What is replaced can be brought back too. */
+async function keepWhatIsThere({ database }: Store, copies: CopyFolder): Promise<void> {
+  const now = new Date();
+  const lines = await dumpTables(database, 'before-restore', now);
+  if (lines.length > 1) await copies.keep(lines, 'before-restore', now, checkCopy);
+}
+
+restore(process.argv[2]).then(
+  () => process.exit(0),
+  (error: unknown) => {
+    console.error(error instanceof CannotStart || error instanceof BrokenCopy ? error.message : error);
+    process.exit(1);
+  },
+);
