@@ -50,7 +50,8 @@ export default defineConfig({
     cwd: fileURLToPath(new URL('..', import.meta.url)),
     stdout: 'pipe',
     url: `http://127.0.0.1:${PORT}/api/health`,
-    env: { PORT: String(PORT), EURHYTHM_DATA: data },
+    // Copies of the gym are made where a story asks for one.
+    env: { PORT: String(PORT), EURHYTHM_DATA: data, EURHYTHM_BACKUP_AFTER: '3600' },
     timeout: 60_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
   },

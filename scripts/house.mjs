@@ -1,5 +1,5 @@
 /** What the scripts share: the Node check, installing, running a step, and whether a build is still fresh. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -34,6 +34,16 @@ export function run(command, args, { quiet = false, env = {} } = {}) {
     if (quiet) process.stderr.write(`${result.stdout}${result.stderr}`);
     stop(`This step failed: ${command} ${args.join(' ')}`);
   }
+}
+
+/** Runs a command and shows what it said once it is done; ends with a sentence when it fails. */
+export async function runQuietly(command, args) {
+  const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+  let said = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (said += data));
+  const status = await new Promise((done) => child.on('close', done));
+  process.stdout.write(said);
+  if (status !== 0) stop(`This step failed: ${command} ${args.join(' ')}`);
 }
 
 function* filesUnder(path) {

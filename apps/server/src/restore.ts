@@ -10,14 +10,16 @@ import { BrokenCopy, restoreCopy } from './store/copies/restoreCopy.ts';
 import { DamagedDatabase } from './store/damagedDatabase.ts';
 import { openStore, type Store, type StoreWish } from './store/openStore.ts';
 
+const say = (line: string): void => void process.stdout.write(`${line}\n`);
+
 async function restore(wanted: string | undefined): Promise<void> {
   const folder = resolve(process.env['EURHYTHM_DATA'] ?? 'data');
   const copies = new CopyFolder(folder);
   const all = await copies.list();
   if (wanted === '--list') {
     for (const { name, reason, bytes } of all)
-      console.log(`${name}  ${Math.ceil(bytes / 1024)} kB  ${REASONS[reason]}`);
-    if (all.length === 0) console.log(`There is no copy in ${copies.folder}.`);
+      say(`${name}  ${Math.ceil(bytes / 1024)} kB  ${REASONS[reason]}`);
+    if (all.length === 0) say(`There is no copy in ${copies.folder}.`);
     return;
   }
   const name = wanted ?? all[0]?.name;
@@ -39,7 +41,7 @@ async function restore(wanted: string | undefined): Promise<void> {
   }
   // As at every start: a copy of an older version is brought up to date.
   await (await openOrExplain(wish)).close();
-  console.log(`The copy ${name} is back. “npm start” opens it.`);
+  say(`The copy ${name} is back. “npm start” opens it.`);
 }
 
 /** A damaged database is set aside, and an empty one begun in its place. */
@@ -48,7 +50,7 @@ async function openOrSetAside(wish: StoreWish): Promise<Store> {
     return await openStore(wish);
   } catch (error) {
     if (!(error instanceof DamagedDatabase)) throw error;
-    console.log(`The database was damaged (${error.why}); it is set aside as ${error.aside}.`);
+    say(`The database was damaged (${error.why}); it is set aside as ${error.aside}.`);
     return openStore(wish);
   }
 }

@@ -58,12 +58,18 @@ function folderOfOwn(): string {
   return data;
 }
 
-export async function startServer(folder?: string): Promise<StartedServer> {
+/** No copies of the gym are made while tests run, but where they are asked for. */
+const QUIET = { EURHYTHM_BACKUP_AFTER: '3600' };
+
+export async function startServer(
+  folder?: string,
+  env: Readonly<Record<string, string>> = {},
+): Promise<StartedServer> {
   const data = folder ?? folderOfOwn();
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const child: ChildProcess = spawn(process.execPath, [MAIN], {
-    env: { ...process.env, EURHYTHM_DATA: data, PORT: String(port) },
+    env: { ...process.env, ...QUIET, EURHYTHM_DATA: data, PORT: String(port), ...env },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   const ended = new Promise<void>((done) => child.once('exit', () => done()));
@@ -99,11 +105,13 @@ export async function startServer(folder?: string): Promise<StartedServer> {
 }
 
 /** A started server for all tests of a file. */
-export function serverForThisFile(): Pick<StartedServer, 'call'> & { base(): string } {
+export function serverForThisFile(
+  env: Readonly<Record<string, string>> = {},
+): Pick<StartedServer, 'call'> & { base(): string } {
   jest.setTimeout(60_000);
   let server: StartedServer;
   beforeAll(async () => {
-    server = await startServer();
+    server = await startServer(undefined, env);
   });
   afterAll(() => server.stop());
   return { base: () => server.base, call: (...request) => server.call(...request) };

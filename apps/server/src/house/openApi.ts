@@ -30,6 +30,8 @@ function withContract(document: OpenAPIObject): OpenAPIObject {
     refPointerPrefix: '#/components/schemas/',
     classTransformerMetadataStorage: defaultMetadataStorage,
     additionalConverters: {
+      isInstant: { type: 'string', format: 'date-time' },
+      isTextsByName: { type: 'object', additionalProperties: { type: 'string' } },
       // What may be left out is not required; what may be null says so.
       conditionalValidation: ({ context }) =>
         (context as { isNeverNull?: boolean } | undefined)?.isNeverNull ? {} : { nullable: true },

@@ -5,9 +5,9 @@ import {
   type OnApplicationBootstrap,
   type OnModuleDestroy,
 } from '@nestjs/common';
-import { InternalServerErrorException } from '@nestjs/common';
 import type { BackupList, BackupView } from '@eurhythm/contract';
 import { format } from 'date-fns';
+import { refuseField } from '../house/refuse.ts';
 import { HeavyWork } from '../heavy/heavyWork.ts';
 import { CopyFolder, REASONS, type KeptCopy, type Reason } from '../store/copies/copyFolder.ts';
 import { dumpTables } from '../store/copies/dumpTables.ts';
@@ -18,8 +18,8 @@ import { AuditService } from './audit.service.ts';
 
 export const COPIES = Symbol('copies');
 
-/** The first look comes once the server answers; then one every hour. */
-const FIRST_LOOK_MS = 2000;
+/** The first look comes so long after the start, once the server answers; then one every hour. */
+const FIRST_LOOK_MS = Number(process.env['EURHYTHM_BACKUP_AFTER'] ?? 2) * 1000;
 const LOOK_MS = 3_600_000;
 
 /** Makes dated copies of the gym while it is used, and brings them back. */
@@ -69,14 +69,9 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
   /** Brings a copy back, all or nothing; what was there is kept as a copy before. */
   async restore(name: string): Promise<BackupView> {
     await this.mustHave(name);
-    const text = await this.copies.text(name);
+    const text = await this.copies.text(name).catch(told);
     const before = await this.make('before-restore');
-    try {
-      await restoreCopy(this.store.database, text);
-    } catch (error) {
-      if (error instanceof BrokenCopy) throw new InternalServerErrorException(error.message);
-      throw error;
-    }
+    await restoreCopy(this.store.database, text).catch(told);
     await this.store.prepare(async () => {});
     await this.audit.note('An older copy of the gym was brought back.');
     return before;
@@ -107,6 +102,11 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
     this.making = next;
     return next;
   }
+}
+
+/** What is wrong with a copy is told to whoever asked for it. */
+function told(error: unknown): never {
+  throw error instanceof BrokenCopy ? refuseField('name', error.message) : error;
 }
 
 function sentence(error: unknown): string {

@@ -17,6 +17,7 @@ export function CommandBox({ open, onClose }: { open: boolean; onClose: () => vo
       name,
       to: name === 'Today' ? '/' : `/${name.toLowerCase()}`,
     })),
+    { name: 'Keep and take away', to: '/gym/keep' },
     ...combos.map((combo) => ({
       name: `${combo.grade} ${combo.number} · ${combo.title}`,
       to: `/combos/${combo.id}`,

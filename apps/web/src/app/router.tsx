@@ -47,6 +47,7 @@ export const router = createBrowserRouter([
           { path: 'moves/:code?', lazy: room(() => import('../rooms/moves/MovesRoom.tsx'), 'MovesRoom') },
           { path: 'gym', lazy: room(() => import('../rooms/gym/GymRoom.tsx'), 'GymRoom') },
           { path: 'gym/sound', lazy: room(() => import('../rooms/gym/sound/SoundCheck.tsx'), 'SoundCheck') },
+          { path: 'gym/keep', lazy: room(() => import('../rooms/gym/keep/KeepRoom.tsx'), 'KeepRoom') },
           { path: 'gym/voice', lazy: room(() => import('../rooms/gym/sound/OwnVoice.tsx'), 'OwnVoice') },
           {
             path: 'combos/wall/:gradeId',

@@ -37,6 +37,15 @@ export function sendForm<T>(method: 'PUT' | 'POST', path: string, form: FormData
   return ask<T>(path, { method, body: form });
 }
 
+/** Sends the bytes of one file as they are. @throws Refused with the server's own sentence. */
+export function sendFile<T>(path: string, file: Blob): Promise<T> {
+  return ask<T>(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: file,
+  });
+}
+
 async function ask<T>(path: string, request: RequestInit): Promise<T> {
   const headers = { ...request.headers, [CLOCK_HEADER]: new Date().toISOString() };
   const response = await fetch(`/api/${path}`, { ...request, headers }).catch(() => {

@@ -1,6 +1,7 @@
 import { QueryClient, queryOptions } from '@tanstack/react-query';
 import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import type {
+  BackupList,
   BookView,
   ComboVersion,
   ComboView,
@@ -8,6 +9,7 @@ import type {
   FighterView,
   FitView,
   GymView,
+  KeepingView,
   LastTrained,
   LibraryItem,
   RunPlanView,
@@ -100,6 +102,8 @@ export const queries = {
     queryOptions({ queryKey: ['fighters', id, 'fit'], queryFn: () => get<FitView>(`fighters/${id}/fit`) }),
   fighterLog: (id: string) =>
     queryOptions({ queryKey: ['fighters', id, 'log'], queryFn: () => get<FighterLog>(`fighters/${id}/log`) }),
+  keeping: () => queryOptions({ queryKey: ['keeping'], queryFn: () => get<KeepingView>('keeping') }),
+  backups: () => queryOptions({ queryKey: ['backups'], queryFn: () => get<BackupList>('backups') }),
   tests: () => queryOptions({ queryKey: ['tests'], queryFn: () => items<TestView>('tests') }),
   runPlan: (id: string) =>
     queryOptions({

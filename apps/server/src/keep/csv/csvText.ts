@@ -12,7 +12,7 @@ const NUMBER = /^[+-]?\d+(\.\d+)?$/;
 /** Lines as CSV by RFC 4180, with a head; a cell that begins like a formula is marked as text. */
 export function csvText(columns: readonly string[], lines: readonly CsvLine[]): string {
   const rows = lines.map((line) => columns.map((column) => safe(line[column] ?? '')));
-  return stringify([columns, ...rows], { record_delimiter: 'windows' });
+  return stringify([columns, ...rows], { record_delimiter: 'windows', quoted_match: /[\r\n]/ });
 }
 
 function safe(cell: string): string {

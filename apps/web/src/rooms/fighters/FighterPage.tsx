@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
 import { FighterForm } from './FighterForm.tsx';
 import { FitMark } from './FitMark.tsx';
+import { PersonData } from './PersonData.tsx';
 import { RoundsTable } from './RoundsTable.tsx';
 
 const BurstChart = lazy(() => import('./BurstChart.tsx').then((module) => ({ default: module.BurstChart })));
@@ -50,6 +51,7 @@ function KnownFighter({ id }: { id: string }) {
       {isEditing ? (
         <div className="max-w-2xl">
           <FighterForm fighter={fighter} onSaved={() => setEditing(false)} />
+          <PersonData fighter={fighter} />
         </div>
       ) : (
         <Log log={log} />

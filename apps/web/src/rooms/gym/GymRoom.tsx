@@ -74,6 +74,7 @@ function School({ gym }: { gym: GymView }) {
         <div className="flex gap-3">
           <ButtonLink to="/gym/sound">Sound check</ButtonLink>
           <ButtonLink to="/gym/voice">Our own voice</ButtonLink>
+          <ButtonLink to="/gym/keep">Keep and take away</ButtonLink>
           <Button
             weight="main"
             onClick={trySave}

@@ -1,0 +1,138 @@
+import { jest } from '@jest/globals';
+import {
+  existsSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  truncateSync,
+  unlinkSync,
+  writeFileSync,
+} from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { freePort, runToEnd, startServer } from './startedServer.ts';
+
+jest.setTimeout(180_000);
+const RESTORE = fileURLToPath(new URL('../dist/restore.js', import.meta.url));
+let data: string;
+beforeEach(() => (data = mkdtempSync(join(tmpdir(), 'eurhythm-backups-'))));
+afterEach(() => rmSync(data, { recursive: true, force: true }));
+const fighter = { name: 'Pavo Nkemelu', gradeId: 'ebb', lead: 'left', note: '' };
+const restore = (...args: string[]) =>
+  spawnSync(process.execPath, [RESTORE, ...args], {
+    env: { ...process.env, EURHYTHM_DATA: data },
+    encoding: 'utf8',
+  });
+const start = () => freePort().then((port) => runToEnd({ EURHYTHM_DATA: data, PORT: String(port) }));
+
+describe('copies of the gym', () => {
+  it('one is made each day while the server runs, opened, and brought back by the page', async () => {
+    const server = await startServer(data, { EURHYTHM_BACKUP_AFTER: '0' });
+    let items: any[] = [];
+    for (let i = 0; i < 200 && items.length === 0; i++) {
+      await new Promise((done) => setTimeout(done, 100));
+      ({ items } = (await server.call('GET', 'backups')).body);
+    }
+    expect(items).toMatchObject([{ why: 'as every day', checked: true }]);
+    await server.call('PUT', 'fighters/pavo', fighter);
+    const { body: by } = await server.call('POST', 'backups');
+    await server.call('DELETE', 'fighters/pavo?sure=yes');
+    expect((await server.call('POST', `backups/${by.name}/restore`)).status).toBe(400);
+    const back = await server.call('POST', `backups/${by.name}/restore?sure=yes`);
+    expect([back.status, back.body.why]).toEqual([200, 'before an older copy was brought back']);
+    expect((await server.call('GET', 'fighters/pavo')).body).toMatchObject(fighter);
+    expect((await server.call('GET', 'keeping')).body.audit[0].what).toMatch(/older copy/);
+    expect((await server.call('POST', 'backups/none.ndjson.gz/restore?sure=yes')).status).toBe(404);
+    expect((await server.call('GET', 'backups/..%2Feurhythm.lock')).status).toBe(404);
+    // A copy that is spoilt afterwards changes nothing.
+    const file = join(data, 'backups', by.name);
+    writeFileSync(file, readFileSync(file).subarray(0, 500));
+    const spoilt = await server.call('POST', `backups/${by.name}/restore?sure=yes`);
+    expect([spoilt.status, spoilt.body.message]).toEqual([422, 'This copy is damaged.']);
+    expect((await server.call('GET', 'fighters/pavo')).status).toBe(200);
+    await server.stop();
+  });
+  it('a damaged database is named and set aside, nothing is put over it, and the copy of choice comes back', async () => {
+    const server = await startServer(data);
+    const { body: early } = await server.call('POST', 'backups');
+    await server.call('PUT', 'fighters/pavo', fighter);
+    await server.call('POST', 'backups');
+    expect(restore().stderr).toContain('is in use by process');
+    await server.stop();
+    unlinkSync(join(data, 'database', 'PG_VERSION'));
+    const first = await start();
+    expect([first.code, first.said.trim()]).toEqual([
+      1,
+      expect.stringMatching(
+        /is damaged: its file PG_VERSION is missing\. It was set aside, unchanged, as database\.damaged-.*“npm run restore” brings it back\.$/,
+      ),
+    ]);
+    // It does not begin anew by itself.
+    const second = await start();
+    expect([second.code, second.said]).toEqual([1, expect.stringContaining('is gone. The last good copy')]);
+    const { status, stdout } = restore();
+    expect([status, stdout]).toEqual([0, expect.stringContaining('is back.')]);
+    expect(readdirSync(data).filter((name) => name.startsWith('database.damaged-'))).toHaveLength(1);
+    expect(restore('--list').stdout).toContain(early.name);
+    expect(restore('none').stderr).toContain('There is no copy none');
+    // What is replaced is kept: both ways can be gone.
+    expect(restore(early.name).status).toBe(0);
+    const again = await startServer(data);
+    expect((await again.call('GET', 'fighters/pavo')).status).toBe(404);
+    const before = (await again.call('GET', 'backups')).body.items.find(({ why }: any) =>
+      /older copy/.test(why),
+    );
+    await again.call('POST', `backups/${before.name}/restore?sure=yes`);
+    expect((await again.call('GET', 'fighters/pavo')).body).toMatchObject(fighter);
+    await again.stop();
+  });
+  it('a database that cannot be read is set aside too, and may be none of a copy', async () => {
+    const server = await startServer(data);
+    await server.stop();
+    truncateSync(join(data, 'database', 'global', 'pg_control'), 10);
+    const { code, said } = await start();
+    expect([code, said]).toEqual([1, expect.stringMatching(/cannot be read.*There is no copy of it yet/s)]);
+    expect(existsSync(join(data, 'database'))).toBe(false);
+    const { status, stderr } = restore();
+    expect([status, stderr]).toEqual([1, expect.stringContaining('There is no copy in')]);
+  });
+});
+
+describe('the demonstration', () => {
+  it('is taken out in one press, but for what the gym needs of it', async () => {
+    const server = await startServer(data);
+    await server.call('PUT', 'fighters/pavo', fighter);
+    const { rounds } = (await server.call('GET', 'sessions/first-steps')).body;
+    await server.call('PUT', 'sessions/own', { title: 'Own', lead: 'left', plannedFor: null, rounds });
+    expect((await server.call('GET', 'keeping')).body.demo).toBe(true);
+    expect((await server.call('DELETE', 'demo')).status).toBe(400);
+    const { status, body } = await server.call('DELETE', 'demo?sure=yes');
+    expect(status).toBe(200);
+    expect(body.usedBy).toEqual(
+      expect.arrayContaining([expect.stringMatching(/combo/), expect.stringMatching(/grade/)]),
+    );
+    expect((await server.call('GET', 'fighters')).body.items.map(({ id }: any) => id)).toEqual(['pavo']);
+    expect((await server.call('GET', 'sessions')).body.items.map(({ id }: any) => id)).toEqual(['own']);
+    expect((await server.call('GET', 'sessions/own/calls.vtt')).status).toBe(200);
+    expect((await server.call('GET', 'today')).body).toMatchObject({ lastRun: null, themes: [] });
+    expect((await server.call('GET', 'keeping')).body.demo).toBe(false);
+    expect((await server.call('DELETE', 'demo?sure=yes')).status).toBe(200);
+    await server.stop();
+  });
+  it('is left out of a gym that begins empty, in which everything can be begun; it does not come later', async () => {
+    const first = await startServer(data, { EURHYTHM_DEMO: '0' });
+    await first.stop();
+    const server = await startServer(data);
+    for (const list of ['combos', 'sessions', 'fighters', 'tests', 'themes'])
+      expect([list, (await server.call('GET', list)).body.items]).toEqual([list, []]);
+    const { grades } = (await server.call('GET', 'gym')).body;
+    expect(grades).toHaveLength(1);
+    expect((await server.call('PUT', 'fighters/pavo', { ...fighter, gradeId: grades[0].id })).status).toBe(
+      200,
+    );
+    await server.stop();
+  });
+});
