@@ -71,6 +71,11 @@ export const VIEWS = {
     await page.goto(`${base}/gym/sound`);
     await page.getByText('five and nine').waitFor({ timeout: 60_000 });
   },
+  async keep(page, base) {
+    await page.request.post(`${base}/api/backups`);
+    await page.goto(`${base}/gym/keep`);
+    await page.getByRole('list', { name: 'Copies' }).getByRole('listitem').first().waitFor();
+  },
   async 'own-voice'(page, base) {
     for (const text of ['one', 'two', 'round kick', 'switch']) {
       const clip = await (
@@ -88,12 +93,6 @@ export const VIEWS = {
   async combos(page, base) {
     await page.goto(`${base}/combos/flood-4`);
     await page.getByLabel('Beat line').waitFor();
-  },
-  async 'combos-fault'(page, base) {
-    await page.goto(`${base}/combos/slack-3`);
-    await page.getByLabel('Beat line').click();
-    await page.keyboard.press('Control+End');
-    await page.keyboard.type(' rund 42');
   },
   async sessions(page, base) {
     await page.goto(`${base}/sessions/three-groups`);

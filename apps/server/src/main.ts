@@ -36,13 +36,14 @@ async function start(): Promise<void> {
 
   let isStopping = false;
   const stop = async (): Promise<void> => {
+    // A terminal tells everybody, and whoever started this tells it again.
+    if (isStopping) return;
     isStopping = true;
     await app.close();
     await store.close();
     process.exit(0);
   };
-  process.once('SIGINT', () => void stop());
-  process.once('SIGTERM', () => void stop());
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop());
   await app.init();
   await listen(app.getHttpServer() as Server, port, host);
   process.stdout.write(`Eurhythm is at http://${host}:${port}\n`);

@@ -102,6 +102,7 @@ const RIGHT: Readonly<Record<string, object>> = {
     shifts: [{ from: 10, by: 4 }],
   },
   'POST rounds/plan': { blocks: round.blocks, voice: 'slt', word: 'Tide', timeCalls: ['end-bell'] },
+  'PUT gym/name': { name: 'Saltmarsh Striking Hall' },
   'PUT combos/known/stand-in': { by: 'ebb-2' },
   'PUT moves/known/stand-in': { by: 'cross' },
   'PUT fighters/known/fit': { fit: true, reason: 'Seen by a doctor', by: 'Ama' },

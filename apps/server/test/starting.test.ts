@@ -1,9 +1,9 @@
 import { jest } from '@jest/globals';
-import { chmodSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { freePort, runToEnd, startServer } from './startedServer.ts';
 
@@ -39,6 +39,29 @@ describe('starting', () => {
     expect(said.trim()).toMatch(
       /^The data folder .* is in use by process \d+\. Stop that one first, or choose another folder with EURHYTHM_DATA\.$/,
     );
+    rmSync(data, { recursive: true });
+  });
+
+  it('ends once and cleanly, however often it is told', async () => {
+    const data = folder();
+    const port = String(await freePort());
+    const start = fileURLToPath(new URL('../../../scripts/start.mjs', import.meta.url));
+    // In a group of its own, as a terminal starts it: each of the group hears Ctrl-C.
+    const child = spawn(process.execPath, [start], {
+      env: { ...process.env, EURHYTHM_DATA: data, PORT: port, EURHYTHM_BACKUP_AFTER: '3600' },
+      detached: true,
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    let said = '';
+    child.stderr.on('data', (text) => (said += text));
+    await new Promise<void>((done) =>
+      child.stdout.on('data', (text) => String(text).includes('Eurhythm is at') && done()),
+    );
+    const ended = new Promise<number | null>((done) => child.once('exit', (code) => done(code)));
+    process.kill(-child.pid!, 'SIGINT');
+    process.kill(-child.pid!, 'SIGINT');
+    expect([await ended, said]).toEqual([0, '']);
+    expect(readdirSync(data).filter((name) => name.includes('lock'))).toEqual([]);
     rmSync(data, { recursive: true });
   });
 

@@ -211,7 +211,14 @@ async function writeCombo(
   combo: SaveComboDto,
   basedOn?: number,
 ): Promise<boolean> {
-  const updatedAt = new Date();
+  const [newest] = await tx
+    .select({ at: comboVersions.at })
+    .from(comboVersions)
+    .where(eq(comboVersions.comboId, id))
+    .orderBy(desc(comboVersions.at))
+    .limit(1);
+  // Behind the one before, though the clock was set back.
+  const updatedAt = new Date(Math.max(Date.now(), (newest?.at.getTime() ?? 0) + 1));
   const isWritten = await writeVersioned(
     versionedRow(tx, combos, { key: 'id', id, row: { ...combo, updatedAt }, contentOf: saveable }),
     basedOn,

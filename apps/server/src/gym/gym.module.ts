@@ -1,5 +1,13 @@
 import { Body, Controller, Get, Module, Put, Query } from '@nestjs/common';
-import { AcceptNoticeDto, BasedOnQuery, GymView, HealthView, SchoolDto, TodayView } from '@eurhythm/contract';
+import {
+  AcceptNoticeDto,
+  BasedOnQuery,
+  GymView,
+  HealthView,
+  NameGymDto,
+  SchoolDto,
+  TodayView,
+} from '@eurhythm/contract';
 import { CalendarModule } from '../calendar/calendar.module.ts';
 import { answers } from '../house/answers.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
@@ -33,6 +41,12 @@ class GymController {
   @answers(GymView)
   accept(@Body() _body: AcceptNoticeDto): Promise<GymView> {
     return this.gym.acceptNotice();
+  }
+
+  @Put('gym/name')
+  @answers(GymView)
+  rename(@Body() { name }: NameGymDto): Promise<GymView> {
+    return this.gym.rename(name);
   }
 
   @Put('gym/school')

@@ -75,6 +75,12 @@ export class GymService {
     return this.gym();
   }
 
+  /** Names the gym; the same again changes nothing. */
+  async rename(name: string): Promise<GymView> {
+    await this.database.update(gyms).set({ name });
+    return this.gym();
+  }
+
   /** Notes that somebody read the first-start notice; the first time counts. */
   async acceptNotice(): Promise<GymView> {
     const { noticeAcceptedAt } = await this.gym();

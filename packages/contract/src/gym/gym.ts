@@ -37,6 +37,11 @@ export class AcceptNoticeDto {
   accepted!: boolean;
 }
 
+export class NameGymDto {
+  @IsPlainName('the name of the gym')
+  name!: string;
+}
+
 /** What the children of a band may do to a partner. */
 export class YouthLimitsDto implements Omit<YouthLimits, 'band'> {
   @IsOwnId('the grade')

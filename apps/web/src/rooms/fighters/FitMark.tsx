@@ -35,7 +35,11 @@ export function FitMark({ fighter }: { fighter: FighterView }) {
         </p>
       )}
       {fit && reason !== '' && <p className="mt-1 text-sm text-quiet">Fit again: {told.join(' · ')}</p>}
-      <Button weight={fit ? 'bare' : 'plain'} className="mt-1" onClick={() => setOpen(true)}>
+      <Button
+        weight={fit ? 'bare' : 'plain'}
+        className={fit ? 'mt-1 -ml-4' : 'mt-1'}
+        onClick={() => setOpen(true)}
+      >
         {fit ? 'Mark as not fit to train' : 'Lift the mark'}
       </Button>
       <Sheet

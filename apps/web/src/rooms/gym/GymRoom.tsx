@@ -11,6 +11,7 @@ import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { TickField } from '../../ui/Field.tsx';
 import { Part } from '../../ui/Panel.tsx';
+import { GymName } from './GymName.tsx';
 import { GradesEditor } from './GradesEditor.tsx';
 import { SCHOOL_FIELDS, SchoolFields } from './SchoolFields.tsx';
 import { YouthTable } from './YouthTable.tsx';
@@ -87,6 +88,7 @@ function School({ gym }: { gym: GymView }) {
       {notice}
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
         <Part title="Where schools differ">
+          <GymName gym={gym} />
           <SchoolFields school={school} errors={errors} onChange={change} />
         </Part>
         <div className="grid content-start gap-y-8">

@@ -40,7 +40,7 @@ export function Backups() {
       {data?.items.length === 0 && <Plain>The first copy is made a moment after the server starts.</Plain>}
       <ul aria-label="Copies">
         {data?.items.map((copy) => (
-          <li key={copy.name} className="flex items-center gap-3 border-b border-rule">
+          <li key={copy.name} className="flex items-center gap-3 border-b border-rule py-1">
             <span className="min-w-0 flex-1">
               <strong className="block leading-tight">{dated(copy)}</strong>
               <span className="text-sm text-quiet">

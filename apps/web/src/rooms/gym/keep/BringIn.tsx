@@ -91,6 +91,12 @@ export function BringIn() {
           />
         </label>
       </div>
+      {kind === 'import' && !looked && faults.length === 0 && (
+        <Plain>
+          A file that was taken away from this gym or another one. What it would do is told first; what is
+          newer here stays.
+        </Plain>
+      )}
       {kind !== 'import' && <Columns kind={kind} />}
       {isBusy && <Plain>Looking into the file…</Plain>}
       {faults.length > 0 && (
