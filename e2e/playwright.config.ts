@@ -46,7 +46,7 @@ export default defineConfig({
     { name: 'views', testIgnore: 'story.spec.ts', dependencies: ['story'] },
   ],
   webServer: {
-    command: 'node apps/server/dist/main.js',
+    command: 'node apps/server/dist/bundle/main.js',
     cwd: fileURLToPath(new URL('..', import.meta.url)),
     stdout: 'pipe',
     url: `http://127.0.0.1:${PORT}/api/health`,

@@ -90,11 +90,12 @@ export function build() {
   const base = ['package-lock.json', 'tsconfig.base.json', 'packages'];
   unlessFresh(
     'server',
-    [...base, 'apps/server'],
-    ['apps/server/dist/main.js', 'apps/server/dist/empty-database.tgz'],
+    [...base, 'apps/server', 'scripts/bundle.mjs'],
+    ['apps/server/dist/bundle/main.js', 'apps/server/dist/empty-database.tgz'],
     () => {
       console.log('Building the server …');
       run('npx', ['tsc', '-b']);
+      run('node', ['scripts/bundle.mjs']);
       run('node', ['apps/server/dist/buildEmptyDatabase.js']);
     },
   );

@@ -5,8 +5,12 @@ import { ROOT, build, checkNode, install } from './house.mjs';
 checkNode();
 install();
 build();
-const { status } = spawnSync(process.execPath, ['apps/server/dist/restore.js', ...process.argv.slice(2)], {
-  cwd: ROOT,
-  stdio: 'inherit',
-});
+const { status } = spawnSync(
+  process.execPath,
+  ['apps/server/dist/bundle/restore.js', ...process.argv.slice(2)],
+  {
+    cwd: ROOT,
+    stdio: 'inherit',
+  },
+);
 process.exit(status ?? 1);

@@ -7,7 +7,7 @@ import { ROOT } from './house.mjs';
 /** Starts the server and waits until it answers; gives its address and what ends it. */
 export async function serveApp(data, port) {
   const base = `http://127.0.0.1:${port}`;
-  const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
+  const server = spawn(process.execPath, ['apps/server/dist/bundle/main.js'], {
     cwd: ROOT,
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, EURHYTHM_DATA: data, PORT: String(port) },

@@ -5,6 +5,6 @@ import { ROOT, build, checkNode, install } from './house.mjs';
 checkNode();
 install();
 build();
-const server = spawn(process.execPath, ['apps/server/dist/main.js'], { cwd: ROOT, stdio: 'inherit' });
+const server = spawn(process.execPath, ['apps/server/dist/bundle/main.js'], { cwd: ROOT, stdio: 'inherit' });
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code, signal) => process.exit(code ?? (signal === null ? 1 : 0)));

@@ -209,12 +209,14 @@ describe('every route that takes something', () => {
       ),
     );
     const left = known.filter((route) => !tried.has(route));
-    expect(left).toEqual([
+    expect(left.sort()).toEqual([
       // Files, and a centre and numbers that need what was there before: they have tests of their own.
+      'POST combos/rhythm',
+      'POST import',
+      'POST import/*.csv',
+      'PUT numbers',
       'PUT voice/own/*',
       'PUT voice/own/*/centre',
-      'PUT numbers',
-      'POST combos/rhythm',
     ]);
   });
   it.each(ROUTES)('%s takes the right request', async (route) => {

@@ -1,13 +1,12 @@
 import { jest } from '@jest/globals';
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { cpSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { PGlite } from '@electric-sql/pglite';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { starterMovesFor } from '../../../packages/core/src/moves/index.ts';
-import { startServer, type StartedServer } from './startedServer.ts';
+import { folderOfOwn, startServer, type StartedServer } from './startedServer.ts';
 
 /** A gym as the version before runs were logs kept it: its rows, and what it told of two fighters. */
 const GYM = JSON.parse(readFileSync(fileURLToPath(new URL('./gymOfBefore.json', import.meta.url)), 'utf8'));
@@ -16,7 +15,7 @@ const HAD = 7;
 const MIGRATIONS = fileURLToPath(new URL('../migrations', import.meta.url));
 
 async function folderOfBefore(): Promise<string> {
-  const folder = mkdtempSync(join(tmpdir(), 'eurhythm-old-'));
+  const folder = folderOfOwn();
   const migrations = join(folder, 'migrations');
   cpSync(MIGRATIONS, migrations, { recursive: true });
   const journal = join(migrations, 'meta/_journal.json');

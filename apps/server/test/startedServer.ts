@@ -7,7 +7,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
-export const MAIN = fileURLToPath(new URL('../dist/main.js', import.meta.url));
+export const MAIN = fileURLToPath(new URL('../dist/bundle/main.js', import.meta.url));
 
 export interface Answer<T = any> {
   readonly status: number;
@@ -50,7 +50,7 @@ export function runToEnd(env: Record<string, string>): Promise<{ code: number | 
 }
 
 /** The voice says the same in every test of a run, so the servers of a run share what it has said. */
-function folderOfOwn(): string {
+export function folderOfOwn(): string {
   const data = mkdtempSync(join(tmpdir(), 'eurhythm-test-'));
   const clips = join(tmpdir(), `eurhythm-test-clips-${process.ppid}`);
   mkdirSync(clips, { recursive: true });

@@ -2,6 +2,7 @@ import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, Validatio
 import { BadRequestException, PayloadTooLargeException, UnprocessableEntityException } from '@nestjs/common';
 import { breaksOnlyAcross, fieldErrors, type Refusal } from '@eurhythm/contract';
 import type { Response } from 'express';
+import { databaseFault, loggable } from './databaseFaults.ts';
 
 /** Largest request body that is read. */
 export const BODY_LIMIT = '256kb';
@@ -34,12 +35,12 @@ export class RefusalFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const { status, body } = refusalOf(error);
-    if (status >= 500)
-      this.log.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    if (status >= 500) this.log.error(loggable(error));
     if (response.headersSent) return;
     // What the route would have said of its file does not hold for a sentence.
     for (const header of ['Content-Type', 'Content-Disposition', 'Cache-Control'])
       response.removeHeader(header);
+    if (status === 503) response.setHeader('Retry-After', '2');
     response.status(status).json(body);
   }
 }
@@ -68,6 +69,8 @@ export function refusalOf(error: unknown): { status: number; body: object } {
       status,
       body: { message: status === 404 ? 'There is nothing here.' : 'This request cannot be read.' },
     };
+  const fault = databaseFault(error);
+  if (fault) return fault;
   return {
     status: 500,
     body: { message: 'Something went wrong on our side. Nothing was changed; try again.' },

@@ -46,7 +46,8 @@ export function openStore(wish: StoreWish): Promise<Store> {
 const STARTING = 20_261_127;
 
 async function openPostgres(url: string, copies: CopyFolder): Promise<Store> {
-  const pool = new pg.Pool({ connectionString: url });
+  // Nobody waits longer for a connection than a page would.
+  const pool = new pg.Pool({ connectionString: url, connectionTimeoutMillis: 5000 });
   // A connection that is lost while nobody uses it is replaced by the next one that is asked for.
   pool.on('error', (error) => console.error('A connection to the database was lost:', error.message));
   const database = drizzlePostgres(pool, { schema });

@@ -4,7 +4,7 @@ import { kindOf, type WrittenBlock } from './registry.ts';
  * The block with its own lines written anew; `change` gives null for a line that stays. The same block where all of them do.
  *
  * @example
- * withLines(count, (line) => line.replace('8', '9'))
+ * withLines({ id: 'a', kind: 'react', seconds: 60, line: '8' }, () => '9').line // '9'
  */
 export function withLines<B extends WrittenBlock>(block: B, change: (line: string) => string | null): B {
   return withTexts(
@@ -19,7 +19,7 @@ export function withLines<B extends WrittenBlock>(block: B, change: (line: strin
  * The block with another combo wherever it names this one. The same block where it does not name it.
  *
  * @example
- * withCombo(block, 'old', 'new')
+ * withCombo({ id: 'a', kind: 'combo', seconds: 60, combos: [{ comboId: 'old' }] }, 'old', 'new').combos // [{ comboId: 'new' }]
  */
 export function withCombo<B extends WrittenBlock>(block: B, from: string, to: string): B {
   return withTexts(
