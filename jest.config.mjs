@@ -5,6 +5,17 @@ export default {
   setupFiles: ['<rootDir>/scripts/fixedSeeds.mjs'],
   maxWorkers: '100%',
   testMatch: ['**/*.test.ts'],
+  // What is about the embedded database and its folder says nothing of a PostgreSQL server, and the other way round.
+  testPathIgnorePatterns: process.env.EURHYTHM_TEST_POSTGRES
+    ? [
+        '/node_modules/',
+        'backups\\.test',
+        'starting\\.test',
+        'oldFolder\\.test',
+        'guard\\.test',
+        'generatedClient\\.test',
+      ]
+    : ['/node_modules/', 'postgres\\.test'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [

@@ -32,7 +32,8 @@ const began = performance.now();
 await stagesTogether('lint', 'types');
 stage('build', build);
 stage('unit', () => run('npm', ['run', '-s', 'unit']));
+stage('postgres', () => run('node', ['scripts/unitOnPostgres.mjs']));
 stage('stories', () => run('npm', ['run', '-s', 'e2e']));
 const all = (performance.now() - began) / 1000;
 for (const [name, seconds] of [...stages, ['all', all]])
-  console.log(`${name.padEnd(8)} ${String(Math.round(seconds)).padStart(5)} s`);
+  console.log(`${name.padEnd(9)} ${String(Math.round(seconds)).padStart(5)} s`);

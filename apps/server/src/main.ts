@@ -7,6 +7,7 @@ import { AppModule } from './app.module.ts';
 import { CannotStart } from './house/cannotStart.ts';
 import { takeDataFolder } from './house/dataFolder.ts';
 import { guardRequests } from './house/guard.ts';
+import { loggable } from './house/databaseFaults.ts';
 import { serveOpenApi } from './house/openApi.ts';
 import { readRequests } from './house/readRequests.ts';
 import { RefusalFilter, contractPipe } from './house/refusals.ts';
@@ -51,7 +52,7 @@ async function start(): Promise<void> {
     .get(SessionsService, { strict: false })
     .warmVoice()
     .catch((error: unknown) => {
-      if (!isStopping) console.error('The voice could not be prepared ahead:', error);
+      if (!isStopping) console.error('The voice could not be prepared ahead:', loggable(error));
     });
 }
 

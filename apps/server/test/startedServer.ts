@@ -2,10 +2,12 @@
 import { afterAll, beforeAll, jest } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync, symlinkSync } from 'node:fs';
+import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import pg from 'pg';
 
 export const MAIN = fileURLToPath(new URL('../dist/bundle/main.js', import.meta.url));
 
@@ -61,15 +63,42 @@ export function folderOfOwn(): string {
 /** No copies of the gym are made while tests run, but where they are asked for. */
 const QUIET = { EURHYTHM_BACKUP_AFTER: '3600' };
 
+/** The PostgreSQL server that the tests run on; none for the embedded database. */
+export const POSTGRES = process.env['EURHYTHM_TEST_POSTGRES'];
+
+/** Runs a statement of administration. */
+export async function administer(statement: string): Promise<void> {
+  const client = new pg.Client({ connectionString: POSTGRES });
+  await client.connect();
+  await client.query(statement);
+  await client.end();
+}
+
+/** A new, empty database on it. */
+export async function databaseOfOwn(): Promise<{ url: string; drop(): Promise<void> }> {
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  await administer(`create database ${name}`);
+  const url = POSTGRES!.replace(/\/postgres$/, `/${name}`);
+  return { url, drop: () => administer(`drop database if exists ${name} with (force)`) };
+}
+
 export async function startServer(
   folder?: string,
   env: Readonly<Record<string, string>> = {},
 ): Promise<StartedServer> {
   const data = folder ?? folderOfOwn();
+  const database = POSTGRES && !env['DATABASE_URL'] ? await databaseOfOwn() : null;
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const child: ChildProcess = spawn(process.execPath, [MAIN], {
-    env: { ...process.env, ...QUIET, EURHYTHM_DATA: data, PORT: String(port), ...env },
+    env: {
+      ...process.env,
+      ...QUIET,
+      EURHYTHM_DATA: data,
+      PORT: String(port),
+      ...(database ? { DATABASE_URL: database.url } : {}),
+      ...env,
+    },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   const ended = new Promise<void>((done) => child.once('exit', () => done()));
@@ -99,6 +128,7 @@ export async function startServer(
     stop: async () => {
       child.kill('SIGTERM');
       await ended;
+      await database?.drop();
       if (folder === undefined) rmSync(data, { recursive: true, force: true });
     },
   };

@@ -42,6 +42,7 @@ const FAULTS: Readonly<Record<string, DatabaseFault>> = {
   '08003': AWAY,
   '08006': AWAY,
   '53300': AWAY,
+  '55000': AWAY,
   ECONNREFUSED: AWAY,
   ECONNRESET: AWAY,
   EPIPE: AWAY,

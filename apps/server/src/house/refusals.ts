@@ -35,7 +35,9 @@ export class RefusalFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const { status, body } = refusalOf(error);
-    if (status >= 500) this.log.error(loggable(error));
+    // What was foreseen is told in a line; only what nobody foresaw needs its place in the program.
+    if (status === 500) this.log.error(loggable(error));
+    else if (status > 500) this.log.warn(loggable(error).split('\n', 1)[0]);
     if (response.headersSent) return;
     // What the route would have said of its file does not hold for a sentence.
     for (const header of ['Content-Type', 'Content-Disposition', 'Cache-Control'])
