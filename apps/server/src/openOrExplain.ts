@@ -3,7 +3,8 @@ import { seedDemoGym } from './demo/seedDemoGym.ts';
 import { CannotStart } from './house/cannotStart.ts';
 import { CopyFolder } from './store/copies/copyFolder.ts';
 import { DamagedDatabase } from './store/damagedDatabase.ts';
-import { openStore, type Database, type Store, type StoreWish } from './store/openStore.ts';
+import type { Database } from './store/database.ts';
+import { openStore, type Store, type StoreWish } from './store/openStore.ts';
 
 /** Opens the database, brings it up to date, and fills an empty one. @throws CannotStart with a sentence. */
 export async function openOrExplain(wish: StoreWish): Promise<Store> {

@@ -1,7 +1,7 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import type { SaveThemeDto, ThemeView } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
-import type { Database } from '../store/openStore.ts';
+import type { Database } from '../store/database.ts';
 import { themes } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';

@@ -1,5 +1,5 @@
 import { STARTER_NUMBERS, starterMovesFor } from '@eurhythm/core/moves';
-import type { Database } from '../store/openStore.ts';
+import type { Database } from '../store/database.ts';
 import * as schema from '../store/schema.ts';
 
 /** What a gym is called until it has a name. */

@@ -2,7 +2,7 @@ import { STARTER_NUMBERS, starterMovesFor } from '@eurhythm/core/moves';
 import { sessionSeconds, unrollRounds } from '@eurhythm/core/plan';
 import { STARTER_SCHOOL_SETTINGS } from '@eurhythm/contract';
 import { addDays, endOfMonth, format, startOfMonth, startOfWeek } from 'date-fns';
-import type { Database } from '../store/openStore.ts';
+import type { Database } from '../store/database.ts';
 import * as schema from '../store/schema.ts';
 import { demoLog } from './demoLog.ts';
 import { COMBOS, FIGHTERS, GRADES, GYM_NAME, KIT, TESTS } from './saltmarsh.ts';

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { kindOf, withCombo, withLines, type WrittenBlock } from '@eurhythm/core/rounds';
 import { eq } from 'drizzle-orm';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { CombosService } from '../combos/combos.service.ts';
 import { TechniquesService } from '../grades/techniques.service.ts';
 import { LibraryService } from '../library/library.service.ts';
@@ -9,7 +9,6 @@ import { RunsService } from '../runs/runs.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 import { combos, grades, libraryItems, sessions, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 import { TestsService } from '../tests/tests.service.ts';
 
 /** A line that stands somewhere in the gym. */

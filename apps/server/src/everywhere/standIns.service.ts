@@ -4,7 +4,7 @@ import type { StoodIn } from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
 import { refuseField } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database } from '../store/database.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { UsesService } from '../uses/uses.service.ts';
 import { EverywhereService } from './everywhere.service.ts';

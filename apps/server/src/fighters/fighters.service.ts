@@ -10,7 +10,7 @@ import type {
 import { and, asc, eq, inArray, sql, type SQL } from 'drizzle-orm';
 import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField } from '../house/refuse.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database } from '../store/database.ts';
 import { fighters, grades } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';

@@ -2,10 +2,9 @@ import { ConflictException, Injectable } from '@nestjs/common';
 import type { GradeDto, GymView, SaveGradesDto } from '@eurhythm/contract';
 import { asc, eq, notInArray } from 'drizzle-orm';
 import { GymService } from '../gym/gym.service.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { grades } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 import { UsesService } from '../uses/uses.service.ts';
 

@@ -5,10 +5,9 @@ import type { FieldError, SaveTechniquesDto, TechniqueDto, TechniqueLists } from
 import { asc, eq } from 'drizzle-orm';
 import { refuseFields } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { combos, grades, techniqueLists } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 
 /** Which moves and combos each grade trains, and how often. */

@@ -1,10 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import { STARTER_SCHOOL_SETTINGS, type GymView, type SchoolDto } from '@eurhythm/contract';
 import { asc } from 'drizzle-orm';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { grades, gyms, techniqueLists } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 
 @Injectable()

@@ -2,10 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { AuditLineView } from '@eurhythm/contract';
 import { desc } from 'drizzle-orm';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { auditLines } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 
 const SHOWN = 100;
 

@@ -8,10 +8,9 @@ import { COMBOS, FIGHTERS, GRADES, GYM_NAME, TESTS } from '../demo/saltmarsh.ts'
 import { FULL_CLASS } from '../demo/saltmarshClass.ts';
 import { SESSIONS } from '../demo/saltmarshSessions.ts';
 import { DEMO_PREFIX } from '../demo/demoLog.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import * as schema from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 import { AuditService } from './audit.service.ts';
 import { readGym, type WholeGymFile } from './file/readGym.ts';
 

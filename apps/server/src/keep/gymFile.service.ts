@@ -2,7 +2,7 @@ import { Injectable, NotFoundException } from '@nestjs/common';
 import type { ExportQuery, GymFile, ImportReport } from '@eurhythm/contract';
 import { HeavyWork } from '../heavy/heavyWork.ts';
 import { refuseFields } from '../house/refuse.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database } from '../store/database.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { AuditService } from './audit.service.ts';
 import { planImport } from './file/planImport.ts';

@@ -1,6 +1,6 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { and, count, eq, isNotNull, sql } from 'drizzle-orm';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import {
   attempts,
   classSheets,
@@ -11,7 +11,6 @@ import {
   runs,
 } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 import { AuditService } from './audit.service.ts';
 
 /** Stands where somebody stood in the partners of a round. */

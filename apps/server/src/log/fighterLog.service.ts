@@ -5,7 +5,7 @@ import type { FighterLog, LoggedRound, PageQuery } from '@eurhythm/contract';
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { pageOf } from '../house/pages.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database } from '../store/database.ts';
 import { combos, grades, roundResults, runRoundCombos, runRounds, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { TestsService } from '../tests/tests.service.ts';

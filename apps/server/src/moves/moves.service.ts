@@ -11,12 +11,11 @@ import {
 } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
 import { refuseField } from '../house/refuse.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { grades, gyms, moves, numbers } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 import { UsesService } from '../uses/uses.service.ts';
-import type { Transaction } from '../store/transaction.ts';
 
 @Injectable()
 export class MovesService {

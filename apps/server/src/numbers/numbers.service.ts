@@ -6,9 +6,8 @@ import { EverywhereService } from '../everywhere/everywhere.service.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { refuseField } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 
 /** The gym's number map, and what a change of it does to the lines of the book. */

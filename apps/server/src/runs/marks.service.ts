@@ -2,7 +2,7 @@ import { GoneException, Injectable, UnprocessableEntityException } from '@nestjs
 import { DONE, type MarkResultDto, type ResultView } from '@eurhythm/contract';
 import { and, asc, count, eq, isNotNull } from 'drizzle-orm';
 import { pressedAt, type ClockOffset } from '../house/deviceClock.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database } from '../store/database.ts';
 import { roundResults, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { RunLogService } from './runLog.service.ts';

@@ -2,10 +2,9 @@ import { Injectable } from '@nestjs/common';
 import type { RunEventView } from '@eurhythm/contract';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { RUN_EVENT_KINDS } from '@eurhythm/core/run';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { runEvents, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 
 /** Something to be put into the log of a run. */
 export interface LogEntry {

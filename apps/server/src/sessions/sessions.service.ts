@@ -14,10 +14,9 @@ import type {
 import { asc, desc, eq, gte, inArray, sql } from 'drizzle-orm';
 import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField } from '../house/refuse.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { runs, sessions } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 import { changedRounds } from './changedRounds.ts';
 import { RoundsService } from './rounds.service.ts';

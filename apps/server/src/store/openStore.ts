@@ -2,7 +2,6 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync } from 'no
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
-import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { drizzle as drizzlePglite } from 'drizzle-orm/pglite';
 import { migrate as migratePglite } from 'drizzle-orm/pglite/migrator';
 import { drizzle as drizzlePostgres } from 'drizzle-orm/node-postgres';
@@ -11,13 +10,11 @@ import pg from 'pg';
 import { checkCopy } from './copies/checkCopy.ts';
 import { CopyFolder } from './copies/copyFolder.ts';
 import { dumpTables, newestMigration } from './copies/dumpTables.ts';
+import type { Database } from './database.ts';
 import { DamagedDatabase } from './damagedDatabase.ts';
 import { EMPTY_DATABASE } from './emptyDatabase.ts';
 import { MIGRATIONS, newestOfServer } from './migrations.ts';
 import * as schema from './schema.ts';
-
-/** The rows, wherever they are kept. */
-export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 export interface Store {
   readonly database: Database;

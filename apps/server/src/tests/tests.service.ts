@@ -13,10 +13,9 @@ import { asc, desc, eq, sql } from 'drizzle-orm';
 import { doneAt, type ClockOffset, type DoneAt } from '../house/deviceClock.ts';
 import { refuseField } from '../house/refuse.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { attempts, fighters, removedAttempts, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 
 /** What is measured, and every trial of it. */

@@ -3,7 +3,7 @@ import type { MoveBook } from '@eurhythm/core/moves';
 import { kindOf, type WrittenBlock } from '@eurhythm/core/rounds';
 import { usesMove } from '@eurhythm/core/teach';
 import { and, asc, count, eq, sql } from 'drizzle-orm';
-import type { Database } from '../store/openStore.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import {
   combos,
   fighters,
@@ -15,7 +15,6 @@ import {
   techniqueLists,
 } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import type { Transaction } from '../store/transaction.ts';
 
 /** Something that holds blocks, as it is told to a coach. */
 interface Holder {

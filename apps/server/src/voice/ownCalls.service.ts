@@ -12,7 +12,7 @@ import {
 import { OWN_CALL_LIMITS, type OwnCallView } from '@eurhythm/contract';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { refuseField } from '../house/refuse.ts';
-import type { Database } from '../store/openStore.ts';
+import type { Database } from '../store/database.ts';
 import { ownCalls } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { clipId } from './bundledClips.ts';

@@ -7,7 +7,7 @@ import {
   type ImportReport,
 } from '@eurhythm/contract';
 import { refuseField, refuseFields } from '../../house/refuse.ts';
-import type { Database } from '../../store/openStore.ts';
+import type { Database } from '../../store/database.ts';
 import { InjectDatabase } from '../../store/store.module.ts';
 import { readGym } from '../file/readGym.ts';
 import { GymFileService } from '../gymFile.service.ts';

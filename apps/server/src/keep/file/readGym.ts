@@ -1,9 +1,8 @@
 import { GYM_FILE_FORMAT, GYM_FILE_VERSION, type FileGym, type GymFile } from '@eurhythm/contract';
 import { asc, getTableColumns } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
-import type { Database } from '../../store/openStore.ts';
+import type { Database, Transaction } from '../../store/database.ts';
 import { gyms } from '../../store/schema.ts';
-import type { Transaction } from '../../store/transaction.ts';
 import { PARTS, plain, type Item, type Part, type PartName } from './gymParts.ts';
 
 /** A file in which no list is missing. */

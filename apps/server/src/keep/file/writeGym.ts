@@ -4,7 +4,7 @@ import { eq, getTableColumns, notInArray, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn } from 'drizzle-orm/pg-core';
 import { trainedIn } from '../../runs/trained.ts';
 import { combos, gyms, moves, numbers, runRoundCombos, runRounds } from '../../store/schema.ts';
-import type { Transaction } from '../../store/transaction.ts';
+import type { Transaction } from '../../store/database.ts';
 import { PARTS, keyOf, type Item, type Part, type PartName } from './gymParts.ts';
 
 /** What is to be written of one list. */

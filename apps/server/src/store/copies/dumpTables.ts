@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { Database } from '../openStore.ts';
+import type { Database } from '../database.ts';
 import { rowsOf } from './rowsOf.ts';
 
 export const COPY_FORMAT = 'eurhythm copy';

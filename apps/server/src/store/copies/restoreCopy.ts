@@ -1,8 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
-import type { Database } from '../openStore.ts';
+import type { Database, Transaction } from '../database.ts';
 import { MIGRATIONS } from '../migrations.ts';
-import type { Transaction } from '../transaction.ts';
 import { COPY_FORMAT, type CopyHead } from './dumpTables.ts';
 import { rowsOf } from './rowsOf.ts';
 

@@ -1,6 +1,5 @@
 import type { SQL } from 'drizzle-orm';
-import type { Database } from '../openStore.ts';
-import type { Transaction } from '../transaction.ts';
+import type { Database, Transaction } from '../database.ts';
 
 /** The rows that a statement gives, whichever database runs it. */
 export async function rowsOf<T>(from: Database | Transaction, statement: SQL): Promise<T[]> {
