@@ -1,4 +1,7 @@
-import { DynamicModule, Module } from '@nestjs/common';
+import { DynamicModule, Module, type ExecutionContext } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
+import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
+import type { Request } from 'express';
 import { CalendarModule } from './calendar/calendar.module.ts';
 import { CombosModule } from './combos/combos.module.ts';
 import { EverywhereModule } from './everywhere/everywhere.module.ts';
@@ -7,6 +10,8 @@ import { FightersModule } from './fighters/fighters.module.ts';
 import { GradesModule } from './grades/grades.module.ts';
 import { GymModule } from './gym/gym.module.ts';
 import { KeepModule } from './keep/keep.module.ts';
+import { AccessGuard } from './house/access.ts';
+import { isLoopback } from './house/loopback.ts';
 import { LibraryModule } from './library/library.module.ts';
 import { LogModule } from './log/log.module.ts';
 import { MovesModule } from './moves/moves.module.ts';
@@ -18,6 +23,12 @@ import type { Store } from './store/openStore.ts';
 import { StoreModule } from './store/store.module.ts';
 import { TestsModule } from './tests/tests.module.ts';
 import { VoiceModule } from './voice/voice.module.ts';
+
+/** So much may another machine ask in a minute: far more than any page does, and less than holds others up. */
+const LIMIT = { ttl: 60_000, limit: 1500 };
+const TOO_OFTEN = 'This is asked too often. Wait a moment, then try again.';
+const isThisMachine = (context: ExecutionContext): boolean =>
+  isLoopback(context.switchToHttp().getRequest<Request>().socket.remoteAddress);
 
 /** One module for each room of the product, over one store and one data folder. */
 @Module({
@@ -37,6 +48,11 @@ import { VoiceModule } from './voice/voice.module.ts';
     GradesModule,
     ExchangeModule,
     SoundCheckModule,
+    ThrottlerModule.forRoot({ throttlers: [LIMIT], skipIf: isThisMachine, errorMessage: TOO_OFTEN }),
+  ],
+  providers: [
+    { provide: APP_GUARD, useClass: ThrottlerGuard },
+    { provide: APP_GUARD, useClass: AccessGuard },
   ],
 })
 export class AppModule {

@@ -12,6 +12,7 @@ import {
   UsesView,
   type AnalysisView,
 } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers, answersEither, answersList, answersNothing } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
@@ -19,6 +20,7 @@ import { MovesModule } from '../moves/moves.module.ts';
 import { UsesModule } from '../uses/uses.module.ts';
 import { CombosService } from './combos.service.ts';
 
+@May('coach')
 @Controller('api/combos')
 class CombosController {
   constructor(private readonly combos: CombosService) {}

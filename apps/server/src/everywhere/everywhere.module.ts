@@ -1,5 +1,6 @@
 import { Body, Controller, Module, Param, Put } from '@nestjs/common';
 import { StandInDto, StoodIn } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { CombosModule } from '../combos/combos.module.ts';
 import { GradesModule } from '../grades/grades.module.ts';
 import { answers } from '../house/answers.ts';
@@ -12,6 +13,7 @@ import { UsesModule } from '../uses/uses.module.ts';
 import { EverywhereService } from './everywhere.service.ts';
 import { StandInsService } from './standIns.service.ts';
 
+@May('coach')
 @Controller('api')
 class StandInsController {
   constructor(private readonly standIns: StandInsService) {}

@@ -19,6 +19,7 @@ import { Readable } from 'node:stream';
 import { rhythmLine, webVtt } from '@eurhythm/core/formats';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 import { FileQuery, RHYTHM_BYTES, RhythmView } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers, answersFile, fileField } from '../house/answers.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
@@ -29,6 +30,7 @@ import { readMidiRhythm } from '../heavy/midiFile.ts';
 import { PlayedSessionService, type PlayedSession } from './playedSession.service.ts';
 import { RenderedSoundService } from './renderedSound.service.ts';
 
+@May('coach')
 @Controller('api')
 class ExchangeController {
   constructor(

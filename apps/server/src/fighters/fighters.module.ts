@@ -8,10 +8,12 @@ import {
   SetFitDto,
   FitView,
 } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { answers } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
 import { FightersService } from './fighters.service.ts';
 
+@May('coach')
 @Controller('api/fighters')
 class FightersController {
   constructor(private readonly fighters: FightersService) {}

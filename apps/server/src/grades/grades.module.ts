@@ -7,6 +7,7 @@ import {
   TechniqueDto,
   type TechniqueLists,
 } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers, answersListsById } from '../house/answers.ts';
 import { MovesModule } from '../moves/moves.module.ts';
@@ -14,6 +15,7 @@ import { UsesModule } from '../uses/uses.module.ts';
 import { GradesService } from './grades.service.ts';
 import { TechniquesService } from './techniques.service.ts';
 
+@May('coach')
 @Controller('api')
 class GradesController {
   constructor(

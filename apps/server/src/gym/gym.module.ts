@@ -8,6 +8,7 @@ import {
   SchoolDto,
   TodayView,
 } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { CalendarModule } from '../calendar/calendar.module.ts';
 import { answers } from '../house/answers.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
@@ -18,6 +19,7 @@ import { GymService } from './gym.service.ts';
 import { GymSettingsModule } from './gymSettings.module.ts';
 import { TodayService } from './today.service.ts';
 
+@May('coach')
 @Controller('api')
 class GymController {
   constructor(

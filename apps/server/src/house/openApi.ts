@@ -1,6 +1,7 @@
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
+import { tidyDocument } from './tidyDocument.ts';
 import { gymFileSchema } from '../keep/gymFileSchema.ts';
 import { BLOCK_SHAPES, GAP_CLASSES, TEMPO_SHAPE_CLASSES } from '@eurhythm/contract';
 // The package keeps its storage out of its types; the JSON schema package needs it to follow nested classes.
@@ -14,8 +15,9 @@ export function serveOpenApi(app: INestApplication): void {
     .setTitle('Eurhythm')
     .setDescription('Combinations, timed rounds and logs of a striking gym.')
     .setVersion('1')
+    .setLicense('Not published', 'about:blank')
     .build();
-  const document = withContract(SwaggerModule.createDocument(app, about));
+  const document = tidyDocument(withContract(SwaggerModule.createDocument(app, about)));
   SwaggerModule.setup('api/docs', app, document);
   // Beside the file in which a gym is taken away stands what is in it.
   const schema = gymFileSchema(document);
@@ -30,6 +32,8 @@ function withContract(document: OpenAPIObject): OpenAPIObject {
     refPointerPrefix: '#/components/schemas/',
     classTransformerMetadataStorage: defaultMetadataStorage,
     additionalConverters: {
+      // A day, as 2026-03-05; instants have a rule of their own.
+      isIso8601: { type: 'string', format: 'date' },
       isInstant: { type: 'string', format: 'date-time' },
       isTextsByName: { type: 'object', additionalProperties: { type: 'string' } },
       // What may be left out is not required; what may be null says so.

@@ -28,6 +28,7 @@ import {
 import contentDisposition from 'content-disposition';
 import type { Request } from 'express';
 import { Readable } from 'node:stream';
+import { May } from '../house/access.ts';
 import { HeavyModule } from '../heavy/heavy.module.ts';
 import { answers, answersFile, answersNothing, refTo } from '../house/answers.ts';
 import { CopyFolder } from '../store/copies/copyFolder.ts';
@@ -52,6 +53,7 @@ class KeepController {
     private readonly audit: AuditService,
   ) {}
 
+  @May('coach')
   @Get('keeping')
   @answers(KeepingView)
   async keeping(): Promise<KeepingView> {

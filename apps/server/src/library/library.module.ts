@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put, Query } from '@nestjs/common';
 import { BasedOnQuery, LibraryItem, SaveLibraryItemDto } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { CombosModule } from '../combos/combos.module.ts';
 import { GradesModule } from '../grades/grades.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
@@ -9,6 +10,7 @@ import { MovesModule } from '../moves/moves.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { LibraryService } from './library.service.ts';
 
+@May('coach')
 @Controller('api/library')
 class LibraryController {
   constructor(private readonly library: LibraryService) {}

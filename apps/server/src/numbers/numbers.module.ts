@@ -1,11 +1,13 @@
 import { Body, Controller, HttpCode, Module, Post, Put, Query } from '@nestjs/common';
 import { BasedOnQuery, NumbersAnswer, SaveNumbersDto, TouchedLines } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { EverywhereModule } from '../everywhere/everywhere.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers } from '../house/answers.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { NumbersService } from './numbers.service.ts';
 
+@May('coach')
 @Controller('api/numbers')
 class NumbersController {
   constructor(private readonly numbers: NumbersService) {}

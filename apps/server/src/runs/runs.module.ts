@@ -11,6 +11,7 @@ import {
   StartRunDto,
   type LastTrained,
 } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { answers, answersById, answersNothing } from '../house/answers.ts';
 import { DeviceOffset, type ClockOffset } from '../house/deviceClock.ts';
@@ -25,6 +26,7 @@ import { RunLogService } from './runLog.service.ts';
 import { RunPlanService } from './runPlan.service.ts';
 import { RunsService } from './runs.service.ts';
 
+@May('coach')
 @Controller('api/runs')
 class RunsController {
   constructor(
@@ -97,6 +99,7 @@ class RunsController {
   }
 }
 
+@May('coach')
 @Controller('api/attempts')
 class AttemptsController {
   constructor(

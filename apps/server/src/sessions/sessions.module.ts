@@ -14,6 +14,7 @@ import {
   SessionView,
   SheetView,
 } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { CombosModule } from '../combos/combos.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers, answersList, answersNothing } from '../house/answers.ts';
@@ -24,6 +25,7 @@ import { RoundsService } from './rounds.service.ts';
 import { SessionsService } from './sessions.service.ts';
 import { SheetsService } from './sheets.service.ts';
 
+@May('coach')
 @Controller('api/sessions')
 class SessionsController {
   constructor(
@@ -87,6 +89,7 @@ class SessionsController {
   }
 }
 
+@May('coach')
 @Controller('api/rounds')
 class RoundsController {
   constructor(private readonly rounds: RoundsService) {}

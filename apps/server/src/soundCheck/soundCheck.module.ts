@@ -1,5 +1,6 @@
 import { Controller, Get, Module, Query } from '@nestjs/common';
 import { SpokenClipView, SayQuery, SoundCheckView, VoiceView } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { CombosModule } from '../combos/combos.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers } from '../house/answers.ts';
@@ -7,6 +8,7 @@ import { MovesModule } from '../moves/moves.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { SoundCheckService } from './soundCheck.service.ts';
 
+@May('coach')
 @Controller('api/voice')
 class SoundCheckController {
   constructor(private readonly check: SoundCheckService) {}

@@ -1,10 +1,12 @@
 import { Body, Controller, Get, Module, Param, Put, Query } from '@nestjs/common';
 import { BasedOnQuery, SaveTestDto, TestList, TestView } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { answers } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
 import { TestsService } from './tests.service.ts';
 
+@May('coach')
 @Controller('api/tests')
 class TestsController {
   constructor(private readonly tests: TestsService) {}

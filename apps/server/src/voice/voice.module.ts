@@ -18,6 +18,7 @@ import {
 import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { OWN_CALL_LIMITS, OwnCallView, SetCentreDto } from '@eurhythm/contract';
+import { May } from '../house/access.ts';
 import { answers, answersFile, answersNothing, fileField } from '../house/answers.ts';
 import { ClipFolder } from './clipFolder.ts';
 import { CLIPS } from './clips.ts';
@@ -26,6 +27,7 @@ import { VoiceService } from './voice.service.ts';
 
 const CALL_TEXT = /^[^<>\p{Cc}]{1,120}$/u;
 
+@May('coach')
 @Controller('api/voice')
 class VoiceController {
   constructor(
