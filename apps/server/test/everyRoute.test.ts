@@ -301,6 +301,45 @@ describe('a write that is sent again', () => {
   });
 });
 
+describe('a request that is none', () => {
+  const form = (text: string) => ({
+    method: 'POST',
+    headers: { 'content-type': 'multipart/form-data; boundary=x' },
+    body: text,
+  });
+  it.each<[string, RequestInit, number, RegExp]>([
+    ['/api/nothing', {}, 404, /nothing here/],
+    ['/api/combos', { method: 'PATCH' }, 404, /nothing here/],
+    ['/assets/none.js', {}, 404, /nothing here/],
+    ['/', { method: 'POST' }, 404, /nothing here/],
+    ['/api/combos/rhythm', form('x'), 400, /cut off/],
+    [
+      '/api/combos/rhythm',
+      { ...form('x'), headers: { 'content-type': 'multipart/form-data' } },
+      400,
+      /told apart/,
+    ],
+    [
+      '/api/combos/rhythm',
+      form('--x\r\ncontent-disposition: form-data; name="other"; filename="a"\r\n\r\nx\r\n--x--'),
+      400,
+      /not read/,
+    ],
+    [
+      '/api/import',
+      { method: 'POST', headers: { 'content-encoding': 'gzip' }, body: 'x' },
+      400,
+      /cannot be read/,
+    ],
+    ['/api/import/moves.csv', { method: 'POST', body: 'x' }, 404, /no such table/],
+  ])('%s gets one sentence, and nothing that the framework says', async (path, request, status, sentence) => {
+    const response = await fetch(`${base()}${path}`, request);
+    const body = await response.json();
+    expect([response.status, body]).toEqual([status, { message: expect.stringMatching(sentence) }]);
+    expect(body.message).toMatch(/^\p{Lu}.*\.$/u);
+  });
+});
+
 describe('what only looks like a page or a file', () => {
   it.each(['/assets/none.js', '/api/nothing', '/api/combos/a/b/c'])('%s is 404', async (path) => {
     expect((await fetch(`${base()}${path}`)).status).toBe(404);

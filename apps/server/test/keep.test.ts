@@ -261,6 +261,10 @@ describe('tables', () => {
     expect(body.message).toMatch(sentence);
   });
   it('there is no other table', async () => {
-    expect((await call('GET', 'export/moves.csv')).status).toBe(400);
+    const { status, body } = await call('GET', 'export/moves.csv');
+    expect([status, body.message]).toEqual([
+      404,
+      'There is no such table; there are fighters, results, attempts.',
+    ]);
   });
 });

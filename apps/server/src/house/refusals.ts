@@ -47,13 +47,46 @@ export class RefusalFilter implements ExceptionFilter {
   }
 }
 
+/** What the framework and its readers of files say, as a sentence for whoever sent it. */
+const FOREIGN: readonly (readonly [RegExp, string])[] = [
+  [/^(Cannot [A-Z]+ \/|Not Found$)/, 'There is nothing here.'],
+  [/^Forbidden$/, 'This may not be read.'],
+  [/^Bad Request$/, 'This request cannot be read.'],
+  [/^Too many files/, 'Send one file at a time.'],
+  [/^Unexpected (field|file)/, 'This file stands in a field that is not read.'],
+  [
+    /^(Multipart: )?(Unexpected end of form|Malformed part)/,
+    'This file was cut off on its way. Send it again.',
+  ],
+  [
+    /^(Multipart: )?(Boundary not found|Unsupported content type|Missing Content-Type)/i,
+    'The parts of this request cannot be told apart.',
+  ],
+  [/^(Too many (parts|fields)|Field (name|value) )/, 'This request has more parts than are read.'],
+];
+const FOREIGN_STATUS: Readonly<Record<number, string>> = {
+  403: 'This may not be read.',
+  404: 'There is nothing here.',
+};
+
+/** The sentence of a refusal, and the fields where it has some; nothing else that the framework adds. */
+function plainBody(error: HttpException): object {
+  const body = error.getResponse();
+  if (typeof body === 'string') return { message: sentenceOf(body) };
+  const { statusCode: _, error: __, message, ...rest } = body as Record<string, unknown>;
+  return { message: typeof message === 'string' ? sentenceOf(message) : error.message, ...rest };
+}
+
+function sentenceOf(message: string): string {
+  return FOREIGN.find(([says]) => says.test(message))?.[1] ?? message;
+}
+
 /** The status and the sentence for an error of any kind. */
 export function refusalOf(error: unknown): { status: number; body: object } {
   if (error instanceof PayloadTooLargeException)
     return { status: 413, body: { message: 'This file is too large.' } };
   if (error instanceof HttpException) {
-    const body = error.getResponse();
-    return { status: error.getStatus(), body: typeof body === 'string' ? { message: body } : body };
+    return { status: error.getStatus(), body: plainBody(error) };
   }
   const type = (error as { type?: string } | null)?.type;
   if (type === 'entity.too.large') {
@@ -69,7 +102,7 @@ export function refusalOf(error: unknown): { status: number; body: object } {
   if (typeof status === 'number' && status >= 400 && status < 500)
     return {
       status,
-      body: { message: status === 404 ? 'There is nothing here.' : 'This request cannot be read.' },
+      body: { message: FOREIGN_STATUS[status] ?? 'This request cannot be read.' },
     };
   const fault = databaseFault(error);
   if (fault) return fault;

@@ -6,6 +6,7 @@ import {
   Header,
   HttpCode,
   Module,
+  NotFoundException,
   Param,
   ParseEnumPipe,
   Post,
@@ -41,7 +42,10 @@ import { GymFileService } from './gymFile.service.ts';
 import { jsonPieces } from './jsonPieces.ts';
 import { PersonsService } from './persons.service.ts';
 
-const TABLE = new ParseEnumPipe(Object.fromEntries(CSV_TABLES.map((name) => [name, name])));
+const TABLE = new ParseEnumPipe(Object.fromEntries(CSV_TABLES.map((name) => [name, name])), {
+  exceptionFactory: () =>
+    new NotFoundException(`There is no such table; there are ${CSV_TABLES.join(', ')}.`),
+});
 
 @Controller('api')
 class KeepController {
