@@ -89,7 +89,7 @@ describe('grades', () => {
     const { status, body } = await call('PUT', 'grades', { grades: without });
     expect([status, body.message]).toEqual([
       409,
-      'Slack still has 3 combos, 3 fighters, 9 moves, 1 group of a session and 1 technique list. Move them to another grade first, then take it out.',
+      'Slack still has 3 combos, 3 fighters and 9 moves, and is named in 1 session and 1 technique list. Move them to another grade first, then take it out.',
     ]);
     expect((await grades()).map((grade: { id: string }) => grade.id)).toContain('slack');
   });

@@ -150,3 +150,39 @@ describe('marks and trials of a run', () => {
     ]);
   });
 });
+
+describe('what grows comes in pages', () => {
+  /** Everything behind a list, a few at a time. */
+  async function all(path: string, limit: number): Promise<any[]> {
+    const items: any[] = [];
+    for (let next: string | null = ''; next !== null;) {
+      const { body }: { body: any } = await call(
+        'GET',
+        `${path}?limit=${limit}${next === '' ? '' : `&after=${encodeURIComponent(next)}`}`,
+      );
+      expect(body.items.length).toBeLessThanOrEqual(limit);
+      items.push(...body.items);
+      ({ next } = body);
+    }
+    return items;
+  }
+  it.each(['runs', 'fighters/emeka/attempts', 'sessions', 'fighters'])(
+    '%s, with none lost and none twice',
+    async (path) => {
+      const few = await all(path, 3);
+      const many = await all(path, 500);
+      expect(few.length).toBeGreaterThan(3);
+      expect(few).toEqual(many);
+      expect(new Set(few.map(({ id }) => id)).size).toBe(few.length);
+    },
+  );
+  it('runs and trials, the newest first', async () => {
+    const times = [
+      (await all('runs', 500)).map(({ startedAt }) => startedAt),
+      (await all('fighters/emeka/attempts', 500)).map(({ at: each }) => each),
+    ];
+    for (const told of times) expect(told).toEqual([...told].sort().reverse());
+    expect((await call('GET', 'fighters/nobody/attempts')).status).toBe(404);
+    expect((await call('GET', 'runs?limit=0')).status).toBe(400);
+  });
+});

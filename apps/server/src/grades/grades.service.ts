@@ -57,10 +57,14 @@ export class GradesService {
       )
       .orderBy(asc(grades.position));
     for (const { id, name } of gone) {
-      const users = await this.uses.ofGrade(id, tx);
-      if (users.length > 0)
+      const { has, namedIn } = await this.uses.ofGrade(id, tx);
+      const uses = [
+        ...(has.length > 0 ? [`still has ${inWords(has)}`] : []),
+        ...(namedIn.length > 0 ? [`is named in ${inWords(namedIn)}`] : []),
+      ];
+      if (uses.length > 0)
         throw new ConflictException({
-          message: `${name} still has ${inWords(users)}. Move them to another grade first, then take it out.`,
+          message: `${name} ${uses.join(', and ')}. Move them to another grade first, then take it out.`,
         });
       await tx.delete(grades).where(eq(grades.id, id));
     }

@@ -1,10 +1,12 @@
-import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put, Query } from '@nestjs/common';
 import {
   AttemptView,
   MarkResultDto,
+  PageQuery,
   ResultView,
   RunEventDto,
   RunEventView,
+  RunPage,
   RunPlanView,
   RunView,
   SaveAttemptDto,
@@ -39,6 +41,12 @@ class RunsController {
   @answersById({ type: 'string' })
   lastTrained(): Promise<LastTrained> {
     return this.runs.lastTrained();
+  }
+
+  @Get()
+  @answers(RunPage)
+  list(@Query() query: PageQuery): Promise<RunPage> {
+    return this.runs.page(query);
   }
 
   @Get(':id')

@@ -7,17 +7,20 @@ import type {
   LastRunView,
   LastTrained,
   MarkResultDto,
+  PageQuery,
   ResultView,
   RunEventDto,
   RunEventView,
+  RunPage,
   RunView,
   SaveAttemptDto,
   StartRunDto,
 } from '@eurhythm/contract';
-import { desc, eq, isNotNull, max } from 'drizzle-orm';
+import { desc, eq, isNotNull, max, sql } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { doneAt, type ClockOffset } from '../house/deviceClock.ts';
+import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField, refuseFields } from '../house/refuse.ts';
 import { changedRounds } from '../sessions/changedRounds.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
@@ -65,6 +68,34 @@ export class RunsService {
     const [row] = await this.database.select().from(runs).where(eq(runs.id, id));
     if (!row) throw new NotFoundException('This run does not exist.');
     return row;
+  }
+
+  /** A page of all runs, newest first. */
+  async page(query: PageQuery): Promise<RunPage> {
+    const length = pageLength(query);
+    const after =
+      query.after === undefined
+        ? undefined
+        : sql`(${runs.startedAt}, ${runs.id}) < (select started_at, id from runs where id = ${query.after})`;
+    const rows = await this.database
+      .select({
+        id: runs.id,
+        sessionId: runs.sessionId,
+        title: runs.title,
+        startedAt: runs.startedAt,
+        endedAt: runs.endedAt,
+        fighters: sql<number>`jsonb_array_length(${runs.fighterIds})`.mapWith(Number),
+      })
+      .from(runs)
+      .where(after)
+      .orderBy(desc(runs.startedAt), desc(runs.id))
+      .limit(length + 1);
+    const items = rows.map((row) => ({
+      ...row,
+      startedAt: row.startedAt.toISOString(),
+      endedAt: row.endedAt?.toISOString() ?? null,
+    }));
+    return pageOf(items, length);
   }
 
   /** Begins a run with the session as it is now. A run that exists is given back unchanged. */

@@ -2,15 +2,18 @@ import { createHash } from 'node:crypto';
 import { GoneException, Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
 import { summariseBurst } from '@eurhythm/core/speed';
 import type {
+  AttemptPage,
   AttemptView,
   BestBurstView,
+  PageQuery,
   SaveAttemptDto,
   SaveTestDto,
   TestView,
   TrialsView,
 } from '@eurhythm/contract';
-import { asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import { doneAt, type ClockOffset, type DoneAt } from '../house/deviceClock.ts';
+import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField } from '../house/refuse.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import type { Database, Transaction } from '../store/database.ts';
@@ -128,6 +131,27 @@ export class TestsService {
       .orderBy(desc(attempts.at), desc(attempts.id))
       .limit(most);
     return rows.map((row) => attemptView(row.attempts, row.tests)).reverse();
+  }
+
+  /** A page of a fighter's trials, newest first. */
+  async pageOf(fighterId: string, query: PageQuery): Promise<AttemptPage> {
+    await this.fighters.one(fighterId);
+    const length = pageLength(query);
+    const after =
+      query.after === undefined
+        ? undefined
+        : sql`(${attempts.at}, ${attempts.id}) < (select at, id from attempts where id = ${query.after})`;
+    const rows = await this.database
+      .select()
+      .from(attempts)
+      .innerJoin(tests, eq(attempts.testId, tests.id))
+      .where(and(eq(attempts.fighterId, fighterId), after))
+      .orderBy(desc(attempts.at), desc(attempts.id))
+      .limit(length + 1);
+    return pageOf(
+      rows.map((row) => attemptView(row.attempts, row.tests)),
+      length,
+    );
   }
 
   /** Best, median and number of trials of each test and lead of a fighter, in the order in which they were first done. */

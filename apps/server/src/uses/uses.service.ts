@@ -2,7 +2,8 @@ import { Injectable } from '@nestjs/common';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { kindOf, type WrittenBlock } from '@eurhythm/core/rounds';
 import { usesMove } from '@eurhythm/core/teach';
-import { and, asc, count, eq, sql } from 'drizzle-orm';
+import { and, asc, count, eq, sql, type SQL } from 'drizzle-orm';
+import type { PgTable } from 'drizzle-orm/pg-core';
 import type { Database, Transaction } from '../store/database.ts';
 import {
   combos,
@@ -69,58 +70,29 @@ export class UsesService {
     ];
   }
 
-  /** What still belongs to a grade, counted: combos, fighters, moves, groups of sessions, a list, limits. */
-  async ofGrade(id: string, from: Database | Transaction = this.database): Promise<string[]> {
-    const countOf = async (rows: Promise<readonly { readonly n: number }[]>): Promise<number> =>
-      (await rows)[0]?.n ?? 0;
+  /** What still belongs to a grade, and where else it is named; both counted, in words. */
+  async ofGrade(
+    id: string,
+    from: Database | Transaction = this.database,
+  ): Promise<{ readonly has: string[]; readonly namedIn: string[] }> {
     const named = JSON.stringify([{ gradeIds: [id] }]);
     const limits = JSON.stringify({ youth: [{ gradeId: id }] });
-    return [
-      told(await countOf(from.select({ n: count() }).from(combos).where(eq(combos.gradeId, id))), 'combo'),
-      told(
-        await countOf(from.select({ n: count() }).from(fighters).where(eq(fighters.gradeId, id))),
-        'fighter',
-      ),
-      told(
-        await countOf(
-          from
-            .select({ n: count() })
-            .from(moves)
-            .where(sql`${moves.move}->>'minGrade' = ${id}`),
-        ),
-        'move',
-      ),
-      told(
-        await countOf(
-          from
-            .select({ n: count() })
-            .from(sessions)
-            .where(sql`${sessions.groups} @> ${named}::jsonb`),
-        ),
-        'group of a session',
-        'groups of sessions',
-      ),
-      told(
-        await countOf(
-          from
-            .select({ n: count() })
-            .from(techniqueLists)
-            .where(
-              and(eq(techniqueLists.gradeId, id), sql`jsonb_array_length(${techniqueLists.techniques}) > 0`),
-            ),
-        ),
-        'technique list',
-      ),
-      told(
-        await countOf(
-          from
-            .select({ n: count() })
-            .from(gyms)
-            .where(sql`${gyms.school} @> ${limits}::jsonb`),
-        ),
-        'entry among the children’s limits',
-      ),
-    ].filter((part) => part !== '');
+    const number = async (table: PgTable, where: SQL | undefined): Promise<number> => {
+      const [row] = await from.select({ n: count() }).from(table).where(where);
+      return row?.n ?? 0;
+    };
+    const has = [
+      told(await number(combos, eq(combos.gradeId, id)), 'combo'),
+      told(await number(fighters, eq(fighters.gradeId, id)), 'fighter'),
+      told(await number(moves, sql`${moves.move}->>'minGrade' = ${id}`), 'move'),
+    ];
+    const isFilled = sql`jsonb_array_length(${techniqueLists.techniques}) > 0`;
+    const namedIn = [
+      told(await number(sessions, sql`${sessions.groups} @> ${named}::jsonb`), 'session'),
+      told(await number(techniqueLists, and(eq(techniqueLists.gradeId, id), isFilled)), 'technique list'),
+      told(await number(gyms, sql`${gyms.school} @> ${limits}::jsonb`), 'row of the children’s limits', ''),
+    ];
+    return { has: has.filter(Boolean), namedIn: namedIn.filter(Boolean) };
   }
 
   private async linesOfBook(): Promise<{ readonly name: string; readonly line: string }[]> {

@@ -16,6 +16,7 @@ import {
   MayBeMissing,
   MayBeNull,
   OrNull,
+  PageEnd,
 } from '../rules/index.ts';
 
 /** What a test measures: as many as fit into its seconds, how long a combo takes, or how soon an answer comes. */
@@ -130,6 +131,12 @@ export class AttemptView {
 
   @IsAmount()
   readonly perSecond!: number;
+}
+
+/** A page of a fighter's trials, newest first. */
+export class AttemptPage extends PageEnd {
+  @IsListed(() => AttemptView)
+  readonly items!: readonly AttemptView[];
 }
 
 /** All trials of one test from one lead. */

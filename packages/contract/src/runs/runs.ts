@@ -18,6 +18,7 @@ import {
   MayBeMissing,
   MayBeNull,
   OrNull,
+  PageEnd,
 } from '../rules/index.ts';
 import { RoundDto } from '../sessions/sessions.ts';
 
@@ -145,6 +146,35 @@ export class RoundPartnersView {
 
   @IsListed(() => PartnerGroupView)
   readonly groups!: readonly PartnerGroupView[];
+}
+
+/** A run as a list tells it. */
+export class RunSummary {
+  @IsText()
+  readonly id!: string;
+
+  @IsText()
+  readonly sessionId!: string;
+
+  @IsText()
+  readonly title!: string;
+
+  @IsText()
+  readonly startedAt!: string;
+
+  @OrNull()
+  @IsText()
+  readonly endedAt!: string | null;
+
+  /** How many took part. */
+  @IsCount()
+  readonly fighters!: number;
+}
+
+/** A page of runs, newest first. */
+export class RunPage extends PageEnd {
+  @IsListed(() => RunSummary)
+  readonly items!: readonly RunSummary[];
 }
 
 export class RunView {
