@@ -32,7 +32,7 @@ test('a gym is taken away in a file, changed elsewhere, and brought in after a l
   await upload('gym.json', JSON.stringify(file));
   await expect(page.getByText('Everything in this file is here already')).toBeVisible();
 
-  const theme = { id: 'brought-in', title: 'Low kicks', from: '2026-03-02', until: '2026-03-08' };
+  const theme = { id: 'brought-in', title: 'Brought in', from: '2026-03-02', until: '2026-03-08' };
   await upload('gym.json', JSON.stringify({ ...file, themes: [...file.themes, theme] }));
   await expect(page.getByRole('row', { name: 'themes 1 –' })).toBeVisible();
   await page.getByRole('button', { name: 'Bring it in' }).click();
