@@ -33,6 +33,7 @@ export default {
   moduleNameMapper: {
     '^@eurhythm/core/(.*)$': '<rootDir>/packages/core/src/$1/index.ts',
     '^@eurhythm/contract/cautions$': '<rootDir>/packages/contract/src/gym/cautions.ts',
+    '^@eurhythm/contract/clocks$': '<rootDir>/packages/contract/src/rules/clocks.ts',
     '^@eurhythm/contract$': '<rootDir>/packages/contract/src/index.ts',
   },
 };

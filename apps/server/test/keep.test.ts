@@ -155,6 +155,28 @@ describe('a gym in a file', () => {
   });
 });
 
+describe('a file that somebody spoilt', () => {
+  it.each([
+    [
+      'nested without end',
+      (file: any) =>
+        `${JSON.stringify(file).slice(0, -1)},"deep":${'['.repeat(50_000)}${']'.repeat(50_000)}}`,
+    ],
+    ['with nothing in a list', (file: any) => ({ ...file, fighters: [null], runs: [[]], results: [{}] })],
+    [
+      'with signs that no text has',
+      (file: any) => JSON.stringify(file).replace('Saltmarsh', 'Salt\\u0000marsh'),
+    ],
+    [
+      'with partners of no kind',
+      (file: any) => ({ ...file, runs: [{ ...file.runs[0], partners: [{ round: 0, groups: [null] }] }] }),
+    ],
+  ])('%s is told in a sentence', async (_, spoilt) => {
+    const { status, body } = await bringIn(spoilt(await gymFile()), '?preview=yes');
+    expect([status, body.message]).toEqual([422, expect.stringMatching(/\.$/)]);
+  });
+});
+
 describe('a part of a gym', () => {
   it('is a grade’s combos with what they need; numbers that mean other moves are written anew', async () => {
     const file = await gymFile('?grade=ebb');

@@ -1,11 +1,7 @@
 import { createParamDecorator, type ExecutionContext } from '@nestjs/common';
+import { CLOCK_HEADER, ON_THE_WAY } from '@eurhythm/contract';
 import type { Request } from 'express';
 
-/** Header in which a device says what its clock shows while it sends, and the server what its own shows. */
-export const CLOCK_HEADER = 'eurhythm-clock';
-
-/** So much of a difference may be the way through the network, in milliseconds. */
-const ON_THE_WAY = 2000;
 /** A press that is told for later than this after now is told by a wrong clock. */
 const FAR_AHEAD = 86_400_000;
 

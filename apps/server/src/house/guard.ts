@@ -2,8 +2,8 @@ import { isIPv6 } from 'node:net';
 import { networkInterfaces } from 'node:os';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
+import { CLOCK_HEADER } from '@eurhythm/contract';
 import helmet from 'helmet';
-import { CLOCK_HEADER } from './deviceClock.ts';
 
 /** Everything a page needs comes from here; styles may be inline because editors and charts set them. */
 const POLICY = {

@@ -17,15 +17,13 @@ import {
 } from '@nestjs/common';
 import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
-import { OWN_CALL_LIMITS, OwnCallView, SetCentreDto } from '@eurhythm/contract';
+import { CALL_TEXT, OWN_CALL_LIMITS, OwnCallView, SetCentreDto } from '@eurhythm/contract';
 import { May } from '../house/access.ts';
 import { answers, answersFile, answersNothing, fileField } from '../house/answers.ts';
 import { ClipFolder } from './clipFolder.ts';
 import { CLIPS } from './clips.ts';
 import { OwnCallsService } from './ownCalls.service.ts';
 import { VoiceService } from './voice.service.ts';
-
-const CALL_TEXT = /^[^<>\p{Cc}]{1,120}$/u;
 
 @May('coach')
 @Controller('api/voice')

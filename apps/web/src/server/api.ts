@@ -1,5 +1,6 @@
 import type { FieldError, Refusal } from '@eurhythm/contract';
-import { CLOCK_HEADER, hearClock } from './clock.ts';
+import { CLOCK_HEADER } from '@eurhythm/contract/clocks';
+import { hearClock } from './clock.ts';
 
 /** A request that the server refused, with its sentence and the fields it is about. */
 export class Refused extends Error {

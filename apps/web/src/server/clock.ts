@@ -1,13 +1,9 @@
+import { ON_THE_WAY } from '@eurhythm/contract/clocks';
+
 /*
  * The server's clock, as far as this device knows it. Devices tell what they do by their own clocks, and with each request what
  * that clock shows; the server corrects. What the server tells is put back to this device's clock here.
  */
-
-/** Header in which both sides tell what their clocks show. */
-export const CLOCK_HEADER = 'eurhythm-clock';
-
-/** So much of a difference may be the way through the network, in milliseconds. */
-const ON_THE_WAY = 2000;
 
 /** What is added to the server's time to get this device's. */
 let ahead = 0;

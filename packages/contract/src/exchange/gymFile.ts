@@ -13,12 +13,12 @@ import {
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
-import type { RunEventKind } from '@eurhythm/core/run';
+import { RUN_EVENT_KINDS, type RunEventKind } from '@eurhythm/core/run';
 import { SaveComboDto } from '../combos/combos.ts';
 import { SaveFighterDto } from '../fighters/fighters.ts';
 import { GradeDto, TechniqueDto } from '../gym/grades.ts';
 import { SchoolDto } from '../gym/gym.ts';
-import { OWN_CALL_LIMITS } from '../gym/voice.ts';
+import { CALL_TEXT, OWN_CALL_LIMITS } from '../gym/voice.ts';
 import { SaveMoveDto } from '../moves/moves.ts';
 import { NumberedMoveDto } from '../moves/numbers.ts';
 import {
@@ -237,7 +237,7 @@ export class FileRunEvent {
   @MaxLength(200, { message: 'The id of an event has at most 200 characters.' })
   id!: string;
 
-  @IsIn(['start', 'hold', 'go-on', 'skip', 'again', 'tempo', 'end', 'mark', 'burst'], {
+  @IsIn([...RUN_EVENT_KINDS, 'mark', 'burst'], {
     message: 'What was done is not known.',
   })
   kind!: RunEventKind | 'mark' | 'burst';
@@ -322,7 +322,7 @@ export class FileRemovedAttempt {
 }
 
 export class FileOwnCall {
-  @Matches(/^[^<>\p{Cc}]{1,120}$/u, { message: 'A call is plain text of 1 to 120 characters.' })
+  @Matches(CALL_TEXT, { message: 'A call is plain text of 1 to 120 characters.' })
   text!: string;
 
   /** A WAV file in base64. */

@@ -27,6 +27,9 @@ export const VOICE_NAMES: Readonly<Record<VoiceId, string>> = {
   own: 'Our own voice',
 };
 
+/** How the text of a call is written. */
+export const CALL_TEXT = /^[^<>\p{Cc}]{1,120}$/u;
+
 /** Longest call that is taken as a recording, and the largest file. */
 export const OWN_CALL_LIMITS = { seconds: 5, bytes: 4_000_000 } as const;
 
@@ -38,7 +41,7 @@ export class SetCentreDto {
 /** A text to be listened to, in which voice and how fast. */
 export class SayQuery {
   @IsString({ message: 'Say a plain text of 1 to 120 characters.' })
-  @Matches(/^[^<>\p{Cc}]{1,120}$/u, { message: 'Say a plain text of 1 to 120 characters.' })
+  @Matches(CALL_TEXT, { message: 'Say a plain text of 1 to 120 characters.' })
   text!: string;
 
   @MayBeMissing()

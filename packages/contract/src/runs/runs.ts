@@ -1,6 +1,6 @@
 import type { PartnerGroup } from '@eurhythm/core/plan';
 import { RUN_EVENT_KINDS, type RunEventKind } from '@eurhythm/core/run';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean } from 'class-validator';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, ValidateBy } from 'class-validator';
 import {
   IsAmong,
   IsAmount,
@@ -130,11 +130,23 @@ export class ResultView extends MarkResultDto {
   readonly runId!: string;
 }
 
+/** Lists of what each of a group does. */
+function IsTurns(): PropertyDecorator {
+  const validate = (value: unknown): boolean =>
+    Array.isArray(value) &&
+    value.every((turn) => Array.isArray(turn) && turn.every((task) => typeof task === 'string'));
+  return ValidateBy(
+    { name: 'isTurns', validator: { validate } },
+    { message: 'The turns are lists of what each one does.' },
+  );
+}
+
 /** Who stands together, and what each of them does in each turn. */
 export class PartnerGroupView implements PartnerGroup {
   @IsTexts()
   readonly members!: readonly string[];
 
+  @IsTurns()
   @IsArray()
   readonly turns!: PartnerGroup['turns'];
 }

@@ -1,5 +1,6 @@
 import { parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
+import { isKeepableText } from '../../house/keepable.ts';
 import type { CsvLine } from './csvTables.ts';
 
 /** What a table program would take for a formula. */
@@ -23,7 +24,8 @@ export type ReadCsv =
   | { readonly ok: true; readonly lines: readonly CsvLine[] }
   | { readonly ok: false; readonly message: string };
 
-/** Most lines of a table that is read. */
+/** Largest table that is read, and its most lines: it is read where others wait. */
+export const CSV_BYTES = 4_000_000;
 export const CSV_LINES = 50_000;
 
 /**
@@ -31,14 +33,15 @@ export const CSV_LINES = 50_000;
  * stand in any order and be missing; one that is not known is told.
  */
 export function readCsv(bytes: Uint8Array, columns: readonly string[]): ReadCsv {
+  if (bytes.length > CSV_BYTES)
+    return { ok: false, message: `A table has at most ${CSV_BYTES / 1e6} MB. Bring it in in parts.` };
   let text: string;
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
     return { ok: false, message: 'This table is not written in UTF-8. Save it so, and bring it in again.' };
   }
-  if (/[\0\p{Surrogate}]/u.test(text))
-    return { ok: false, message: 'This table holds signs that no text has.' };
+  if (!isKeepableText(text)) return { ok: false, message: 'This table holds signs that no text has.' };
   let rows: string[][];
   try {
     rows = parse(text, {

@@ -1,10 +1,14 @@
 import { GYM_FILE_FORMAT, GYM_FILE_VERSION, GymFile, checkFields, type FieldError } from '@eurhythm/contract';
 import { plainToInstance } from 'class-transformer';
+import { isKeepable } from '../../house/keepable.ts';
 import { plain } from './gymParts.ts';
 
 export type ReadFile =
   | { readonly ok: true; readonly file: GymFile }
   | { readonly ok: false; readonly message: string; readonly errors: readonly FieldError[] };
+
+/** What each of a group of partners does in each turn is the one list of lists. */
+const LISTS_OF_LISTS = ['turns'];
 
 /** So many faults of a file are told. */
 const MOST_TOLD = 50;
@@ -25,7 +29,8 @@ export function readFile(bytes: Uint8Array): ReadFile {
   }
   if (typeof told !== 'object' || told === null || (told as { format?: unknown }).format !== GYM_FILE_FORMAT)
     return refused(`This is no file of a gym: its format is not “${GYM_FILE_FORMAT}”.`, 'format');
-  if (!isKeepable(told)) return refused('This file holds signs that no text has.');
+  if (!isKeepable(told, LISTS_OF_LISTS))
+    return refused('This file holds signs that no text has, or lists of what is no thing.');
   const file = upgraded(told as Record<string, unknown>);
   if (typeof file === 'string') return refused(file, 'version');
   const errors = checkFields(GymFile, file);
@@ -44,13 +49,6 @@ function upgraded(file: Record<string, unknown>): Record<string, unknown> | stri
   let now = file;
   for (let from = version; from < GYM_FILE_VERSION; from++) now = UPGRADES[from]!(now);
   return { ...now, version: GYM_FILE_VERSION };
-}
-
-/** Whether a database can hold every text of it. */
-function isKeepable(value: unknown): boolean {
-  if (typeof value === 'string') return !value.includes('\0') && !/\p{Surrogate}/u.test(value);
-  if (typeof value !== 'object' || value === null) return true;
-  return Object.entries(value).every(([key, inner]) => isKeepable(key) && isKeepable(inner));
 }
 
 function refused(message: string, field = 'file'): ReadFile {
