@@ -1,4 +1,4 @@
-/** `npm run bench [core|start|pages|sessions|centre|sound]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
+/** `npm run bench [core|start|pages|sessions|centre|sound|load|log]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
 import { build, install } from '../house.mjs';
 import { printTable } from './table.mjs';
 
@@ -11,6 +11,8 @@ const PARTS = {
   sessions: () => import('./sessionBench.mjs'),
   centre: () => import('./centreBench.mjs'),
   sound: () => import('./soundBench.mjs'),
+  load: () => import('./loadBench.mjs'),
+  log: () => import('./logBench.mjs'),
 };
 const wanted = process.argv.slice(2);
 for (const [name, measure] of Object.entries(PARTS))

@@ -16,8 +16,6 @@ import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import contentDisposition from 'content-disposition';
 import { Readable } from 'node:stream';
-import { rhythmLine, webVtt } from '@eurhythm/core/formats';
-import { BPM_LIMITS } from '@eurhythm/core/units';
 import { FileQuery, RHYTHM_BYTES, RhythmView } from '@eurhythm/contract';
 import { May } from '../house/access.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
@@ -26,24 +24,25 @@ import { SessionsModule } from '../sessions/sessions.module.ts';
 import { homeworkZip } from './homework.ts';
 import { HeavyModule } from '../heavy/heavy.module.ts';
 import { HeavyWork } from '../heavy/heavyWork.ts';
-import { readMidiRhythm } from '../heavy/midiFile.ts';
-import { PlayedSessionService, type PlayedSession } from './playedSession.service.ts';
-import { RenderedSoundService } from './renderedSound.service.ts';
+import type { SessionToPlay } from '../heavy/tasks/playedSession.ts';
+import { refuseField } from '../house/refuse.ts';
+import { PlayedSessionService } from './playedSession.service.ts';
+import { SoundFileService } from './soundFile.service.ts';
 
 @May('coach')
 @Controller('api')
 class ExchangeController {
   constructor(
     private readonly sessions: PlayedSessionService,
-    private readonly sound: RenderedSoundService,
+    private readonly sound: SoundFileService,
     private readonly heavy: HeavyWork,
   ) {}
 
   @Get('sessions/:id/audio.wav')
   @answersFile('audio/wav')
   async audio(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
-    const session = await this.played(id, query);
-    const { bytes, pieces } = await this.sound.wav(session);
+    const session = await this.toPlay(id, query);
+    const { bytes, pieces } = this.sound.wav(await this.heavy.run('sound', session));
     return new StreamableFile(Readable.from(pieces), {
       type: 'audio/wav',
       length: bytes,
@@ -63,7 +62,7 @@ class ExchangeController {
   @Get('sessions/:id/rhythm.mid')
   @answersFile('audio/midi')
   async rhythm(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
-    const session = await this.played(id, query);
+    const session = await this.toPlay(id, query);
     return new StreamableFile(await this.heavy.run('midi', session), {
       type: 'audio/midi',
       disposition: attachment(session, 'mid'),
@@ -72,17 +71,18 @@ class ExchangeController {
 
   @Get('sessions/:id/calls.vtt')
   @answersFile('text/vtt')
-  @Header('Content-Type', 'text/vtt; charset=utf-8')
-  async calls(@Param('id') id: string, @Query() query: FileQuery): Promise<string> {
-    const { rounds } = await this.played(id, query);
-    return webVtt(rounds.map(({ at, title, round }) => ({ at, title, cues: round.cues })));
+  async calls(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
+    return new StreamableFile(await this.heavy.run('captions', await this.toPlay(id, query)), {
+      type: 'text/vtt; charset=utf-8',
+    });
   }
 
   @Get('sessions/:id/homework.zip')
   @answersFile('application/zip')
   async homework(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
-    const session = await this.played(id, query);
-    const zip = homeworkZip(session, await this.sound.wav(session));
+    const session = await this.toPlay(id, query);
+    const homework = await this.heavy.run('homework', session);
+    const zip = homeworkZip(homework, this.sound.wav(homework.sound));
     return new StreamableFile(zip, { type: 'application/zip', disposition: attachment(session, 'zip') });
   }
 
@@ -93,14 +93,15 @@ class ExchangeController {
   @ApiConsumes('multipart/form-data')
   @ApiBody({ schema: fileField('file') })
   @answers(RhythmView)
-  importRhythm(@UploadedFile() file?: { buffer: Buffer }): RhythmView {
+  async importRhythm(@UploadedFile() file?: { buffer: Buffer }): Promise<RhythmView> {
     if (!file) throw new BadRequestException('Send the rhythm as a MIDI file in the field “file”.');
-    const { beats, bpm } = readMidiRhythm(file.buffer);
-    return { ...rhythmLine(beats), bpm: Math.min(BPM_LIMITS.max, Math.max(BPM_LIMITS.min, bpm)) };
+    const read = await this.heavy.run('rhythm', file.buffer);
+    if (!read.ok) throw refuseField('file', read.message);
+    return read.rhythm;
   }
 
-  private played(id: string, { round, voice }: FileQuery): Promise<PlayedSession> {
-    return this.sessions.played(id, {
+  private toPlay(id: string, { round, voice }: FileQuery): Promise<SessionToPlay> {
+    return this.sessions.toPlay(id, {
       ...(round === undefined ? {} : { roundId: round }),
       ...(voice === undefined ? {} : { voice }),
     });
@@ -108,7 +109,7 @@ class ExchangeController {
 }
 
 /** Tells the browser to keep the file under the session's name. */
-function attachment({ title }: PlayedSession, ending: string): string {
+function attachment({ title }: SessionToPlay, ending: string): string {
   const words = title.match(/[\p{L}\p{M}\p{N}]+/gu) ?? ['session'];
   return contentDisposition.create(`${words.join('-')}.${ending}`);
 }
@@ -116,6 +117,6 @@ function attachment({ title }: PlayedSession, ending: string): string {
 @Module({
   imports: [SessionsModule, GymSettingsModule, HeavyModule],
   controllers: [ExchangeController],
-  providers: [PlayedSessionService, RenderedSoundService],
+  providers: [PlayedSessionService, SoundFileService],
 })
 export class ExchangeModule {}

@@ -1,89 +1,19 @@
 import { Readable } from 'node:stream';
-import escapeHtml from 'escape-html';
-import { ZipFile } from 'yazl';
 import { CAUTIONS } from '@eurhythm/contract';
-import { oneTurn } from '@eurhythm/core/plan';
-import { webVtt } from '@eurhythm/core/formats';
-import {
-  GET_READY,
-  isCounted,
-  kindOf,
-  tellBlock,
-  type BlockCombo,
-  type WrittenBlock,
-} from '@eurhythm/core/rounds';
-import { clockText } from '@eurhythm/core/units';
-import type { PlayedSession } from './playedSession.service.ts';
-import type { RenderedSound } from './renderedSound.service.ts';
+import { ZipFile } from 'yazl';
+import type { Homework } from '../heavy/heavy.worker.ts';
+import type { SoundFile } from './soundFile.service.ts';
 
 /** A session to take home: the sound, the calls as captions, a sheet to print, and the cautions. Streamed. */
-export function homeworkZip(session: PlayedSession, sound: RenderedSound): Readable {
+export function homeworkZip(
+  { sheet, captions }: Pick<Homework, 'sheet' | 'captions'>,
+  sound: SoundFile,
+): Readable {
   const zip = new ZipFile();
   zip.addReadStream(Readable.from(sound.pieces), 'session.wav', { size: sound.bytes, compress: false });
-  zip.addBuffer(Buffer.from(homeworkSheet(session)), 'sheet.html');
-  const rounds = session.rounds.map(({ at, title, round }) => ({ at, title, cues: round.cues }));
-  zip.addBuffer(Buffer.from(webVtt(rounds)), 'calls.vtt');
+  zip.addBuffer(Buffer.from(sheet), 'sheet.html');
+  zip.addBuffer(Buffer.from(captions), 'calls.vtt');
   zip.addBuffer(Buffer.from([...CAUTIONS, ''].join('\n')), 'cautions.txt');
   zip.end();
   return zip.outputStream as Readable;
-}
-
-/** A page that prints on one or two sheets, in black and white: rounds with their times and lines, boxes to tick, cautions. */
-export function homeworkSheet({ title, seconds, rounds }: PlayedSession): string {
-  const rows = rounds.map(({ title: name, at, round, blocks }, i) => {
-    // The time to get ready belongs to the sound, not to the round.
-    const ready = i === 0 ? GET_READY : 0;
-    const combos = new Map(round.combos.map((combo) => [combo.id, combo]));
-    const lines = oneTurn(blocks).flatMap((block) =>
-      workLines(block, combos).map((line) => `<div>${line}</div>`),
-    );
-    return `<tr><td class="box"></td><td>${clockText(at + ready)}</td><td><b>${escapeHtml(name)}</b>${lines.join('')}</td><td>${clockText(round.duration - ready)}</td></tr>`;
-  });
-  return `<!doctype html>
-<html lang="en">
-<meta charset="utf-8">
-<title>${escapeHtml(title)}</title>
-<style>
-  body { font: 12pt/1.4 sans-serif; margin: 18mm; color: #000; }
-  h1 { font-size: 20pt; margin: 0 0 4mm; }
-  table { width: 100%; border-collapse: collapse; }
-  td, th { border-bottom: 0.3mm solid #000; padding: 2mm; text-align: left; vertical-align: top; }
-  .box { width: 6mm; }
-  .box::before { content: ""; display: block; width: 5mm; height: 5mm; border: 0.4mm solid #000; }
-  code { font-family: monospace; }
-  tr { break-inside: avoid; }
-  footer { margin-top: 6mm; font-size: 10pt; border: 0.4mm solid #000; padding: 3mm; }
-</style>
-<h1>${escapeHtml(title)}</h1>
-<p>${clockText(seconds - GET_READY)} in all, after ${GET_READY} s to get ready. Play session.wav; tick a box when a round is done.</p>
-<table><thead><tr><th></th><th>from</th><th>round</th><th>time</th></tr></thead><tbody>
-${rows.join('\n')}
-</tbody></table>
-<footer>${CAUTIONS.map((caution) => `<div>${escapeHtml(caution)}</div>`).join('')}</footer>
-</html>
-`;
-}
-
-/** What is done in a block, line by line: its combos with those of each group, or what it is and its lines. */
-function workLines(block: WrittenBlock, combos: ReadonlyMap<string, BlockCombo>): string[] {
-  const code = (line: string): string => `<code>${escapeHtml(line)}</code>`;
-  if (block.kind === 'rest') return [];
-  if (block.kind === 'combo') {
-    const told = (refs: typeof block.combos, who = ''): string[] =>
-      refs.map((ref) => {
-        const combo = combos.get(ref.comboId ?? '');
-        const name = combo ? `${combo.grade} ${combo.number}`.trim() : '';
-        const title = combo?.title ?? ref.title ?? '';
-        return `${who}<b>${escapeHtml(name)}</b> ${escapeHtml(title)} ${code(combo?.line ?? ref.line ?? '')}`;
-      });
-    const lanes = (block.lanes ?? []).flatMap((lane) => told(lane.combos, `${escapeHtml(lane.group)}: `));
-    return [...told(block.combos), ...lanes, `${clockText(block.seconds)} at ${block.bpm} a minute`];
-  }
-  // Combos are told above, so that there is nothing to name here.
-  const told = tellBlock(block, () => '');
-  const lines = kindOf(block)
-    .written(block)
-    .flatMap(({ line }) => (told.includes(line) ? [] : [code(line)]));
-  const time = isCounted(block) ? [] : [clockText(block.seconds)];
-  return [[kindOf(block).name, escapeHtml(told), ...lines, ...time].join(' ')];
 }

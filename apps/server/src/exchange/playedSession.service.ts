@@ -1,31 +1,13 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { heldRounds } from '@eurhythm/core/plan';
-import type { WrittenBlock } from '@eurhythm/core/rounds';
-import { roundSeed } from '@eurhythm/core/run';
-import type { Seconds } from '@eurhythm/core/units';
-import type { CompiledRoundView, VoiceId } from '@eurhythm/contract';
+import type { VoiceId } from '@eurhythm/contract';
 import { GymService } from '../gym/gym.service.ts';
+import type { SessionToPlay } from '../heavy/tasks/playedSession.ts';
 import { RoundsService } from '../sessions/rounds.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 import { iCalendar } from './iCalendar.ts';
 
-/** A round in its place in a file. */
-export interface PlayedRound {
-  readonly at: Seconds;
-  readonly title: string;
-  readonly round: CompiledRoundView;
-  /** As they are written. */
-  readonly blocks: readonly WrittenBlock[];
-}
-
-/** A session, or one round of it, compiled as it is played from its first second on. */
-export interface PlayedSession {
-  readonly title: string;
-  readonly seconds: Seconds;
-  readonly rounds: readonly PlayedRound[];
-}
-
-/** Compiles whole sessions for what is written to files. */
+/** Gathers what is written to files. */
 @Injectable()
 export class PlayedSessionService {
   constructor(
@@ -53,30 +35,23 @@ export class PlayedSessionService {
     return iCalendar(events, name, now);
   }
 
-  async played(
+  /** A session, or one round of it, with all that is needed to compile it. */
+  async toPlay(
     sessionId: string,
     { roundId, voice }: { roundId?: string; voice?: VoiceId },
-  ): Promise<PlayedSession> {
+  ): Promise<SessionToPlay> {
     const session = await this.sessions.one(sessionId);
     const wanted =
       roundId === undefined ? session.rounds : session.rounds.filter((round) => round.id === roundId);
     if (wanted.length === 0) throw new NotFoundException('This round does not exist.');
-    const linked = heldRounds(wanted);
-    const rounds: PlayedRound[] = [];
-    let at = 0;
-    for (const { id, title, blocks, timeCalls } of linked) {
-      const round = await this.rounds.compile({
-        blocks,
-        lead: session.lead,
-        ...(timeCalls ? { timeCalls } : {}),
-        ...(session.word ? { word: session.word } : {}),
-        seed: roundSeed(sessionId, id),
-        ...(voice === undefined ? {} : { voice }),
-      });
-      rounds.push({ at, title, round, blocks });
-      at += round.duration;
-    }
+    const { lead, word } = session;
+    const { rounds, ...rest } = await this.rounds.toPlay(heldRounds(wanted), {
+      owner: sessionId,
+      lead,
+      word: word ?? '',
+      ...(voice === undefined ? {} : { voice }),
+    });
     const title = roundId === undefined ? session.title : `${session.title}: ${wanted[0]!.title}`;
-    return { title, seconds: at, rounds };
+    return { title, rounds, ...rest };
   }
 }

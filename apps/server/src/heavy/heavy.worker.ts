@@ -1,31 +1,67 @@
-import { clipShelf, type VoiceClip } from '@eurhythm/core/calls';
-import { moveBook, type Move, type NumberedMove } from '@eurhythm/core/moves';
-import { compileRound, type CompiledRound, type RoundPlan } from '@eurhythm/core/rounds';
+import type { VoiceClip } from '@eurhythm/core/calls';
+import { webVtt } from '@eurhythm/core/formats';
+import type { RoundPlan } from '@eurhythm/core/rounds';
+import { giveWay } from '../house/giveWay.ts';
 import { readFile as readGymFile, type ReadFile } from '../keep/file/readFile.ts';
-import { midiFile, type RoundsToWrite } from './midiFile.ts';
+import { compiledJson } from './tasks/compiledJson.ts';
+import { homeworkSheet } from './tasks/homeworkSheet.ts';
+import { midiFile } from './tasks/midiFile.ts';
+import { midiRhythm, type ReadRhythm } from './tasks/midiRhythm.ts';
+import { mixPiece } from './tasks/mixPiece.ts';
+import { playSession, type PlayedSession, type SentBook, type SessionToPlay } from './tasks/playedSession.ts';
+import { fasterCall, recordedCall, type RecordedCall } from './tasks/recordedCall.ts';
+import { soundPlan, type SoundPiece, type SoundPlan } from './tasks/soundPlan.ts';
 
-/** The book as it is sent to a thread. */
-export interface SentBook {
-  readonly items: readonly Move[];
-  readonly numbers: readonly NumberedMove[];
+giveWay();
+
+const encoded = (text: string): Uint8Array => new TextEncoder().encode(text);
+const captionsOf = ({ rounds }: PlayedSession): Uint8Array =>
+  encoded(webVtt(rounds.map(({ at, title, round }) => ({ at, title, cues: round.cues }))));
+
+/** A session to take home: its sheet and its captions as bytes, and what is to be mixed. */
+export interface Homework {
+  readonly sheet: Uint8Array;
+  readonly captions: Uint8Array;
+  readonly sound: SoundPlan;
 }
 
-/** Each task is called by the pool with the list of its arguments. */
-export const compile = ([plan, book, clips]: [RoundPlan, SentBook, readonly VoiceClip[]]): CompiledRound =>
-  compileRound(plan, moveBook(book.items, book.numbers), clipShelf(clips));
+/**
+ * What the threads can do. Everything comes back as bytes to send on, or small, so that the thread that answers has nothing
+ * more to do with it.
+ */
+const tasks = {
+  compile: (plan: RoundPlan, book: SentBook, clips: readonly VoiceClip[]): Uint8Array =>
+    compiledJson(plan, book, clips),
+  midi: (session: SessionToPlay): Uint8Array => midiFile(playSession(session)),
+  captions: (session: SessionToPlay): Uint8Array => captionsOf(playSession(session)),
+  sound: (session: SessionToPlay): SoundPlan => soundPlan(playSession(session)),
+  homework(session: SessionToPlay): Homework {
+    const played = playSession(session);
+    return {
+      sheet: encoded(homeworkSheet(played)),
+      captions: captionsOf(played),
+      sound: soundPlan(played),
+    };
+  },
+  mixPiece: (piece: SoundPiece, clipFolder: string): Uint8Array => mixPiece(piece, clipFolder),
+  rhythm: (bytes: Uint8Array): ReadRhythm => midiRhythm(bytes),
+  recordedCall: (wav: Uint8Array): RecordedCall => recordedCall(wav),
+  fasterCall,
+  readFile: (bytes: Uint8Array): ReadFile => readGymFile(bytes),
+  /** Opens a copy of the gym; the database that this needs is fetched when it is first asked for. */
+  checkCopy: async (file: string): Promise<void> =>
+    (await import('../store/copies/checkCopy.ts')).checkCopy(file),
+};
 
-export const midi = ([session]: [RoundsToWrite]): Uint8Array => midiFile(session);
+export type HeavyTasks = typeof tasks;
 
-export const readFile = ([bytes]: [Uint8Array]): ReadFile => readGymFile(bytes);
-
-/** Opens a copy of the gym; the database that this needs is fetched when it is first asked for. */
-export const checkCopy = async ([file]: [string]): Promise<void> =>
-  (await import('../store/copies/checkCopy.ts')).checkCopy(file);
-
-/** What the threads can do, by its name. */
-export interface HeavyTasks {
-  compile(plan: RoundPlan, book: SentBook, clips: readonly VoiceClip[]): CompiledRound;
-  midi(session: RoundsToWrite): Uint8Array;
-  checkCopy(file: string): Promise<void>;
-  readFile(bytes: Uint8Array): ReadFile;
+/** Called by the pool with the name of a task and its arguments. */
+export default function work<N extends keyof HeavyTasks>({
+  name,
+  args,
+}: {
+  readonly name: N;
+  readonly args: Parameters<HeavyTasks[N]>;
+}): unknown {
+  return (tasks[name] as (...given: Parameters<HeavyTasks[N]>) => unknown)(...args);
 }

@@ -1,3 +1,4 @@
+import { setTimeout } from 'node:timers/promises';
 import { Injectable, ServiceUnavailableException, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import type { HeavyTasks } from './heavy.worker.ts';
@@ -10,10 +11,19 @@ const MOST_WAITING = 32;
 const LONGEST_MS = 60_000;
 const MOST_MEGABYTES = 1024;
 
-const BUSY = 'The server is busy with other work. Try again in a moment.';
+/** After so long it is looked again whether there is a place in the queue. */
+const WAIT_MS = 100;
+
+class Busy extends ServiceUnavailableException {
+  constructor() {
+    super('The server is busy with other work. Try again in a moment.');
+  }
+}
+const STOPPING = 'The server is being stopped. Try again in a moment.';
 const TOO_LONG = 'This takes too long to work out. Make it smaller, or try again.';
 
 type Name = keyof HeavyTasks;
+type Done<N extends Name> = Awaited<ReturnType<HeavyTasks[N]>>;
 
 /** What takes long is done in threads of its own, so that no request holds up another one. */
 @Injectable()
@@ -21,17 +31,26 @@ export class HeavyWork implements OnModuleDestroy {
   private pool: Piscina | null = null;
 
   /** @throws 503 with a sentence when too much waits already, or when it takes too long or too much. */
-  async run<N extends Name>(
-    name: N,
-    ...args: Parameters<HeavyTasks[N]>
-  ): Promise<Awaited<ReturnType<HeavyTasks[N]>>> {
+  async run<N extends Name>(name: N, ...args: Parameters<HeavyTasks[N]>): Promise<Done<N>> {
     const { signal, done } = atMost(LONGEST_MS);
     try {
-      return (await this.threads().run(args, { name, signal })) as Awaited<ReturnType<HeavyTasks[N]>>;
+      return (await this.threads().run({ name, args }, { signal })) as Done<N>;
     } catch (error) {
       throw foreseen(error, signal.aborted) ?? error;
     } finally {
       done();
+    }
+  }
+
+  /** As `run`, for the rest of an answer that has begun: it waits as long as there is no place in the queue. */
+  async goOn<N extends Name>(name: N, ...args: Parameters<HeavyTasks[N]>): Promise<Done<N>> {
+    for (;;) {
+      try {
+        return await this.run(name, ...args);
+      } catch (error) {
+        if (!(error instanceof Busy)) throw error;
+        await setTimeout(WAIT_MS);
+      }
     }
   }
 
@@ -55,7 +74,7 @@ export class HeavyWork implements OnModuleDestroy {
 
 function atMost(ms: number): { signal: AbortSignal; done(): void } {
   const stop = new AbortController();
-  const timer = setTimeout(() => stop.abort(), ms);
+  const timer = globalThis.setTimeout(() => stop.abort(), ms);
   return { signal: stop.signal, done: () => clearTimeout(timer) };
 }
 
@@ -63,5 +82,6 @@ function atMost(ms: number): { signal: AbortSignal; done(): void } {
 function foreseen(error: unknown, isLate: boolean): ServiceUnavailableException | null {
   const { code = '', message = '' } = error as { code?: string; message?: string };
   if (isLate || code === 'ERR_WORKER_OUT_OF_MEMORY') return new ServiceUnavailableException(TOO_LONG);
-  return /queue is at limit|not ready|terminat/i.test(message) ? new ServiceUnavailableException(BUSY) : null;
+  if (/queue is at limit/i.test(message)) return new Busy();
+  return /not ready|terminat/i.test(message) ? new ServiceUnavailableException(STOPPING) : null;
 }

@@ -1,4 +1,4 @@
-import { applyDecorators } from '@nestjs/common';
+import { StreamableFile, applyDecorators } from '@nestjs/common';
 import { ApiDefaultResponse, ApiNoContentResponse, ApiOkResponse } from '@nestjs/swagger';
 import { Refusal } from '@eurhythm/contract';
 
@@ -54,3 +54,7 @@ export const fileField = (name: string) => ({
   required: [name],
   properties: { [name]: { type: 'string' as const, format: 'binary' } },
 });
+
+/** An answer that is JSON already. */
+export const jsonBytes = (bytes: Uint8Array): StreamableFile =>
+  new StreamableFile(bytes, { type: 'application/json; charset=utf-8', length: bytes.length });

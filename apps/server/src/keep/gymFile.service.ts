@@ -42,7 +42,7 @@ export class GymFileService {
   /** The same for a file that is read already. */
   async take(file: GymFile, { isPreview }: { isPreview: boolean }): Promise<ImportReport> {
     return this.database.transaction(async (tx) => {
-      const plan = planImport(await readGym(tx, new Date()), file);
+      const plan = await planImport(await readGym(tx, new Date()), file);
       if (!plan.ok) throw refuseFields(plan.errors);
       if (isPreview) return plan.report;
       await writeGym(tx, plan.write);

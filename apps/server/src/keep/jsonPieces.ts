@@ -1,5 +1,4 @@
-/** So many things of a list are written at once; others get their turn in between. */
-const AT_ONCE = 200;
+import { AT_ONCE, letOthers } from './letOthers.ts';
 
 /** An object of lists as JSON, piece by piece, so that a large one is never held as one text. */
 export async function* jsonPieces(value: object): AsyncGenerator<string, void> {
@@ -18,7 +17,7 @@ async function* listPieces(list: readonly unknown[]): AsyncGenerator<string, voi
   for (let i = 0; i < list.length; i += AT_ONCE) {
     const texts = list.slice(i, i + AT_ONCE).map((item) => JSON.stringify(item));
     yield `${i === 0 ? '' : ','}${texts.join(',')}`;
-    await new Promise((done) => setImmediate(done));
+    await letOthers();
   }
   yield ']';
 }

@@ -49,8 +49,13 @@ export class MovesService {
   /** The gym's book as it is now; retired moves stay readable. */
   async book(from: Database | Transaction = this.database): Promise<MoveBook> {
     const { items, numbers: map } = await this.view(from);
-    return moveBook(items, map);
+    const text = JSON.stringify([items, map]);
+    if (this.kept?.text !== text) this.kept = { text, book: moveBook(items, map) };
+    return this.kept.book;
   }
+
+  /** The book stays the same one as long as nothing in it is another: what is read and walked is kept with it. */
+  private kept: { readonly text: string; readonly book: MoveBook } | null = null;
 
   /** Makes or changes a move, and brings a retired one back. */
   async save(code: string, form: SaveMoveDto, basedOn?: number): Promise<BookView> {

@@ -5,8 +5,8 @@ import {
   TIME_CALLS,
   blockFaults,
   combosById,
-  combosOf,
-  compileRound,
+  MOST_CUES,
+  cuesAtMost,
   fillBlock,
   kindOf,
   wantedTexts,
@@ -15,25 +15,29 @@ import {
   type CountWords,
   type WrittenBlock,
 } from '@eurhythm/core/rounds';
-import { clipShelf } from '@eurhythm/core/calls';
-import { moveBook } from '@eurhythm/core/moves';
+import type { RoundSetting } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
-import type {
-  BlocksPlanView,
-  CompileRoundDto,
-  CompiledRoundView,
-  PlanBlocksDto,
-  VoiceId,
-} from '@eurhythm/contract';
+import type { BlocksPlanView, CompileRoundDto, PlanBlocksDto, VoiceId } from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
 import { HeavyWork } from '../heavy/heavyWork.ts';
 import { GymService } from '../gym/gym.service.ts';
-import { refuseFields } from '../house/refuse.ts';
+import { compiledJson } from '../heavy/tasks/compiledJson.ts';
+import type { SessionToPlay } from '../heavy/tasks/playedSession.ts';
+import { refuseField, refuseFields } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import { VoiceService, type Speaker } from '../voice/voice.service.ts';
 
 /** Rounds up to this length are compiled where they are asked for: that is quicker than to send them to a thread. */
 const AT_ONCE: Seconds = 300;
+
+/** As a request asks for it, or as blocks are kept. */
+type BlocksToPlan = Omit<PlanBlocksDto, 'blocks'> & { readonly blocks: readonly WrittenBlock[] };
+
+/** Blocks as they will be played, and the word of the day; empty for none. */
+export interface SpokenRounds {
+  readonly blocks: readonly WrittenBlock[];
+  readonly word: string;
+}
 
 /** Fills blocks with the combos they name, has their words spoken, and compiles them to cues. */
 @Injectable()
@@ -46,30 +50,62 @@ export class RoundsService {
     private readonly heavy: HeavyWork,
   ) {}
 
-  async compile({ lead, seed, shifts = [], ...wanted }: CompileRoundDto): Promise<CompiledRoundView> {
+  /** The compiled round with its combos, as the JSON of a `CompiledRoundView`. */
+  async compile({ lead, seed, shifts = [], ...wanted }: CompileRoundDto): Promise<Uint8Array> {
     const [{ items, numbers }, { blocks, clips, count, factor }] = await Promise.all([
       this.moves.view(),
-      this.plan(wanted),
+      this.plan(wanted, 'round'),
     ]);
-    const book = moveBook(items, numbers);
     const { word = '', timeCalls } = wanted;
     const plan = { blocks, lead, seed, shifts, count, word, factor, ...(timeCalls ? { timeCalls } : {}) };
     const seconds = blocks.reduce((sum, block) => sum + block.seconds, 0);
-    const compiled =
-      seconds > AT_ONCE
-        ? await this.heavy.run('compile', plan, { items, numbers }, clips)
-        : compileRound(plan, book, clipShelf(clips));
-    return { ...compiled, combos: combosOf(blocks, book) };
+    return seconds > AT_ONCE
+      ? this.heavy.run('compile', plan, { items, numbers }, clips)
+      : compiledJson(plan, { items, numbers }, clips);
+  }
+
+  /** Rounds that follow each other, with all that is needed to compile them elsewhere. */
+  async toPlay<
+    R extends { readonly id: string; readonly title: string; readonly blocks: readonly WrittenBlock[] },
+  >(
+    held: readonly R[],
+    {
+      owner,
+      lead,
+      word,
+      voice,
+    }: Pick<RoundSetting, 'owner' | 'lead' | 'word'> & { readonly voice?: VoiceId },
+  ): Promise<Omit<SessionToPlay, 'title'>> {
+    const [book, { blocks, ...spoken }] = await Promise.all([
+      this.moves.view(),
+      this.plan({
+        blocks: held.flatMap((round) => round.blocks),
+        word,
+        timeCalls: [...TIME_CALLS],
+        ...(voice ? { voice } : {}),
+      }),
+    ]);
+    let first = 0;
+    const rounds = held.map((round) => {
+      const filled = blocks.slice(first, first + round.blocks.length);
+      first += round.blocks.length;
+      return { ...round, written: round.blocks, blocks: filled };
+    });
+    return { rounds, setting: { owner, lead, word, ...spoken }, book };
   }
 
   /** What anybody needs to compile these blocks: the combos in their places, the count, and every clip they may call. */
-  async plan({ blocks, voice, word = '', timeCalls }: PlanBlocksDto): Promise<BlocksPlanView> {
+  async plan(
+    { blocks, voice, word = '', timeCalls }: BlocksToPlan,
+    what: keyof typeof MOST_CUES = 'session',
+  ): Promise<BlocksPlanView> {
     const [book, { speaker, count }, { school }] = await Promise.all([
       this.moves.book(),
       this.speech(voice),
       this.gym.gym(),
     ]);
     const filled = await this.fill(blocks, 'blocks');
+    if (cuesAtMost(filled, book) > MOST_CUES[what]) throw tooManyCues(what);
     const texts = wantedTexts(filled, book, count, { word, ...(timeCalls ? { timeCalls } : {}) });
     const factor = PACE_FACTORS[school.pace];
     return { blocks: filled, count, factor, clips: await this.voice.clips(texts, speaker) };
@@ -88,20 +124,28 @@ export class RoundsService {
     };
   }
 
-  /** Every text that these blocks may call, with the word of the day where there is one. */
-  async texts(blocks: readonly WrittenBlock[], word = ''): Promise<string[]> {
-    const [book, known] = await Promise.all([this.moves.book(), this.named(blocks)]);
-    const { count } = await this.speech();
+  /** Every text that these rounds may call, each with its word of the day where there is one. */
+  async texts(all: readonly SpokenRounds[]): Promise<string[]> {
+    const [book, combos, { count }] = await Promise.all([
+      this.moves.book(),
+      this.named(all.flatMap(({ blocks }) => blocks)),
+      this.speech(),
+    ]);
     // A combo that is gone is told where its session is shown; nothing of it is said.
-    const filled = blocks.map((block) => fillBlock(block, known));
-    return wantedTexts(filled, book, count, { word, timeCalls: TIME_CALLS });
+    const texts = all.flatMap(({ blocks, word }) =>
+      wantedTexts(
+        blocks.map((block) => fillBlock(block, combos)),
+        book,
+        count,
+        { word, timeCalls: TIME_CALLS },
+      ),
+    );
+    return [...new Set(texts)];
   }
 
-  /** Makes the clips of these blocks ahead of time, so that nobody waits for them on the Floor. */
-  async warmVoice(blocks: readonly WrittenBlock[], word: string): Promise<void> {
-    await this.voice.clips(await this.texts(blocks, word), (await this.speech()).speaker, {
-      isUrgent: false,
-    });
+  /** Makes the clips of these rounds ahead of time, so that nobody waits for them on the Floor. */
+  async warmVoice(rounds: SpokenRounds): Promise<void> {
+    await this.voice.clips(await this.texts([rounds]), (await this.speech()).speaker, { isUrgent: false });
   }
 
   /** The clips of texts that are wanted beside those of any block. */
@@ -134,4 +178,12 @@ export class RoundsService {
     );
     return combosById([...(await this.combos.some([...new Set(ids)])).values()]);
   }
+}
+
+function tooManyCues(what: keyof typeof MOST_CUES): Error {
+  const most = MOST_CUES[what].toLocaleString('en');
+  return refuseField(
+    'blocks',
+    `This ${what} asks for more than ${most} beats, strikes and calls. Make it shorter, slower, or with fewer strokes to a beat.`,
+  );
 }

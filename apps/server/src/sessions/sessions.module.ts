@@ -1,4 +1,16 @@
-import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put, Query } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Module,
+  Param,
+  Post,
+  Put,
+  Query,
+  StreamableFile,
+} from '@nestjs/common';
 import {
   BasedOnQuery,
   BlocksPlanView,
@@ -17,7 +29,7 @@ import {
 import { May } from '../house/access.ts';
 import { CombosModule } from '../combos/combos.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
-import { answers, answersList, answersNothing } from '../house/answers.ts';
+import { answers, answersList, answersNothing, jsonBytes } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
 import { HeavyModule } from '../heavy/heavy.module.ts';
 import { MovesModule } from '../moves/moves.module.ts';
@@ -97,8 +109,8 @@ class RoundsController {
   @Post('compile')
   @HttpCode(200)
   @answers(CompiledRoundView)
-  compile(@Body() body: CompileRoundDto): Promise<CompiledRoundView> {
-    return this.rounds.compile(body);
+  async compile(@Body() body: CompileRoundDto): Promise<StreamableFile> {
+    return jsonBytes(await this.rounds.compile(body));
   }
 
   /** What a page needs to compile blocks by itself. */

@@ -2,7 +2,6 @@ import { ConflictException, Injectable, NotFoundException, OnModuleInit } from '
 import { heldRounds, sessionSeconds, unrollRounds } from '@eurhythm/core/plan';
 import type { WrittenBlock } from '@eurhythm/core/rounds';
 import type {
-  AnyBlockDto,
   PageQuery,
   RepeatSessionDto,
   RoundDto,
@@ -19,7 +18,7 @@ import { runs, sessions } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 import { changedRounds } from './changedRounds.ts';
-import { RoundsService } from './rounds.service.ts';
+import { RoundsService, type SpokenRounds } from './rounds.service.ts';
 
 type SessionRow = typeof sessions.$inferSelect;
 
@@ -132,19 +131,16 @@ export class SessionsService implements OnModuleInit {
 
   /** Makes the voice of every saved session ahead of time, one session after the other. */
   async warmVoice(): Promise<void> {
-    for (const { blocks, word } of await this.blocksOfSessions()) await this.rounds.warmVoice(blocks, word);
+    for (const rounds of await this.blocksOfSessions()) await this.rounds.warmVoice(rounds);
   }
 
   /** Every text that the saved sessions may call. */
   async texts(): Promise<string[]> {
-    const texts = await Promise.all(
-      (await this.blocksOfSessions()).map(({ blocks, word }) => this.rounds.texts(blocks, word)),
-    );
-    return [...new Set(texts.flat())];
+    return this.rounds.texts(await this.blocksOfSessions());
   }
 
   /** All blocks of each saved session, linked as they will be played, and its word of the day. */
-  private async blocksOfSessions(): Promise<{ blocks: AnyBlockDto[]; word: string }[]> {
+  private async blocksOfSessions(): Promise<SpokenRounds[]> {
     const rows = await this.database.select({ rounds: sessions.rounds, word: sessions.word }).from(sessions);
     return rows.map(({ rounds, word }) => ({
       blocks: heldRounds(rounds).flatMap((round) => round.blocks),

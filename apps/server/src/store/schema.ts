@@ -326,7 +326,10 @@ export const attempts = pgTable(
     /** What a clock said that was wrong. */
     toldAt: at('told_at'),
   },
-  (table) => [index('attempts_of_fighter').on(table.fighterId, table.testId, table.lead, table.at)],
+  (table) => [
+    index('attempts_of_fighter').on(table.fighterId, table.testId, table.lead, table.at),
+    index('attempts_by_time').on(table.at),
+  ],
 );
 
 /** Trials that were taken out: one that is sent again stays out. */

@@ -11,7 +11,7 @@ import type {
   TestView,
   TrialsView,
 } from '@eurhythm/contract';
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, sql } from 'drizzle-orm';
 import { doneAt, type ClockOffset, type DoneAt } from '../house/deviceClock.ts';
 import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField } from '../house/refuse.ts';
@@ -177,48 +177,35 @@ export class TestsService {
 
   /** Newest trials since an instant that were better than all before them, the newest first. */
   async bestSince(since: Date, most: number): Promise<BestBurstView[]> {
-    const ranked = this.database.$with('ranked').as(
-      this.database
-        .select({
-          fighterId: attempts.fighterId,
-          testId: attempts.testId,
-          lead: attempts.lead,
-          count: attempts.count,
-          at: attempts.at,
-          before:
-            sql<number>`max(${attempts.count}) over (partition by ${attempts.fighterId}, ${attempts.testId}, ${attempts.lead} order by ${attempts.at}, ${attempts.id} rows between unbounded preceding and 1 preceding)`.as(
-              'before',
-            ),
-          newer:
-            sql<number>`row_number() over (partition by ${attempts.fighterId}, ${attempts.testId}, ${attempts.lead} order by ${attempts.at} desc, ${attempts.id} desc)`.as(
-              'newer',
-            ),
-          trials:
-            sql<number>`count(*) over (partition by ${attempts.fighterId}, ${attempts.testId}, ${attempts.lead})`.as(
-              'trials',
-            ),
-        })
-        .from(attempts),
-    );
+    const newest = this.database
+      .$with('newest')
+      .as(
+        this.database
+          .selectDistinctOn([attempts.fighterId, attempts.testId, attempts.lead])
+          .from(attempts)
+          .where(gte(attempts.at, since))
+          .orderBy(attempts.fighterId, attempts.testId, attempts.lead, desc(attempts.at), desc(attempts.id)),
+      );
+    // Only of those who did something lately is looked at what was before.
+    const same = sql`from ${attempts} old where old.fighter_id = ${newest.fighterId} and old.test_id = ${newest.testId} and old.lead = ${newest.lead}`;
+    const before = sql<number>`(select max(old.count) ${same} and (old.at, old.id) < (${newest.at}, ${newest.id}))`;
     const rows = await this.database
-      .with(ranked)
+      .with(newest)
       .select({
-        fighterId: ranked.fighterId,
+        fighterId: newest.fighterId,
         name: fighters.name,
         title: tests.title,
-        lead: ranked.lead,
-        count: ranked.count,
-        before: ranked.before,
-        trials: ranked.trials,
-        at: ranked.at,
+        lead: newest.lead,
+        count: newest.count,
+        before,
+        trials: sql<number>`(select count(*) ${same})`,
+        at: newest.at,
       })
-      .from(ranked)
-      .innerJoin(fighters, eq(ranked.fighterId, fighters.id))
-      .innerJoin(tests, eq(ranked.testId, tests.id))
-      .where(
-        sql`${ranked.newer} = 1 and ${ranked.count} > ${ranked.before} and ${ranked.at} >= ${since.toISOString()}::timestamptz and ${tests.direction} = 'higher'`,
-      )
-      .orderBy(desc(ranked.at))
+      .from(newest)
+      .innerJoin(fighters, eq(newest.fighterId, fighters.id))
+      .innerJoin(tests, eq(newest.testId, tests.id))
+      .where(and(eq(tests.direction, 'higher'), sql`${newest.count} > ${before}`))
+      .orderBy(desc(newest.at))
       .limit(most);
     return rows.map((row) => ({
       ...row,

@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto';
 import { phonesOf, plainLetters, type VoiceClip } from '@eurhythm/core/calls';
-import { encodeWav, levelClip, parsePhones, readWav, vowelOnset } from '@eurhythm/core/sound';
 import type { BundledVoice } from '@eurhythm/contract';
 import type { ClipFolder } from './clipFolder.ts';
 import type { SpeechRequest } from './fliteWorker.ts';
@@ -60,18 +59,9 @@ export class BundledClips {
     const { id, text, rate } = request;
     const spoken = await this.synthesiser.speak({ ...request, text: plainLetters(text) }, isUrgent);
     if (!spoken) return null;
-    const read = readWav(spoken.wav);
-    if (!read.ok) return null;
-    const levelled = levelClip(read.sound);
-    const phones = parsePhones(spoken.phones);
-    const names = phones.map(({ phone }) => phone).filter((phone) => phone !== 'pau');
-    // A text in letters that it cannot read is a pause to the voice.
-    if (!levelled || names.length === 0) return null;
-    const seconds = levelled.sound.samples.length / levelled.sound.sampleRate;
-    const onset = vowelOnset(phones) ?? levelled.cutBefore;
-    const centre = Math.min(seconds, Math.max(0, onset - levelled.cutBefore));
-    const clip: BundledClip = { id, text, rate, seconds, centre, phones: names };
-    await this.folder.keep(clip, encodeWav(levelled.sound));
+    const { wav, seconds, centre, phones } = spoken;
+    const clip: BundledClip = { id, text, rate, seconds, centre, phones };
+    await this.folder.keep(clip, wav);
     return clip;
   }
 }

@@ -6,11 +6,12 @@ import type { VoiceClip } from '@eurhythm/core/calls';
 
 /** The clips as files in the data folder: a WAV for each, and beside it what the fitter needs to know. */
 export class ClipFolder {
-  private readonly folder: string;
+  /** Where the files are: `<id>.wav` and `<id>.json`. */
+  readonly path: string;
 
   constructor(dataFolder: string) {
-    this.folder = join(dataFolder, 'clips');
-    mkdirSync(this.folder, { recursive: true });
+    this.path = join(dataFolder, 'clips');
+    mkdirSync(this.path, { recursive: true });
   }
 
   async read<C extends VoiceClip>(id: string): Promise<C | null> {
@@ -37,6 +38,6 @@ export class ClipFolder {
   }
 
   private file(id: string, ending: 'wav' | 'json'): string {
-    return join(this.folder, `${id}.${ending}`);
+    return join(this.path, `${id}.${ending}`);
   }
 }

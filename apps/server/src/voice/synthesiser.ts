@@ -1,8 +1,10 @@
+import { ServiceUnavailableException } from '@nestjs/common';
 import { Worker } from 'node:worker_threads';
+import type { FinishedClip } from './finishedClip.ts';
 import type { SpeechAnswer, SpeechRequest } from './fliteWorker.ts';
 
 /** What the voice said; null where it gives up on the text. */
-type Spoken = { readonly wav: Uint8Array; readonly phones: string } | null;
+type Spoken = FinishedClip | null;
 
 interface Wanted {
   readonly request: SpeechRequest;
@@ -35,9 +37,11 @@ export class Synthesiser {
     this.urgent.push(wanted);
   }
 
+  /** What somebody still waits for is refused. */
   async stop(): Promise<void> {
-    await this.worker?.terminate();
-    this.worker = null;
+    const { worker } = this;
+    this.fail(new ServiceUnavailableException('The server is being stopped. Try again in a moment.'));
+    await worker?.terminate();
   }
 
   private start(): Worker {

@@ -19,6 +19,7 @@ import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { CALL_TEXT, OWN_CALL_LIMITS, OwnCallView, SetCentreDto } from '@eurhythm/contract';
 import { May } from '../house/access.ts';
+import { HeavyModule } from '../heavy/heavy.module.ts';
 import { answers, answersFile, answersNothing, fileField } from '../house/answers.ts';
 import { ClipFolder } from './clipFolder.ts';
 import { CLIPS } from './clips.ts';
@@ -77,13 +78,14 @@ export class VoiceModule {
   static in(dataFolder: string): DynamicModule {
     return {
       module: VoiceModule,
+      imports: [HeavyModule],
       controllers: [VoiceController],
       providers: [
         VoiceService,
         OwnCallsService,
         { provide: CLIPS, useFactory: () => new ClipFolder(dataFolder) },
       ],
-      exports: [VoiceService, OwnCallsService],
+      exports: [VoiceService, OwnCallsService, CLIPS],
     };
   }
 }

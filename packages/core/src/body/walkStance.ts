@@ -45,12 +45,26 @@ export interface Walk {
 }
 
 /**
- * Walks a fighter through the line: every stroke against the state just before it, every state after it.
+ * Walks a fighter through the line: every stroke against the state just before it, every state after it. A walk is kept with
+ * its line, so that each is walked once from each lead.
  *
  * @example
  * walkStance(line('1 2'), book, 'left').strokes.map(({ move }) => move.code) // ['jab', 'cross']
  */
 export function walkStance(line: BeatLine, book: MoveBook, lead: Lead): Walk {
+  const known = walksOf.get(line)?.find((kept) => kept.book === book && kept.lead === lead);
+  if (known) return known.walk;
+  const walk = walked(line, book, lead);
+  walksOf.set(line, [...(walksOf.get(line) ?? []).slice(-3), { book, lead, walk }]);
+  return walk;
+}
+
+const walksOf = new WeakMap<
+  BeatLine,
+  { readonly book: MoveBook; readonly lead: Lead; readonly walk: Walk }[]
+>();
+
+function walked(line: BeatLine, book: MoveBook, lead: Lead): Walk {
   const placed = placeOnBeats(line);
   const strokes: WalkedStroke[] = [];
   const leadChanges: LeadChange[] = [];

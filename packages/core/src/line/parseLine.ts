@@ -20,12 +20,27 @@ const ONE_BEAT: Gap = { kind: 'beats', beats: ONE };
 
 /**
  * Reads the text of a combo with the gym's book. Never throws; reports every fault of the text in the order of its place.
- * Offsets count UTF-16 units, as editors do.
+ * Offsets count UTF-16 units, as editors do. What is read is kept with the book, so that the same text is read once.
  *
  * @example
  * parseLine('1 2', book).ok // true
  */
 export function parseLine(text: string, book: MoveBook): ParsedLine {
+  let known = linesOf.get(book);
+  if (!known) linesOf.set(book, (known = new Map()));
+  let parsed = known.get(text);
+  if (!parsed) {
+    if (known.size >= MOST_KEPT) known.clear();
+    known.set(text, (parsed = readLine(text, book)));
+  }
+  return parsed;
+}
+
+/** A gym's combos and what is typed in an hour are some hundred lines. */
+const MOST_KEPT = 2000;
+const linesOf = new WeakMap<MoveBook, Map<string, ParsedLine>>();
+
+function readLine(text: string, book: MoveBook): ParsedLine {
   if (text.length > LINE_LIMITS.characters) {
     return failed([
       {

@@ -26,6 +26,7 @@ export * from './kinds/rewrittenBlock.ts';
 export * from './strikeCount.ts';
 export * from './cue.ts';
 export * from './compileRound.ts';
+export * from './cueLimit.ts';
 export * from './wantedTexts.ts';
 export * from './linkRounds.ts';
 export * from './momentOfRound.ts';

@@ -14,23 +14,37 @@ const PASSBAND = 0.94;
  */
 export function resample({ sampleRate, samples }: Sound, rate: number): Sound {
   if (rate === sampleRate) return { sampleRate, samples };
-  const step = sampleRate / rate;
   const cutoff = PASSBAND * Math.min(1, rate / sampleRate);
   const reach = CROSSINGS / cutoff;
-  const made = new Float32Array(Math.round(samples.length / step));
+  // Samples of the result lie at so many places between two of the source, and then at the same ones again.
+  const common = divisor(sampleRate, rate);
+  const [places, step] = [rate / common, sampleRate / common];
+  const kernels: Float64Array[] = [];
+  const made = new Float32Array(Math.round((samples.length * rate) / sampleRate));
   for (let i = 0; i < made.length; i++) {
-    const at = i * step;
-    const from = Math.max(0, Math.ceil(at - reach));
-    const to = Math.min(samples.length - 1, Math.floor(at + reach));
+    const whole = Math.floor((i * step) / places);
+    const place = (i * step) % places;
+    const kernel = (kernels[place] ??= kernelAt(place / places, cutoff, reach));
+    const first = whole + Math.ceil(place / places - reach);
+    const end = Math.min(kernel.length, samples.length - first);
     let sum = 0;
-    for (let j = from; j <= to; j++) sum += samples[j]! * kernel(j - at, cutoff, reach);
+    for (let j = Math.max(0, -first); j < end; j++) sum += samples[first + j]! * kernel[j]!;
     made[i] = sum;
   }
   return { sampleRate: rate, samples: made };
 }
 
-function kernel(x: number, cutoff: number, reach: number): number {
-  const window = 0.5 + 0.5 * Math.cos((Math.PI * x) / reach);
-  if (Math.abs(x) < 1e-9) return cutoff;
-  return (window * Math.sin(Math.PI * cutoff * x)) / (Math.PI * x);
+/** The windowed sinc at the samples around a place between two of them. */
+function kernelAt(place: number, cutoff: number, reach: number): Float64Array {
+  const first = Math.ceil(place - reach);
+  return Float64Array.from({ length: Math.floor(place + reach) - first + 1 }, (_, j) => {
+    const x = first + j - place;
+    if (Math.abs(x) < 1e-9) return cutoff;
+    const window = 0.5 + 0.5 * Math.cos((Math.PI * x) / reach);
+    return (window * Math.sin(Math.PI * cutoff * x)) / (Math.PI * x);
+  });
+}
+
+function divisor(a: number, b: number): number {
+  return b === 0 ? a : divisor(b, a % b);
 }

@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { FieldError, GymFile, ImportReport } from '@eurhythm/contract';
+import { AT_ONCE, letOthers } from '../letOthers.ts';
 import { adaptFile } from './adaptFile.ts';
 import { brokenReferences } from './brokenReferences.ts';
 import { PARTS, itemsOf, keyOf, plain, type Item, type Part, type PartName } from './gymParts.ts';
@@ -19,12 +20,13 @@ const MOST_TOLD = 50;
  * only grows: runs stay as they were held, and of two marks or of two words about who may train the newer one stands. A file that
  * was brought in already does nothing.
  */
-export function planImport(here: WholeGymFile, wanted: GymFile): ImportPlan {
+export async function planImport(here: WholeGymFile, wanted: GymFile): Promise<ImportPlan> {
   const { file, told } = adaptFile(here, wanted);
-  const parts = PARTS.filter(({ name }) => name !== 'numbers').flatMap((part) => {
+  const parts: Compared[] = [];
+  for (const part of PARTS.filter(({ name }) => name !== 'numbers')) {
     const items = itemsOf(file, part.name);
-    return items === undefined ? [] : [compared(part, itemsOf(here, part.name)!, items)];
-  });
+    if (items !== undefined) parts.push(await compared(part, itemsOf(here, part.name)!, items));
+  }
   const after = (name: PartName): readonly Item[] =>
     parts.find((part) => part.name === name)?.all ?? itemsOf(here, name)!;
   const numbers = file.whole ? (itemsOf(file, 'numbers') ?? null) : null;
@@ -64,13 +66,16 @@ export function planImport(here: WholeGymFile, wanted: GymFile): ImportPlan {
 const sorted = (numbers: readonly unknown[]): Item[] =>
   plain(numbers as Item[]).sort((a, b) => Number(a['number']) - Number(b['number']));
 
+type Compared = PartToWrite & { readonly same: number };
+
 /** A list of the file beside the one that is here. */
-function compared(part: Part, here: readonly Item[], file: readonly Item[]): PartToWrite & { same: number } {
+async function compared(part: Part, here: readonly Item[], file: readonly Item[]): Promise<Compared> {
   const known = new Map(here.map((item) => [keyOf(part, item), item]));
   const places = new Map(here.map((item, place) => [keyOf(part, item), place]));
   const added: Item[] = [];
   const changed: Item[] = [];
-  for (const raw of file) {
+  for (const [i, raw] of file.entries()) {
+    if (i % AT_ONCE === AT_ONCE - 1) await letOthers();
     // As it will be read again: what the file may leave out takes its usual value.
     const item = plain(part.fromRow(part.toRow(raw)));
     const kept = known.get(keyOf(part, item));

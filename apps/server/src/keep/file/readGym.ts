@@ -3,6 +3,7 @@ import { asc, getTableColumns } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import type { Database, Transaction } from '../../store/database.ts';
 import { gyms } from '../../store/schema.ts';
+import { AT_ONCE, letOthers } from '../letOthers.ts';
 import { PARTS, plain, type Item, type Part, type PartName } from './gymParts.ts';
 
 /** A file in which no list is missing. */
@@ -12,7 +13,7 @@ export type WholeGymFile = Required<GymFile>;
 export async function readGym(from: Database | Transaction, now: Date): Promise<WholeGymFile> {
   const [row] = await from.select().from(gyms);
   const lists: Partial<Record<PartName, readonly Item[]>> = {};
-  for (const part of PARTS) lists[part.name] = (await rowsOf(from, part)).map((each) => part.fromRow(each));
+  for (const part of PARTS) lists[part.name] = await itemsOfPart(from, part);
   const gym: FileGym | null = row
     ? {
         name: row.name,
@@ -20,25 +21,31 @@ export async function readGym(from: Database | Transaction, now: Date): Promise<
         school: row.school,
       }
     : null;
-  return plain({
+  return {
     format: GYM_FILE_FORMAT,
     version: GYM_FILE_VERSION,
     madeAt: now.toISOString(),
     whole: true,
-    gym,
+    gym: plain(gym),
     ...lists,
-  }) as unknown as WholeGymFile;
+  } as unknown as WholeGymFile;
 }
 
-/** The rows of a table in an order that stays. */
-async function rowsOf(
-  from: Database | Transaction,
-  { table, keys, inOrder }: Part,
-): Promise<Record<string, unknown>[]> {
+/** The things of a list in an order that stays, fetched some at a time. */
+async function itemsOfPart(from: Database | Transaction, part: Part): Promise<Item[]> {
+  const { table, keys, inOrder } = part;
   const columns = getTableColumns(table);
-  const order = inOrder ? ['position'] : keys;
-  return from
-    .select()
-    .from(table as PgTable)
-    .orderBy(...order.map((key) => asc(columns[key]!)));
+  const order = (inOrder ? ['position', ...keys] : keys).map((key) => asc(columns[key]!));
+  const items: Item[] = [];
+  for (;;) {
+    const rows = await from
+      .select()
+      .from(table as PgTable)
+      .orderBy(...order)
+      .limit(AT_ONCE)
+      .offset(items.length);
+    items.push(...rows.map((row) => plain(part.fromRow(row))));
+    if (rows.length < AT_ONCE) return items;
+    await letOthers();
+  }
 }

@@ -12,7 +12,7 @@ import { laneForms, stageCall } from './announcements.ts';
 import { USUAL_COMBO_BLOCK, type BlockCombo, type ComboBlock } from './comboBlock.ts';
 import { fillCombos, namedCombos, ownLines, type WrittenComboBlock } from './fillCombos.ts';
 import { layOutCombos, lengthOfCounted } from './layOutCombos.ts';
-import { fighterCalls, holderCalls } from './strokeFormsOf.ts';
+import { strokeFormsOf } from './strokeFormsOf.ts';
 
 export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
   ...BY_THE_CLOCK,
@@ -72,14 +72,15 @@ export function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords
     for (let n = 1; n <= (block.times ?? block.cyclesEach); n++)
       yield* wordOfCount(n, count) === '' ? [] : [wordOfCount(n, count)];
   for (const combo of block.combos) yield* comboForms(combo);
+  const formsOf = strokeFormsOf(book, block.words);
   for (const line of waysOf(block, book)) {
     const parsed = parseLine(line, book);
     const callsStrokes = block.calls !== 'lead-in' && block.calls !== 'one-count';
     if (!parsed.ok || !(callsStrokes || isBuildUp)) continue;
     const walk = walkStance(parsed.line, book, 'left');
     const called = [
-      ...(block.calls === 'holder' ? holderCalls(walk) : []),
-      ...(block.calls !== 'holder' || isBuildUp ? fighterCalls(walk, book, block.words) : []),
+      ...(block.calls === 'holder' ? formsOf(walk, true) : []),
+      ...(block.calls !== 'holder' || isBuildUp ? formsOf(walk, false) : []),
     ];
     yield* called.flatMap(({ forms }) => forms);
   }

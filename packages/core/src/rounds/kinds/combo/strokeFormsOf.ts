@@ -13,17 +13,27 @@ export type FormsOf = (walk: Walk, toHolder: boolean) => readonly LineCall[];
 
 /** Finds the calls of each walk once, however often it comes. */
 export function strokeFormsOf(book: MoveBook, words: CallWords): FormsOf {
-  const [ofFighter, ofHolder] = [new Map<Walk, LineCall[]>(), new Map<Walk, LineCall[]>()];
+  let byWords = known.get(book);
+  if (!byWords) known.set(book, (byWords = new Map()));
+  let formsOf = byWords.get(words);
+  if (!formsOf) byWords.set(words, (formsOf = findOnce(book, words)));
+  return formsOf;
+}
+
+const known = new WeakMap<MoveBook, Map<CallWords, FormsOf>>();
+
+function findOnce(book: MoveBook, words: CallWords): FormsOf {
+  const [ofFighter, ofHolder] = [new WeakMap<Walk, LineCall[]>(), new WeakMap<Walk, LineCall[]>()];
   return (walk, toHolder) => {
-    const known = toHolder ? ofHolder : ofFighter;
-    let calls = known.get(walk);
-    if (!calls) known.set(walk, (calls = toHolder ? holderCalls(walk) : fighterCalls(walk, book, words)));
+    const found = toHolder ? ofHolder : ofFighter;
+    let calls = found.get(walk);
+    if (!calls) found.set(walk, (calls = toHolder ? holderCalls(walk) : fighterCalls(walk, book, words)));
     return calls;
   };
 }
 
 /** The fighter is called his own strokes; of those that land together, the first. */
-export function fighterCalls({ strokes }: Walk, book: MoveBook, words: CallWords): LineCall[] {
+function fighterCalls({ strokes }: Walk, book: MoveBook, words: CallWords): LineCall[] {
   return strokes
     .filter(({ stroke, together }) => stroke.by === 'fighter' && !together)
     .map((walked) => {
@@ -33,7 +43,7 @@ export function fighterCalls({ strokes }: Walk, book: MoveBook, words: CallWords
 }
 
 /** The holder is called everything that he shows and throws; what lands together is one call. */
-export function holderCalls({ strokes }: Walk): LineCall[] {
+function holderCalls({ strokes }: Walk): LineCall[] {
   const calls: { stroke: WalkedStroke; forms: string[] }[] = [];
   for (const walked of strokes) {
     const { stroke, move, level } = walked;

@@ -1,7 +1,5 @@
-import { UnprocessableEntityException } from '@nestjs/common';
 import { MIDI_TICKS, midiTracks, type MidiEvent } from '@eurhythm/core/formats';
-import { fraction, type Beats, type Bpm } from '@eurhythm/core/units';
-import { parseMidi, writeMidi, type MidiEvent as FileEvent } from 'midi-file';
+import { writeMidi, type MidiEvent as FileEvent } from 'midi-file';
 
 /** Rounds that follow each other, under one title. */
 export interface RoundsToWrite {
@@ -67,58 +65,4 @@ function withDeltas(events: readonly MidiEvent[]): FileEvent[] {
         return event satisfies never;
     }
   });
-}
-
-export interface MidiRhythm {
-  /** Places of the notes in beats from the first one. */
-  readonly beats: readonly Beats[];
-  /** Tempo at the first note. */
-  readonly bpm: Bpm;
-}
-
-/** The rhythm of the first track that has notes. @throws 422 with a sentence when the file cannot be read or has none. */
-export function readMidiRhythm(bytes: Uint8Array): MidiRhythm {
-  const file = parsed(bytes);
-  const { ticksPerBeat } = file.header;
-  if (!ticksPerBeat)
-    throw refused('This MIDI file counts film frames instead of beats, so it has no rhythm to take.');
-  const timed = file.tracks.map((track) => {
-    let tick = 0;
-    return track.map((event) => ({ event, tick: (tick += event.deltaTime) }));
-  });
-  const notes = timed
-    .map((track) =>
-      track.filter(({ event }) => event.type === 'noteOn' && event.velocity > 0).map(({ tick }) => tick),
-    )
-    .find((ticks) => ticks.length > 0);
-  if (!notes) throw refused('There are no notes in this MIDI file.');
-  const first = notes[0]!;
-  const tempos = timed
-    .flat()
-    .flatMap(({ event, tick }) =>
-      event.type === 'setTempo' ? [{ tick, us: event.microsecondsPerBeat }] : [],
-    );
-  if (tempos.some(({ us }) => us <= 0))
-    throw refused('This MIDI file has a tempo of 0, so its beats have no length.');
-  const tempo = tempos
-    .filter(({ tick }) => tick <= first)
-    .sort((a, b) => a.tick - b.tick)
-    .at(-1);
-  return {
-    beats: notes.map((tick) => fraction(tick - first, ticksPerBeat)),
-    bpm: Math.round(60e6 / (tempo?.us ?? 500_000)),
-  };
-}
-
-function parsed(bytes: Uint8Array): ReturnType<typeof parseMidi> {
-  try {
-    return parseMidi(bytes);
-  } catch {
-    // The reader throws texts of its own about chunks; a coach needs to know only that it is no such file.
-    throw refused('This is no MIDI file, or it is cut off.');
-  }
-}
-
-function refused(message: string): UnprocessableEntityException {
-  return new UnprocessableEntityException({ message, errors: [{ field: 'file', message }] });
 }

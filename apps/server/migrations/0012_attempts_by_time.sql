@@ -1,0 +1,1 @@
+CREATE INDEX "attempts_by_time" ON "attempts" USING btree ("at");

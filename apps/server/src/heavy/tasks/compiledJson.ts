@@ -1,0 +1,15 @@
+import { clipShelf, type VoiceClip } from '@eurhythm/core/calls';
+import { moveBook } from '@eurhythm/core/moves';
+import { combosOf, compileRound, type RoundPlan } from '@eurhythm/core/rounds';
+import type { SentBook } from './playedSession.ts';
+
+/** A compiled round with the combos that its cues name, as the bytes of its JSON. */
+export function compiledJson(
+  plan: RoundPlan,
+  { items, numbers }: SentBook,
+  clips: readonly VoiceClip[],
+): Uint8Array {
+  const book = moveBook(items, numbers);
+  const compiled = compileRound(plan, book, clipShelf(clips));
+  return new TextEncoder().encode(JSON.stringify({ ...compiled, combos: combosOf(plan.blocks, book) }));
+}
