@@ -39,6 +39,8 @@ await build({
   target: 'node20',
   // As Node itself opens packages: each once, in one form.
   mainFields: ['main'],
+  // Classes are told by their names in the API document.
+  keepNames: true,
   external: LEFT_OUT.flatMap((name) => (name.endsWith('*') ? [name] : [name, `${name}/*`])),
   // What classes say of themselves has to be kept before the first of them; packages of the older kind ask for others by `require`.
   banner: {

@@ -1,8 +1,9 @@
 import type { INestApplication } from '@nestjs/common';
-import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
+import { ApiProperty, DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { tidyDocument } from './tidyDocument.ts';
 import { gymFileSchema } from '../keep/gymFileSchema.ts';
+import * as contract from '@eurhythm/contract';
 import { BLOCK_SHAPES, GAP_CLASSES, TEMPO_SHAPE_CLASSES } from '@eurhythm/contract';
 // The package keeps its storage out of its types; the JSON schema package needs it to follow nested classes.
 // @ts-expect-error no declaration
@@ -17,7 +18,9 @@ export function serveOpenApi(app: INestApplication): void {
     .setVersion('1')
     .setLicense('Not published', 'about:blank')
     .build();
-  const document = tidyDocument(withContract(SwaggerModule.createDocument(app, about)));
+  const schemas = contractSchemas();
+  tellQueries(schemas);
+  const document = tidyDocument(withContract(SwaggerModule.createDocument(app, about), schemas));
   SwaggerModule.setup('api/docs', app, document);
   // Beside the file in which a gym is taken away stands what is in it.
   const schema = gymFileSchema(document);
@@ -26,8 +29,10 @@ export function serveOpenApi(app: INestApplication): void {
     .get('/api/export.schema.json', (_request: Request, response: Response) => void response.json(schema));
 }
 
-/** The document with the schema of every class of the contract. */
-function withContract(document: OpenAPIObject): OpenAPIObject {
+type Schemas = Record<string, Shape>;
+
+/** The schema of every class of the contract, by its name. */
+function contractSchemas(): Schemas {
   const schemas = validationMetadatasToSchemas({
     refPointerPrefix: '#/components/schemas/',
     classTransformerMetadataStorage: defaultMetadataStorage,
@@ -41,7 +46,22 @@ function withContract(document: OpenAPIObject): OpenAPIObject {
         (context as { isNeverNull?: boolean } | undefined)?.isNeverNull ? {} : { nullable: true },
     },
   });
-  const all = { ...document.components?.schemas, ...(schemas as object) };
+  return schemas as Schemas;
+}
+
+/** What may stand behind the question mark of a route follows from the same rules. */
+function tellQueries(schemas: Schemas): void {
+  for (const shape of Object.values<unknown>(contract)) {
+    if (typeof shape !== 'function' || !shape.name.endsWith('Query')) continue;
+    const { properties = {}, required = [] } = schemas[shape.name] ?? {};
+    for (const [field, rule] of Object.entries(properties))
+      ApiProperty({ ...rule, required: required.includes(field) })(shape.prototype as object, field);
+  }
+}
+
+/** The document with these schemas. */
+function withContract(document: OpenAPIObject, schemas: Schemas): OpenAPIObject {
+  const all = { ...document.components?.schemas, ...schemas };
   document.components = {
     ...document.components,
     schemas: { ...withKinds({ ...all, ...toldKinds(all) }), ...UNIONS },
@@ -74,8 +94,8 @@ const UNIONS = Object.fromEntries(
 );
 
 interface Shape {
-  readonly properties?: object;
-  readonly required?: readonly string[];
+  readonly properties?: Readonly<Record<string, object>>;
+  readonly required?: string[];
 }
 
 /** Each shape of the unions with the kind that tells it; one without a field of its own has no schema until then. */
