@@ -102,6 +102,25 @@ test('a page that cannot be read says so, and offers to try again', async ({ pag
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
+test('the Floor too says what it could not have, and offers to try again', async ({ page }) => {
+  await page.request.put('/api/runs/unheard', {
+    data: { sessionId: 'first-steps', fighterIds: ['ines'], startedAt: new Date().toISOString() },
+  });
+  let isDown = true;
+  await page.route('**/api/runs/unheard/plan', (route) =>
+    isDown
+      ? route.fulfill({ status: 503, json: { message: 'The server is busy with other work.' } })
+      : route.continue(),
+  );
+  await page.goto('/floor/unheard');
+  await expect(page.getByText('The server is busy with other work.')).toBeVisible();
+  isDown = false;
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText('The server is busy with other work.')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Start', exact: false }).first()).toBeVisible();
+  await page.request.put('/api/runs/unheard/end');
+});
+
 test('another move takes the place of one everywhere it is used', async ({ page }) => {
   const { items } = await (await page.request.get('/api/combos')).json();
   const combo = items.find(({ id }: { id: string }) => id === 'ebb-1');

@@ -5,12 +5,12 @@ import { join } from 'node:path';
 import { ROOT } from './house.mjs';
 
 /** Starts the server and waits until it answers; gives its address and what ends it. */
-export async function serveApp(data, port) {
+export async function serveApp(data, port, env = {}) {
   const base = `http://127.0.0.1:${port}`;
   const server = spawn(process.execPath, ['apps/server/dist/bundle/main.js'], {
     cwd: ROOT,
     stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, EURHYTHM_DATA: data, PORT: String(port) },
+    env: { ...process.env, EURHYTHM_DATA: data, PORT: String(port), ...env },
   });
   const answers = () =>
     fetch(`${base}/api/health`).then(
@@ -32,6 +32,12 @@ export async function serveApp(data, port) {
       }
     },
     process: server,
+    /** Ends it as a power cut does. */
+    kill: async () => {
+      const ended = new Promise((done) => server.once('exit', done));
+      server.kill('SIGKILL');
+      await ended;
+    },
     stop: async () => {
       const ended = new Promise((done) => server.once('exit', done));
       server.kill('SIGTERM');

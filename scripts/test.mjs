@@ -1,4 +1,4 @@
-/** `npm test`: lint, types, dependency rule, unit tests, build, and the stories in the real browser. */
+/** `npm test`: lint, types, dependency rule, unit tests, build, a short attack, and the stories in the real browser. */
 import { build, checkNode, install, run, runQuietly, stop } from './house.mjs';
 
 checkNode();
@@ -33,6 +33,10 @@ await stagesTogether('lint', 'types');
 stage('build', build);
 stage('unit', () => run('npm', ['run', '-s', 'unit']));
 stage('postgres', () => run('node', ['scripts/unitOnPostgres.mjs']));
+// A short one; `npm run attack` is the whole.
+stage('attack', () =>
+  run('node', ['scripts/attack/attack.mjs', '--requests', '600', '--cuts', '2', '--restarts', '1']),
+);
 stage('stories', () => run('npm', ['run', '-s', 'e2e']));
 const all = (performance.now() - began) / 1000;
 for (const [name, seconds] of [...stages, ['all', all]])

@@ -75,6 +75,13 @@ describe('a page of another server', () => {
   ])('changes nothing: %j', (headers) => {
     for (const method of ['POST', 'PUT', 'DELETE', 'PATCH'])
       expect(from(method, headers)).toBe('Another page may not change anything here.');
+    expect(from('GET', headers)).toBe('Another page may not read anything here.');
+  });
+  it('leads here by a link, and reads nothing by it', () => {
+    const visit = { 'sec-fetch-site': 'cross-site', 'sec-fetch-mode': 'navigate' };
+    expect(from('GET', visit)).toBeNull();
+    expect(from('POST', visit)).toBe('Another page may not change anything here.');
+    expect(from('GET', { ...visit, origin: 'http://gym.example' })).not.toBeNull();
   });
   it.each([
     [{}],

@@ -170,3 +170,26 @@ describe('blocks of every kind', () => {
     if (message) expect(answer.body.errors[0].message).toBe(message);
   });
 });
+
+describe('more than anybody could do', () => {
+  const block = { ...round.blocks[0], combos: [{ line: '1:1/16 2:1/16 1:1/16 2' }], bpm: 300, seconds: 7200 };
+  const sentence =
+    'This round asks for more than 150,000 beats, strikes and calls. Make it shorter, slower, or with fewer strokes to a beat.';
+  it('is told before anything is worked out', async () => {
+    const answer = await call('POST', 'rounds/compile', { blocks: [block], lead: 'left', seed: 1 });
+    expect([answer.status, answer.body.message]).toEqual([422, sentence]);
+  });
+  it('is told for the files of a session too', async () => {
+    const rounds = Array.from({ length: 4 }, (_, i) => ({
+      ...round,
+      id: `r${i}`,
+      blocks: [{ ...block, id: `b${i}` }],
+    }));
+    expect((await call('PUT', 'sessions/endless', { ...session, rounds })).status).toBe(200);
+    for (const file of ['rhythm.mid', 'calls.vtt', 'audio.wav', 'homework.zip']) {
+      const { status, body } = await call('GET', `sessions/endless/${file}`);
+      expect([file, status]).toEqual([file, 422]);
+      expect(body.message).toBe(sentence.replace('round', 'session').replace('150', '600'));
+    }
+  });
+});

@@ -35,7 +35,8 @@ export interface ServerNames {
 
 /**
  * Stands before every route: a request for another name is refused, so that no foreign page can read the gym through a name
- * that it points here; what changes something has to come from a page of this server, or from no page at all.
+ * that it points here; what a page asks for has to come from a page of this server. From no page at all, as programs do, and by
+ * following a link, everything may be read.
  */
 export function guardRequests(app: NestExpressApplication, server: ServerNames): void {
   app.disable('x-powered-by');
@@ -64,13 +65,16 @@ export function refusalFor(
   const host = (headers.host ?? '').toLowerCase();
   if (!names.has(host))
     return 'This server is not known by that name. Open it by the address that it printed.';
-  if (READS.has(method)) return null;
   const { origin } = headers;
   const site = headers['sec-fetch-site'];
   const isForeignSite = site !== undefined && site !== 'same-origin' && site !== 'none';
   const isForeignOrigin =
     origin !== undefined && !names.has(origin.toLowerCase().replace(/^https?:\/\//, ''));
-  return isForeignSite || isForeignOrigin ? 'Another page may not change anything here.' : null;
+  if (!READS.has(method))
+    return isForeignSite || isForeignOrigin ? 'Another page may not change anything here.' : null;
+  // Whoever follows a link from elsewhere opens a page of the gym; nothing of it goes back to where he came from.
+  const isVisit = headers['sec-fetch-mode'] === 'navigate';
+  return isForeignOrigin || (isForeignSite && !isVisit) ? 'Another page may not read anything here.' : null;
 }
 
 /** Every way to write the address of this server, with its port. */

@@ -190,6 +190,24 @@ describe('mix', () => {
       [1249, 1],
     ]);
   });
+  it('made in stretches of any length is the same as the whole', () => {
+    const events = fc
+      .array(fc.double({ min: -0.5, max: 4, noNaN: true }), { maxLength: 30 })
+      .map((ats) => [...ats].sort((a, b) => a - b))
+      .map((ats) =>
+        ats.map((at, i) => ({ at, samples: Float32Array.of(0.1, 0.7, 0.3).map((x) => x + i), gain: 0.3 })),
+      );
+    fc.assert(
+      fc.property(events, fc.integer({ min: 1, max: 4000 }), (sounds, cut) => {
+        const whole = all(sounds, 4);
+        const pieces = joined(
+          ...mix(sounds, cut / 1000, 1000),
+          ...mix(sounds, (4000 - cut) / 1000, 1000, cut / 1000),
+        );
+        expect([...pieces]).toEqual(whole);
+      }),
+    );
+  });
   it('is the same however the sounds are spread over the pieces', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 3999 }), { maxLength: 30 }), (starts) => {

@@ -40,7 +40,7 @@ export function RunRoom() {
   useShortcut(' ', () => isThere || setStarts(!starts));
   useShortcut('b', () => isThere || setStarts(!starts));
   const failure = error ?? noPlan;
-  if (failure) return <FloorNote title={failure.message} />;
+  if (failure) return <FloorNote title={failure.message} isFailure />;
   if (!run || !plan || !fighters) return <FloorNote title="Fetching the session" starts={starts} />;
   const there = run.fighterIds.flatMap((id) => fighters.find((fighter) => fighter.id === id) ?? []);
   return <Run key={run.id} run={run} plan={plan} fighters={there} starts={starts} />;
@@ -150,7 +150,7 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
   useShortcut('u', free(marks.undo));
   useShortcut('t', free(openBurst));
 
-  if (state.phase === 'failed') return <FloorNote title={state.failure} />;
+  if (state.phase === 'failed') return <FloorNote title={state.failure} isFailure />;
   if (state.phase === 'loading')
     return <FloorNote title="Loading the voice" share={state.share} starts={state.startsSoon} />;
   if (isBurst) return <BurstPane run={run} fighters={fighters} deck={deck} onClose={() => setBurst(false)} />;
@@ -231,7 +231,15 @@ function Over({
   );
 }
 
-function FloorNote({ title, share, starts = false }: { title: string; share?: number; starts?: boolean }) {
+interface FloorNoteProps {
+  readonly title: string;
+  /** How much of it is there, 0 to 1. */
+  readonly share?: number;
+  readonly starts?: boolean;
+  readonly isFailure?: boolean;
+}
+
+function FloorNote({ title, share, starts = false, isFailure = false }: FloorNoteProps) {
   return (
     <div className="mat flex h-screen flex-col items-center justify-center gap-6 p-6 text-center">
       <p className="board text-5xl" role="status">
@@ -253,6 +261,11 @@ function FloorNote({ title, share, starts = false }: { title: string; share?: nu
         >
           <div className="h-full bg-tape" style={{ width: `${share * 100}%` }} />
         </div>
+      )}
+      {isFailure && (
+        <Button weight="main" onClick={() => window.location.reload()}>
+          Try again
+        </Button>
       )}
       <ButtonLink weight="bare" to="/floor">
         Leave the Floor
