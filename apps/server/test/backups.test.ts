@@ -53,6 +53,16 @@ describe('copies of the gym', () => {
     expect((await server.call('GET', 'fighters/pavo')).status).toBe(200);
     await server.stop();
   });
+  it('asked for many times at once are made once more at the most', async () => {
+    const server = await startServer(data);
+    const { items: before } = (await server.call('GET', 'backups')).body;
+    const all = await Promise.all(Array.from({ length: 6 }, () => server.call('POST', 'backups')));
+    expect(new Set(all.map(({ status }) => status))).toEqual(new Set([200]));
+    const { items } = (await server.call('GET', 'backups')).body;
+    expect(items.length - before.length).toBeLessThanOrEqual(2);
+    for (const { body } of all) expect(items).toContainEqual(body);
+    await server.stop();
+  });
   it('a damaged database is named and set aside, nothing is put over it, and the copy of choice comes back', async () => {
     const server = await startServer(data);
     const { body: early } = await server.call('POST', 'backups');

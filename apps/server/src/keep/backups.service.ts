@@ -28,6 +28,7 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
   private timers: NodeJS.Timeout[] = [];
   private making: Promise<unknown> = Promise.resolve();
   private trouble: string | null = null;
+  private readonly waiting = new Map<Reason, Promise<BackupView>>();
 
   constructor(
     @InjectStore() private readonly store: Store,
@@ -51,14 +52,19 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
     return { items: (await this.copies.list()).map(backupView), trouble: this.trouble };
   }
 
-  /** A copy that is asked for. */
-  async make(reason: Reason = 'by-hand'): Promise<BackupView> {
-    const name = await this.inTurn(async () => {
+  /** A copy that is asked for. Who asks while one waits for its turn gets that one: it will hold all that is there now. */
+  make(reason: Reason = 'by-hand'): Promise<BackupView> {
+    const waiting = this.waiting.get(reason);
+    if (waiting) return waiting;
+    const copy = this.inTurn(async () => {
+      this.waiting.delete(reason);
       const now = new Date();
       const lines = await dumpTables(this.store.database, reason, now);
-      return this.copies.keep(lines, reason, now, (file) => this.heavy.run('checkCopy', file));
+      const name = await this.copies.keep(lines, reason, now, (file) => this.heavy.run('checkCopy', file));
+      return backupView((await this.copies.list()).find((kept) => kept.name === name)!);
     });
-    return backupView((await this.copies.list()).find((copy) => copy.name === name)!);
+    this.waiting.set(reason, copy);
+    return copy;
   }
 
   async open(name: string) {
