@@ -2,6 +2,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, test, type Page } from '@playwright/test';
+import { writeMidi, type MidiEvent } from 'midi-file';
+import { choose } from './choose.ts';
 
 /** The own voice from the microphone, the sound check, files of a session, and the Floor's tempo and hold. */
 async function open(page: Page, path: string): Promise<void> {
@@ -48,7 +50,9 @@ test('a call is recorded from the microphone, its centre moved, and the gym call
 
   await own.getByRole('link', { name: 'Sound check' }).click();
   await own.getByLabel('Our own voice').check();
-  await expect(own.getByText('Our own voice calls in this gym, at 1 times its speed.')).toBeVisible();
+  await expect(
+    own.getByText('Our own voice calls in this gym, at 1 times its speed, for a hall.'),
+  ).toBeVisible();
   const compiled = await own.request.post('/api/rounds/compile', {
     data: {
       lead: 'left',
@@ -79,8 +83,7 @@ test('a call is recorded from the microphone, its centre moved, and the gym call
       ],
     },
   });
-  const { calls } = await (await own.request.get('/api/voice')).json();
-  const recorded = calls.find((call: { text: string }) => call.text === 'two').own.clip.id;
+  const recorded = (await (await own.request.get('/api/voice/say?text=two&voice=own&rate=1')).json()).id;
   const { cues } = await compiled.json();
   expect(cues.some((cue: { clip?: { id: string } }) => cue.clip?.id === recorded)).toBe(true);
   await own.getByLabel('Higher voice').check();
@@ -124,6 +127,38 @@ test('the loudspeaker is measured by tapping along', async ({ page }) => {
   await page.reload();
   await expect(page.getByLabel('Late by, milliseconds')).toHaveValue('180');
   await page.getByLabel('Late by, milliseconds').fill('0');
+});
+
+test('a played rhythm of one of two tracks is put on the grid that the coach chooses', async ({ page }) => {
+  await open(page, '/combos');
+  const note = (deltaTime: number): MidiEvent => ({
+    deltaTime,
+    type: 'noteOn',
+    channel: 0,
+    noteNumber: 60,
+    velocity: 90,
+  });
+  const track = (text: string, ...notes: number[]): MidiEvent[] => [
+    { deltaTime: 0, meta: true, type: 'trackName', text },
+    ...notes.map(note),
+    { deltaTime: 0, meta: true, type: 'endOfTrack' },
+  ];
+  const midi = writeMidi({
+    header: { format: 1, numTracks: 2, ticksPerBeat: 480 },
+    tracks: [track('Left', 0, 480), track('Right', 0, 226, 262, 470)],
+  });
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'Played.mid', mimeType: 'audio/midi', buffer: Buffer.from(midi) });
+  const sheet = page.getByRole('dialog', { name: 'The rhythm of this file' });
+  await choose(sheet.getByLabel('Track'), 'Right, 4 notes');
+  await choose(sheet.getByLabel('Put the notes on'), 'halves');
+  await expect(sheet.getByRole('status')).toHaveText(
+    /120 beats a minute. The note that moves most moves by \d+ ms./,
+  );
+  await sheet.getByRole('button', { name: 'Begin with it' }).click();
+  await expect(page.getByRole('heading', { name: 'Played' })).toBeVisible();
+  await expect(page.getByLabel('Beat line')).toContainText('guard-guard-guard guard');
 });
 
 test('a rhythm from a MIDI file is filled with moves', async ({ page }) => {

@@ -104,7 +104,7 @@ test('the Floor plays the rounds: every sound within 2 ms of its cue, long befor
   const run = await (await page.request.get(`/api/runs/${runId}`)).json();
   const [first] = run.rounds;
   const compiled = await page.request.post('/api/rounds/compile', {
-    data: { blocks: first.blocks, lead: run.lead, seed: roundSeed(runId, first.id) },
+    data: { blocks: first.blocks, lead: run.lead, seed: roundSeed(run.sessionId, first.id) },
   });
   const round = (await compiled.json()) as {
     cues: { at: number; kind: string; sound?: string; clip?: { start: number } }[];

@@ -1,4 +1,4 @@
-/** `npm run bench [core|start|pages|sessions|centre|sound|load|log]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
+/** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
 import { build, install } from '../house.mjs';
 import { printTable } from './table.mjs';
 
@@ -10,7 +10,11 @@ const PARTS = {
   pages: () => import('./pageBench.mjs'),
   sessions: () => import('./sessionBench.mjs'),
   centre: () => import('./centreBench.mjs'),
-  sound: () => import('./soundBench.mjs'),
+  sound: async () => {
+    await import('./hearingBench.mjs');
+    await import('./soundBench.mjs');
+  },
+  hearing: () => import('./hearingBench.mjs'),
   load: () => import('./loadBench.mjs'),
   log: () => import('./logBench.mjs'),
 };

@@ -134,7 +134,7 @@ await page.goto(`${app.base}/floor/bench`);
 // The page compiles by itself; the server says the same of the same round.
 const { roundSeed } = await core('run');
 const compiled = await page.request.post(`${app.base}/api/rounds/compile`, {
-  data: { blocks: first.blocks, lead: run.lead, seed: roundSeed(run.id, first.id) },
+  data: { blocks: first.blocks, lead: run.lead, seed: roundSeed(run.sessionId, first.id) },
 });
 const round = await compiled.json();
 await page.getByText('ready when you are').waitFor({ timeout: 60_000 });

@@ -107,7 +107,7 @@ ${chunks(
   .join('\n')}
 ];
 `;
-const file = 'packages/core/src/sound/vowelWeights.ts';
+const file = 'packages/core/src/sound/centre/vowelWeights.ts';
 writeFileSync(join(ROOT, file), text);
 run('npx', ['prettier', '--write', file], { quiet: true });
 

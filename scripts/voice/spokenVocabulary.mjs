@@ -3,29 +3,29 @@ import { join } from 'node:path';
 import { ROOT } from '../house.mjs';
 
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
-const [{ starterBook }, { vocabularyOf }, { levelClip, parsePhones, readWav, vowelOnset, vowelEnd }] =
+const [{ starterBook }, { vocabularyOf }, { trimClip, parsePhones, readWav, vowelOnset, vowelEnd }] =
   await Promise.all([core('moves'), core('calls'), core('sound')]);
 
 const { utter } = await import(join(ROOT, 'apps/server/dist/voice/flite.js'));
 
-/** Gives `{ text, voice, rate, sound, onset, end }` for each text that has a vowel; times from the start of the levelled clip. */
+/** Gives `{ text, voice, rate, sound, onset, end }` for each text that has a vowel; times from the start of the trimmed clip. */
 export async function spokenVocabulary({ voices = ['slt', 'rms'], rates = [1], more = [] } = {}) {
   const clips = [];
   for (const voice of voices)
     for (const rate of rates)
       for (const text of [...vocabularyOf(starterBook()), ...more]) {
         const spoken = await utter({ text, voice, rate });
-        const levelled = levelClip(readWav(spoken.wav).sound);
+        const trimmed = trimClip(readWav(spoken.wav).sound);
         const phones = parsePhones(spoken.phones);
         const onset = vowelOnset(phones);
-        if (!levelled || onset === null) continue;
+        if (!trimmed || onset === null) continue;
         clips.push({
           text,
           voice,
           rate,
-          sound: levelled.sound,
-          onset: onset - levelled.cutBefore,
-          end: vowelEnd(phones) - levelled.cutBefore,
+          sound: trimmed.sound,
+          onset: onset - trimmed.cutBefore,
+          end: vowelEnd(phones) - trimmed.cutBefore,
         });
       }
   return clips;

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import type { Server } from 'node:http';
 import { resolve } from 'node:path';
+import compression from 'compression';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { AppModule } from './app.module.ts';
@@ -30,6 +31,7 @@ async function start(): Promise<void> {
   });
   guardRequests(app, { host, port, names });
   readRequests(app);
+  app.use(compression());
   app.useGlobalPipes(contractPipe());
   app.useGlobalFilters(new RefusalFilter());
   serveOpenApi(app);

@@ -35,8 +35,8 @@ describe('the API document', () => {
     const asked = (path: string, method: string): string[] =>
       paths[`/api/${path}`][method].parameters.flatMap((each: any) => (each.in === 'query' ? each.name : []));
     expect(asked('sessions', 'get')).toEqual(['after', 'limit']);
-    expect(asked('voice/say', 'get')).toEqual(['text', 'voice', 'rate']);
-    expect(asked('sessions/{id}/audio.wav', 'get')).toEqual(['round', 'voice']);
+    expect(asked('voice/say', 'get')).toEqual(['text', 'voice', 'sound', 'rate']);
+    expect(asked('sessions/{id}/audio.wav', 'get')).toEqual(['round', 'voice', 'sound']);
     expect(asked('fighters/{id}', 'delete')).toEqual(['sure']);
     const saves = Object.entries<any>(paths).flatMap(([path, { put }]) =>
       put?.parameters.some(({ name }: any) => name === 'basedOn') ? [path] : [],

@@ -112,17 +112,88 @@ describe('a rhythm from a file', () => {
     type: 'setTempo',
     microsecondsPerBeat,
   });
-  async function send(bytes: Uint8Array) {
+  async function send(bytes: Uint8Array, how = '') {
     const form = new FormData();
     form.append('file', new Blob([bytes as BlobPart]), 'beat.mid');
-    const response = await fetch(`${server.base()}/api/combos/rhythm`, { method: 'POST', body: form });
+    const response = await fetch(`${server.base()}/api/combos/rhythm${how}`, { method: 'POST', body: form });
     return { status: response.status, body: await response.json() };
   }
   it('is an empty line with its fractions and tempo', async () => {
     const { status, body } = await send(midi([tempo(600_000), note(0), note(480), note(160), note(320)]));
-    expect([status, body]).toEqual([200, { line: 'guard guard:1/3 guard:2/3 guard', bpm: 100, left: 0 }]);
+    expect([status, body]).toMatchObject([
+      200,
+      { line: 'guard guard:1/3 guard:2/3 guard', bpm: 100, left: 0, fileBpm: 100, beatsAsOne: 1, moved: 0 },
+    ]);
+    expect(body.played.map((beat: number) => Math.round(beat * 3))).toEqual([0, 3, 4, 6]);
     const analysed = await call('POST', 'combos/analyse', { line: body.line, lead: 'left' });
     expect(analysed.body.strokes.map((stroke: any) => stroke.beat)).toEqual(['0', '1', '4/3', '2']);
+  });
+  it('is put on the grid that is wanted, and tells how far a note moves', async () => {
+    const played = midi([tempo(600_000), note(0), note(230), note(262), note(470)]);
+    const exact = (await send(played)).body;
+    const halves = (await send(played, '?grid=2')).body;
+    expect(halves).toMatchObject({ line: 'guard-guard-guard guard', grid: 2 });
+    expect(halves.moved).toBeCloseTo((12 / 480) * 0.6, 2);
+    const thirds = (await send(played, '?grid=3')).body;
+    expect(thirds.line).toBe('guard:1/3 guard:2/3 guard guard');
+    expect(thirds.moved).toBeGreaterThan(exact.moved);
+    expect((await send(played, '?grid=5')).status).toBe(400);
+  });
+  it('asks which track where several have notes', async () => {
+    const named = (text: string): MidiEvent => ({ deltaTime: 0, meta: true, type: 'trackName', text });
+    const end: MidiEvent = { deltaTime: 0, meta: true, type: 'endOfTrack' };
+    const file = Uint8Array.from(
+      writeMidi({
+        header: { format: 1, numTracks: 3, ticksPerBeat: 480 },
+        tracks: [
+          [tempo(500_000), end],
+          [named('Left'), note(0), note(480), end],
+          [named('Right'), note(240), note(240), note(240), end],
+        ],
+      }),
+    );
+    const tracks = [
+      { track: 2, name: 'Left', notes: 2 },
+      { track: 3, name: 'Right', notes: 3 },
+    ];
+    expect((await send(file)).body).toMatchObject({ track: 2, tracks, line: 'guard guard' });
+    expect((await send(file, '?track=3')).body).toMatchObject({
+      track: 3,
+      line: 'guard-guard-guard',
+    });
+    expect(await send(file, '?track=1')).toMatchObject({
+      status: 422,
+      body: { message: 'Track 1 of this file has no notes. Choose another one.' },
+    });
+  });
+  it('at a tempo that no combo may have is as fast with other beats, or at the nearest tempo', async () => {
+    const fast = midi([tempo(150_000), note(0), note(480), note(480)]);
+    expect((await send(fast)).body).toMatchObject({
+      bpm: 200,
+      fileBpm: 400,
+      beatsAsOne: 2,
+      line: 'guard-guard-guard',
+    });
+    expect((await send(fast, '?tempo=nearest')).body).toMatchObject({
+      bpm: 300,
+      beatsAsOne: 1,
+      line: 'guard guard guard',
+    });
+    const slow = midi([tempo(6_000_000), note(0), note(480)]);
+    expect((await send(slow)).body).toMatchObject({
+      bpm: 20,
+      fileBpm: 10,
+      beatsAsOne: 0.5,
+      line: 'guard:2/1 guard',
+    });
+  });
+  it('stands beside chunks that are no tracks', async () => {
+    const file = midi([tempo(600_000), note(0), note(480)]);
+    const alien = Uint8Array.from(
+      [...'XFIH'].map((letter) => letter.charCodeAt(0)).concat([0, 0, 0, 3, 1, 2, 3]),
+    );
+    const mixed = Uint8Array.from([...file.slice(0, 14), ...alien, ...file.slice(14), ...alien]);
+    expect((await send(mixed)).body).toMatchObject({ line: 'guard guard', bpm: 100 });
   });
   it('comes back from our own files', async () => {
     const { bytes } = await file(`${SESSION}/rhythm.mid`);
@@ -143,7 +214,13 @@ describe('a rhythm from a file', () => {
       'a cut-off file',
       midi([tempo(600_000), note(0), note(480)]).slice(0, 30),
       422,
-      'This is no MIDI file, or it is cut off.',
+      'This MIDI file is cut off in its track 1: 12 bytes of it are missing.',
+    ],
+    [
+      'fewer tracks than it says',
+      midi([tempo(600_000), note(0)]).slice(0, 14),
+      422,
+      'This MIDI file is cut off: it says that it has 1 track, and 0 are there.',
     ],
     ['ten megabytes', new Uint8Array(10_000_000), 413, 'This file is too large.'],
   ])('is refused with %s', async (_, bytes, status, message) => {

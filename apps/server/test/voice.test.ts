@@ -1,4 +1,11 @@
-import { encodeWav, findCentre, readWav, type Sound } from '../../../packages/core/src/sound/index.ts';
+import {
+  CALL_LUFS,
+  encodeWav,
+  findCentre,
+  loudnessOf,
+  readWav,
+  type Sound,
+} from '../../../packages/core/src/sound/index.ts';
 import { serverForThisFile } from './startedServer.ts';
 
 const server = serverForThisFile();
@@ -19,8 +26,8 @@ async function upload(text: string, bytes: Uint8Array) {
   });
   return { status: response.status, body: await response.json() };
 }
-const say = (text: string, voice = 'slt', rate = 1) =>
-  call('GET', `voice/say?text=${encodeURIComponent(text)}&voice=${voice}&rate=${rate}`);
+const say = (text: string, voice = 'slt', rate = 1, sound = 'hall') =>
+  call('GET', `voice/say?text=${encodeURIComponent(text)}&voice=${voice}&rate=${rate}&sound=${sound}`);
 const silence = (seconds: number, rate = 16_000): Float32Array => new Float32Array(seconds * rate);
 const combo = {
   kind: 'combo',
@@ -50,6 +57,18 @@ describe('the bundled voices', () => {
     expect(plain.body.centre).toBeGreaterThan(0);
     expect(plain.body.centre).toBeLessThan(plain.body.seconds);
   });
+  it('sound otherwise for a hall than for a room, at one loudness, on the same beat', async () => {
+    const [hall, room] = await Promise.all(
+      (['hall', 'room'] as const).map((sound) => say('round kick', 'slt', 1, sound)),
+    );
+    expect(hall!.body.id).not.toBe(room!.body.id);
+    expect([hall!.body.centre, hall!.body.seconds]).toEqual([room!.body.centre, room!.body.seconds]);
+    for (const { body } of [hall!, room!])
+      expect(loudnessOf(await soundOf(body.id))).toBeCloseTo(CALL_LUFS, 0);
+    await call('PUT', 'gym/school', { ...(await call('GET', 'gym')).body.school, voiceSound: 'room' });
+    expect((await call('GET', 'voice/say?text=round%20kick&voice=slt&rate=1')).body.id).toBe(room!.body.id);
+    await call('PUT', 'gym/school', { ...(await call('GET', 'gym')).body.school, voiceSound: 'hall' });
+  });
   it('count in other languages by their phones', async () => {
     const [word, letters] = await Promise.all([say('ichi'), say('itchy')]);
     expect(word.body.phones).toEqual(['iy', 'ch', 'iy']);
@@ -60,7 +79,7 @@ describe('the bundled voices', () => {
       'one two three four five six seven eight nine ten jab cross hook round knee push switch ready halfway rest'.split(
         ' ',
       );
-    const clips = await Promise.all(words.map(async (word) => (await say(word)).body));
+    const clips = await Promise.all(words.map(async (word) => (await say(word, 'slt', 1, 'room')).body));
     const off = await Promise.all(
       clips.map(async (clip) => Math.abs(findCentre(await soundOf(clip.id))! - clip.centre)),
     );
@@ -71,7 +90,7 @@ describe('the bundled voices', () => {
   it.each([
     ['text=', 'Say a plain text of 1 to 120 characters.'],
     ['text=a&voice=nosuch', 'The voice is one of: slt, rms, own.'],
-    ['text=a&rate=9', 'The speed of the voice is one of: 1, 1.15, 1.3, 1.5.'],
+    ['text=a&rate=9', 'The speed of the voice is one of: 1, 1.15, 1.3, 1.5, 1.75.'],
   ])('refuse %s', async (query, message) => {
     expect(await call('GET', `voice/say?${query}`)).toMatchObject({ status: 400, body: { message } });
   });

@@ -16,7 +16,7 @@ import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import contentDisposition from 'content-disposition';
 import { Readable } from 'node:stream';
-import { FileQuery, RHYTHM_BYTES, RhythmView } from '@eurhythm/contract';
+import { FileQuery, RHYTHM_BYTES, RhythmQuery, RhythmView } from '@eurhythm/contract';
 import { May } from '../house/access.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers, answersFile, fileField } from '../house/answers.ts';
@@ -80,7 +80,8 @@ class ExchangeController {
   @Get('sessions/:id/homework.zip')
   @answersFile('application/zip')
   async homework(@Param('id') id: string, @Query() query: FileQuery): Promise<StreamableFile> {
-    const session = await this.toPlay(id, query);
+    // It is heard at home.
+    const session = await this.toPlay(id, { sound: 'room', ...query });
     const homework = await this.heavy.run('homework', session);
     const zip = homeworkZip(homework, this.sound.wav(homework.sound));
     return new StreamableFile(zip, { type: 'application/zip', disposition: attachment(session, 'zip') });
@@ -93,17 +94,21 @@ class ExchangeController {
   @ApiConsumes('multipart/form-data')
   @ApiBody({ schema: fileField('file') })
   @answers(RhythmView)
-  async importRhythm(@UploadedFile() file?: { buffer: Buffer }): Promise<RhythmView> {
+  async importRhythm(
+    @Query() how: RhythmQuery,
+    @UploadedFile() file?: { buffer: Buffer },
+  ): Promise<RhythmView> {
     if (!file) throw new BadRequestException('Send the rhythm as a MIDI file in the field “file”.');
-    const read = await this.heavy.run('rhythm', file.buffer);
+    const read = await this.heavy.run('rhythm', file.buffer, { ...how });
     if (!read.ok) throw refuseField('file', read.message);
     return read.rhythm;
   }
 
-  private toPlay(id: string, { round, voice }: FileQuery): Promise<SessionToPlay> {
+  private toPlay(id: string, { round, voice, sound }: FileQuery): Promise<SessionToPlay> {
     return this.sessions.toPlay(id, {
       ...(round === undefined ? {} : { roundId: round }),
       ...(voice === undefined ? {} : { voice }),
+      ...(sound === undefined ? {} : { sound }),
     });
   }
 }

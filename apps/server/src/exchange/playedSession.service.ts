@@ -1,5 +1,6 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { heldRounds } from '@eurhythm/core/plan';
+import type { VoiceSound } from '@eurhythm/core/sound';
 import type { VoiceId } from '@eurhythm/contract';
 import { GymService } from '../gym/gym.service.ts';
 import type { SessionToPlay } from '../heavy/tasks/playedSession.ts';
@@ -38,7 +39,7 @@ export class PlayedSessionService {
   /** A session, or one round of it, with all that is needed to compile it. */
   async toPlay(
     sessionId: string,
-    { roundId, voice }: { roundId?: string; voice?: VoiceId },
+    { roundId, voice, sound }: { roundId?: string; voice?: VoiceId; sound?: VoiceSound },
   ): Promise<SessionToPlay> {
     const session = await this.sessions.one(sessionId);
     const wanted =
@@ -50,6 +51,7 @@ export class PlayedSessionService {
       lead,
       word: word ?? '',
       ...(voice === undefined ? {} : { voice }),
+      ...(sound === undefined ? {} : { sound }),
     });
     const title = roundId === undefined ? session.title : `${session.title}: ${wanted[0]!.title}`;
     return { title, rounds, ...rest };

@@ -1,3 +1,4 @@
+import type { RhythmQuery } from '@eurhythm/contract';
 import type { VoiceClip } from '@eurhythm/core/calls';
 import { webVtt } from '@eurhythm/core/formats';
 import type { RoundPlan } from '@eurhythm/core/rounds';
@@ -44,7 +45,7 @@ const tasks = {
     };
   },
   mixPiece: (piece: SoundPiece, clipFolder: string): Uint8Array => mixPiece(piece, clipFolder),
-  rhythm: (bytes: Uint8Array): ReadRhythm => midiRhythm(bytes),
+  rhythm: (bytes: Uint8Array, how: RhythmQuery): ReadRhythm => midiRhythm(bytes, how),
   recordedCall: (wav: Uint8Array): RecordedCall => recordedCall(wav),
   fasterCall,
   readFile: (bytes: Uint8Array): ReadFile => readGymFile(bytes),

@@ -16,6 +16,7 @@ import {
   type WrittenBlock,
 } from '@eurhythm/core/rounds';
 import type { RoundSetting } from '@eurhythm/core/run';
+import type { VoiceSound } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
 import type { BlocksPlanView, CompileRoundDto, PlanBlocksDto, VoiceId } from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
@@ -31,7 +32,10 @@ import { VoiceService, type Speaker } from '../voice/voice.service.ts';
 const AT_ONCE: Seconds = 300;
 
 /** As a request asks for it, or as blocks are kept. */
-type BlocksToPlan = Omit<PlanBlocksDto, 'blocks'> & { readonly blocks: readonly WrittenBlock[] };
+type BlocksToPlan = Omit<PlanBlocksDto, 'blocks'> & {
+  readonly blocks: readonly WrittenBlock[];
+  readonly sound?: VoiceSound;
+};
 
 /** Blocks as they will be played, and the word of the day; empty for none. */
 export interface SpokenRounds {
@@ -74,7 +78,11 @@ export class RoundsService {
       lead,
       word,
       voice,
-    }: Pick<RoundSetting, 'owner' | 'lead' | 'word'> & { readonly voice?: VoiceId },
+      sound,
+    }: Pick<RoundSetting, 'owner' | 'lead' | 'word'> & {
+      readonly voice?: VoiceId;
+      readonly sound?: VoiceSound;
+    },
   ): Promise<Omit<SessionToPlay, 'title'>> {
     const [book, { blocks, ...spoken }] = await Promise.all([
       this.moves.view(),
@@ -83,6 +91,7 @@ export class RoundsService {
         word,
         timeCalls: [...TIME_CALLS],
         ...(voice ? { voice } : {}),
+        ...(sound ? { sound } : {}),
       }),
     ]);
     let first = 0;
@@ -96,12 +105,12 @@ export class RoundsService {
 
   /** What anybody needs to compile these blocks: the combos in their places, the count, and every clip they may call. */
   async plan(
-    { blocks, voice, word = '', timeCalls }: BlocksToPlan,
+    { blocks, voice, sound, word = '', timeCalls }: BlocksToPlan,
     what: keyof typeof MOST_CUES = 'session',
   ): Promise<BlocksPlanView> {
     const [book, { speaker, count }, { school }] = await Promise.all([
       this.moves.book(),
-      this.speech(voice),
+      this.speech(voice, sound),
       this.gym.gym(),
     ]);
     const filled = await this.fill(blocks, 'blocks');
@@ -112,12 +121,16 @@ export class RoundsService {
   }
 
   /** Who speaks in this gym, and what is counted in. */
-  private async speech(voice?: VoiceId): Promise<{ speaker: Speaker; count: CountWords }> {
+  private async speech(
+    voice?: VoiceId,
+    sound?: VoiceSound,
+  ): Promise<{ speaker: Speaker; count: CountWords }> {
     const { school } = await this.gym.gym();
     return {
       speaker: {
         voice: voice ?? school.voice,
         slowest: school.voiceRate,
+        sound: sound ?? school.voiceSound,
         phones: ownPhones(school.countWords),
       },
       count: { language: school.countLanguage, own: school.countWords },

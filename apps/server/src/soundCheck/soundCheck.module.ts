@@ -29,8 +29,8 @@ class SoundCheckController {
   /** The clip of any short text, to be listened to. */
   @Get('say')
   @answers(SpokenClipView)
-  say(@Query() { text, voice = 'slt', rate = 1 }: SayQuery): Promise<SpokenClipView> {
-    return this.check.say(text.trim().toLowerCase(), voice, rate);
+  say(@Query() { text, ...how }: SayQuery): Promise<SpokenClipView> {
+    return this.check.say({ ...how, text: text.trim().toLowerCase() });
   }
 }
 

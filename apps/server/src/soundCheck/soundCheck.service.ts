@@ -8,7 +8,7 @@ import {
   soundAlike,
   vocabularyOf,
 } from '@eurhythm/core/calls';
-import type { CallGroup, SoundCheckView, SpokenClipView, VoiceId, VoiceView } from '@eurhythm/contract';
+import type { CallGroup, SayQuery, SoundCheckView, SpokenClipView, VoiceView } from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { refuseField } from '../house/refuse.ts';
@@ -67,16 +67,17 @@ export class SoundCheckService {
       'switch',
     ];
     const spoken = await Promise.all(
-      [...new Set(short)].map((text) => this.voices.say(text, school.voice, 1)),
+      [...new Set(short)].map((text) => this.voices.say(text, school.voice, 1, school.voiceSound)),
     );
     const forms = spoken.flatMap((clip) => (clip ? [{ text: clip.text, phones: clip.phones }] : []));
     return { alike: soundAlike(forms).map(({ a, b }) => ({ a, b })) };
   }
 
   /** The clip of any text; one of a bundled voice with its phones. */
-  async say(text: string, voice: VoiceId, rate: number): Promise<SpokenClipView> {
-    const recorded = voice === 'own' ? await this.voices.clips([text], { voice, slowest: rate }) : [];
-    const clip = slowestClip(clipShelf(recorded), text) ?? (await this.voices.say(text, voice, rate));
+  async say({ text, voice = 'slt', rate = 1, sound: wanted }: SayQuery): Promise<SpokenClipView> {
+    const sound = wanted ?? (await this.gym.gym()).school.voiceSound;
+    const recorded = voice === 'own' ? await this.voices.clips([text], { voice, slowest: rate, sound }) : [];
+    const clip = slowestClip(clipShelf(recorded), text) ?? (await this.voices.say(text, voice, rate, sound));
     if (!clip) throw refuseField('text', `The voice has no sound for “${text}”.`);
     return clip;
   }

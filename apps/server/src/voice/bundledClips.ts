@@ -1,12 +1,13 @@
 import { createHash } from 'node:crypto';
 import { phonesOf, plainLetters, type VoiceClip } from '@eurhythm/core/calls';
+import type { VoiceSound } from '@eurhythm/core/sound';
 import type { BundledVoice } from '@eurhythm/contract';
 import type { ClipFolder } from './clipFolder.ts';
 import type { SpeechRequest } from './fliteWorker.ts';
 import { Synthesiser } from './synthesiser.ts';
 
 /** Raised whenever synthesis, levelling or centring changes, so that old clips are not used any more. */
-const VERSION = 'flite 2.3, level 1, phones 1, letters 1';
+const VERSION = 'flite 2.3, shape 1, level 2, phones 1, letters 1';
 
 /** A clip of a bundled voice, with the phones that say it. */
 export interface BundledClip extends VoiceClip {
@@ -39,15 +40,16 @@ export class BundledClips {
     text: string,
     voice: BundledVoice,
     rate: number,
+    sound: VoiceSound,
     { own, isUrgent = true }: { own?: string | undefined; isUrgent?: boolean } = {},
   ): Promise<BundledClip | null> {
     const phones = own ?? phonesOf(text);
-    const id = clipId(VERSION, voice, rate, text, ...(own === undefined ? [] : [own]));
+    const id = clipId(VERSION, voice, sound, rate, text, ...(own === undefined ? [] : [own]));
     let clip = this.made.get(id);
     if (!clip) {
       clip = this.folder
         .read<BundledClip>(id)
-        .then((kept) => kept ?? this.make({ id, text, phones, voice, rate }, isUrgent));
+        .then((kept) => kept ?? this.make({ id, text, phones, voice, rate, sound }, isUrgent));
       this.made.set(id, clip);
       // A failure is told to whoever asked, and tried again by whoever asks next.
       clip.catch(() => this.made.delete(id));

@@ -1,14 +1,15 @@
 /**
- * Speaks in a thread of its own. Takes `{ id, text, phones, voice, rate }`, answers with the finished clip, `{ id, unsayable }` where
+ * Speaks in a thread of its own. Takes `{ id, text, phones, voice, rate, sound }`, answers with the finished clip, `{ id, unsayable }` where
  * the voice gives up on this text, or `{ id, error }`.
  */
 import { parentPort } from 'node:worker_threads';
-import { giveWay } from '../house/giveWay.ts';
+import type { VoiceSound } from '@eurhythm/core/sound';
 import { finishedClip, type FinishedClip } from './finishedClip.ts';
 import { utter, type Utterance } from './flite.ts';
 
 export interface SpeechRequest extends Utterance {
   readonly id: string;
+  readonly sound: VoiceSound;
 }
 
 export type SpeechAnswer =
@@ -16,12 +17,10 @@ export type SpeechAnswer =
   | { readonly id: string; readonly unsayable: string }
   | { readonly id: string; readonly error: string };
 
-giveWay();
-
-async function speak({ id, ...utterance }: SpeechRequest): Promise<SpeechAnswer> {
+async function speak({ id, sound, ...utterance }: SpeechRequest): Promise<SpeechAnswer> {
   const spoken = await utter(utterance);
   if ('unsayable' in spoken) return { id, ...spoken };
-  const clip = finishedClip(spoken.wav, spoken.phones);
+  const clip = finishedClip(spoken.wav, spoken.phones, sound);
   return clip ? { id, ...clip } : { id, unsayable: 'no sound' };
 }
 

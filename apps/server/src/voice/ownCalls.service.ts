@@ -1,5 +1,6 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
+import type { VoiceSound } from '@eurhythm/core/sound';
 import type { OwnCallView } from '@eurhythm/contract';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { HeavyWork } from '../heavy/heavyWork.ts';
@@ -11,7 +12,7 @@ import { clipId } from './bundledClips.ts';
 import { InjectClips } from './clips.ts';
 import type { ClipFolder } from './clipFolder.ts';
 
-const VERSION = 'own 1';
+const VERSION = 'own 2';
 
 type OwnCallRow = typeof ownCalls.$inferSelect;
 
@@ -30,13 +31,13 @@ export class OwnCallsService {
   }
 
   /** The recorded clips of these texts at every rate. */
-  async clips(texts: readonly string[]): Promise<VoiceClip[]> {
+  async clips(texts: readonly string[], sound: VoiceSound): Promise<VoiceClip[]> {
     if (texts.length === 0) return [];
     const rows = await this.database
       .select()
       .from(ownCalls)
       .where(inArray(ownCalls.text, [...texts]));
-    return Promise.all(rows.flatMap((row) => VOICE_RATES.map((rate) => this.clip(row, rate))));
+    return Promise.all(rows.flatMap((row) => VOICE_RATES.map((rate) => this.clip(row, rate, sound))));
   }
 
   /** Takes a recording of a call: trimmed, levelled, its centre found in the sound. The same file again changes nothing. */
@@ -74,12 +75,18 @@ export class OwnCallsService {
 
   private async view(row: OwnCallRow): Promise<OwnCallView> {
     const { text, seconds, centre, updatedAt } = row;
-    return { text, seconds, centre, updatedAt: updatedAt.toISOString(), clip: await this.clip(row, 1) };
+    return {
+      text,
+      seconds,
+      centre,
+      updatedAt: updatedAt.toISOString(),
+      clip: await this.clip(row, 1, 'room'),
+    };
   }
 
-  private async clip(row: OwnCallRow, rate: number): Promise<VoiceClip> {
+  private async clip(row: OwnCallRow, rate: number, sound: VoiceSound): Promise<VoiceClip> {
     const { text, wav, centre } = row;
-    const id = clipId(VERSION, clipId(wav), centre, rate);
+    const id = clipId(VERSION, clipId(wav), centre, rate, sound);
     const kept = await this.folder.read<VoiceClip>(id);
     if (kept) return kept;
     const { wav: faster, ...made } = await this.heavy.goOn(
@@ -87,6 +94,7 @@ export class OwnCallsService {
       Buffer.from(wav, 'base64'),
       centre,
       rate,
+      sound,
     );
     const clip = { id, text, rate, ...made };
     await this.folder.keep(clip, faster);

@@ -1,5 +1,6 @@
 import { Injectable, NotFoundException, OnModuleDestroy } from '@nestjs/common';
 import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
+import type { VoiceSound } from '@eurhythm/core/sound';
 import type { BundledVoice, VoiceId } from '@eurhythm/contract';
 import { BundledClips, type BundledClip } from './bundledClips.ts';
 import type { ClipFolder } from './clipFolder.ts';
@@ -13,6 +14,7 @@ const STAND_IN: BundledVoice = 'slt';
 export interface Speaker {
   readonly voice: VoiceId;
   readonly slowest: number;
+  readonly sound: VoiceSound;
   /** Phones of the gym's own words. */
   readonly phones?: ReadonlyMap<string, string>;
 }
@@ -38,10 +40,10 @@ export class VoiceService implements OnModuleDestroy {
    */
   async clips(
     texts: readonly string[],
-    { voice, slowest, phones }: Speaker,
+    { voice, slowest, sound, phones }: Speaker,
     { isUrgent }: { isUrgent: boolean } = { isUrgent: true },
   ): Promise<VoiceClip[]> {
-    const recorded = voice === 'own' ? await this.own.clips(texts) : [];
+    const recorded = voice === 'own' ? await this.own.clips(texts, sound) : [];
     const has = new Set(recorded.map((clip) => clip.text));
     const rates = VOICE_RATES.filter((rate) => rate >= slowest);
     const made = await Promise.all(
@@ -49,7 +51,7 @@ export class VoiceService implements OnModuleDestroy {
         .filter((text) => !has.has(text))
         .flatMap((text) =>
           rates.map((rate) =>
-            this.bundled.clip(text, bundledOf(voice), rate, { own: phones?.get(text), isUrgent }),
+            this.bundled.clip(text, bundledOf(voice), rate, sound, { own: phones?.get(text), isUrgent }),
           ),
         ),
     );
@@ -60,8 +62,8 @@ export class VoiceService implements OnModuleDestroy {
   }
 
   /** One clip of a bundled voice, with its phones. */
-  say(text: string, voice: VoiceId, rate: number): Promise<BundledClip | null> {
-    return this.bundled.clip(text, bundledOf(voice), rate);
+  say(text: string, voice: VoiceId, rate: number, sound: VoiceSound): Promise<BundledClip | null> {
+    return this.bundled.clip(text, bundledOf(voice), rate, sound);
   }
 
   async wav(id: string): Promise<Buffer> {

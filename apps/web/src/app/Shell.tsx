@@ -33,8 +33,17 @@ export function Shell() {
   useShortcut('?', () => setOpen('keys'));
   return (
     <div className="flex min-h-screen flex-col">
+      <a
+        href="#page"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:m-2 focus:rounded-md focus:bg-ink focus:px-4 focus:py-3 focus:font-semibold focus:text-canvas"
+      >
+        Skip to the page
+      </a>
       <header className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b-2 border-ink px-6 py-1.5">
-        <NavLink to="/" className="flex items-center gap-2 font-heading text-xl font-bold tracking-tight">
+        <NavLink
+          to="/"
+          className="flex min-h-11 items-center gap-2 font-heading text-xl font-bold tracking-tight"
+        >
           <svg viewBox="0 0 34 18" className="h-4" aria-hidden="true">
             <path d="M0 1h10l3 7 3-7h18l-3 5.3 3 5.3-3 5.4H1L3 12 1 6z" className="fill-tape" />
           </svg>
@@ -75,7 +84,7 @@ export function Shell() {
         </div>
       </header>
       <SyncNotice className="justify-end px-6" />
-      <main className="flex flex-1 flex-col">
+      <main id="page" tabIndex={-1} className="flex flex-1 flex-col outline-none">
         <Unread />
         {/* What a room needs is fetched before it is drawn. */}
         <Suspense fallback={null}>

@@ -49,7 +49,7 @@ beforeEach(() => {
   ended = 0;
   held = 0;
   player = new RoundPlayer(desk as unknown as ClockedDesk, round, (end) =>
-    end === 'over' ? (ended += 1) : (held += 1),
+    end.kind === 'over' ? (ended += 1) : (held += 1),
   );
 });
 afterEach(() => player.dispose());
@@ -165,6 +165,60 @@ describe('RoundPlayer', () => {
     expect(ats.filter((at) => at < 3)).toEqual([0, 1, 2]);
     expect(ats.filter((at) => at >= 3 && at <= 5)).toEqual([3, 3.5, 4, 4.5, 5]);
     expect(player.round.cues.filter((cue) => cue.at < 3)).toHaveLength(3);
+  });
+
+  it('is followed by the next round on the same clock, to the sample, whenever that is noticed', () => {
+    const second = { ...round, cues: [tick(0), tick(0.5), tick(7)] };
+    let next: RoundPlayer | null = null;
+    const first = new RoundPlayer(
+      desk as unknown as ClockedDesk,
+      round,
+      (end) => {
+        if (end.kind !== 'over') return;
+        next = new RoundPlayer(desk as unknown as ClockedDesk, second, () => {});
+        next.takeOver(end.handOver);
+      },
+      second,
+    );
+    const beats = HandWorker.last;
+    first.start(16);
+    const zero = desk.placed[0]!.when - desk.placed[0]!.at;
+    // A page that sleeps over the end, for less than what is placed ahead, is late with nothing.
+    for (const seconds of [0.2, 1.7, 1.6, 1.3]) {
+      desk.context.currentTime += seconds;
+      beats.onmessage!();
+    }
+    expect(next).not.toBeNull();
+    expect(next!.position).toBeCloseTo(desk.context.currentTime - zero - 20, 9);
+    HandWorker.last.onmessage!();
+    desk.context.currentTime += 4;
+    HandWorker.last.onmessage!();
+    const whens = desk.placed.map(({ when }) => when - zero);
+    for (const at of [20, 20.5, 27])
+      expect(whens.filter((when) => Math.abs(when - at) < 1e-9)).toHaveLength(1);
+    next!.hold();
+    expect(desk.placed.some(({ when }) => when > desk.context.currentTime)).toBe(false);
+    next!.dispose();
+    first.dispose();
+  });
+
+  it('lets what sounds at its end ring out', () => {
+    player.start(18);
+    pass(3);
+    expect(ended).toBe(1);
+    const ringing = desk.placed.length;
+    expect(ringing).toBeGreaterThan(0);
+    player.dispose();
+    expect(desk.placed).toHaveLength(ringing);
+  });
+
+  it('takes the beginning of the next round back when it is held before its end', () => {
+    const two = new RoundPlayer(desk as unknown as ClockedDesk, round, () => {}, round);
+    two.start(18);
+    expect(desk.placed.some(({ at }) => at >= 20)).toBe(true);
+    two.hold();
+    expect(desk.placed.filter(({ when }) => when > desk.context.currentTime)).toEqual([]);
+    two.dispose();
   });
 
   it('lets its heartbeat go', () => {

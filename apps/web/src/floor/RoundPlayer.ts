@@ -1,7 +1,7 @@
 import { soundEvents, type SoundEvent } from '@eurhythm/core/rounds';
 import { firstSoundFrom, type RoundToPlay } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
-import type { Desk } from './RunDeck.ts';
+import type { Anchor, Desk, HandOver, PlacedSound, PlayerEnd } from './player.ts';
 
 /** Sounds are put on the audio clock this long before they are due: a page that stalls for less moves no beat. */
 const AHEAD: Seconds = 4;
@@ -15,33 +15,41 @@ export type ClockedDesk = Desk & {
   readonly context: Pick<AudioContext, 'currentTime' | 'addEventListener' | 'removeEventListener'>;
 };
 
-type Anchor = { readonly clock: 'audio' | 'wall'; readonly zero: Seconds };
-
 /**
- * Plays a compiled round. The position runs on the audio clock; while the browser still keeps the page silent it runs on
+ * Plays a compiled round. The sounds of the round that follows are placed ahead behind it, on the same clock, so that it begins on
+ * its sample; what rings when the last one is over rings out. The position runs on the audio clock; while the browser still keeps the page silent it runs on
  * the wall clock, and moves over to the audio clock, at the same second, as soon as that goes.
  */
 export class RoundPlayer {
   round: RoundToPlay;
+  /** Of this round and of the one that follows, on the clock of this one. */
   private events: readonly SoundEvent[];
+  private own = 0;
   private anchor: Anchor | null = null;
   private stoppedAt: Seconds = 0;
   /** The position does not go back behind this while a count leads up to it. */
   private countedTo: Seconds = 0;
   private holdsAt: Seconds | null = null;
   private next = 0;
-  private placed: { readonly at: Seconds; readonly take: () => void }[] = [];
+  private placed: PlacedSound[] = [];
   private readonly heartbeat: Worker;
   private readonly onState = (): void => this.moveToAudio();
   private readonly desk: ClockedDesk;
-  private readonly onEnd: (end: 'over' | 'held') => void;
+  private readonly onEnd: (end: PlayerEnd) => void;
+  private readonly following: RoundToPlay | null;
 
   /** `onEnd` is told when the round is over, or has come to where it was to be held. */
-  constructor(desk: ClockedDesk, round: RoundToPlay, onEnd: (end: 'over' | 'held') => void) {
+  constructor(
+    desk: ClockedDesk,
+    round: RoundToPlay,
+    onEnd: (end: PlayerEnd) => void,
+    following: RoundToPlay | null = null,
+  ) {
     this.desk = desk;
     this.round = round;
     this.onEnd = onEnd;
-    this.events = soundEvents(round);
+    this.following = following;
+    this.events = this.eventsOf(round);
     this.heartbeat = new Worker(new URL('../workers/heartbeat.worker.ts', import.meta.url), {
       type: 'module',
     });
@@ -56,9 +64,33 @@ export class RoundPlayer {
   /** Where the round stands, in seconds from its start. */
   get position(): Seconds {
     if (!this.anchor) return this.stoppedAt;
-    const now = this.anchor.clock === 'audio' ? this.desk.context.currentTime : performance.now() / 1000;
     const end = this.holdsAt ?? this.round.duration;
-    return Math.max(this.countedTo, Math.min(end, now - this.anchor.zero));
+    return Math.max(this.countedTo, Math.min(end, this.clock - this.anchor.zero));
+  }
+
+  private get clock(): Seconds {
+    return this.anchor?.clock === 'audio' ? this.desk.context.currentTime : performance.now() / 1000;
+  }
+
+  /** Goes on where the round before it ended. */
+  takeOver({ anchor, placed, next }: HandOver): void {
+    this.takeBack();
+    this.holdsAt = null;
+    this.countedTo = -Infinity;
+    this.anchor = anchor;
+    this.placed = [...placed];
+    this.next = next;
+    this.place();
+  }
+
+  private eventsOf(round: RoundToPlay): readonly SoundEvent[] {
+    const own = soundEvents(round);
+    this.own = own.length;
+    if (!this.following) return own;
+    return [
+      ...own,
+      ...soundEvents(this.following).map((event) => ({ ...event, at: event.at + round.duration })),
+    ];
   }
 
   /** Runs on from a position; what began before it is not heard. With `beat`, two beats of that length are counted first. */
@@ -96,7 +128,7 @@ export class RoundPlayer {
   /** Goes on with another compile of the same round, which is the same up to `from`; that lies ahead. */
   swap(round: RoundToPlay, from: Seconds): void {
     this.round = round;
-    this.events = soundEvents(round);
+    this.events = this.eventsOf(round);
     this.placeAgain(from);
   }
 
@@ -126,18 +158,30 @@ export class RoundPlayer {
   private beat(): void {
     if (!this.anchor) return;
     this.place();
-    const { position, holdsAt } = this;
+    const { position, holdsAt, anchor } = this;
     this.placed = this.placed.filter(({ at }) => at > position - 5);
     if (position < (holdsAt ?? this.round.duration)) return;
+    const handOver = this.handOver(anchor);
     this.stoppedAt = position;
     this.anchor = null;
     this.holdsAt = null;
-    this.onEnd(holdsAt === null ? 'over' : 'held');
+    // What sounds still is not taken back any more.
+    this.placed = [];
+    this.onEnd(holdsAt === null ? { kind: 'over', handOver } : { kind: 'held' });
+  }
+
+  private handOver({ clock, zero }: Anchor): HandOver {
+    const { duration } = this.round;
+    return {
+      anchor: { clock, zero: zero + duration },
+      placed: this.placed.flatMap(({ at, take }) => (at >= duration ? { at: at - duration, take } : [])),
+      next: Math.max(0, this.next - this.own),
+    };
   }
 
   private place(): void {
     if (this.anchor?.clock !== 'audio') return;
-    const until = Math.min(this.holdsAt ?? Infinity, this.position + AHEAD);
+    const until = Math.min(this.holdsAt ?? Infinity, this.clock - this.anchor.zero + AHEAD);
     for (; this.next < this.events.length && this.events[this.next]!.at < until; this.next++) {
       const event = this.events[this.next]!;
       this.placed.push({ at: event.at, take: this.desk.play(event, this.anchor.zero + event.at) });

@@ -1,6 +1,7 @@
 import type { Cycle, TempoShift } from '@eurhythm/core/rounds';
 import { UNTOUCHED_RUN, placeInRun, runState, type RoundToPlay, type RunEvent } from '@eurhythm/core/run';
-import { RunDeck, type Desk, type Player } from './RunDeck.ts';
+import type { Desk, HandOver, Player, PlayerEnd } from './player.ts';
+import { RunDeck } from './RunDeck.ts';
 
 const SECONDS = 60;
 
@@ -28,10 +29,20 @@ class HandPlayer implements Player {
   counted = 0;
   heldAt: number | null = null;
   isGone = false;
-  readonly end: (end: 'over' | 'held') => void;
-  constructor(round: RoundToPlay, end: (end: 'over' | 'held') => void) {
+  tookOver: HandOver | null = null;
+  readonly following: RoundToPlay | null;
+  private readonly onEnd: (end: PlayerEnd) => void;
+  constructor(round: RoundToPlay, onEnd: (end: PlayerEnd) => void, following: RoundToPlay | null) {
     this.round = round;
-    this.end = end;
+    this.onEnd = onEnd;
+    this.following = following;
+  }
+  end(kind: 'over' | 'held'): void {
+    const handOver: HandOver = { anchor: { clock: 'audio', zero: 60 }, placed: [], next: 0 };
+    this.onEnd(kind === 'held' ? { kind } : { kind, handOver });
+  }
+  takeOver(handOver: HandOver): void {
+    Object.assign(this, { running: true, position: 0, tookOver: handOver });
   }
   start(position: number, beat = 0): void {
     Object.assign(this, { running: true, position, counted: beat });
@@ -82,8 +93,8 @@ function deckOf(done = UNTOUCHED_RUN, rounds = 3): RunDeck {
     done,
     compile: (_, shifts) => Promise.resolve(roundOf(shifts)),
     compileBurst: (seconds) => Promise.resolve({ ...roundOf([]), duration: seconds + 6 }),
-    player: (round, end) => {
-      players.push(new HandPlayer(round, end));
+    player: (round, onEnd, following) => {
+      players.push(new HandPlayer(round, onEnd, following));
       return players.at(-1)!;
     },
     note: (event) => log.push(event),
@@ -173,8 +184,12 @@ describe('RunDeck', () => {
     const deck = deckOf(UNTOUCHED_RUN, 2);
     await deck.load();
     deck.start();
+    expect(player().following).toBe(deck.rounds[1]);
     player().end('over');
     expect(deck.state).toMatchObject({ phase: 'running', round: 1 });
+    // On the clock on which the first one ended, not whenever that was noticed.
+    expect(player().tookOver?.anchor).toEqual({ clock: 'audio', zero: 60 });
+    expect(player().following).toBeNull();
     player().end('over');
     expect(deck.state).toMatchObject({ phase: 'over', round: 1 });
     expect(log).toHaveLength(1);

@@ -1,4 +1,4 @@
-import type { SoundEvent, TempoShift } from '@eurhythm/core/rounds';
+import type { TempoShift } from '@eurhythm/core/rounds';
 import {
   BURST_READY,
   afterEvent,
@@ -16,6 +16,7 @@ import {
   type RunState,
 } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
+import type { Desk, HandOver, Player, PlayerEnd } from './player.ts';
 
 export interface DeckState {
   readonly phase: 'loading' | 'ready' | 'running' | 'held' | 'over' | 'failed';
@@ -33,28 +34,6 @@ export interface DeckState {
   readonly tempoBy: number;
 }
 
-/** What plays one round: `RoundPlayer`, or a stand-in. */
-export interface Player {
-  readonly round: RoundToPlay;
-  readonly running: boolean;
-  readonly position: Seconds;
-  start(position: Seconds, beat?: Seconds): void;
-  hold(): Seconds;
-  holdAt(position: Seconds | null): void;
-  swap(round: RoundToPlay, from: Seconds): void;
-  dispose(): void;
-}
-
-/** The sound output of the page: `AudioDesk`, or a stand-in. */
-export interface Desk {
-  readonly audible: boolean;
-  readonly latency: Seconds;
-  wake(): void;
-  load(ids: readonly string[], onShare: (share: number) => void): Promise<void>;
-  play(event: SoundEvent, when: Seconds): () => void;
-  close(): void;
-}
-
 /** What a deck works with: sound, compiling, the clock, the screen, and the writes. */
 export interface DeckParts<D extends Desk = Desk> {
   readonly desk: D;
@@ -65,7 +44,8 @@ export interface DeckParts<D extends Desk = Desk> {
   readonly done: RunState;
   compile(round: number, shifts: readonly TempoShift[]): Promise<RoundToPlay>;
   compileBurst(seconds: Seconds): Promise<RoundToPlay>;
-  player(round: RoundToPlay, onEnd: (end: 'over' | 'held') => void): Player;
+  /** Plays a round, and behind it the beginning of the one that follows, until that one has a player of its own. */
+  player(round: RoundToPlay, onEnd: (end: PlayerEnd) => void, following: RoundToPlay | null): Player;
   note(event: RunEvent): void;
   now(): EpochMs;
   readonly awake: { hold(): void; release(): void; dispose(): void };
@@ -250,7 +230,7 @@ export class RunDeck<D extends Desk = Desk> {
   ): Promise<{ readonly player: Player; readonly from: Seconds }> {
     const round = await this.parts.compileBurst(seconds);
     await this.desk.load(clipIds(round), () => {});
-    return { player: this.parts.player(round, onEnd), from: BURST_READY };
+    return { player: this.parts.player(round, onEnd, null), from: BURST_READY };
   }
 
   /** A press of any key lets a silent page sound, and takes the note about coming back away. */
@@ -268,9 +248,9 @@ export class RunDeck<D extends Desk = Desk> {
 
   private open(round: number): void {
     this.player?.dispose();
-    this.player = this.parts.player(this.rounds[round]!, (end) =>
-      end === 'over' ? this.nextRound() : this.cameToHold(this.player!.position),
-    );
+    const onEnd = (end: PlayerEnd): void =>
+      end.kind === 'over' ? this.nextRound(end.handOver) : this.cameToHold(this.player!.position);
+    this.player = this.parts.player(this.rounds[round]!, onEnd, this.rounds[round + 1] ?? null);
     this.set({ round, holdsSoon: false, tempoBy: tempoBy(this.run.shifts.get(round)) });
   }
 
@@ -281,11 +261,11 @@ export class RunDeck<D extends Desk = Desk> {
   }
 
   /** That one round follows the other needs no word in the log: the clock tells it. */
-  private nextRound(): void {
+  private nextRound(handOver: HandOver): void {
     const next = this.state.round + 1;
     if (next >= this.rounds.length) return this.finish();
     this.open(next);
-    this.runFrom(0);
+    this.player?.takeOver(handOver);
   }
 
   private finish(): void {

@@ -15,7 +15,7 @@ import { WakeLock } from './wakeLock.ts';
 export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<AudioDesk> {
   const desk = new AudioDesk();
   const { lead, word, count, clips, factor, book } = plan;
-  const setting = { owner: run.id, lead, word, count, clips, factor };
+  const setting = { owner: run.sessionId, lead, word, count, clips, factor };
   const done = runState(
     run.events.flatMap((kept) => {
       const event = readRunEvent(kept);
@@ -29,7 +29,7 @@ export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<AudioDesk>
     done: run.endedAt === null ? done : { ...UNTOUCHED_RUN, phase: 'over' },
     compile: (round, shifts) => coreWork().compile(book, plan.rounds[round]!, setting, shifts),
     compileBurst: (seconds) => coreWork().compile(book, burstRound(seconds), setting, []),
-    player: (round, onEnd) => new RoundPlayer(desk, round, onEnd),
+    player: (round, onEnd, following) => new RoundPlayer(desk, round, onEnd, following),
     note: (event) =>
       void sync.put(putting(SUBJECTS.step, `runs/${run.id}/events/${newId()}`, keptRunEvent(event))),
     now: Date.now,

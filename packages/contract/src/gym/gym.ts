@@ -1,3 +1,4 @@
+import { VOICE_SOUNDS, type VoiceSound } from '@eurhythm/core/sound';
 import { RULES, STARTER_SCHOOL, type School, type YouthLimits } from '@eurhythm/core/body';
 import { COUNT_LANGUAGES, VOICE_RATES, type CountLanguage } from '@eurhythm/core/calls';
 import type { SpeedAim } from '@eurhythm/core/teach';
@@ -132,6 +133,11 @@ export class SchoolDto implements School {
   @IsIn(VOICE_RATES, { message: `The speed of the voice is one of: ${VOICE_RATES.join(', ')}.` })
   voiceRate: number = 1;
 
+  /** Whether the voice carries across a hall, or is full, for headphones and at home. */
+  @MayBeMissing()
+  @IsOneOf('the sound of the voice', VOICE_SOUNDS)
+  voiceSound: VoiceSound = 'hall';
+
   @MayBeNull()
   @IsWithin('the floor', 0.5, 50, 'steps')
   floorSteps!: number | null;
@@ -173,6 +179,7 @@ export const STARTER_SCHOOL_SETTINGS: SchoolDto = {
   speed: 'clean',
   voice: 'slt',
   voiceRate: 1,
+  voiceSound: 'hall',
   frontHighBlock: STARTER_SCHOOL.frontHighBlock,
   floorSteps: STARTER_SCHOOL.floorSteps,
   kit: [],

@@ -1,4 +1,5 @@
 import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
+import { VOICE_SOUNDS, type VoiceSound } from '@eurhythm/core/sound';
 import { Type } from 'class-transformer';
 import { IsIn, IsString, Matches } from 'class-validator';
 import {
@@ -27,6 +28,12 @@ export const VOICE_NAMES: Readonly<Record<VoiceId, string>> = {
   own: 'Our own voice',
 };
 
+/** What the sounds of a voice are called on screen. */
+export const VOICE_SOUND_NAMES: Readonly<Record<VoiceSound, string>> = {
+  hall: 'for a hall',
+  room: 'for headphones and at home',
+};
+
 /** How the text of a call is written. */
 export const CALL_TEXT = /^[^<>\p{Cc}]{1,120}$/u;
 
@@ -47,6 +54,10 @@ export class SayQuery {
   @MayBeMissing()
   @IsOneOf('the voice', VOICES)
   voice?: VoiceId;
+
+  @MayBeMissing()
+  @IsOneOf('the sound of the voice', VOICE_SOUNDS)
+  sound?: VoiceSound;
 
   @MayBeMissing()
   @Type(() => Number)

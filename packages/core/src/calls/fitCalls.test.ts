@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { CALL_PRIORITIES, CALL_SPACING, fitCalls, type FittedCall, type WantedCall } from './index.ts';
+import {
+  CALL_PRIORITIES,
+  CALL_SPACING,
+  TIGHT_SPACING,
+  VOICE_RATES,
+  fitCalls,
+  type FittedCall,
+  type WantedCall,
+} from './index.ts';
 import { lettersVoice } from './testShelf.ts';
 
 const shelf = lettersVoice();
@@ -36,7 +44,12 @@ describe('fitCalls', () => {
         const { fitted, dropped } = fitCalls(wanted, shelf);
         expect(fitted.length + dropped.length).toBe(wanted.length);
         for (let i = 1; i < fitted.length; i++) {
-          expect(fitted[i]!.start).toBeGreaterThanOrEqual(end(fitted[i - 1]!) + CALL_SPACING - 1e-9);
+          const pair = [fitted[i - 1]!, fitted[i]!];
+          const isTight = pair.every(
+            ({ wanted: { priority }, clip }) => priority === 'stroke' && clip.seconds <= 0.5,
+          );
+          const spacing = isTight ? TIGHT_SPACING : CALL_SPACING;
+          expect(fitted[i]!.start).toBeGreaterThanOrEqual(end(fitted[i - 1]!) + spacing - 1e-9);
         }
         for (const call of fitted) {
           const { place } = call.wanted;
@@ -81,6 +94,25 @@ describe('fitCalls', () => {
     expect(fitCalls(onBeat(['jab'], 1, 1.28), shelf).fitted.map((call) => call.clip.rate)).not.toEqual([
       1, 1,
     ]);
+  });
+
+  it('lets two short strokes come near before one is lost, and only then', () => {
+    const fastest = shelf.find('one', VOICE_RATES.at(-1)!)!.seconds;
+    const gaps = (beat: number): number[] => {
+      const { fitted } = fitCalls(onBeat(['one'], 1, 1 + beat, 1 + 2 * beat), shelf);
+      return fitted.slice(1).map((call, i) => call.start - end(fitted[i]!));
+    };
+    for (const gap of gaps(fastest + TIGHT_SPACING + 0.001))
+      expect(gap).toBeCloseTo(TIGHT_SPACING + 0.001, 6);
+    expect(gaps(fastest + TIGHT_SPACING + 0.001)).toHaveLength(2);
+    expect(gaps(fastest + TIGHT_SPACING - 0.001)).toHaveLength(1);
+    expect(Math.min(...gaps(fastest + CALL_SPACING + 0.001))).toBeGreaterThanOrEqual(CALL_SPACING);
+    const count = (at: number): WantedCall => ({
+      forms: ['one'],
+      priority: 'count',
+      place: { kind: 'centre', at },
+    });
+    expect(fitCalls([count(1), count(1 + fastest + TIGHT_SPACING + 0.001)], shelf).dropped).toHaveLength(1);
   });
 
   it('tells which calls it dropped, and why', () => {

@@ -15,8 +15,8 @@ export interface ClipShelf {
   find(text: string, rate: number): VoiceClip | null;
 }
 
-/** Speeds at which the voice may speak, slowest first; faster than 1.5 is hard to follow in a loud hall. */
-export const VOICE_RATES: readonly number[] = [1, 1.15, 1.3, 1.5];
+/** Speeds at which the voice may speak, slowest first. Faster than 1.5 is hard to follow, and better than no call at all. */
+export const VOICE_RATES: readonly number[] = [1, 1.15, 1.3, 1.5, 1.75];
 
 /**
  * The clip of a text at the slowest rate that the shelf has; null when it has none.

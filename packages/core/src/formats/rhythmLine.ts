@@ -8,7 +8,15 @@ export interface RhythmLine {
   readonly line: string;
   /** Notes that had no room in the line any more. */
   readonly left: number;
+  /** Parts of a beat on which the notes were put. */
+  readonly grid: number;
+  /** How far the note of the line that was moved most was moved, in beats. */
+  readonly moved: number;
 }
+
+/** Grids that a coach may choose: whole beats, halves, thirds and so on. */
+export const RHYTHM_GRIDS = [1, 2, 3, 4, 6, 8, 12, 16] as const;
+export type RhythmGrid = (typeof RHYTHM_GRIDS)[number];
 
 const EMPTY_STROKE: Stroke = {
   kind: 'stroke',
@@ -29,17 +37,23 @@ const EMPTY_STROKE: Stroke = {
 /**
  * A rhythm as an empty beat line: a placeholder on each note, the gaps as fractions of a beat on one grid of up to
  * sixteenths. `beats` are the places of the notes, rising; notes at one place count once. Long silences become rests. What is
- * beyond the length of a line is left.
+ * beyond the length of a line is left. With `wanted` they are put on that grid, as a rhythm that somebody played needs it.
  *
  * @example
  * rhythmLine([]).line // ''
  */
-export function rhythmLine(beats: readonly Beats[]): RhythmLine {
+export function rhythmLine(beats: readonly Beats[], wanted?: RhythmGrid): RhythmLine {
   const notes = beats.filter((beat, i) => i === 0 || !equals(beat, beats[i - 1]!));
   // No more than a line holds are looked at, however many there are.
-  const places = onOneGrid(notes.slice(0, LINE_LIMITS.strokes + 1)).filter(
-    (beat, i, all) => i === 0 || !equals(beat, all[i - 1]!),
-  );
+  const looked = notes.slice(0, LINE_LIMITS.strokes + 1);
+  const grid = wanted ?? gridOf(looked);
+  const onGrid = looked.map((beat) => fraction(Math.round(toNumber(beat) * grid), grid));
+  const movedUpTo = (last: Beats | undefined): number =>
+    looked.reduce((most, beat, i) => {
+      const isWritten = last !== undefined && toNumber(onGrid[i]!) <= toNumber(last);
+      return isWritten ? Math.max(most, Math.abs(toNumber(beat) - toNumber(onGrid[i]!))) : most;
+    }, 0);
+  const places = onGrid.filter((beat, i, all) => i === 0 || !equals(beat, all[i - 1]!));
   let entries: Entry[] = [];
   for (const [i, place] of places.entries()) {
     const gap = i === 0 ? null : subtract(place, places[i - 1]!);
@@ -50,10 +64,16 @@ export function rhythmLine(beats: readonly Beats[]): RhythmLine {
       isFar ||
       i >= LINE_LIMITS.strokes ||
       formatLine({ entries: grown, tail: [] }).length > LINE_LIMITS.characters;
-    if (isTooLong) return { line: formatLine({ entries, tail: [] }), left: notes.length - i };
+    if (isTooLong)
+      return {
+        line: formatLine({ entries, tail: [] }),
+        left: notes.length - i,
+        grid,
+        moved: movedUpTo(places[i - 1]),
+      };
     entries = grown;
   }
-  return { line: formatLine({ entries, tail: [] }), left: 0 };
+  return { line: formatLine({ entries, tail: [] }), left: 0, grid, moved: movedUpTo(places.at(-1)) };
 }
 
 /** The next placeholder behind a gap: written as one gap where it can be, else with rests that stand in place of it. */
@@ -76,14 +96,15 @@ function entriesFor(gap: Beats | null): Entry[] {
 const ON_GRID = 1 / 320;
 
 /**
- * The places on one grid for the whole rhythm, since a gap between places of different grids may not be writable: the
- * coarsest of whole, half … sixteenth beats on which all of them lie, else the one that is nearest to them.
+ * The grid of the whole rhythm, since a gap between places of different grids may not be writable: the coarsest of whole, half …
+ * sixteenth beats on which all of them lie, else the one that is nearest to them.
  */
-function onOneGrid(beats: readonly Beats[]): Beats[] {
+function gridOf(beats: readonly Beats[]): number {
   const offGrid = (d: number): number =>
     Math.max(0, ...beats.map((beat) => Math.abs(Math.round(toNumber(beat) * d) / d - toNumber(beat))));
   const grids = Array.from({ length: LINE_LIMITS.gapPart.max }, (_, i) => i + 1);
-  const exact = grids.find((d) => offGrid(d) <= ON_GRID);
-  const d = exact ?? grids.reduce((best, each) => (offGrid(each) < offGrid(best) ? each : best));
-  return beats.map((beat) => fraction(Math.round(toNumber(beat) * d), d));
+  return (
+    grids.find((d) => offGrid(d) <= ON_GRID) ??
+    grids.reduce((best, each) => (offGrid(each) < offGrid(best) ? each : best))
+  );
 }

@@ -23,7 +23,7 @@ export interface PlannedRound {
 
 /** What compiling needs beside the round: who owns its chances, from which lead, in which words. */
 export interface RoundSetting {
-  /** The run, or the session that is only heard: see `roundSeed`. */
+  /** The session: see `roundSeed`. */
   readonly owner: string;
   readonly lead: Lead;
   /** The word of the day; empty for none. */

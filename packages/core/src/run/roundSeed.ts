@@ -1,12 +1,12 @@
 import { seedFromText } from '../units/index.ts';
 
 /**
- * What settles the chances of a round: the same owner (a run, or a session that is only heard or written to a file) and round
- * always give the same draws.
+ * What settles the chances of a round: its session and itself. On the Floor, listened to and in a file it is the same round, to the
+ * sample; a session that is planned anew draws anew.
  *
  * @example
- * roundSeed('run-1', 'round-2') === roundSeed('run-1', 'round-2') // true
+ * roundSeed('session-1', 'round-2') === roundSeed('session-1', 'round-2') // true
  */
-export function roundSeed(owner: string, roundId: string): number {
-  return seedFromText(`${owner}/${roundId}`);
+export function roundSeed(sessionId: string, roundId: string): number {
+  return seedFromText(`${sessionId}/${roundId}`);
 }

@@ -6,6 +6,8 @@ export type ReadWav =
 const PCM = 1;
 const FLOAT = 3;
 const EXTENSIBLE = 0xfffe;
+/** Sizes from here on are no sizes: they stand for "until the end". */
+const LENGTH_UNKNOWN = 0x7fff_f000;
 const RATES = { min: 4000, max: 192_000 };
 
 interface Format {
@@ -15,11 +17,15 @@ interface Format {
   readonly bits: number;
 }
 
+/** Channels that leave so little of the power of the loudest one cancel each other: then that one is taken alone. */
+const CANCELLED = 0.02;
+
 const refused = (message: string): ReadWav => ({ ok: false, message });
 
 /**
  * Reads a WAV file: 8, 16, 24 or 32-bit PCM or 32 or 64-bit float, any number of channels, which are brought together
- * into one. What cannot be read is told in a sentence.
+ * into one; of channels that cancel each other the loudest is taken. A length that is not told goes to the end. What cannot be read
+ * is told in a sentence.
  *
  * @example
  * readWav(new Uint8Array(4)).ok // false
@@ -38,12 +44,18 @@ export function readWav(bytes: Uint8Array): ReadWav {
     }
     if (tag(at) === 'data') {
       if (!format) return refused('This WAV file does not say how its sound is written.');
+      if (isOfUnknownLength(size)) return readSamples(view, at + 8, bytes.length - at - 8, format);
       if (isCutOff) return refused('This WAV file is cut off: less sound is in it than it says.');
       return readSamples(view, at + 8, size, format);
     }
     at += 8 + size + (size % 2);
   }
   return refused('There is no sound in this WAV file, or it is cut off.');
+}
+
+/** Programs that write into a pipe do not know the length; they say none, or the most that can be said. */
+function isOfUnknownLength(size: number): boolean {
+  return size === 0 || size >= LENGTH_UNKNOWN;
 }
 
 function formatAt(view: DataView, at: number, size: number): Format {
@@ -68,12 +80,26 @@ function readSamples(view: DataView, from: number, size: number, format: Format)
   const count = Math.floor(size / (width * channels));
   if (count === 0) return refused('There is no sound in this WAV file.');
   const samples = new Float32Array(count);
+  const loud = new Float64Array(channels);
+  let mixed = 0;
   for (let i = 0; i < count; i++) {
     let sum = 0;
-    for (let channel = 0; channel < channels; channel++) sum += read(from + (i * channels + channel) * width);
-    const sample = sum / channels;
-    samples[i] = Number.isFinite(sample) ? sample : 0;
+    for (let channel = 0; channel < channels; channel++) {
+      const sample = read(from + (i * channels + channel) * width);
+      const heard = Number.isFinite(sample) ? sample : 0;
+      loud[channel]! += heard ** 2;
+      sum += heard;
+    }
+    samples[i] = sum / channels;
+    mixed += samples[i]! ** 2;
   }
+  const loudest = loud.indexOf(Math.max(...loud));
+  // Two channels of opposite phase take each other away.
+  if (mixed < loud[loudest]! * CANCELLED)
+    for (let i = 0; i < count; i++) {
+      const sample = read(from + (i * channels + loudest) * width);
+      samples[i] = Number.isFinite(sample) ? sample : 0;
+    }
   return { ok: true, sound: { sampleRate, samples } };
 }
 

@@ -1,11 +1,7 @@
-import { SYNTH_SOUNDS, encodeWav, levelClip, parsePhones, readWav, synthSound, vowelOnset } from './index.ts';
+import { SYNTH_SOUNDS, encodeWav, parsePhones, readWav, synthSound, vowelOnset } from './index.ts';
 
 const tone = (seconds: number, loud: number, rate = 16_000): Float32Array =>
   Float32Array.from({ length: seconds * rate }, (_, i) => loud * Math.sin((2 * Math.PI * 220 * i) / rate));
-
-function joined(...parts: Float32Array[]): Float32Array {
-  return Float32Array.from(parts.flatMap((part) => [...part]));
-}
 
 describe('wav', () => {
   it('comes back within half a step of 16 bits', () => {
@@ -16,30 +12,6 @@ describe('wav', () => {
     expect(back.sampleRate).toBe(16_000);
     expect(back.samples.length).toBe(sound.samples.length);
     back.samples.forEach((sample, i) => expect(Math.abs(sample - sound.samples[i]!)).toBeLessThan(1 / 32767));
-  });
-});
-
-describe('levelClip', () => {
-  const quiet = new Float32Array(4800);
-  it('cuts the silence and tells how much', () => {
-    const clip = levelClip({ sampleRate: 16_000, samples: joined(quiet, tone(0.4, 0.05), quiet) })!;
-    expect(clip.cutBefore).toBeCloseTo(0.29, 2);
-    expect(clip.sound.samples.length / 16_000).toBeCloseTo(0.44, 2);
-  });
-  it('brings soft and loud to one loudness without clipping', () => {
-    const rms = (samples: Float32Array): number =>
-      Math.sqrt(samples.reduce((s, x) => s + x * x, 0) / samples.length);
-    const [soft, loud] = [0.01, 0.9].map(
-      (level) => levelClip({ sampleRate: 16_000, samples: tone(0.4, level) })!.sound.samples,
-    );
-    expect(20 * Math.log10(rms(soft!))).toBeCloseTo(-18, 0);
-    expect(rms(loud!)).toBeCloseTo(rms(soft!), 2);
-    const spiky = tone(0.4, 0.01);
-    spiky[3000] = 0.9;
-    expect(Math.max(...levelClip({ sampleRate: 16_000, samples: spiky })!.sound.samples)).toBeLessThan(0.892);
-  });
-  it('has nothing to level in silence', () => {
-    expect(levelClip({ sampleRate: 16_000, samples: quiet })).toBeNull();
   });
 });
 

@@ -52,6 +52,26 @@ function wav(code: number, bits: number, channels: number, rate: number, frames:
 }
 
 describe('readWav', () => {
+  it.each([0, 0xffff_ffff, 0x7fff_f000])(
+    'reads to the end where the length is told as %i, as a pipe does',
+    (size) => {
+      const frames = Array.from({ length: 100 }, (_, i) => [Math.sin(i)]);
+      const bytes = wav(1, 16, 1, 8000, frames);
+      new DataView(bytes.buffer).setUint32(40, size, true);
+      const read = readWav(bytes);
+      expect(read.ok && read.sound.samples.length).toBe(100);
+    },
+  );
+  it('hears one channel where two cancel each other, and the middle where they do not', () => {
+    const heard = (right: number): number => {
+      const frames = Array.from({ length: 800 }, (_, i) => [0.5 * Math.sin(i / 5), right * Math.sin(i / 5)]);
+      const read = readWav(wav(1, 16, 2, 8000, frames));
+      return read.ok ? rms(read.sound.samples) : 0;
+    };
+    expect(heard(-0.5)).toBeCloseTo(0.5 / Math.SQRT2, 2);
+    expect(heard(0.5)).toBeCloseTo(0.5 / Math.SQRT2, 2);
+    expect(heard(0)).toBeCloseTo(0.25 / Math.SQRT2, 2);
+  });
   it.each([
     [1, 8, 0.02],
     [1, 16, 1e-4],

@@ -1,59 +1,104 @@
-import { rhythmLine, type RhythmLine } from '@eurhythm/core/formats';
-import { BPM_LIMITS, fraction } from '@eurhythm/core/units';
-import { parseMidi, type MidiData } from 'midi-file';
+import type { RhythmQuery, RhythmView } from '@eurhythm/contract';
+import { rhythmLine } from '@eurhythm/core/formats';
+import { BPM_LIMITS, fraction, toNumber, type Bpm } from '@eurhythm/core/units';
+import { parseMidi, type MidiData, type MidiEvent } from 'midi-file';
+import { midiTracksOf } from './midiChunks.ts';
 
 /** What a file brings, or the sentence that says why it brings nothing. */
 export type ReadRhythm =
-  | { readonly ok: true; readonly rhythm: RhythmLine & { readonly bpm: number } }
-  | { readonly ok: false; readonly message: string };
+  { readonly ok: true; readonly rhythm: RhythmView } | { readonly ok: false; readonly message: string };
 
 /** Microseconds of a beat where a file names no tempo. */
 const USUAL_BEAT = 500_000;
+/** So many tracks with notes are told. */
+const MOST_TRACKS = 200;
 
-/** The rhythm of the first track that has notes, as an empty beat line with the tempo at its first note. */
-export function midiRhythm(bytes: Uint8Array): ReadRhythm {
-  const file = parsed(bytes);
+interface Timed {
+  readonly event: MidiEvent;
+  readonly tick: number;
+}
+
+/** The rhythm of a track as an empty beat line, with the tempo at its first note. */
+export function midiRhythm(
+  bytes: Uint8Array,
+  { track: wanted, grid, tempo = 'as-fast' }: RhythmQuery,
+): ReadRhythm {
+  const chunks = midiTracksOf(bytes);
+  if (!chunks.ok) return chunks;
+  const file = parsed(chunks.bytes);
   if (!file) return refused('This is no MIDI file, or it is cut off.');
   const { ticksPerBeat } = file.header;
   if (!ticksPerBeat)
     return refused('This MIDI file counts film frames instead of beats, so it has no rhythm to take.');
-  const timed = file.tracks.map((track) => {
-    let tick = 0;
-    return track.map((event) => ({ event, tick: (tick += event.deltaTime) }));
-  });
-  const notes = timed
-    .map((track) =>
-      track.filter(({ event }) => event.type === 'noteOn' && event.velocity > 0).map(({ tick }) => tick),
-    )
-    .find((ticks) => ticks.length > 0);
-  if (!notes) return refused('There are no notes in this MIDI file.');
-  const first = notes[0]!;
-  const tempos = timed
-    .flat()
-    .flatMap(({ event, tick }) =>
-      event.type === 'setTempo' ? [{ tick, us: event.microsecondsPerBeat }] : [],
-    );
-  if (tempos.some(({ us }) => us <= 0))
-    return refused('This MIDI file has a tempo of 0, so its beats have no length.');
-  const tempo = tempos
-    .filter(({ tick }) => tick <= first)
-    .sort((a, b) => a.tick - b.tick)
-    .at(-1);
-  const bpm = Math.round(60e6 / (tempo?.us ?? USUAL_BEAT));
+  const timed = file.tracks.map(withTicks);
+  const tracks = timed
+    .map((events, i) => ({ track: i + 1, name: nameOf(events), notes: notesOf(events).length }))
+    .filter(({ notes }) => notes > 0)
+    .slice(0, MOST_TRACKS);
+  if (tracks.length === 0) return refused('There are no notes in this MIDI file.');
+  const { track } = tracks.find((each) => each.track === (wanted ?? tracks[0]!.track)) ?? {};
+  if (track === undefined) return refused(`Track ${wanted} of this file has no notes. Choose another one.`);
+  const ticks = notesOf(timed[track - 1]!);
+  const beat = tempoAt(timed, ticks[0]!);
+  if (beat === null) return refused('This MIDI file has a tempo of 0, so its beats have no length.');
+  const fileBpm = Math.round(60e6 / beat);
+  const beatsAsOne = tempo === 'as-fast' ? beatsAsOneAt(fileBpm) : 1;
+  const bpm = within(fileBpm / beatsAsOne);
+  const [n, d] = beatsAsOne >= 1 ? [1, beatsAsOne] : [1 / beatsAsOne, 1];
+  const beats = ticks.map((tick) => fraction((tick - ticks[0]!) * n, ticksPerBeat * d));
+  const { moved, ...line } = rhythmLine(beats, grid);
+  const told = beats.slice(0, beats.length - line.left).map(toNumber);
   return {
     ok: true,
-    rhythm: {
-      ...rhythmLine(notes.map((tick) => fraction(tick - first, ticksPerBeat))),
-      bpm: Math.min(BPM_LIMITS.max, Math.max(BPM_LIMITS.min, bpm)),
-    },
+    rhythm: { ...line, bpm, fileBpm, beatsAsOne, moved: (moved * 60) / bpm, played: told, track, tracks },
   };
+}
+
+function withTicks(events: readonly MidiEvent[]): Timed[] {
+  let tick = 0;
+  return events.map((event) => ({ event, tick: (tick += event.deltaTime) }));
+}
+
+function notesOf(events: readonly Timed[]): number[] {
+  return events.flatMap(({ event, tick }) => (event.type === 'noteOn' && event.velocity > 0 ? tick : []));
+}
+
+/** The name of a track without control signs. */
+function nameOf(events: readonly Timed[]): string {
+  const named = events.find(({ event }) => event.type === 'trackName')?.event;
+  return named?.type === 'trackName' ? named.text.replace(/[\p{Cc}<>]/gu, '').slice(0, 60) : '';
+}
+
+/** Microseconds of a beat at a tick; null where some tempo of the file is none. */
+function tempoAt(tracks: readonly (readonly Timed[])[], at: number): number | null {
+  const tempos = tracks
+    .flat()
+    .flatMap(({ event, tick }) => (event.type === 'setTempo' ? { tick, us: event.microsecondsPerBeat } : []));
+  if (tempos.some(({ us }) => us <= 0)) return null;
+  const last = tempos
+    .filter(({ tick }) => tick <= at)
+    .sort((a, b) => a.tick - b.tick)
+    .at(-1);
+  return last?.us ?? USUAL_BEAT;
+}
+
+/** How many beats of the file are one of the line, by doubling, so that its tempo is one that a combo may have. */
+function beatsAsOneAt(bpm: Bpm): number {
+  let beats = 1;
+  while (bpm / beats > BPM_LIMITS.max) beats *= 2;
+  while (bpm / beats < BPM_LIMITS.min) beats /= 2;
+  return beats;
+}
+
+function within(bpm: Bpm): Bpm {
+  return Math.min(BPM_LIMITS.max, Math.max(BPM_LIMITS.min, Math.round(bpm)));
 }
 
 function parsed(bytes: Uint8Array): MidiData | null {
   try {
     return parseMidi(bytes);
   } catch {
-    // The reader throws texts of its own about chunks; a coach needs to know only that it is no such file.
+    // The reader throws texts of its own about events; a coach needs to know only that it is no such file.
     return null;
   }
 }

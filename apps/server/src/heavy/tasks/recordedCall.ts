@@ -1,6 +1,16 @@
 import { OWN_CALL_LIMITS } from '@eurhythm/contract';
 import type { VoiceClip } from '@eurhythm/core/calls';
-import { encodeWav, findCentre, levelClip, readWav, resample, stretch } from '@eurhythm/core/sound';
+import {
+  encodeWav,
+  findCentre,
+  levelVoice,
+  readWav,
+  resample,
+  shapeVoice,
+  stretch,
+  trimClip,
+  type VoiceSound,
+} from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
 
 /** Recordings are kept at this rate: twice what speech needs, half of what a studio uses. */
@@ -20,9 +30,9 @@ export function recordedCall(wav: Uint8Array): RecordedCall {
   const seconds = read.sound.samples.length / read.sound.sampleRate;
   // Silence around a call is cut away later; a recording that is far too long is not looked into.
   if (seconds > OWN_CALL_LIMITS.seconds * LONGEST_FILE) return refused(tooLong(seconds));
-  const levelled = levelClip(read.sound);
-  if (!levelled) return refused('Nothing can be heard in this recording. Speak closer to the microphone.');
-  const sound = resample(levelled.sound, KEPT_RATE);
+  const trimmed = trimClip(read.sound);
+  if (!trimmed) return refused('Nothing can be heard in this recording. Speak closer to the microphone.');
+  const sound = levelVoice(resample(trimmed.sound, KEPT_RATE));
   const length = sound.samples.length / sound.sampleRate;
   if (length > OWN_CALL_LIMITS.seconds) return refused(tooLong(Math.max(length, seconds)));
   return { ok: true, wav: encodeWav(sound), seconds: length, centre: findCentre(sound) ?? 0 };
@@ -36,15 +46,20 @@ function refused(message: string): RecordedCall {
   return { ok: false, message };
 }
 
-/** A kept recording said faster, with the length and the centre that it has then. */
+/** A kept recording in the sound that it is to have, said faster, with the length and the centre that it has then. */
 export function fasterCall(
   wav: Uint8Array,
   centre: Seconds,
   rate: number,
+  voiceSound: VoiceSound,
 ): Pick<VoiceClip, 'seconds' | 'centre'> & { readonly wav: Uint8Array } {
   const read = readWav(wav);
   if (!read.ok) throw new Error(`a kept recording cannot be read: ${read.message}`);
   const faster = stretch(read.sound, rate);
   const seconds = faster.samples.length / faster.sampleRate;
-  return { wav: encodeWav(faster), seconds, centre: Math.min(seconds, centre / rate) };
+  return {
+    wav: encodeWav(levelVoice(shapeVoice(faster, voiceSound))),
+    seconds,
+    centre: Math.min(seconds, centre / rate),
+  };
 }

@@ -70,9 +70,9 @@ function School({ gym }: { gym: GymView }) {
   const bands = gym.grades.filter((grade) => grade.band === 'children');
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
-      <div className="mb-6 flex items-end justify-between">
+      <div className="mb-6 flex flex-wrap items-end justify-between gap-3">
         <h1 className="text-3xl">{gym.name}</h1>
-        <div className="flex gap-3">
+        <div className="flex flex-wrap gap-3">
           <ButtonLink to="/gym/sound">Sound check</ButtonLink>
           <ButtonLink to="/gym/voice">Our own voice</ButtonLink>
           <ButtonLink to="/gym/keep">Keep and take away</ButtonLink>

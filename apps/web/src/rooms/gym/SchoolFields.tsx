@@ -47,6 +47,7 @@ export const SCHOOL_FIELDS = {
   countWords: 'Own count words',
   voice: 'Voice',
   voiceRate: 'Speed of the voice',
+  voiceSound: 'Sound of the voice',
   youth: 'Children’s limits',
   muted: 'Muted rules',
 } as const satisfies Partial<Record<keyof SchoolDto, string>>;

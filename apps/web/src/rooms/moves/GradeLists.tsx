@@ -221,7 +221,7 @@ function Counts({
     />
   );
   return (
-    <div className="flex items-end gap-2">
+    <div className="flex flex-wrap items-end gap-2">
       {field('reps', 'Times')}
       <ChoiceField
         label="Sides"

@@ -19,7 +19,7 @@ export function TodayRoom() {
         </p>
       )}
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[3fr_2fr]">
-        <div className="space-y-8">
+        <div className="min-w-0 space-y-8">
           <NextSession next={data.next} running={data.running} />
           <LastRun lastRun={data.lastRun} />
           <Bursts bests={data.bestBursts} />
@@ -77,7 +77,7 @@ function NextSession({ next, running }: Pick<TodayView, 'next' | 'running'>) {
             {next.rounds} rounds · <span className="tabular">{clockText(next.seconds)}</span> in all
           </p>
         </div>
-        <div className="flex gap-3">
+        <div className="flex flex-wrap gap-3">
           <ButtonLink to={`/sessions/${next.id}`}>Look it over</ButtonLink>
           <ButtonLink weight="main" to={`/floor?session=${next.id}`}>
             Take to the Floor
@@ -109,11 +109,11 @@ function Bursts({ bests }: { bests: TodayView['bestBursts'] }) {
         {bests.map((best) => (
           <li
             key={`${best.fighterId}${best.title}${best.lead}`}
-            className="flex items-baseline gap-3 border-b border-rule py-2"
+            className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-2"
           >
             <Link
               to={`/fighters/${best.fighterId}`}
-              className="w-44 font-semibold underline decoration-rule underline-offset-4"
+              className="inline-flex w-44 items-center font-semibold underline decoration-rule underline-offset-4 pointer-coarse:min-h-11"
             >
               {best.name}
             </Link>
@@ -142,7 +142,7 @@ function Expected({ fighters }: { fighters: TodayView['expected'] }) {
             <div className="flex items-baseline justify-between">
               <Link
                 to={`/fighters/${fighter.id}`}
-                className="font-semibold underline decoration-rule underline-offset-4"
+                className="inline-flex items-center font-semibold underline decoration-rule underline-offset-4 pointer-coarse:min-h-11"
               >
                 {fighter.name}
               </Link>

@@ -4,8 +4,15 @@ import { RadioGroup } from 'radix-ui';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
-import type { SynthSound } from '@eurhythm/core/sound';
-import { VOICES, VOICE_NAMES, type GymView, type SchoolDto, type VoiceId } from '@eurhythm/contract';
+import { VOICE_SOUNDS, type SynthSound } from '@eurhythm/core/sound';
+import {
+  VOICES,
+  VOICE_NAMES,
+  VOICE_SOUND_NAMES,
+  type GymView,
+  type SchoolDto,
+  type VoiceId,
+} from '@eurhythm/contract';
 import { get } from '../../../server/api.ts';
 import { changeSchool } from '../../../sync/changeSchool.ts';
 import { queries } from '../../../server/queries.ts';
@@ -37,9 +44,9 @@ export function SoundCheck() {
   if (!gym) return null;
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-6">
-      <div className="mb-5 flex items-end justify-between">
+      <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
         <h1 className="text-3xl">Sound check</h1>
-        <div className="flex gap-3">
+        <div className="flex flex-wrap gap-3">
           <ButtonLink to="/gym/voice">Record our own calls</ButtonLink>
           <ButtonLink weight="bare" to="/gym">
             Gym
@@ -77,8 +84,10 @@ function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
   const save = useMutation<GymView, Error, Partial<SchoolDto>>({
     networkMode: 'always',
     mutationFn: (changes) => changeSchool(client, gym, () => changes, '/gym/sound'),
-    onSuccess: ({ school: { voice, voiceRate } }) =>
-      toast(`${VOICE_NAMES[voice]} calls in this gym, at ${voiceRate} times its speed.`),
+    onSuccess: ({ school: { voice, voiceRate, voiceSound } }) =>
+      toast(
+        `${VOICE_NAMES[voice]} calls in this gym, at ${voiceRate} times its speed, ${VOICE_SOUND_NAMES[voiceSound]}.`,
+      ),
     onError: (error) => toast.error(error.message),
   });
   const chosen = wanted ?? school.voice;
@@ -139,6 +148,14 @@ function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
           label: rate === 1 ? 'its own' : `${rate} times`,
         }))}
         onChange={(value) => save.mutate({ voiceRate: Number(value) })}
+      />
+      <ChoiceField
+        label="Sound of the voice"
+        className="w-72 pt-3"
+        hint="a hall and small loudspeakers swallow what is low; headphones do not"
+        value={school.voiceSound}
+        choices={VOICE_SOUNDS.map((sound) => ({ value: sound, label: VOICE_SOUND_NAMES[sound] }))}
+        onChange={(voiceSound) => save.mutate({ voiceSound })}
       />
     </Part>
   );

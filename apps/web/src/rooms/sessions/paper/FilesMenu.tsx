@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { Button } from '../../../ui/Button.tsx';
 
 const FILES = [
-  ['homework.zip', 'Homework', 'sound, printable sheet and cautions, in a zip'],
+  ['homework.zip', 'Homework', 'sound for headphones, printable sheet and cautions, in a zip'],
   ['audio.wav', 'Sound', 'the whole session as a WAV file'],
   ['rhythm.mid', 'Rhythm', 'strikes, tempo and calls as a MIDI file'],
   ['calls.vtt', 'Calls', 'as captions, WebVTT'],

@@ -48,7 +48,7 @@ export function SessionCard() {
       <table className="w-full">
         <thead className="text-left text-sm">
           <tr>
-            <th className="w-16 py-1">from</th>
+            <th className="w-16 py-1 max-sm:w-12">from</th>
             <th>round</th>
             <th className="w-16 text-right">time</th>
           </tr>
@@ -124,7 +124,7 @@ function BlockOnCard({ block }: { block: AnyBlockDto }) {
       ? groupNames({ rounds: [{ id: '', title: '', kind: 'pads', blocks: [block] }] })
       : [];
   return (
-    <li className="flex items-center gap-3 text-sm">
+    <li className="flex items-center gap-3 text-sm max-sm:flex-wrap">
       <span className="tabular w-12 self-start">{clockText(block.seconds)}</span>
       <span className="flex-1">
         {kindOf(block).name} {tellBlock(block, comboName)}

@@ -1,7 +1,7 @@
-import type { Seconds } from '../units/index.ts';
-import { powerSpectrum } from './fft.ts';
-import { resample } from './resample.ts';
-import type { Sound } from './wav.ts';
+import type { Seconds } from '../../units/index.ts';
+import { powerSpectrum } from '../fft.ts';
+import { resample } from '../resample.ts';
+import type { Sound } from '../wav.ts';
 
 /** Rate at which speech is looked at. */
 const RATE = 16_000;

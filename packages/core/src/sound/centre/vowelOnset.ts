@@ -1,4 +1,4 @@
-import type { Seconds } from '../units/index.ts';
+import type { Seconds } from '../../units/index.ts';
 
 /** A phone as the synthesiser prints it, with the instant at which it ends. */
 export interface TimedPhone {

@@ -1,7 +1,7 @@
-import type { Seconds } from '../units/index.ts';
+import type { Seconds } from '../../units/index.ts';
 import { FRAME_BANDS, FRAME_HOP, FRAME_SILENT, voicedFrames } from './voicedFrames.ts';
 import { VOWEL_CONTEXT, VOWEL_WEIGHTS } from './vowelWeights.ts';
-import type { Sound } from './wav.ts';
+import type { Sound } from '../wav.ts';
 
 /** The vowel has to go on for so many frames behind its onset to be one. */
 const VOWEL_FRAMES = 8;

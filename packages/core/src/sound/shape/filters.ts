@@ -1,0 +1,66 @@
+/**
+ * A filter of second order: y = b0 x + b1 x₋₁ + b2 x₋₂ − a1 y₋₁ − a2 y₋₂. The forms are those of the "Audio EQ Cookbook"
+ * (R. Bristow-Johnson, W3C note 2021).
+ */
+export interface Biquad {
+  readonly b: readonly [number, number, number];
+  readonly a: readonly [number, number];
+}
+
+/**
+ * @example
+ * filtered(Float32Array.of(1, 0), highPass(100, 8000, 0.7)).length // 2
+ */
+export function filtered(samples: Float32Array, { b, a }: Biquad): Float32Array<ArrayBuffer> {
+  const made = new Float32Array(samples.length);
+  let [x1, x2, y1, y2] = [0, 0, 0, 0];
+  for (let i = 0; i < samples.length; i++) {
+    const x = samples[i]!;
+    const y = b[0] * x + b[1] * x1 + b[2] * x2 - a[0] * y1 - a[1] * y2;
+    [x2, x1, y2, y1] = [x1, x, y1, y];
+    made[i] = y;
+  }
+  return made;
+}
+
+function angle(hertz: number, sampleRate: number, q: number): { cos: number; alpha: number } {
+  const w = (2 * Math.PI * hertz) / sampleRate;
+  return { cos: Math.cos(w), alpha: Math.sin(w) / (2 * q) };
+}
+
+const over = (a0: number, b: Biquad['b'], a: Biquad['a']): Biquad => ({
+  b: [b[0] / a0, b[1] / a0, b[2] / a0],
+  a: [a[0] / a0, a[1] / a0],
+});
+
+/**
+ * Lets through what is above so many hertz.
+ *
+ * @example
+ * highPass(300, 16_000, 0.7).b[1] < 0 // true
+ */
+export function highPass(hertz: number, sampleRate: number, q: number): Biquad {
+  const { cos, alpha } = angle(hertz, sampleRate, q);
+  return over(1 + alpha, [(1 + cos) / 2, -(1 + cos), (1 + cos) / 2], [-2 * cos, 1 - alpha]);
+}
+
+/**
+ * Raises what is above so many hertz by so many decibels, with a slope of 1.
+ *
+ * @example
+ * highShelf(3000, 16_000, 0).b[0] // 1
+ */
+export function highShelf(hertz: number, sampleRate: number, decibels: number, q = Math.SQRT1_2): Biquad {
+  const { cos, alpha } = angle(hertz, sampleRate, q);
+  const gain = 10 ** (decibels / 40);
+  const root = 2 * Math.sqrt(gain) * alpha;
+  return over(
+    gain + 1 - (gain - 1) * cos + root,
+    [
+      gain * (gain + 1 + (gain - 1) * cos + root),
+      -2 * gain * (gain - 1 + (gain + 1) * cos),
+      gain * (gain + 1 + (gain - 1) * cos - root),
+    ],
+    [2 * (gain - 1 - (gain + 1) * cos), gain + 1 - (gain - 1) * cos - root],
+  );
+}
