@@ -39,7 +39,7 @@ export function Shell() {
       >
         Skip to the page
       </a>
-      <header className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b-2 border-ink px-6 py-1.5">
+      <header className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b-2 border-ink px-6 py-1.5 max-sm:gap-x-3">
         <NavLink
           to="/"
           className="flex min-h-11 items-center gap-2 font-heading text-xl font-bold tracking-tight"
@@ -49,7 +49,10 @@ export function Shell() {
           </svg>
           eurhythm
         </NavLink>
-        <nav aria-label="Rooms" className="flex flex-1 flex-wrap">
+        <nav
+          aria-label="Rooms"
+          className="flex flex-1 flex-wrap max-sm:order-last max-sm:-mx-3 max-sm:basis-full"
+        >
           {ROOMS.map(([to, name]) => (
             <NavLink
               key={to}
@@ -63,8 +66,10 @@ export function Shell() {
             </NavLink>
           ))}
         </nav>
-        <span className="text-sm text-quiet">{gym?.name}</span>
-        <div className="flex gap-2 text-sm text-quiet">
+        <span className="text-sm text-quiet max-sm:flex-1 max-sm:truncate max-sm:text-right">
+          {gym?.name}
+        </span>
+        <div className="flex gap-2 text-sm text-quiet pointer-coarse:hidden">
           <button
             type="button"
             className="min-h-11"

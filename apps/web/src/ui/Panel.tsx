@@ -47,7 +47,7 @@ export function Part({
   className?: string;
 }) {
   return (
-    <section className={className}>
+    <section className={`min-w-0 ${className}`}>
       <div className="flex items-baseline justify-between gap-3 border-b-[1.5px] border-ink pb-1.5">
         <h2 className="text-lg">{title}</h2>
         {aside !== undefined && <div className="text-sm text-quiet">{aside}</div>}

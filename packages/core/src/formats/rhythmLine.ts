@@ -97,14 +97,15 @@ const ON_GRID = 1 / 320;
 
 /**
  * The grid of the whole rhythm, since a gap between places of different grids may not be writable: the coarsest of whole, half …
- * sixteenth beats on which all of them lie, else the one that is nearest to them.
+ * sixteenth beats on which all of them lie, else, as it was played, the one of those that are counted that is nearest to them.
  */
 function gridOf(beats: readonly Beats[]): number {
   const offGrid = (d: number): number =>
     Math.max(0, ...beats.map((beat) => Math.abs(Math.round(toNumber(beat) * d) / d - toNumber(beat))));
   const grids = Array.from({ length: LINE_LIMITS.gapPart.max }, (_, i) => i + 1);
+  const counted: readonly number[] = RHYTHM_GRIDS;
   return (
     grids.find((d) => offGrid(d) <= ON_GRID) ??
-    grids.reduce((best, each) => (offGrid(each) < offGrid(best) ? each : best))
+    counted.reduce((best, each) => (offGrid(each) < offGrid(best) ? each : best))
   );
 }

@@ -91,7 +91,7 @@ function School({ gym }: { gym: GymView }) {
           <GymName gym={gym} />
           <SchoolFields school={school} errors={errors} onChange={change} />
         </Part>
-        <div className="grid content-start gap-y-8">
+        <div className="grid min-w-0 content-start gap-y-8">
           <Part title="Children’s limits" aside="what is not ticked is told as a caution">
             <YouthTable bands={bands} school={school} errors={errors} onChange={change} />
             <p className="pt-2 text-sm text-quiet">

@@ -61,7 +61,7 @@ interface SchoolFieldsProps {
 /** Where schools differ: one field for each way. The strong side is set for each fighter, numbers in Moves. */
 export function SchoolFields({ school, errors, onChange }: SchoolFieldsProps) {
   return (
-    <div className="grid grid-cols-2 gap-4 pt-3">
+    <div className="grid gap-4 pt-3 *:min-w-0 sm:grid-cols-2">
       {WAYS.map(([key, label, hint, choices]) => (
         <ChoiceField
           key={key}

@@ -90,29 +90,31 @@ export function YouthTable({ bands, school, errors, onChange }: YouthTableProps)
   });
   const table = useTable({ features, columns, data, getRowId: ({ band }) => band.id });
   return (
-    <table className="w-full pt-2 text-left">
-      <thead>
-        {table.getHeaderGroups().map((group) => (
-          <tr key={group.id} className="text-sm text-quiet">
-            {group.headers.map((header) => (
-              <th key={header.id} className="py-2 text-center font-semibold first:text-left">
-                <table.FlexRender header={header} />
-              </th>
-            ))}
-          </tr>
-        ))}
-      </thead>
-      <tbody>
-        {table.getRowModel().rows.map((row) => (
-          <tr key={row.id} className="border-t border-rule">
-            {row.getAllCells().map((cell) => (
-              <td key={cell.id} className="py-1 text-center first:text-left first:font-semibold">
-                <table.FlexRender cell={cell} />
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <div className="overflow-x-auto">
+      <table className="w-full pt-2 text-left">
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id} className="text-sm text-quiet">
+              {group.headers.map((header) => (
+                <th key={header.id} className="py-2 text-center font-semibold first:text-left">
+                  <table.FlexRender header={header} />
+                </th>
+              ))}
+            </tr>
+          ))}
+        </thead>
+        <tbody>
+          {table.getRowModel().rows.map((row) => (
+            <tr key={row.id} className="border-t border-rule">
+              {row.getAllCells().map((cell) => (
+                <td key={cell.id} className="py-1 text-center first:text-left first:font-semibold">
+                  <table.FlexRender cell={cell} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
