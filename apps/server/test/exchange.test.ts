@@ -122,21 +122,25 @@ describe('a rhythm from a file', () => {
     const { status, body } = await send(midi([tempo(600_000), note(0), note(480), note(160), note(320)]));
     expect([status, body]).toMatchObject([
       200,
-      { line: 'guard guard:1/3 guard:2/3 guard', bpm: 100, left: 0, fileBpm: 100, beatsAsOne: 1, moved: 0 },
+      { line: 'guard guard:1/3 guard:2/3 guard', bpm: 100, left: 0, fileBpm: 100, beatsAsOne: 1 },
     ]);
-    expect(body.played.map((beat: number) => Math.round(beat * 3))).toEqual([0, 3, 4, 6]);
+    expect(body.notes.map(({ written }: any) => Math.round(written * 3))).toEqual([0, 3, 4, 6]);
+    for (const { played, written } of body.notes) expect(played).toBe(written);
     const analysed = await call('POST', 'combos/analyse', { line: body.line, lead: 'left' });
     expect(analysed.body.strokes.map((stroke: any) => stroke.beat)).toEqual(['0', '1', '4/3', '2']);
   });
+  const moved = ({ notes }: any): number =>
+    Math.max(...notes.map(({ played, written }: any) => Math.abs(played - written)));
   it('is put on the grid that is wanted, and tells how far a note moves', async () => {
     const played = midi([tempo(600_000), note(0), note(230), note(262), note(470)]);
     const exact = (await send(played)).body;
     const halves = (await send(played, '?grid=2')).body;
     expect(halves).toMatchObject({ line: 'guard-guard-guard guard', grid: 2 });
-    expect(halves.moved).toBeCloseTo((12 / 480) * 0.6, 2);
+    expect(halves.notes.map(({ written }: any) => written)).toEqual([0, 0.5, 1, 2]);
+    expect(halves.notes[2].played).toBeCloseTo(492 / 480, 9);
     const thirds = (await send(played, '?grid=3')).body;
     expect(thirds.line).toBe('guard:1/3 guard:2/3 guard guard');
-    expect(thirds.moved).toBeGreaterThan(exact.moved);
+    expect(moved(thirds)).toBeGreaterThan(moved(exact));
     expect((await send(played, '?grid=5')).status).toBe(400);
   });
   it('asks which track where several have notes', async () => {

@@ -17,8 +17,8 @@ export type ClockedDesk = Desk & {
 
 /**
  * Plays a compiled round. The sounds of the round that follows are placed ahead behind it, on the same clock, so that it begins on
- * its sample; what rings when the last one is over rings out. The position runs on the audio clock; while the browser still keeps the page silent it runs on
- * the wall clock, and moves over to the audio clock, at the same second, as soon as that goes.
+ * its sample; what rings when the last one is over rings out. The position runs on the audio clock; while the browser still
+ * keeps the page silent it runs on the wall clock, and moves over to the audio clock, at the same second, as soon as that goes.
  */
 export class RoundPlayer {
   round: RoundToPlay;

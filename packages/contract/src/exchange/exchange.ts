@@ -5,7 +5,6 @@ import { IsIn } from 'class-validator';
 import { VOICES, type VoiceId } from '../gym/voice.ts';
 import {
   IsAmount,
-  IsAmounts,
   IsCount,
   IsListed,
   IsOneOf,
@@ -67,6 +66,15 @@ export class RhythmTrack {
   readonly notes!: number;
 }
 
+/** A note of a file: where it was played, and where the line writes it. */
+export class RhythmNote {
+  @IsAmount()
+  readonly played!: number;
+
+  @IsAmount()
+  readonly written!: number;
+}
+
 /** A rhythm taken from a file, as an empty line to be filled with moves. */
 export class RhythmView {
   @IsText()
@@ -90,13 +98,9 @@ export class RhythmView {
   @IsCount()
   readonly grid!: number;
 
-  /** How far the note that was moved most was moved, in seconds. */
-  @IsAmount()
-  readonly moved!: number;
-
-  /** Where the notes were played, in beats of the line from the first one on. */
-  @IsAmounts()
-  readonly played!: readonly number[];
+  /** The notes of the line, in its beats from the first one on. */
+  @IsListed(() => RhythmNote)
+  readonly notes!: readonly RhythmNote[];
 
   /** The track that was taken, and all that have notes. */
   @IsCount()

@@ -1,5 +1,14 @@
 import { LINE_LIMITS, formatLine, type Entry, type Stroke } from '../line/index.ts';
-import { ONE, equals, fraction, subtract, toNumber, type Beats } from '../units/index.ts';
+import {
+  BPM_LIMITS,
+  ONE,
+  equals,
+  fraction,
+  subtract,
+  toNumber,
+  type Beats,
+  type Bpm,
+} from '../units/index.ts';
 
 /** What stands for a move that is still to be chosen: the guard, which does nothing. */
 export const PLACEHOLDER = 'guard';
@@ -10,8 +19,8 @@ export interface RhythmLine {
   readonly left: number;
   /** Parts of a beat on which the notes were put. */
   readonly grid: number;
-  /** How far the note of the line that was moved most was moved, in beats. */
-  readonly moved: number;
+  /** The notes that are in the line, in beats: where each was played, and where it is written. */
+  readonly notes: readonly { readonly played: number; readonly written: number }[];
 }
 
 /** Grids that a coach may choose: whole beats, halves, thirds and so on. */
@@ -48,11 +57,10 @@ export function rhythmLine(beats: readonly Beats[], wanted?: RhythmGrid): Rhythm
   const looked = notes.slice(0, LINE_LIMITS.strokes + 1);
   const grid = wanted ?? gridOf(looked);
   const onGrid = looked.map((beat) => fraction(Math.round(toNumber(beat) * grid), grid));
-  const movedUpTo = (last: Beats | undefined): number =>
-    looked.reduce((most, beat, i) => {
-      const isWritten = last !== undefined && toNumber(onGrid[i]!) <= toNumber(last);
-      return isWritten ? Math.max(most, Math.abs(toNumber(beat) - toNumber(onGrid[i]!))) : most;
-    }, 0);
+  const notesUpTo = (last: Beats | undefined): RhythmLine['notes'] =>
+    looked
+      .map((beat, i) => ({ played: toNumber(beat), written: toNumber(onGrid[i]!) }))
+      .filter(({ written }) => last !== undefined && written <= toNumber(last));
   const places = onGrid.filter((beat, i, all) => i === 0 || !equals(beat, all[i - 1]!));
   let entries: Entry[] = [];
   for (const [i, place] of places.entries()) {
@@ -69,11 +77,11 @@ export function rhythmLine(beats: readonly Beats[], wanted?: RhythmGrid): Rhythm
         line: formatLine({ entries, tail: [] }),
         left: notes.length - i,
         grid,
-        moved: movedUpTo(places[i - 1]),
+        notes: notesUpTo(places[i - 1]),
       };
     entries = grown;
   }
-  return { line: formatLine({ entries, tail: [] }), left: 0, grid, moved: movedUpTo(places.at(-1)) };
+  return { line: formatLine({ entries, tail: [] }), left: 0, grid, notes: notesUpTo(places.at(-1)) };
 }
 
 /** The next placeholder behind a gap: written as one gap where it can be, else with rests that stand in place of it. */
@@ -97,15 +105,28 @@ const ON_GRID = 1 / 320;
 
 /**
  * The grid of the whole rhythm, since a gap between places of different grids may not be writable: the coarsest of whole, half …
- * sixteenth beats on which all of them lie, else, as it was played, the one of those that are counted that is nearest to them.
+ * sixteenth beats on which all of them lie, else the one that is nearest to them.
  */
 function gridOf(beats: readonly Beats[]): number {
   const offGrid = (d: number): number =>
     Math.max(0, ...beats.map((beat) => Math.abs(Math.round(toNumber(beat) * d) / d - toNumber(beat))));
   const grids = Array.from({ length: LINE_LIMITS.gapPart.max }, (_, i) => i + 1);
-  const counted: readonly number[] = RHYTHM_GRIDS;
   return (
     grids.find((d) => offGrid(d) <= ON_GRID) ??
-    counted.reduce((best, each) => (offGrid(each) < offGrid(best) ? each : best))
+    grids.reduce((best, each) => (offGrid(each) < offGrid(best) ? each : best))
   );
+}
+
+/**
+ * How many beats of a file are one beat of a line, by doubling or halving, so that its tempo is one that a combo may have.
+ *
+ * @example
+ * beatsAsOne(400) // 2
+ * beatsAsOne(90) // 1
+ */
+export function beatsAsOne(bpm: Bpm): number {
+  let beats = 1;
+  while (bpm / beats > BPM_LIMITS.max) beats *= 2;
+  while (bpm > 0 && bpm / beats < BPM_LIMITS.min) beats /= 2;
+  return beats;
 }

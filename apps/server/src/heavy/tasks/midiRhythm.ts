@@ -1,6 +1,6 @@
 import type { RhythmQuery, RhythmView } from '@eurhythm/contract';
-import { rhythmLine } from '@eurhythm/core/formats';
-import { BPM_LIMITS, fraction, toNumber, type Bpm } from '@eurhythm/core/units';
+import { beatsAsOne, rhythmLine } from '@eurhythm/core/formats';
+import { BPM_LIMITS, fraction, type Bpm } from '@eurhythm/core/units';
 import { parseMidi, type MidiData, type MidiEvent } from 'midi-file';
 import { midiTracksOf } from './midiChunks.ts';
 
@@ -42,16 +42,12 @@ export function midiRhythm(
   const beat = tempoAt(timed, ticks[0]!);
   if (beat === null) return refused('This MIDI file has a tempo of 0, so its beats have no length.');
   const fileBpm = Math.round(60e6 / beat);
-  const beatsAsOne = tempo === 'as-fast' ? beatsAsOneAt(fileBpm) : 1;
-  const bpm = within(fileBpm / beatsAsOne);
-  const [n, d] = beatsAsOne >= 1 ? [1, beatsAsOne] : [1 / beatsAsOne, 1];
+  const asOne = tempo === 'as-fast' ? beatsAsOne(fileBpm) : 1;
+  const bpm = within(fileBpm / asOne);
+  const [n, d] = asOne >= 1 ? [1, asOne] : [1 / asOne, 1];
   const beats = ticks.map((tick) => fraction((tick - ticks[0]!) * n, ticksPerBeat * d));
-  const { moved, ...line } = rhythmLine(beats, grid);
-  const told = beats.slice(0, beats.length - line.left).map(toNumber);
-  return {
-    ok: true,
-    rhythm: { ...line, bpm, fileBpm, beatsAsOne, moved: (moved * 60) / bpm, played: told, track, tracks },
-  };
+  const line = rhythmLine(beats, grid);
+  return { ok: true, rhythm: { ...line, bpm, fileBpm, beatsAsOne: asOne, track, tracks } };
 }
 
 function withTicks(events: readonly MidiEvent[]): Timed[] {
@@ -80,14 +76,6 @@ function tempoAt(tracks: readonly (readonly Timed[])[], at: number): number | nu
     .sort((a, b) => a.tick - b.tick)
     .at(-1);
   return last?.us ?? USUAL_BEAT;
-}
-
-/** How many beats of the file are one of the line, by doubling, so that its tempo is one that a combo may have. */
-function beatsAsOneAt(bpm: Bpm): number {
-  let beats = 1;
-  while (bpm / beats > BPM_LIMITS.max) beats *= 2;
-  while (bpm / beats < BPM_LIMITS.min) beats /= 2;
-  return beats;
 }
 
 function within(bpm: Bpm): Bpm {

@@ -1,5 +1,5 @@
 import { RHYTHM_GRIDS } from '@eurhythm/core/formats';
-import { BPM_LIMITS } from '@eurhythm/core/units';
+import { BPM_LIMITS, beatSeconds, type Seconds } from '@eurhythm/core/units';
 import type { RhythmQuery, RhythmView, TempoWay } from '@eurhythm/contract';
 import { Button } from '../../../ui/Button.tsx';
 import { ChoiceField } from '../../../ui/Field.tsx';
@@ -9,8 +9,14 @@ import { Sheet } from '../../../ui/Panel.tsx';
 const MOVED_SECONDS = 0.01;
 
 /** Whether a file leaves something to choose: its track, its tempo, or the grid of what was played. */
-export function asksSomething({ tracks, fileBpm, moved }: RhythmView): boolean {
-  return tracks.length > 1 || isOutside(fileBpm) || moved > MOVED_SECONDS;
+export function asksSomething(rhythm: RhythmView): boolean {
+  return rhythm.tracks.length > 1 || isOutside(rhythm.fileBpm) || movedMost(rhythm) > MOVED_SECONDS;
+}
+
+/** How far the note that moves most moves. */
+function movedMost({ notes, bpm }: RhythmView): Seconds {
+  const beats = notes.reduce((most, { played, written }) => Math.max(most, Math.abs(played - written)), 0);
+  return beats * beatSeconds(bpm);
 }
 
 const isOutside = (bpm: number): boolean => bpm > BPM_LIMITS.max || bpm < BPM_LIMITS.min;
@@ -36,7 +42,8 @@ interface RhythmSheetProps {
 
 /** How the rhythm of a file is to be taken, with what was played above what will be written. */
 export function RhythmSheet({ rhythm, tempo, onChange, onBegin, onClose }: RhythmSheetProps) {
-  const { tracks, track, grid, moved, fileBpm, bpm } = rhythm;
+  const { tracks, track, grid, fileBpm, bpm } = rhythm;
+  const moved = movedMost(rhythm);
   const grids = GRID_NAMES[grid] ? RHYTHM_GRIDS : [...RHYTHM_GRIDS, grid].sort((a, b) => a - b);
   return (
     <Sheet open title="The rhythm of this file" onClose={onClose}>
@@ -96,10 +103,9 @@ const HEIGHT = 84;
 const MARGIN = 14;
 
 /** Above the line where the notes were played, on it where they will be written. */
-function RhythmPicture({ rhythm: { played, grid } }: Pick<RhythmSheetProps, 'rhythm'>) {
-  const beats = Math.ceil((played.at(-1) ?? 0) + 0.5);
+function RhythmPicture({ rhythm: { notes, grid } }: Pick<RhythmSheetProps, 'rhythm'>) {
+  const beats = Math.ceil((notes.at(-1)?.played ?? 0) + 0.5);
   const x = (beat: number): number => MARGIN + beat * BEAT_WIDTH;
-  const written = (beat: number): number => Math.round(beat * grid) / grid;
   return (
     <figure>
       <div
@@ -120,11 +126,11 @@ function RhythmPicture({ rhythm: { played, grid } }: Pick<RhythmSheetProps, 'rhy
               strokeWidth={i % grid === 0 ? 2 : 1}
             />
           ))}
-          {played.map((beat, i) => (
+          {notes.map(({ played, written }, i) => (
             <g key={i}>
-              <line x1={x(beat)} y1={18} x2={x(written(beat))} y2={66} className="stroke-front" />
-              <circle cx={x(beat)} cy={18} r={4} className="fill-canvas stroke-front" strokeWidth={2} />
-              <rect x={x(written(beat)) - 4} y={60} width={8} height={12} className="fill-rear" />
+              <line x1={x(played)} y1={18} x2={x(written)} y2={66} className="stroke-front" />
+              <circle cx={x(played)} cy={18} r={4} className="fill-canvas stroke-front" strokeWidth={2} />
+              <rect x={x(written) - 4} y={60} width={8} height={12} className="fill-rear" />
             </g>
           ))}
         </svg>
