@@ -4,6 +4,8 @@ export default {
   testEnvironment: 'node',
   setupFiles: ['<rootDir>/scripts/fixedSeeds.mjs'],
   maxWorkers: '100%',
+  // Nothing is proved by how quick a machine is: only what hangs is to be ended.
+  testTimeout: 60_000,
   testMatch: ['**/*.test.ts'],
   // What is about the embedded database and its folder says nothing of a PostgreSQL server, and the other way round.
   testPathIgnorePatterns: process.env.EURHYTHM_TEST_POSTGRES

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, symlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -9,7 +9,15 @@ import { defineConfig } from '@playwright/test';
 const PORT = 4377;
 const chromium = execFileSync('which', ['chromium'], { encoding: 'utf8' }).trim();
 // The configuration is read by every worker; the folder is chosen once and handed on.
-const data = (process.env['EURHYTHM_E2E_DATA'] ??= mkdtempSync(join(tmpdir(), 'eurhythm-e2e-')));
+const data = (process.env['EURHYTHM_E2E_DATA'] ??= freshFolder());
+
+/** What the voice has said in tests before is not said again. */
+function freshFolder(): string {
+  const folder = mkdtempSync(join(tmpdir(), 'eurhythm-e2e-'));
+  const clips = process.env['EURHYTHM_TEST_CLIPS'];
+  if (clips) symlinkSync(clips, join(folder, 'clips'));
+  return folder;
+}
 
 export default defineConfig({
   testDir: '.',

@@ -1,4 +1,7 @@
 /** `npm test`: lint, types, dependency rule, unit tests, build, a short attack, and the stories in the real browser. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { build, checkNode, install, run, runQuietly, stop } from './house.mjs';
 
 checkNode();
@@ -27,6 +30,11 @@ async function stagesTogether(...names) {
     }),
   );
 }
+
+// The voice says the same in every stage, so it says it once.
+const clips = mkdtempSync(join(tmpdir(), 'eurhythm-clips-'));
+process.env['EURHYTHM_TEST_CLIPS'] = clips;
+process.on('exit', () => rmSync(clips, { recursive: true, force: true }));
 
 const began = performance.now();
 await stagesTogether('lint', 'types');

@@ -13,7 +13,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { folderOfOwn, freePort, runToEnd, startServer } from './startedServer.ts';
 
-jest.setTimeout(180_000);
+jest.setTimeout(300_000);
 const RESTORE = fileURLToPath(new URL('../dist/bundle/restore.js', import.meta.url));
 let data: string;
 beforeEach(() => (data = folderOfOwn()));
@@ -62,6 +62,19 @@ describe('copies of the gym', () => {
     expect(items.length - before.length).toBeLessThanOrEqual(2);
     for (const { body } of all) expect(items).toContainEqual(body);
     await server.stop();
+  });
+  it('are dropped when the server is stopped meanwhile, and nothing of them is left', async () => {
+    const server = await startServer(data);
+    const asked = server.call('POST', 'backups');
+    await server.call('GET', 'backups');
+    const next = server.call('POST', 'backups');
+    await server.call('GET', 'backups');
+    const [answers] = await Promise.all([Promise.all([asked, next]), server.stop()]);
+    expect(answers.map(({ status, body }) => [status, body.message])).toEqual([
+      [503, expect.stringContaining('is being stopped')],
+      [503, expect.stringContaining('is being stopped')],
+    ]);
+    expect(readdirSync(join(data, 'backups'))).toEqual([]);
   });
   it('a damaged database is named and set aside, nothing is put over it, and the copy of choice comes back', async () => {
     const server = await startServer(data);

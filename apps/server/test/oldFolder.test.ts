@@ -34,7 +34,7 @@ async function folderOfBefore(): Promise<string> {
   return folder;
 }
 
-jest.setTimeout(120_000);
+jest.setTimeout(300_000);
 let folder: string;
 let server: StartedServer;
 const get = async (path: string) => (await server.call('GET', path)).body;

@@ -2,7 +2,7 @@ import { jest } from '@jest/globals';
 import pg from 'pg';
 import { POSTGRES, databaseOfOwn, folderOfOwn, freePort, runToEnd, startServer } from './startedServer.ts';
 
-jest.setTimeout(120_000);
+jest.setTimeout(300_000);
 const health = (base: string): Promise<number> => fetch(`${base}/api/fighters`).then(({ status }) => status);
 const combo = (number: number, title: string) => ({
   ...{ gradeId: 'ebb', number, title, line: '1 2', bpm: 80, beatsPerBar: 4, notes: '', bothLeads: true },

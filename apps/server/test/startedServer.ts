@@ -52,11 +52,12 @@ export function runToEnd(env: Record<string, string>): Promise<{ code: number | 
 }
 
 /** The voice says the same in every test of a run, so the servers of a run share what it has said. */
+const CLIPS = process.env['EURHYTHM_TEST_CLIPS'] ?? join(tmpdir(), `eurhythm-test-clips-${process.ppid}`);
+
 export function folderOfOwn(): string {
   const data = mkdtempSync(join(tmpdir(), 'eurhythm-test-'));
-  const clips = join(tmpdir(), `eurhythm-test-clips-${process.ppid}`);
-  mkdirSync(clips, { recursive: true });
-  symlinkSync(clips, join(data, 'clips'));
+  mkdirSync(CLIPS, { recursive: true });
+  symlinkSync(CLIPS, join(data, 'clips'));
   return data;
 }
 
@@ -138,7 +139,7 @@ export async function startServer(
 export function serverForThisFile(
   env: Readonly<Record<string, string>> = {},
 ): Pick<StartedServer, 'call'> & { base(): string } {
-  jest.setTimeout(60_000);
+  jest.setTimeout(300_000);
   let server: StartedServer;
   beforeAll(async () => {
     server = await startServer(undefined, env);

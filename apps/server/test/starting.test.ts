@@ -6,7 +6,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { folderOfOwn, freePort, runToEnd, startServer } from './startedServer.ts';
 
-jest.setTimeout(90_000);
+jest.setTimeout(300_000);
 
 const folder = folderOfOwn;
 

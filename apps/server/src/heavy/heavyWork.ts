@@ -29,8 +29,9 @@ type Done<N extends Name> = Awaited<ReturnType<HeavyTasks[N]>>;
 @Injectable()
 export class HeavyWork implements OnModuleDestroy {
   private pool: Piscina | null = null;
+  private isStopping = false;
 
-  /** @throws 503 with a sentence when too much waits already, or when it takes too long or too much. */
+  /** @throws 503 with a sentence when too much waits already, when it takes too long or too much, or when the server is being stopped. */
   async run<N extends Name>(name: N, ...args: Parameters<HeavyTasks[N]>): Promise<Done<N>> {
     const { signal, done } = atMost(LONGEST_MS);
     try {
@@ -54,12 +55,14 @@ export class HeavyWork implements OnModuleDestroy {
     }
   }
 
+  /** What is being worked out is dropped, and nothing is begun any more: a server that stops waits for nobody. */
   async onModuleDestroy(): Promise<void> {
+    this.isStopping = true;
     await this.pool?.destroy();
-    this.pool = null;
   }
 
   private threads(): Piscina {
+    if (this.isStopping) throw new ServiceUnavailableException(STOPPING);
     this.pool ??= new Piscina({
       filename: new URL('./heavy.worker.js', import.meta.url).href,
       minThreads: 0,

@@ -3,7 +3,7 @@ import {
   Injectable,
   NotFoundException,
   type OnApplicationBootstrap,
-  type OnModuleDestroy,
+  type BeforeApplicationShutdown,
 } from '@nestjs/common';
 import type { BackupList, BackupView } from '@eurhythm/contract';
 import { format } from 'date-fns';
@@ -24,7 +24,7 @@ const LOOK_MS = 3_600_000;
 
 /** Makes dated copies of the gym while it is used, and brings them back. */
 @Injectable()
-export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
+export class BackupsService implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private timers: NodeJS.Timeout[] = [];
   private making: Promise<unknown> = Promise.resolve();
   private trouble: string | null = null;
@@ -43,7 +43,8 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
     for (const timer of this.timers) timer.unref();
   }
 
-  async onModuleDestroy(): Promise<void> {
+  /** The threads that look through a copy are stopped before: what is being made is dropped. */
+  async beforeApplicationShutdown(): Promise<void> {
     for (const timer of this.timers) clearTimeout(timer);
     await this.making.catch(() => {});
   }

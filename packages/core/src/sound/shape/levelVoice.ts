@@ -30,16 +30,33 @@ function limited({ sampleRate, samples }: Sound): Sound {
   const reach = Math.max(1, Math.round(LIMITER * sampleRate));
   const wanted = samples.map((sample) => Math.min(1, most / Math.abs(sample)));
   if (wanted.every((gain) => gain === 1)) return { sampleRate, samples };
-  const least = samples.map((_, i) => {
-    let low = 1;
-    for (let j = Math.max(0, i - reach); j <= i + reach && j < wanted.length; j++)
-      low = Math.min(low, wanted[j]!);
-    return low;
+  const gains = meanAround(leastAround(wanted, reach), reach);
+  return { sampleRate, samples: samples.map((sample, i) => sample * gains[i]!) };
+}
+
+/** The least of each value and of so many before and after it. */
+function leastAround(values: Float32Array, reach: number): Float32Array {
+  // Places of values of which none later in the window is less; the first is the least.
+  const places = new Int32Array(values.length);
+  let [first, end, next] = [0, 0, 0];
+  return values.map((_, i) => {
+    for (; next <= Math.min(i + reach, values.length - 1); next++) {
+      while (end > first && values[places[end - 1]!]! >= values[next]!) end--;
+      places[end++] = next;
+    }
+    while (places[first]! < i - reach) first++;
+    return values[places[first]!]!;
   });
-  const held = samples.map((sample, i) => {
-    let sum = 0;
-    for (let j = i - reach; j <= i + reach; j++) sum += least[Math.min(least.length - 1, Math.max(0, j))]!;
-    return (sample * sum) / (2 * reach + 1);
+}
+
+/** The mean of each value and of so many before and after it; what is at an edge goes on beyond it. */
+function meanAround(values: Float32Array, reach: number): Float64Array {
+  const at = (i: number): number => values[Math.min(values.length - 1, Math.max(0, i))]!;
+  let sum = 0;
+  for (let i = -reach; i <= reach; i++) sum += at(i);
+  return Float64Array.from(values, (_, i) => {
+    const mean = sum / (2 * reach + 1);
+    sum += at(i + reach + 1) - at(i - reach);
+    return mean;
   });
-  return { sampleRate, samples: held };
 }
