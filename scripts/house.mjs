@@ -91,7 +91,7 @@ export function build() {
   unlessFresh(
     'server',
     [...base, 'apps/server', 'scripts/bundle.mjs'],
-    ['apps/server/dist/bundle/main.js', 'apps/server/dist/empty-database.tgz'],
+    ['apps/server/dist/bundle/main.js', 'apps/server/dist/empty-database'],
     () => {
       console.log('Building the server …');
       run('npx', ['tsc', '-b']);

@@ -1,9 +1,8 @@
-import { beginEmptyGym } from './demo/emptyGym.ts';
-import { seedDemoGym } from './demo/seedDemoGym.ts';
 import { CannotStart } from './house/cannotStart.ts';
 import { CopyFolder } from './store/copies/copyFolder.ts';
 import { DamagedDatabase } from './store/damagedDatabase.ts';
 import type { Database } from './store/database.ts';
+import * as schema from './store/schema.ts';
 import { openStore, type Store, type StoreWish } from './store/openStore.ts';
 
 /** Opens the database, brings it up to date, and fills an empty one. @throws CannotStart with a sentence. */
@@ -19,8 +18,13 @@ export async function openOrExplain(wish: StoreWish): Promise<Store> {
   }
 }
 
-function begin(database: Database): Promise<unknown> {
-  return process.env['EURHYTHM_DEMO'] === '0' ? beginEmptyGym(database) : seedDemoGym(database, new Date());
+/** A gym is begun where there is none; what a first start needs is read at none other. */
+async function begin(database: Database): Promise<void> {
+  const [gym] = await database.select({ id: schema.gyms.id }).from(schema.gyms).limit(1);
+  if (gym) return;
+  if (process.env['EURHYTHM_DEMO'] === '0')
+    await (await import('./demo/emptyGym.ts')).beginEmptyGym(database);
+  else await (await import('./demo/seedDemoGym.ts')).seedDemoGym(database, new Date());
 }
 
 async function explained(error: unknown, { folder, url }: StoreWish): Promise<string> {

@@ -109,7 +109,7 @@ export async function startServer(
       () => false,
     );
     if (isUp) break;
-    if (tries > 300 || child.exitCode !== null) throw new Error('the server did not start');
+    if (tries > 900 || child.exitCode !== null) throw new Error('the server did not start');
     await new Promise((done) => setTimeout(done, 100));
   }
   return {

@@ -7,10 +7,8 @@ export const EMPTY_GYM_NAME = 'Your gym';
 /** A gym has at least one grade; this one until the coach names others. */
 export const EMPTY_GYM_GRADE = { id: 'everybody', name: 'Everybody', band: 'adults' } as const;
 
-/** Fills an empty database with the starter move book and nothing else; does nothing when a gym is there. All or nothing. */
-export async function beginEmptyGym(database: Database): Promise<boolean> {
-  const [gym] = await database.select().from(schema.gyms).limit(1);
-  if (gym) return false;
+/** Fills an empty database with the starter move book and nothing else; all or nothing. */
+export async function beginEmptyGym(database: Database): Promise<void> {
   await database.transaction(async (tx) => {
     await tx.insert(schema.gyms).values({ id: 'gym', name: EMPTY_GYM_NAME });
     await tx.insert(schema.grades).values({ ...EMPTY_GYM_GRADE, position: 0 });
@@ -19,5 +17,4 @@ export async function beginEmptyGym(database: Database): Promise<boolean> {
       .values(starterMovesFor([]).map((move, position) => ({ code: move.code, position, move })));
     await tx.insert(schema.numbers).values([...STARTER_NUMBERS]);
   });
-  return true;
 }

@@ -3,6 +3,7 @@ import { sessionSeconds, unrollRounds } from '@eurhythm/core/plan';
 import { STARTER_SCHOOL_SETTINGS } from '@eurhythm/contract';
 import { addDays, endOfMonth, format, startOfMonth, startOfWeek } from 'date-fns';
 import type { Database } from '../store/database.ts';
+import { putRows } from '../store/putRows.ts';
 import * as schema from '../store/schema.ts';
 import { demoLog } from './demoLog.ts';
 import { COMBOS, FIGHTERS, GRADES, GYM_NAME, KIT, TESTS } from './saltmarsh.ts';
@@ -13,10 +14,8 @@ import { TECHNIQUES } from './saltmarshTechniques.ts';
 const DAY = 86_400_000;
 const ADULT_GRADES = GRADES.filter(({ band }) => band === 'adults').map(({ id }) => id);
 
-/** Fills an empty database with the starter move book and the demo gym; does nothing when a gym is there. All or nothing. */
-export async function seedDemoGym(database: Database, now: Date): Promise<boolean> {
-  const [gym] = await database.select().from(schema.gyms).limit(1);
-  if (gym) return false;
+/** Fills an empty database with the starter move book and the demo gym; all or nothing. */
+export async function seedDemoGym(database: Database, now: Date): Promise<void> {
   const log = demoLog(now);
   await database.transaction(async (tx) => {
     await tx
@@ -45,15 +44,14 @@ export async function seedDemoGym(database: Database, now: Date): Promise<boolea
       })),
     );
     await tx.insert(schema.themes).values(themesAround(now));
-    await tx.insert(schema.runs).values(log.runs);
-    await tx.insert(schema.runEvents).values(log.events);
-    await tx.insert(schema.runRounds).values(log.rounds);
-    await tx.insert(schema.runRoundCombos).values(log.combos);
-    await tx.insert(schema.roundResults).values(log.results);
+    await putRows(tx, schema.runs, log.runs);
+    await putRows(tx, schema.runEvents, log.events);
+    await putRows(tx, schema.runRounds, log.rounds);
+    await putRows(tx, schema.runRoundCombos, log.combos);
+    await putRows(tx, schema.roundResults, log.results);
     await tx.insert(schema.tests).values([...TESTS.map(({ factor: _, ...test }) => test)]);
-    await tx.insert(schema.attempts).values(log.attempts);
+    await putRows(tx, schema.attempts, log.attempts);
   });
-  return true;
 }
 
 /** Half past six in the evening, that many days from now; today's class is tomorrow's when it is over. */

@@ -10,8 +10,24 @@ import { BLOCK_SHAPES, GAP_CLASSES, TEMPO_SHAPE_CLASSES } from '@eurhythm/contra
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 
-/** Describes every route at /api/docs; the shapes of bodies and answers come from the rules of the contract classes. */
+/**
+ * Describes every route at /api/docs; the shapes of bodies and answers come from the rules of the contract classes. It is worked out
+ * when somebody asks for it.
+ */
 export function serveOpenApi(app: INestApplication): void {
+  let made: OpenAPIObject | null = null;
+  const document = (): OpenAPIObject => (made ??= documentOf(app));
+  SwaggerModule.setup('api/docs', app, document);
+  // Beside the file in which a gym is taken away stands what is in it.
+  app
+    .getHttpAdapter()
+    .get(
+      '/api/export.schema.json',
+      (_request: Request, response: Response) => void response.json(gymFileSchema(document())),
+    );
+}
+
+function documentOf(app: INestApplication): OpenAPIObject {
   const about = new DocumentBuilder()
     .setTitle('Eurhythm')
     .setDescription('Combinations, timed rounds and logs of a striking gym.')
@@ -20,13 +36,7 @@ export function serveOpenApi(app: INestApplication): void {
     .build();
   const schemas = contractSchemas();
   tellQueries(schemas);
-  const document = tidyDocument(withContract(SwaggerModule.createDocument(app, about), schemas));
-  SwaggerModule.setup('api/docs', app, document);
-  // Beside the file in which a gym is taken away stands what is in it.
-  const schema = gymFileSchema(document);
-  app
-    .getHttpAdapter()
-    .get('/api/export.schema.json', (_request: Request, response: Response) => void response.json(schema));
+  return tidyDocument(withContract(SwaggerModule.createDocument(app, about), schemas));
 }
 
 type Schemas = Record<string, Shape>;

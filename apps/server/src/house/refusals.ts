@@ -1,3 +1,5 @@
+import * as transformer from 'class-transformer';
+import * as validator from 'class-validator';
 import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, ValidationPipe } from '@nestjs/common';
 import { BadRequestException, PayloadTooLargeException, UnprocessableEntityException } from '@nestjs/common';
 import { breaksOnlyAcross, fieldErrors, type Refusal } from '@eurhythm/contract';
@@ -13,6 +15,9 @@ export function contractPipe(): ValidationPipe {
     whitelist: true,
     forbidNonWhitelisted: true,
     transform: true,
+    // The same ones that the contract's classes are written with.
+    validatorPackage: validator,
+    transformerPackage: transformer,
     exceptionFactory: (errors) => {
       const fields = fieldErrors(errors);
       const refusal: Refusal = {

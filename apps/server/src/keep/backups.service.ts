@@ -2,8 +2,9 @@ import {
   Inject,
   Injectable,
   NotFoundException,
-  type OnApplicationBootstrap,
   type BeforeApplicationShutdown,
+  type OnApplicationBootstrap,
+  type OnModuleDestroy,
 } from '@nestjs/common';
 import type { BackupList, BackupView } from '@eurhythm/contract';
 import { format } from 'date-fns';
@@ -24,9 +25,10 @@ const LOOK_MS = 3_600_000;
 
 /** Makes dated copies of the gym while it is used, and brings them back. */
 @Injectable()
-export class BackupsService implements OnApplicationBootstrap, BeforeApplicationShutdown {
+export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy, BeforeApplicationShutdown {
   private timers: NodeJS.Timeout[] = [];
   private making: Promise<unknown> = Promise.resolve();
+  private isStopping = false;
   private trouble: string | null = null;
   private readonly waiting = new Map<Reason, Promise<BackupView>>();
 
@@ -43,9 +45,13 @@ export class BackupsService implements OnApplicationBootstrap, BeforeApplication
     for (const timer of this.timers) timer.unref();
   }
 
-  /** The threads that look through a copy are stopped before: what is being made is dropped. */
-  async beforeApplicationShutdown(): Promise<void> {
+  onModuleDestroy(): void {
+    this.isStopping = true;
     for (const timer of this.timers) clearTimeout(timer);
+  }
+
+  /** The threads that look through a copy are stopped by now: what was being made is dropped. */
+  async beforeApplicationShutdown(): Promise<void> {
     await this.making.catch(() => {});
   }
 
@@ -98,6 +104,7 @@ export class BackupsService implements OnApplicationBootstrap, BeforeApplication
       await this.inTurn(() => this.copies.prune(now));
       this.trouble = null;
     } catch (error) {
+      if (this.isStopping) return;
       this.trouble = `No copy of the gym could be made: ${sentence(error)}`;
       console.error(this.trouble);
     }

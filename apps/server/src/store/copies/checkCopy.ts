@@ -1,18 +1,24 @@
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { drizzle } from 'drizzle-orm/pglite';
 import * as schema from '../schema.ts';
-import { EMPTY_DATABASE } from '../emptyDatabase.ts';
+import { layEmptyDatabase } from '../emptyDatabase.ts';
 import { copyText } from './copyFolder.ts';
 import { restoreCopy } from './restoreCopy.ts';
 
-/** Opens a copy in a database of its own, in memory. @throws BrokenCopy when it does not hold what it says. */
+/** Opens a copy in a database of its own, which goes again. @throws BrokenCopy when it does not hold what it says. */
 export async function checkCopy(file: string): Promise<void> {
   const text = await copyText(file);
-  const client = await PGlite.create({ loadDataDir: new Blob([readFileSync(EMPTY_DATABASE)]) });
+  const folder = mkdtempSync(join(tmpdir(), 'eurhythm-copy-'));
+  const dataDir = join(folder, 'database');
+  layEmptyDatabase(dataDir);
+  const client = await PGlite.create({ dataDir });
   try {
     await restoreCopy(drizzle(client, { schema }), text);
   } finally {
     await client.close();
+    rmSync(folder, { recursive: true, force: true });
   }
 }
