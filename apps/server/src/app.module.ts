@@ -19,7 +19,7 @@ import { NumbersModule } from './numbers/numbers.module.ts';
 import { RunsModule } from './runs/runs.module.ts';
 import { SessionsModule } from './sessions/sessions.module.ts';
 import { SoundCheckModule } from './soundCheck/soundCheck.module.ts';
-import type { Store } from './store/openStore.ts';
+import type { Store } from './store/store.ts';
 import { StoreModule } from './store/store.module.ts';
 import { TestsModule } from './tests/tests.module.ts';
 import { VoiceModule } from './voice/voice.module.ts';

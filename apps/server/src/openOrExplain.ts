@@ -3,7 +3,8 @@ import { CopyFolder } from './store/copies/copyFolder.ts';
 import { DamagedDatabase } from './store/damagedDatabase.ts';
 import type { Database } from './store/database.ts';
 import * as schema from './store/schema.ts';
-import { openStore, type Store, type StoreWish } from './store/openStore.ts';
+import { openStore } from './store/openStore.ts';
+import type { Store, StoreWish } from './store/store.ts';
 
 /** Opens the database, brings it up to date, and fills an empty one. @throws CannotStart with a sentence. */
 export async function openOrExplain(wish: StoreWish): Promise<Store> {

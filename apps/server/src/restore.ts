@@ -8,7 +8,8 @@ import { CopyFolder, REASONS } from './store/copies/copyFolder.ts';
 import { dumpTables } from './store/copies/dumpTables.ts';
 import { BrokenCopy, restoreCopy } from './store/copies/restoreCopy.ts';
 import { DamagedDatabase } from './store/damagedDatabase.ts';
-import { openStore, type Store, type StoreWish } from './store/openStore.ts';
+import { openStore } from './store/openStore.ts';
+import type { Store, StoreWish } from './store/store.ts';
 
 const say = (line: string): void => void process.stdout.write(`${line}\n`);
 

@@ -12,7 +12,7 @@ import { readRequests } from './house/readRequests.ts';
 import { RefusalFilter, contractPipe } from './house/refusals.ts';
 import { serveWebPages } from './house/webPages.ts';
 import { SessionsService } from './sessions/sessions.service.ts';
-import type { Store } from './store/openStore.ts';
+import type { Store } from './store/store.ts';
 
 /** Where the server is reached, and where what it keeps in files stands. */
 export interface Place {

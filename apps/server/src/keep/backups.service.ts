@@ -13,7 +13,7 @@ import { HeavyWork } from '../heavy/heavyWork.ts';
 import { CopyFolder, REASONS, type KeptCopy, type Reason } from '../store/copies/copyFolder.ts';
 import { dumpTables } from '../store/copies/dumpTables.ts';
 import { BrokenCopy, restoreCopy } from '../store/copies/restoreCopy.ts';
-import type { Store } from '../store/openStore.ts';
+import type { Store } from '../store/store.ts';
 import { InjectStore } from '../store/store.module.ts';
 import { AuditService } from './audit.service.ts';
 

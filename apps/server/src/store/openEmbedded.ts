@@ -8,7 +8,7 @@ import type { CopyFolder } from './copies/copyFolder.ts';
 import { DamagedDatabase } from './damagedDatabase.ts';
 import { layEmptyDatabase } from './emptyDatabase.ts';
 import { MIGRATIONS } from './migrations.ts';
-import type { Store, StoreWish } from './openStore.ts';
+import type { Store, StoreWish } from './store.ts';
 import * as schema from './schema.ts';
 
 /** Opens the embedded database in the data folder, a new one where there is none. @throws DamagedDatabase */

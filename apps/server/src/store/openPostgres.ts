@@ -5,7 +5,7 @@ import pg from 'pg';
 import { bringUpToDate } from './bringUpToDate.ts';
 import type { CopyFolder } from './copies/copyFolder.ts';
 import { MIGRATIONS } from './migrations.ts';
-import type { Store } from './openStore.ts';
+import type { Store } from './store.ts';
 import * as schema from './schema.ts';
 
 /** Servers that begin on one database at the same time bring it up to date one after the other. */

@@ -1,5 +1,5 @@
 import { DynamicModule, Global, Inject, Module } from '@nestjs/common';
-import type { Store } from './openStore.ts';
+import type { Store } from './store.ts';
 
 const DATABASE = Symbol('database');
 const STORE = Symbol('store');
