@@ -48,6 +48,12 @@ function pinkNoise(count, seed) {
 
 const rms = (samples) => Math.sqrt(samples.reduce((sum, x) => sum + x * x, 0) / samples.length);
 
+/** The phones of a call from its first to its last; a pause between them stays. */
+function withinPauses(phones) {
+  const isSaid = (phone) => phone !== 'pau';
+  return phones.slice(phones.findIndex(isSaid), phones.findLastIndex(isSaid) + 1);
+}
+
 function inNoise({ sampleRate, samples }, ratio, seed) {
   const around = Math.round(AROUND_SECONDS * sampleRate);
   const mixed = new Float32Array(samples.length + 2 * around);
@@ -68,7 +74,7 @@ if (hasRecogniser()) {
       const spoken = await utter({ text, voice, rate: 1 });
       const trimmed = 'wav' in spoken ? trimClip(readWav(spoken.wav).sound) : null;
       if (!trimmed) continue;
-      const phones = parsePhones(spoken.phones).flatMap(({ phone }) => (phone === 'pau' ? [] : phone));
+      const phones = withinPauses(parsePhones(spoken.phones).map(({ phone }) => phone));
       clips.push({ text, voice, phones, sound: trimmed.sound });
     }
   for (const [name, shape] of Object.entries(SHAPES)) {

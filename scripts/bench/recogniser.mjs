@@ -18,6 +18,7 @@ const PHONES = {
   nx: 'N',
   dx: 'D',
   hv: 'HH',
+  pau: 'SIL',
 };
 
 /** Whether it is here; it is installed where that is allowed. */

@@ -1,4 +1,12 @@
-import { SYNTH_SOUNDS, encodeWav, parsePhones, readWav, synthSound, vowelOnset } from './index.ts';
+import {
+  SYNTH_SOUNDS,
+  encodeWav,
+  parsePhones,
+  powerSpectrum,
+  readWav,
+  synthSound,
+  vowelOnset,
+} from './index.ts';
 
 const tone = (seconds: number, loud: number, rate = 16_000): Float32Array =>
   Float32Array.from({ length: seconds * rate }, (_, i) => loud * Math.sin((2 * Math.PI * 220 * i) / rate));
@@ -32,6 +40,22 @@ describe('synthSound', () => {
     expect(samples.every((sample) => Math.abs(sample) <= 0.89)).toBe(true);
     expect(Math.abs(samples.at(-1)!)).toBeLessThan(0.001);
   });
+  it.each(SYNTH_SOUNDS.filter((kind) => !kind.startsWith('bell')))(
+    'keeps %s out of what speech needs',
+    (kind) => {
+      const { samples } = synthSound(kind, 44_100);
+      const frame = new Float64Array(4096);
+      frame.set(samples);
+      const power = powerSpectrum(frame);
+      const within = (from: number, to: number): number =>
+        power.reduce(
+          (sum, each, i) => ((i * 44_100) / 4096 < from || (i * 44_100) / 4096 > to ? sum : sum + each),
+          0,
+        );
+      expect(within(300, 3400) / within(0, 22_050)).toBeLessThan(0.02);
+      expect(within(3400, 8000) / within(0, 22_050)).toBeGreaterThan(0.9);
+    },
+  );
   it('is the same at every rendering, and each kind its own', () => {
     const prints = SYNTH_SOUNDS.map((kind) => synthSound(kind, 8000).samples.join());
     expect(new Set(prints).size).toBe(SYNTH_SOUNDS.length);

@@ -23,11 +23,15 @@ interface Recipe {
   readonly strikes: readonly Seconds[];
 }
 
-const wood = (hertz: number, gain: number): Recipe => ({
+/**
+ * A short stroke on something hard, above what speech needs (300 to 3,400 Hz, ITU-T G.712): a tick may sound on a call and takes
+ * nothing from its words. The second tone stays below 8 kHz, the most that a small loudspeaker gives.
+ */
+const struck = (hertz: number, gain: number): Recipe => ({
   seconds: 0.09,
   partials: [
     { hertz, loud: 1, decay: 0.018 },
-    { hertz: hertz * 2.57, loud: 0.35, decay: 0.007 },
+    { hertz: hertz * 1.29, loud: 0.35, decay: 0.007 },
   ],
   click: 0.25,
   gain,
@@ -49,11 +53,11 @@ const bell = (hertz: number, strikes: readonly Seconds[]): Recipe => ({
 });
 
 const RECIPES: Readonly<Record<SynthSound, Recipe>> = {
-  'tick-bar': wood(1320, 0.42),
-  'tick-beat': wood(880, 0.34),
-  'tick-half': wood(590, 0.22),
-  'count-in': wood(1760, 0.4),
-  'last-five': wood(2350, 0.36),
+  'tick-bar': struck(4890, 0.42),
+  'tick-beat': struck(4180, 0.34),
+  'tick-half': struck(3620, 0.22),
+  'count-in': struck(5510, 0.4),
+  'last-five': struck(6150, 0.36),
   'bell-start': bell(740, [0]),
   'bell-end': bell(740, [0, 0.22, 0.44]),
 };
@@ -68,6 +72,8 @@ export const SYNTH_SOUNDS = Object.keys(RECIPES) as readonly SynthSound[];
  */
 export function synthSound(kind: SynthSound, sampleRate: number): Sound {
   const recipe = RECIPES[kind];
+  // What the rate cannot hold would come back as another tone.
+  const partials = recipe.partials.filter(({ hertz }) => hertz < sampleRate / 2);
   const samples = new Float32Array(Math.round(recipe.seconds * sampleRate));
   const random = seededRandom(11);
   for (const strike of recipe.strikes) {
@@ -75,7 +81,7 @@ export function synthSound(kind: SynthSound, sampleRate: number): Sound {
     for (let i = first; i < samples.length; i++) {
       const t = (i - first) / sampleRate;
       let sum = recipe.click * Math.exp(-t / 0.002) * (2 * random() - 1);
-      for (const { hertz, loud, decay } of recipe.partials) {
+      for (const { hertz, loud, decay } of partials) {
         sum += loud * Math.exp(-t / decay) * Math.cos(2 * Math.PI * hertz * t);
       }
       samples[i]! += sum * recipe.gain;
