@@ -1,13 +1,5 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { expect, test } from '@playwright/test';
-
-const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-
-interface Fault {
-  readonly id: string;
-  readonly nodes: readonly { readonly html: string }[];
-}
+import { SIZES, faultsOf, tooWide } from './axe.ts';
 
 for (const path of [
   '/',
@@ -30,22 +22,19 @@ for (const path of [
   '/fighters/ines',
   '/fighters/new',
 ]) {
-  test(`axe finds nothing on ${path}`, async ({ page, request }) => {
+  test(`axe finds nothing on ${path}, light and dark, large and small`, async ({ page, request }) => {
     await request.put('/api/gym/notice', { data: { accepted: true } });
     await page.goto(path);
     await expect(page.getByRole('main')).not.toBeEmpty();
     await page.waitForLoadState('networkidle');
-    // the page's policy lets no script in from outside; the tests bring theirs through the debugger instead
-    await page.evaluate(axe);
-    const faults = await page.evaluate(async () => {
-      const { violations } = await (
-        window as unknown as { axe: { run(): Promise<{ violations: Fault[] }> } }
-      ).axe.run();
-      return violations.map(
-        ({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`,
-      );
-    });
-    expect(faults).toEqual([]);
+    expect(await faultsOf(page)).toEqual([]);
+    await page.emulateMedia({ colorScheme: 'dark' });
+    expect(await faultsOf(page)).toEqual([]);
+    await page.setViewportSize(SIZES.tablet);
+    expect(await tooWide(page)).toBe(0);
+    await page.setViewportSize(SIZES.phone);
+    expect(await tooWide(page)).toBe(0);
+    expect(await faultsOf(page)).toEqual([]);
   });
 }
 

@@ -8,14 +8,23 @@ const [{ starterBook }, { vocabularyOf }, { trimClip, parsePhones, readWav, vowe
 
 const { utter } = await import(join(ROOT, 'apps/server/dist/voice/flite.js'));
 
-/** Gives `{ text, voice, rate, sound, onset, end }` for each text that has a vowel; times from the start of the trimmed clip. */
-export async function spokenVocabulary({ voices = ['slt', 'rms'], rates = [1], more = [] } = {}) {
+/**
+ * Gives `{ text, voice, rate, sound, onset, end }` for each text that has a vowel; times from the start of the sound, which is
+ * trimmed or as the synthesiser gives it.
+ */
+export async function spokenVocabulary({
+  voices = ['slt', 'rms'],
+  rates = [1],
+  more = [],
+  isTrimmed = true,
+} = {}) {
   const clips = [];
   for (const voice of voices)
     for (const rate of rates)
       for (const text of [...vocabularyOf(starterBook()), ...more]) {
         const spoken = await utter({ text, voice, rate });
-        const trimmed = trimClip(readWav(spoken.wav).sound);
+        const { sound } = readWav(spoken.wav);
+        const trimmed = isTrimmed ? trimClip(sound) : { sound, cutBefore: 0 };
         const phones = parsePhones(spoken.phones);
         const onset = vowelOnset(phones);
         if (!trimmed || onset === null) continue;

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Move, NumberedMove } from '@eurhythm/core/moves';
 import type { Phase } from '@eurhythm/core/rounds';
+import type { CutOff } from '@eurhythm/core/sound';
 import type {
   ClassGroupDto,
   RoundDto,
@@ -352,5 +353,9 @@ export const ownCalls = pgTable('own_calls', {
   seconds: doublePrecision('seconds').notNull(),
   /** From the start to the instant that belongs on the beat. */
   centre: doublePrecision('centre').notNull(),
+  /** How far the voice stands over the room, in decibels; null where no room is heard. */
+  overRoom: doublePrecision('over_room'),
+  /** Where the recording begins or ends within the call. */
+  cutOff: text('cut_off').$type<CutOff>(),
   updatedAt: at('updated_at').notNull(),
 });

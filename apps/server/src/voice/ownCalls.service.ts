@@ -12,7 +12,7 @@ import { clipId } from './bundledClips.ts';
 import { InjectClips } from './clips.ts';
 import type { ClipFolder } from './clipFolder.ts';
 
-const VERSION = 'own 2';
+const VERSION = 'own 3';
 
 type OwnCallRow = typeof ownCalls.$inferSelect;
 
@@ -40,12 +40,14 @@ export class OwnCallsService {
     return Promise.all(rows.flatMap((row) => VOICE_RATES.map((rate) => this.clip(row, rate, sound))));
   }
 
-  /** Takes a recording of a call: trimmed, levelled, its centre found in the sound. The same file again changes nothing. */
+  /** Takes a recording of a call: its room turned down, trimmed, levelled, its centre found in the sound. The same file again changes nothing. */
   async record(text: string, wav: Uint8Array): Promise<OwnCallView> {
     const taken = await this.heavy.run('recordedCall', wav);
     if (!taken.ok) throw refuseField('sound', taken.message);
-    const { seconds, centre } = taken;
-    const row = { wav: Buffer.from(taken.wav).toString('base64'), seconds, centre, updatedAt: new Date() };
+    const { seconds, centre, cutOff } = taken;
+    const overRoom = Number.isFinite(taken.overRoom) ? taken.overRoom : null;
+    const sound = Buffer.from(taken.wav).toString('base64');
+    const row = { wav: sound, seconds, centre, overRoom, cutOff, updatedAt: new Date() };
     const [before] = await this.database.select().from(ownCalls).where(eq(ownCalls.text, text));
     if (before?.wav !== row.wav) {
       await this.database
@@ -74,11 +76,13 @@ export class OwnCallsService {
   }
 
   private async view(row: OwnCallRow): Promise<OwnCallView> {
-    const { text, seconds, centre, updatedAt } = row;
+    const { text, seconds, centre, overRoom, cutOff, updatedAt } = row;
     return {
       text,
       seconds,
       centre,
+      overRoom,
+      cutOff,
       updatedAt: updatedAt.toISOString(),
       clip: await this.clip(row, 1, 'room'),
     };

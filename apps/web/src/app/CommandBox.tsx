@@ -4,7 +4,8 @@ import { useNavigate } from 'react-router';
 import { Sheet } from '../ui/Panel.tsx';
 import { queries } from '../server/queries.ts';
 
-const ITEM = 'cursor-pointer rounded px-3 py-2 data-[selected=true]:bg-tape';
+const ITEM =
+  'cursor-pointer rounded px-3 py-2 data-[selected=true]:bg-tape data-[selected=true]:text-on-tape';
 
 /** Goes anywhere by its name: rooms, combos, sessions, fighters. */
 export function CommandBox({ open, onClose }: { open: boolean; onClose: () => void }) {

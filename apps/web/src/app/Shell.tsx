@@ -59,7 +59,7 @@ export function Shell() {
               to={to}
               end={to === '/'}
               className={({ isActive }) =>
-                `flex min-h-11 items-center rounded px-3 ${isActive ? 'bg-tape font-bold' : 'hover:bg-hint'}`
+                `flex min-h-11 items-center rounded px-3 ${isActive ? 'bg-tape font-bold text-on-tape' : 'hover:bg-hint'}`
               }
             >
               {name}

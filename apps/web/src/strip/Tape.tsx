@@ -52,7 +52,7 @@ export function Tape({
                   textAnchor="middle"
                   fontSize={scale.label * 0.8}
                   fontWeight={600}
-                  className="fill-[#22302c]"
+                  className="fill-on-tape"
                 >
                   {beat}
                 </text>

@@ -167,7 +167,7 @@ const ChoiceBox = drawnOnChange(function ChoiceBox({
                   <Select.Item
                     key={choice.value}
                     value={`${SIGN}${choice.value}`}
-                    className="flex min-h-10 cursor-pointer items-center gap-2 rounded px-2 outline-none data-highlighted:bg-tape data-highlighted:text-[#22302c] data-[state=checked]:font-semibold"
+                    className="flex min-h-10 cursor-pointer items-center gap-2 rounded px-2 outline-none data-highlighted:bg-tape data-highlighted:text-on-tape data-[state=checked]:font-semibold"
                   >
                     <Select.ItemText>{choice.label}</Select.ItemText>
                   </Select.Item>

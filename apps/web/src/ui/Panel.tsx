@@ -19,7 +19,7 @@ export function Sheet({
   return (
     <Dialog.Root open={open} onOpenChange={(isOpen) => !isOpen && onClose?.()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/50" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-[#0b1412]/60" />
         <Dialog.Content
           aria-describedby={undefined}
           onEscapeKeyDown={stay}

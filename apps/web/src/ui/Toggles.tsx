@@ -37,7 +37,7 @@ const ToggleRow = drawnOnChange(function ToggleRow({
         <ToggleGroup.Item
           key={choice.value}
           value={choice.value}
-          className="min-h-11 rounded-md px-3 font-semibold hover:bg-hint data-[state=on]:bg-tape data-[state=on]:text-[#22302c]"
+          className="min-h-11 rounded-md px-3 font-semibold hover:bg-hint data-[state=on]:bg-tape data-[state=on]:text-on-tape"
         >
           {choice.label}
         </ToggleGroup.Item>

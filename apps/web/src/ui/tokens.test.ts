@@ -21,10 +21,11 @@ function contrast(a: string, b: string): number {
   return (light! + 0.05) / (dark! + 0.05);
 }
 
-const [planning, mat] = css.split('.mat {').map((block) => colours(block!));
+const [planning, dark, mat] = css.split(/@media screen|\.mat \{/).map((block) => colours(block!));
 
 describe.each([
   ['planning', planning!, 4.5],
+  ['dark planning', dark!, 4.5],
   ['mat', mat!, 7],
 ])('%s colours', (_, tokens, least) => {
   it('holds the same tokens as the other surface', () => {
@@ -38,11 +39,15 @@ describe.each([
         expect(contrast(tokens.get(name)!, tokens.get(ground)!)).toBeGreaterThanOrEqual(needed);
     },
   );
+  it('parts what is under the pointer from the text on it', () => {
+    expect(contrast(tokens.get('hint')!, tokens.get('ink')!)).toBeGreaterThanOrEqual(7);
+    expect(contrast(tokens.get('hint')!, tokens.get('quiet')!)).toBeGreaterThanOrEqual(4.4);
+  });
 });
 
-it('shows the beat numbers on both tapes', () => {
+it('shows the beat numbers, and what is chosen, on both tapes', () => {
   for (const tape of ['tape', 'tape-right']) {
-    expect(contrast(planning!.get(tape)!, planning!.get('ink')!)).toBeGreaterThan(4.5);
-    expect(contrast(mat!.get(tape)!, mat!.get('canvas')!)).toBeGreaterThan(4.5);
+    for (const tokens of [planning!, dark!, mat!])
+      expect(contrast(tokens.get(tape)!, tokens.get('on-tape')!)).toBeGreaterThan(4.5);
   }
 });

@@ -10,9 +10,21 @@ const OWN_KEYS =
 /** A sign that is no key, so that "+" is one. */
 const JOINED = '∧';
 
-/** Whether a key belongs to what has the focus: a text that is being written, or a slider that is moved. */
+/** What the space bar presses. */
+const PRESSED = 'button,summary,[role=button]';
+
+/** Whether the focus was last moved by a key: then the space bar is for what has it, as everywhere; a pointer leaves it behind. */
+let isWalked = false;
+if (typeof document !== 'undefined') {
+  const look = { capture: true, passive: true };
+  document.addEventListener('keydown', ({ key }) => (isWalked ||= key === 'Tab'), look);
+  document.addEventListener('pointerdown', () => (isWalked = false), look);
+}
+
+/** Whether a key belongs to what has the focus: a text that is being written, a slider that is moved, or a button that is pressed. */
 function isTaken({ target, key }: KeyboardEvent): boolean {
   if (!(target instanceof HTMLElement)) return false;
+  if (key === ' ' && isWalked && target.matches(PRESSED)) return true;
   if (target.matches(OWN_KEYS)) return /^(Arrow| $|Enter|Home|End)/.test(key);
   if (target instanceof HTMLInputElement && KEYLESS.test(target.type)) return /^(Arrow| $)/.test(key);
   return target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);

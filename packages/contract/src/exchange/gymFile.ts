@@ -14,6 +14,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { RUN_EVENT_KINDS, type RunEventKind } from '@eurhythm/core/run';
+import { CUT_OFFS, type CutOff } from '@eurhythm/core/sound';
 import { SaveComboDto } from '../combos/combos.ts';
 import { SaveFighterDto } from '../fighters/fighters.ts';
 import { GradeDto, TechniqueDto } from '../gym/grades.ts';
@@ -335,6 +336,15 @@ export class FileOwnCall {
 
   @IsWithin('the centre', 0, OWN_CALL_LIMITS.seconds, 'seconds')
   centre!: number;
+
+  /** As the server tells it; files that were made before it was known have neither. */
+  @MayBeNull()
+  @IsWithin('the voice over the room', -200, 200, 'decibels')
+  overRoom?: number | null;
+
+  @MayBeNull()
+  @IsIn(CUT_OFFS, { message: 'A recording is cut off at its start or at its end.' })
+  cutOff?: CutOff | null;
 
   @IsInstant('the time of the change')
   updatedAt!: string;

@@ -1,5 +1,5 @@
 import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
-import { VOICE_SOUNDS, type VoiceSound } from '@eurhythm/core/sound';
+import { CUT_OFFS, VOICE_SOUNDS, type CutOff, type VoiceSound } from '@eurhythm/core/sound';
 import { Type } from 'class-transformer';
 import { IsIn, IsString, Matches } from 'class-validator';
 import {
@@ -101,6 +101,16 @@ export class OwnCallView {
 
   @IsAmount()
   readonly centre!: number;
+
+  /** How far the voice stands over the room, in decibels; null where no room is heard. */
+  @OrNull()
+  @IsAmount()
+  readonly overRoom!: number | null;
+
+  /** Where the recording begins or ends within the call. */
+  @OrNull()
+  @IsAmong(CUT_OFFS)
+  readonly cutOff!: CutOff | null;
 
   @IsText()
   readonly updatedAt!: string;

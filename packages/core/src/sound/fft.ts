@@ -1,20 +1,21 @@
 /**
- * The power spectrum of a real frame: `frame.length` is a power of two; gives |X|² for bins 0 … length/2 − 1.
- * Radix-2, in place (Cooley and Tukey 1965). @throws RangeError when the length is no power of two.
+ * The Fourier transform of `re + i im` in place; both have the same power of two as their length. Radix-2 (Cooley and Tukey 1965).
+ * @throws RangeError when the length is no power of two.
  *
  * @example
- * powerSpectrum(new Float64Array(8)).every((power) => power === 0) // true
+ * fourier(new Float64Array(8), new Float64Array(8)) // undefined
  */
-export function powerSpectrum(frame: Float64Array): Float64Array {
-  const n = frame.length;
+export function fourier(re: Float64Array, im: Float64Array): void {
+  const n = re.length;
   if (n < 2 || (n & (n - 1)) !== 0) throw new RangeError(`no power of two: ${n}`);
-  const re = Float64Array.from(frame);
-  const im = new Float64Array(n);
   for (let i = 1, j = 0; i < n; i++) {
     let bit = n >> 1;
     for (; j & bit; bit >>= 1) j ^= bit;
     j ^= bit;
-    if (i < j) [re[i], re[j]] = [re[j]!, re[i]!];
+    if (i < j) {
+      [re[i], re[j]] = [re[j]!, re[i]!];
+      [im[i], im[j]] = [im[j]!, im[i]!];
+    }
   }
   for (let size = 2; size <= n; size <<= 1) {
     const half = size >> 1;
@@ -31,9 +32,34 @@ export function powerSpectrum(frame: Float64Array): Float64Array {
       }
     }
   }
-  const power = new Float64Array(n / 2);
-  for (let k = 0; k < n / 2; k++) power[k] = re[k]! ** 2 + im[k]! ** 2;
-  return power;
+}
+
+/**
+ * The way back, in place.
+ *
+ * @example
+ * inverseFourier(new Float64Array(8), new Float64Array(8)) // undefined
+ */
+export function inverseFourier(re: Float64Array, im: Float64Array): void {
+  fourier(im, re);
+  for (let i = 0; i < re.length; i++) {
+    re[i]! /= re.length;
+    im[i]! /= re.length;
+  }
+}
+
+/**
+ * The power spectrum of a real frame: `frame.length` is a power of two; gives |X|² for bins 0 … length/2 − 1.
+ * @throws RangeError when the length is no power of two.
+ *
+ * @example
+ * powerSpectrum(new Float64Array(8)).every((power) => power === 0) // true
+ */
+export function powerSpectrum(frame: Float64Array): Float64Array {
+  const re = Float64Array.from(frame);
+  const im = new Float64Array(frame.length);
+  fourier(re, im);
+  return Float64Array.from({ length: frame.length / 2 }, (_, k) => re[k]! ** 2 + im[k]! ** 2);
 }
 
 interface Twiddles {

@@ -15,3 +15,6 @@ export * from './centre/findCentre.ts';
 export { VOWEL_CONTEXT } from './centre/vowelWeights.ts';
 export * from './mix.ts';
 export * from './tapLatency.ts';
+export * from './room/spokenCall.ts';
+export * from './room/quietRoom.ts';
+export * from './room/spectra.ts';

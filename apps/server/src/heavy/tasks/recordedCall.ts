@@ -7,8 +7,10 @@ import {
   readWav,
   resample,
   shapeVoice,
+  spokenCall,
   stretch,
-  trimClip,
+  type NoCall,
+  type SpokenCall,
   type VoiceSound,
 } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
@@ -18,10 +20,22 @@ const KEPT_RATE = 22_050;
 /** A file may be so many times as long as the call in it. */
 const LONGEST_FILE = 3;
 
-/** A recording as it is kept: trimmed, levelled, its centre found in the sound; or the sentence that refuses it. */
+/** A recording as it is kept: the room turned down, trimmed, levelled, its centre found in the sound; or the sentence that refuses it. */
 export type RecordedCall =
-  | { readonly ok: true; readonly wav: Uint8Array; readonly seconds: Seconds; readonly centre: Seconds }
+  | ({
+      readonly ok: true;
+      readonly wav: Uint8Array;
+      readonly seconds: Seconds;
+      readonly centre: Seconds;
+    } & Pick<SpokenCall, 'overRoom' | 'cutOff'>)
   | { readonly ok: false; readonly message: string };
+
+const NO_CALL: Readonly<Record<NoCall, string>> = {
+  silent: 'Nothing can be heard in this recording. Speak closer to the microphone.',
+  click: 'Only a click can be heard in this recording. Say the call after you have pressed Record.',
+  noise:
+    'No voice stands out of the noise in this recording. Turn off what hums, or speak closer to the microphone.',
+};
 
 /** Takes the WAV file of a recorded call. */
 export function recordedCall(wav: Uint8Array): RecordedCall {
@@ -30,12 +44,14 @@ export function recordedCall(wav: Uint8Array): RecordedCall {
   const seconds = read.sound.samples.length / read.sound.sampleRate;
   // Silence around a call is cut away later; a recording that is far too long is not looked into.
   if (seconds > OWN_CALL_LIMITS.seconds * LONGEST_FILE) return refused(tooLong(seconds));
-  const trimmed = trimClip(read.sound);
-  if (!trimmed) return refused('Nothing can be heard in this recording. Speak closer to the microphone.');
-  const sound = levelVoice(resample(trimmed.sound, KEPT_RATE));
+  const call = spokenCall(resample(read.sound, KEPT_RATE));
+  if (typeof call === 'string') return refused(NO_CALL[call]);
+  const sound = levelVoice(call.sound);
   const length = sound.samples.length / sound.sampleRate;
   if (length > OWN_CALL_LIMITS.seconds) return refused(tooLong(Math.max(length, seconds)));
-  return { ok: true, wav: encodeWav(sound), seconds: length, centre: findCentre(sound) ?? 0 };
+  const { overRoom, cutOff } = call;
+  const centre = findCentre(sound) ?? 0;
+  return { ok: true, wav: encodeWav(sound), seconds: length, centre, overRoom, cutOff };
 }
 
 function tooLong(seconds: Seconds): string {

@@ -5,6 +5,7 @@ import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import type { AttemptView } from '@eurhythm/contract';
+import { useTheme } from '../../ui/useTheme.ts';
 
 register([ScatterChart, GridComponent, TooltipComponent, SVGRenderer]);
 
@@ -16,6 +17,7 @@ function token(element: Element, name: string): string {
 /** Repetitions in ten seconds over time, one dot for each trial. */
 export function BurstChart({ attempts, title }: { attempts: readonly AttemptView[]; title: string }) {
   const host = useRef<HTMLDivElement>(null);
+  const theme = useTheme();
   useEffect(() => {
     const element = host.current!;
     const chart = init(element, null, { renderer: 'svg' });
@@ -63,7 +65,7 @@ export function BurstChart({ attempts, title }: { attempts: readonly AttemptView
       observer.disconnect();
       chart.dispose();
     };
-  }, [attempts]);
+  }, [attempts, theme]);
   const counts = attempts.map((attempt) => attempt.count);
   return (
     <div

@@ -89,7 +89,7 @@ function Log({ log }: { log: FighterLog }) {
                     type="button"
                     aria-pressed={each === shown}
                     onClick={() => setTitle(each)}
-                    className={`min-h-11 rounded px-4 ${each === shown ? 'bg-tape font-semibold' : 'hover:bg-hint'}`}
+                    className={`min-h-11 rounded px-4 ${each === shown ? 'bg-tape font-semibold text-on-tape' : 'hover:bg-hint'}`}
                   >
                     {each}
                   </button>

@@ -40,13 +40,13 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
   return (
     <>
       <TapeClock left={left} of={block?.seconds ?? 0} isRest={isRest} />
-      <div className="flex items-baseline justify-between px-10 pt-3 text-[1.4rem]">
-        <p>
-          <strong>{round.title}</strong>{' '}
-          <span className="text-quiet">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4 px-10 pt-3 text-[1.4rem] phone:px-4 phone:pt-1 phone:text-base">
+        <h1 className="font-text text-[1em] tracking-normal">
+          {round.title}{' '}
+          <span className="font-normal text-quiet">
             · round {state.round + 1} of {run.rounds.length}
           </span>
-        </p>
+        </h1>
         <p className="text-quiet">
           {combo && (
             <>
@@ -74,7 +74,7 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
       />
       <PartnersNow run={run} fighters={fighters} round={state.round} at={at} />
       {shown?.lanes && (
-        <p className="px-10 text-[1.4rem]" data-testid="lanes">
+        <p className="px-10 text-[1.4rem] phone:px-4 phone:text-base" data-testid="lanes">
           {shown.lanes.map(({ group, combo: own }) => (
             <span key={group} className="mr-8">
               <span className="text-quiet">{group}</span> <strong>{comboName(combos.get(own))}</strong>
@@ -82,7 +82,7 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
           ))}
         </p>
       )}
-      <p className="px-10 pb-2 text-xl text-quiet">
+      <p className="px-10 pb-2 text-xl text-quiet phone:px-4 phone:text-base phone:[@media(max-height:499px)]:hidden">
         {nextLine(compiled, combos, at, shown) ??
           (isRest ? '' : `after this round: ${nextText(run, state.round)}`)}
       </p>
@@ -113,13 +113,13 @@ function CallArea({
         : 'ready when you are';
   const size = Math.min(12, Math.max(4.2, 78 / Math.max(5, call.length)));
   return (
-    <div className="relative flex min-h-0 flex-1 items-center justify-center px-10">
+    <div className="relative flex min-h-0 flex-1 items-center justify-center px-10 phone:flex-col phone:px-4">
       {state.phase === 'running' && moment.before && !isRest && (
-        <SideWord at="left-10" over="just called" word={moment.before.text} tone="text-quiet" />
+        <SideWord at="left-10 phone:hidden" over="just called" word={moment.before.text} tone="text-quiet" />
       )}
       <p
         className="board text-center leading-[0.95] uppercase"
-        style={{ fontSize: `${size}rem` }}
+        style={{ fontSize: `min(${size}rem, ${(165 / Math.max(5, call.length)).toFixed(1)}vw, 34vh)` }}
         data-testid="call"
       >
         {call}
@@ -137,7 +137,7 @@ function CallArea({
       {state.cameBackAt !== null && (
         <p
           role="status"
-          className="absolute top-2 left-1/2 -translate-x-1/2 rounded bg-tape px-4 py-1 text-lg font-semibold text-[#0f211d]"
+          className="absolute top-2 left-1/2 -translate-x-1/2 rounded bg-tape px-4 py-1 text-lg font-semibold text-on-tape"
         >
           Came back at {clockText(state.cameBackAt)} of round {state.round + 1}.{' '}
           {deck.audible ? '' : 'Press any key for sound.'}
@@ -156,7 +156,7 @@ function DroppedCalls({ deck, run }: { deck: RunDeck; run: RunView }) {
   if (all === 0) return null;
   const where = dropped.flatMap((n, i) => (n === 0 ? [] : [`${run.rounds[i]!.title} ${n}`]));
   return (
-    <p className="absolute bottom-2 left-10 text-xl text-quiet">
+    <p className="absolute bottom-2 left-10 text-xl text-quiet phone:static phone:text-base">
       Could not fit {all} {all === 1 ? 'call' : 'calls'}: {where.join(', ')}
     </p>
   );
@@ -164,9 +164,9 @@ function DroppedCalls({ deck, run }: { deck: RunDeck; run: RunView }) {
 
 function SideWord({ at, over, word, tone }: { at: string; over: string; word: string; tone: string }) {
   return (
-    <div className={`absolute bottom-2 ${at}`}>
+    <div className={`absolute bottom-2 phone:static phone:text-center ${at}`}>
       <p className="text-xl text-quiet">{over}</p>
-      <p className={`board max-w-80 text-5xl leading-none ${tone}`}>{word}</p>
+      <p className={`board max-w-80 text-5xl leading-none phone:text-3xl ${tone}`}>{word}</p>
     </div>
   );
 }
@@ -183,7 +183,10 @@ function StripArea({ cycle, combo, book, now, done }: StripAreaProps) {
   const [ref, width] = useWidth<HTMLDivElement>(1200);
   const walk = useWalk(cycle?.line ?? combo?.line, cycle?.lead ?? 'left', book);
   return (
-    <div ref={ref} className="min-h-[264px] shrink-0 overflow-hidden px-6">
+    <div
+      ref={ref}
+      className="min-h-[264px] shrink-0 overflow-hidden px-6 max-[500px]:px-0 [@media(max-height:499px)]:hidden"
+    >
       {walk && cycle && (
         <div style={{ opacity: now === null ? 0.55 : 1 }}>
           <Strip

@@ -95,7 +95,8 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
 
   const isWork = position >= BURST_READY;
   return (
-    <div className="mat flex h-screen flex-col">
+    <main className="mat flex min-h-screen flex-col">
+      <h1 className="sr-only">{title}</h1>
       <TapeClock
         left={isWork ? BURST_READY + seconds - position : BURST_READY - position}
         of={isWork ? seconds : BURST_READY}
@@ -110,7 +111,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
           onTap={tap}
         />
       ) : (
-        <div className="flex flex-1 flex-col items-center justify-center gap-6 p-8">
+        <div className="flex flex-1 flex-col items-center justify-center gap-6 p-8 phone:gap-3 phone:p-4">
           {phase.kind === 'done' && (
             <Outcome summary={phase.summary} name={fighter?.name ?? ''} title={title} lead={lead} />
           )}
@@ -132,16 +133,16 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
           {fighters.length === 0 && (
             <p className="text-xl">Nobody is in this run, so there is nobody to time.</p>
           )}
-          <div className="flex gap-4">
+          <div className="flex flex-wrap justify-center gap-4">
             <Button
               weight="main"
-              className="min-h-14 px-8 text-2xl"
+              className="min-h-16 px-8 text-2xl"
               onClick={() => void start()}
               disabled={!fighter}
             >
               {phase.kind === 'done' ? 'Again' : 'Start'}
             </Button>
-            <Button className="min-h-14 px-6 text-xl" onClick={onClose}>
+            <Button className="min-h-16 px-6 text-xl" onClick={onClose}>
               Back to the round
             </Button>
           </div>
@@ -151,7 +152,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
           </p>
         </div>
       )}
-    </div>
+    </main>
   );
 }
 
@@ -171,7 +172,7 @@ interface BurstChoiceProps {
 /** Who does what from which lead; a fighter begins from his own. */
 function BurstChoice({ fighters, timed, value, onChange }: BurstChoiceProps) {
   return (
-    <div className="grid w-full max-w-3xl grid-cols-3 gap-4">
+    <div className="grid w-full max-w-3xl gap-4 sm:grid-cols-3">
       <ChoiceField
         label="Who"
         value={value.fighterId}
@@ -216,11 +217,10 @@ function BurstCount({
       type="button"
       onPointerDown={onTap}
       className="board flex flex-1 flex-col items-center justify-center"
-      aria-label="Tap for each one that lands"
     >
       <span className="text-5xl">{name}</span>
       <span className="text-3xl text-quiet">{what}</span>
-      <span className="text-[17rem] leading-none" data-testid="burst-count">
+      <span className="text-[17rem] leading-none phone:text-[min(17rem,45vh)]" data-testid="burst-count">
         {count}
       </span>
       <span className="text-3xl text-quiet">
@@ -246,7 +246,7 @@ function Outcome({
       <p className="text-2xl text-quiet">
         {name} · {title} · {lead} lead
       </p>
-      <p className="board text-[9rem] leading-none">{summary.count}</p>
+      <p className="board text-[9rem] leading-none phone:text-[5rem]">{summary.count}</p>
       <p className="text-2xl">
         {summary.perSecond.toFixed(1)} a second; first third {summary.firstThird.toFixed(1)}, last third{' '}
         {summary.lastThird.toFixed(1)}. One trial, saved.

@@ -131,7 +131,7 @@ function Presence({
       aria-pressed={isHere}
       disabled={!fighter.fit}
       onClick={onPress}
-      className={`min-h-16 w-full rounded-md border-2 px-3 py-1.5 text-left leading-tight disabled:cursor-not-allowed ${isHere ? 'border-ink bg-tape' : 'border-dashed border-quiet text-quiet'}`}
+      className={`min-h-16 w-full rounded-md border-2 px-3 py-1.5 text-left leading-tight disabled:cursor-not-allowed ${isHere ? 'border-ink bg-tape text-on-tape' : 'border-dashed border-quiet text-quiet'}`}
     >
       <span className="block font-semibold">{fighter.name}</span>
       <span className="text-sm">

@@ -3,24 +3,39 @@ import { Link } from 'react-router';
 import type { DeckState, RunDeck } from '../../floor/RunDeck.ts';
 import { SyncNotice } from '../../sync/SyncNotice.tsx';
 import { Key } from '../../ui/Button.tsx';
+import { keyOf } from './numberKeys.ts';
 
 interface FloorKeysProps {
   readonly state: DeckState;
   readonly deck: RunDeck;
   readonly canUndo: boolean;
+  /** How many are in the run. */
+  readonly fighters: number;
   onUndo(): void;
   onBurst(): void;
   onTempo(by: number): void;
   onMixer(): void;
 }
 
+/** What the press that holds does now. */
+export const holdWord = ({ phase }: DeckState): string =>
+  phase === 'running' ? 'Hold' : phase === 'ready' ? 'Start' : 'Go on';
+
 /** The keys of the Floor, which are buttons as well. */
-export function FloorKeys({ state, deck, canUndo, onUndo, onBurst, onTempo, onMixer }: FloorKeysProps) {
-  const hold = state.phase === 'running' ? 'hold' : state.phase === 'ready' ? 'start' : 'go on';
+export function FloorKeys({
+  state,
+  deck,
+  canUndo,
+  fighters,
+  onUndo,
+  onBurst,
+  onTempo,
+  onMixer,
+}: FloorKeysProps) {
   return (
-    <div className="flex flex-wrap items-center gap-x-4 px-8 py-1.5 text-base">
+    <div className="flex flex-wrap items-center gap-x-4 px-8 py-1.5 text-base phone:px-4">
       <KeyButton name="Space" onPress={() => deck.toggle()} isMain>
-        {hold}
+        {holdWord(state).toLowerCase()}
       </KeyButton>
       {state.phase === 'running' && (
         <KeyButton name="E" onPress={() => deck.holdAfterCombo()} isMain={state.holdsSoon}>
@@ -48,9 +63,11 @@ export function FloorKeys({ state, deck, canUndo, onUndo, onBurst, onTempo, onMi
       <KeyButton name="T" onPress={onBurst}>
         ten-second burst
       </KeyButton>
-      <span className="text-quiet">
-        <Key>1</Key>–<Key>9</Key> mark a fighter
-      </span>
+      {fighters > 0 && (
+        <span className="text-quiet pointer-coarse:hidden">
+          <Key>{keyOf(0, fighters)}</Key>–<Key>{keyOf(fighters - 1, fighters)}</Key> mark a fighter
+        </span>
+      )}
       {canUndo && (
         <KeyButton name="U" onPress={onUndo} isMain>
           undo
@@ -79,7 +96,7 @@ function KeyButton({
     <button
       type="button"
       onClick={onPress}
-      className={`flex min-h-11 items-center gap-2 ${isMain ? 'font-bold text-ink' : 'text-quiet'}`}
+      className={`flex min-h-11 items-center gap-2 pointer-coarse:min-h-16 ${isMain ? 'font-bold text-ink' : 'text-quiet'}`}
     >
       <Key>{name}</Key> {children}
     </button>

@@ -1,6 +1,7 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { FighterView, ResultView } from '@eurhythm/contract';
 import { useShortcut } from '../../ui/useShortcut.ts';
+import { afterDigit, keyOf } from './numberKeys.ts';
 import type { Marks, Stamp } from './useMarks.ts';
 
 const DONE = [
@@ -21,14 +22,29 @@ interface MarkBarProps {
   readonly marks: Marks;
 }
 
-/** Choose the stamp once, then one press for each fighter. Keys 1 to 9 press the first nine. */
+/** A number that is begun and not ended means nobody after so long. */
+const TYPING_MS = 2500;
+const DIGITS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9];
+
+/** Choose the stamp once, then one press for each fighter; everybody's number presses him too. */
 export function MarkBar({ fighters, round, marks }: MarkBarProps) {
   const [stamp, setStamp] = useState<Stamp>({ done: 'finished', quality: 'clean' });
+  const [typed, setTyped] = useState('');
+  useEffect(() => {
+    if (typed === '') return;
+    const timer = setTimeout(() => setTyped(''), TYPING_MS);
+    return () => clearTimeout(timer);
+  }, [typed]);
+  const type = (digit: number): void => {
+    const { digits, place } = afterDigit(typed, digit, fighters.length);
+    setTyped(digits);
+    if (place !== null) press(fighters[place]);
+  };
   const press = (fighter: FighterView | undefined): void => {
     if (fighter) marks.mark(round, fighter.id, stamp);
   };
   return (
-    <div className="border-t border-rule px-10 pt-2">
+    <div className="border-t border-rule px-10 pt-2 phone:px-4">
       <div
         className="mb-2 flex flex-wrap items-center gap-2"
         role="group"
@@ -55,12 +71,15 @@ export function MarkBar({ fighters, round, marks }: MarkBarProps) {
           />
         ))}
       </div>
+      {DIGITS.map((digit) => (
+        <DigitKey key={digit} digit={digit} onPress={() => type(digit)} />
+      ))}
       <ul className="grid auto-rows-fr grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-1.5">
         {fighters.map((fighter, i) => (
           <li key={fighter.id}>
-            {i < 9 && <DigitKey digit={i + 1} onPress={() => press(fighter)} />}
             <FighterTile
-              number={i + 1}
+              number={keyOf(i, fighters.length)}
+              isTyped={typed !== '' && keyOf(i, fighters.length).startsWith(typed)}
               fighter={fighter}
               result={marks.of(round, fighter.id)}
               onPress={() => press(fighter)}
@@ -94,7 +113,7 @@ function StampButton({
       type="button"
       aria-pressed={isOn}
       onClick={onPress}
-      className={`min-h-11 rounded px-4 text-lg ${isOn ? 'bg-tape font-bold text-[#0f211d]' : 'border border-rule text-ink'}`}
+      className={`min-h-11 rounded px-4 text-lg pointer-coarse:min-h-16 ${isOn ? 'bg-tape font-bold text-on-tape' : 'border border-rule text-ink'}`}
     >
       {name}
     </button>
@@ -103,11 +122,13 @@ function StampButton({
 
 function FighterTile({
   number,
+  isTyped,
   fighter,
   result,
   onPress,
 }: {
-  number: number;
+  number: string;
+  isTyped: boolean;
   fighter: FighterView;
   result: ResultView | undefined;
   onPress: () => void;
@@ -121,10 +142,10 @@ function FighterTile({
     <button
       type="button"
       onClick={onPress}
-      className={`h-full min-h-12 w-full rounded border-2 px-2.5 py-1 text-left leading-tight ${look}`}
+      className={`h-full min-h-12 w-full rounded border-2 px-2.5 py-1 text-left leading-tight pointer-coarse:min-h-16 ${look} ${isTyped ? 'outline-3 outline-front' : ''}`}
     >
       <span className="block truncate font-semibold">
-        {number <= 9 && <span className="mr-1.5 text-quiet">{number}</span>}
+        <span className="mr-1.5 text-quiet">{number}</span>
         {fighter.name}
       </span>
       <span className="block truncate text-sm text-quiet">

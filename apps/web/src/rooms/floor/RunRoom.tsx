@@ -20,6 +20,7 @@ import { clockText } from '@eurhythm/core/units';
 import { Board } from './Board.tsx';
 import { BurstPane } from './BurstPane.tsx';
 import { FloorKeys } from './FloorKeys.tsx';
+import { HoldBar } from './HoldBar.tsx';
 import { Mixer } from '../../floor/Mixer.tsx';
 import { MarkBar } from './MarkBar.tsx';
 import { useMarks } from './useMarks.ts';
@@ -156,8 +157,11 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
   if (isBurst) return <BurstPane run={run} fighters={fighters} deck={deck} onClose={() => setBurst(false)} />;
   if (state.phase === 'over') return <Over run={run} marks={marks} fighters={fighters} onBurst={openBurst} />;
   return (
-    <div className="mat flex h-screen min-h-[640px] flex-col overflow-hidden">
-      <Board run={run} fighters={fighters} deck={deck} state={state} book={book} />
+    <main className="mat flex h-screen min-h-[600px] flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
+      <div className="flex min-h-0 flex-1 flex-col phone:h-dvh phone:flex-none">
+        <Board run={run} fighters={fighters} deck={deck} state={state} book={book} />
+        <HoldBar state={state} deck={deck} />
+      </div>
       <MarkBar fighters={fighters} round={state.round} marks={marks} />
       {isMixer && (
         <div className="px-8">
@@ -168,13 +172,14 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
         state={state}
         deck={deck}
         canUndo={marks.canUndo}
+        fighters={fighters.length}
         onUndo={marks.undo}
         onBurst={openBurst}
         onTempo={(by) => changeTempo(by)()}
         onMixer={() => setMixer(!isMixer)}
       />
       <Toaster position="top-right" />
-    </div>
+    </main>
   );
 }
 
@@ -201,16 +206,16 @@ function Over({
     },
   );
   return (
-    <div className="mat flex min-h-screen flex-col">
+    <main className="mat flex min-h-screen flex-col">
       <div className="flex flex-1 flex-col items-center justify-center gap-4 p-6 text-center">
-        <p className="board text-7xl">That was the session</p>
+        <h1 className="board text-7xl phone:text-5xl">That was the session</h1>
         <p className="text-2xl text-quiet">
           {run.title} · {run.rounds.length} rounds · {clockText(seconds)}
         </p>
         <p className="max-w-xl text-quiet">
           Marks for the last round can still be set below. Closing writes the session into everybody’s log.
         </p>
-        <div className="flex gap-3">
+        <div className="flex flex-wrap justify-center gap-3">
           {run.endedAt === null && (
             <Button weight="main" className="text-xl" onClick={() => close.mutate()}>
               Close the session
@@ -227,7 +232,7 @@ function Over({
       <MarkBar fighters={fighters} round={run.rounds.length - 1} marks={marks} />
       <SyncNotice className="min-h-11 px-10" />
       <Toaster position="top-right" />
-    </div>
+    </main>
   );
 }
 
@@ -241,10 +246,10 @@ interface FloorNoteProps {
 
 function FloorNote({ title, share, starts = false, isFailure = false }: FloorNoteProps) {
   return (
-    <div className="mat flex h-screen flex-col items-center justify-center gap-6 p-6 text-center">
-      <p className="board text-5xl" role="status">
-        {title}
-      </p>
+    <main className="mat flex h-screen flex-col items-center justify-center gap-6 p-6 text-center">
+      <h1 className="board text-5xl phone:text-3xl">
+        <span role="status">{title}</span>
+      </h1>
       {starts && (
         <p role="status" className="text-2xl">
           Starts when the voice is there. Space takes it back.
@@ -270,6 +275,6 @@ function FloorNote({ title, share, starts = false, isFailure = false }: FloorNot
       <ButtonLink weight="bare" to="/floor">
         Leave the Floor
       </ButtonLink>
-    </div>
+    </main>
   );
 }

@@ -16,12 +16,16 @@ export function TapeClock({ left, of, isRest }: TapeClockProps) {
   const share = of === 0 ? 0 : Math.min(1, Math.max(0, left / of));
   const shown = isRest ? 1 - share : share;
   return (
-    <div className="relative h-[76px] bg-paper" role="timer" aria-label={isRest ? 'Rest left' : 'Time left'}>
+    <div
+      className="relative h-[76px] shrink-0 bg-paper phone:h-[60px]"
+      role="timer"
+      aria-label={isRest ? 'Rest left' : 'Time left'}
+    >
       <div
         className={`absolute inset-y-2 left-1/2 -translate-x-1/2 ${isRest ? 'bg-tape-right' : 'bg-tape'}`}
-        style={{ width: `${Math.max(13, shown * 100)}%`, clipPath: EDGE }}
+        style={{ width: `max(${shown * 100}%, 8rem)`, clipPath: EDGE }}
       />
-      <span className="board absolute inset-0 flex items-center justify-center text-[3.4rem] leading-none text-[#0f211d]">
+      <span className="board absolute inset-0 flex items-center justify-center text-[3.4rem] phone:text-[2.75rem] leading-none text-on-tape">
         {clockText(Math.ceil(left - 0.02))}
       </span>
     </div>

@@ -44,7 +44,7 @@ export function GradeLists({ gradeId }: { gradeId: string }) {
             key={each.id}
             to={`/moves/grades/${each.id}`}
             aria-current={each.id === gradeId ? 'page' : undefined}
-            className={each.id === gradeId ? 'bg-tape!' : ''}
+            className={each.id === gradeId ? 'bg-tape! text-on-tape!' : ''}
           >
             {each.name}
           </ButtonLink>

@@ -1,6 +1,6 @@
 import type { Seconds } from '../../units/index.ts';
 import { FRAME_BANDS, FRAME_HOP, FRAME_SILENT, voicedFrames } from './voicedFrames.ts';
-import { VOWEL_CONTEXT, VOWEL_WEIGHTS } from './vowelWeights.ts';
+import { VOWEL_CONTEXT, VOWEL_INNER, VOWEL_OUTER } from './vowelWeights.ts';
 import type { Sound } from '../wav.ts';
 
 /** The vowel has to go on for so many frames behind its onset to be one. */
@@ -31,8 +31,8 @@ export function frameContext(
 
 /**
  * The instant of a spoken clip that belongs on the beat, from its sound alone: where the first vowel begins.
- * Each frame is asked how much it is like a vowel (its formant bands and those around it, weighed by a logistic model
- * fitted on the bundled voices, whose phones are known); then the one instant is taken that best parts what is no vowel
+ * Each frame is asked how much it is like a vowel (its formant bands and those around it, weighed by a small network
+ * fitted on two synthesisers, whose phones are known); then the one instant is taken that best parts what is no vowel
  * before it from a vowel behind it. Nasals, liquids and fricatives, loud as they are, come to lie before it.
  * Null when the clip is silent.
  *
@@ -42,12 +42,9 @@ export function frameContext(
 export function findCentre(sound: Sound): Seconds | null {
   const frames = voicedFrames(sound);
   if (!sound.samples.some((sample) => Math.abs(sample) > 1e-4)) return null;
-  const logits = frames.map((_, at) => {
-    const asked = frameContext(frames, at);
-    let sum = 0;
-    for (let i = 0; i < asked.length; i++) sum += asked[i]! * VOWEL_WEIGHTS[i]!;
-    return Math.max(-MOST_LOGIT, Math.min(MOST_LOGIT, sum));
-  });
+  const logits = frames.map((_, at) =>
+    Math.max(-MOST_LOGIT, Math.min(MOST_LOGIT, vowelLogit(frameContext(frames, at)))),
+  );
   const isVowel = logits.map((logit) => -Math.log1p(Math.exp(-logit)));
   const isNone = logits.map((logit) => -Math.log1p(Math.exp(logit)));
   const score = (at: number): number => {
@@ -59,6 +56,18 @@ export function findCentre(sound: Sound): Seconds | null {
   const scores = logits.map((_, at) => score(at));
   const best = scores.indexOf(Math.max(...scores));
   return (best + peakOffset(scores, best)) * FRAME_HOP;
+}
+
+/** How much more likely a frame belongs to a vowel than not, as the logarithm of the odds. */
+function vowelLogit(asked: Float64Array): number {
+  const hidden = VOWEL_OUTER.length - 1;
+  let logit = VOWEL_OUTER[hidden]!;
+  for (let h = 0; h < hidden; h++) {
+    let sum = 0;
+    for (let i = 0; i < asked.length; i++) sum += asked[i]! * VOWEL_INNER[h * asked.length + i]!;
+    logit += Math.tanh(sum) * VOWEL_OUTER[h]!;
+  }
+  return logit;
 }
 
 /** Where between the frames the peak lies, by the parabola through it and its neighbours. */

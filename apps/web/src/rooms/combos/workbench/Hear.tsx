@@ -52,7 +52,7 @@ export function HearWays({ disabled, loops, slow, fast, onLoop, onHear }: HearWa
       <IconButton
         label={loops ? 'Loop is on' : 'Loop is off'}
         aria-pressed={loops}
-        className={loops ? 'bg-tape text-ink!' : ''}
+        className={loops ? 'bg-tape text-on-tape!' : ''}
         onClick={() => onLoop(!loops)}
       >
         <Repeat size={18} />

@@ -1,7 +1,7 @@
 import { Mic, Play, Square, Upload } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { readWav } from '@eurhythm/core/sound';
-import type { VoiceView } from '@eurhythm/contract';
+import { LOUD_ROOM_DB, readWav, type CutOff } from '@eurhythm/core/sound';
+import type { OwnCallView, VoiceView } from '@eurhythm/contract';
 import { useShortcut } from '../../../ui/useShortcut.ts';
 import type { DeskInHand } from '../../../floor/useDesk.ts';
 import { Button, Key } from '../../../ui/Button.tsx';
@@ -103,8 +103,7 @@ export function CallRecorder({
       {call.own ? (
         <Recorded
           key={call.own.clip.id}
-          clip={call.own.clip.id}
-          seconds={call.own.seconds}
+          own={call.own}
           centre={centre}
           onMove={setCentre}
           onKeep={() => onCentre(centre)}
@@ -120,16 +119,23 @@ export function CallRecorder({
   );
 }
 
+const CUT_OFF: Readonly<Record<CutOff, string>> = {
+  start: 'The recording begins within the call. Press Record, wait a moment, then speak.',
+  end: 'The recording ends within the call. Wait a moment after speaking, then press Stop.',
+};
+
 interface RecordedProps {
-  readonly clip: string;
-  readonly seconds: number;
+  readonly own: OwnCallView;
   readonly centre: number;
   readonly isMoved: boolean;
   onMove(centre: number): void;
   onKeep(): void;
 }
 
-function Recorded({ clip, seconds, centre, isMoved, onMove, onKeep }: RecordedProps) {
+function Recorded({ own, centre, isMoved, onMove, onKeep }: RecordedProps) {
+  const { seconds, overRoom, cutOff } = own;
+  const clip = own.clip.id;
+  const isLoud = overRoom !== null && overRoom < LOUD_ROOM_DB;
   const [samples, setSamples] = useState<Float32Array | null>(null);
   useEffect(() => {
     let isShown = true;
@@ -145,7 +151,21 @@ function Recorded({ clip, seconds, centre, isMoved, onMove, onKeep }: RecordedPr
   }, [clip]);
   return (
     <>
-      {samples && <Waveform samples={samples} seconds={seconds} centre={centre} onCentre={onMove} />}
+      {samples && (
+        <Waveform samples={samples} seconds={seconds} centre={centre} overRoom={overRoom} onCentre={onMove} />
+      )}
+      {isLoud && (
+        <p role="status" className="pt-2 font-semibold text-caution">
+          The room is loud: your voice stands {Math.max(0, Math.round(overRoom))} dB over it, the band in the
+          picture shows how much that is; from {LOUD_ROOM_DB} on a call can be made out. Turn off what hums,
+          come closer to the microphone, or record it again where it is quieter.
+        </p>
+      )}
+      {cutOff && (
+        <p role="status" className="pt-2 font-semibold text-caution">
+          {CUT_OFF[cutOff]}
+        </p>
+      )}
       <div className="flex min-h-12 items-center gap-4 pt-1">
         <p className="text-quiet">
           {Math.round(centre * 1000)} ms into the call lies on the beat: where its first vowel begins. Drag

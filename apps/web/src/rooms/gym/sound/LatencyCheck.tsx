@@ -85,7 +85,7 @@ export function LatencyCheck({ desk }: { desk: DeskInHand }) {
             Tap along
           </Button>
         ) : (
-          <Button className="mb-6 min-h-16 bg-tape! px-8" onPointerDown={tap}>
+          <Button className="mb-6 min-h-16 bg-tape! px-8 text-on-tape!" onPointerDown={tap}>
             Tap with every tick: {taps}
           </Button>
         )}

@@ -105,7 +105,7 @@ function ThemeRow({ week, themes }: { week: readonly Date[]; themes: readonly Th
         {starts > 0 && <td colSpan={starts} />}
         <td
           colSpan={ends - starts + 1}
-          className={`h-6 truncate border-t border-canvas px-2 text-sm font-semibold text-[#22302c] ${theme.until > last || theme.from < first ? 'bg-tape-right' : 'bg-tape'}`}
+          className={`h-6 truncate border-t border-canvas px-2 text-sm font-semibold text-on-tape ${theme.until > last || theme.from < first ? 'bg-tape-right' : 'bg-tape'}`}
         >
           {theme.title}
         </td>

@@ -29,7 +29,7 @@ export function FilesMenu({ id, round }: { id: string; round?: string }) {
           <DropdownMenu.Item asChild>
             <Link
               to={`/sessions/${encodeURIComponent(id)}/card`}
-              className="block rounded px-3 py-2 outline-none data-[highlighted]:bg-tape"
+              className="block rounded px-3 py-2 outline-none data-[highlighted]:bg-tape data-[highlighted]:text-on-tape"
             >
               <strong className="block">Card</strong>
               <span className="text-sm text-quiet">to print, in black and white</span>
@@ -40,7 +40,7 @@ export function FilesMenu({ id, round }: { id: string; round?: string }) {
               <a
                 href={`/api/sessions/${encodeURIComponent(id)}/${file}${query}`}
                 download
-                className="block rounded px-3 py-2 outline-none data-[highlighted]:bg-tape"
+                className="block rounded px-3 py-2 outline-none data-[highlighted]:bg-tape data-[highlighted]:text-on-tape"
               >
                 <strong className="block">{name}</strong>
                 <span className="text-sm text-quiet">{what}</span>

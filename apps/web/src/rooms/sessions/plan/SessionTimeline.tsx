@@ -118,7 +118,7 @@ const RoundOnTape = memo(function RoundOnTape({
           key={block.id}
           style={asLong(block.seconds)}
           className={`flex h-full min-w-0 items-end overflow-hidden border-r border-canvas ${
-            isPause(block) ? 'bg-hint/60' : `${SHADES[round.kind]} text-[#22302c]`
+            isPause(block) ? 'bg-hint/60' : `${SHADES[round.kind]} text-on-tape`
           } ${isChosen && block.kind !== 'rest' ? 'border-b-4 border-b-ink' : ''}`}
         >
           {block.kind !== 'rest' && block.seconds > least && (
@@ -130,7 +130,7 @@ const RoundOnTape = memo(function RoundOnTape({
         </span>
       ))}
       {/* What does not fit whole wraps out of sight: a number, a title, or neither. */}
-      <span className="absolute inset-x-0 top-1 flex h-5 flex-wrap content-start gap-x-1.5 overflow-hidden px-1 text-sm leading-5 font-semibold text-[#22302c]">
+      <span className="absolute inset-x-0 top-1 flex h-5 flex-wrap content-start gap-x-1.5 overflow-hidden px-1 text-sm leading-5 font-semibold text-on-tape">
         <span aria-hidden="true" className="h-5 w-0" />
         <span aria-hidden="true" className="tabular whitespace-nowrap">
           {source + 1}

@@ -6,6 +6,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { SessionTotals } from '@eurhythm/core/plan';
 import { clockText } from '@eurhythm/core/units';
 import { usePlanned } from './usePlanned.ts';
+import { useTheme } from '../../../ui/useTheme.ts';
 
 register([BarChart, GridComponent, TitleComponent, TooltipComponent, SVGRenderer]);
 
@@ -31,10 +32,11 @@ export function TotalsChart() {
       made.dispose();
     };
   }, []);
+  const theme = useTheme();
   // Out of sight it waits: a key pressed at the top of a long page does not draw what is below it.
   useEffect(() => {
     if (isSeen) chart.current?.setOption(totals(host.current!, planned), { notMerge: true });
-  }, [planned, isSeen]);
+  }, [planned, isSeen, theme]);
   return <div ref={host} className="h-60" role="img" aria-label={told(planned)} />;
 }
 

@@ -1,0 +1,2 @@
+ALTER TABLE "own_calls" ADD COLUMN "over_room" double precision;--> statement-breakpoint
+ALTER TABLE "own_calls" ADD COLUMN "cut_off" text;

@@ -1,0 +1,36 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Page } from '@playwright/test';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+interface Fault {
+  readonly id: string;
+  readonly nodes: readonly { readonly html: string }[];
+}
+
+/** The sizes of the screens that the product is used on: a phone either way, a tablet, a laptop. */
+export const SIZES = {
+  phone: { width: 360, height: 740 },
+  'phone on its side': { width: 740, height: 360 },
+  tablet: { width: 768, height: 1024 },
+  laptop: { width: 1280, height: 800 },
+} as const;
+
+/** What axe finds wrong on the page as it is now. */
+export async function faultsOf(page: Page): Promise<string[]> {
+  // the page's policy lets no script in from outside; the tests bring theirs through the debugger instead
+  await page.evaluate(axe);
+  return page.evaluate(async () => {
+    const { violations } = await (
+      window as unknown as { axe: { run(): Promise<{ violations: Fault[] }> } }
+    ).axe.run();
+    return violations.map(
+      ({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`,
+    );
+  });
+}
+
+/** How much wider than the screen the page is. */
+export const tooWide = (page: Page): Promise<number> =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);

@@ -1,0 +1,129 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { SIZES, faultsOf, tooWide } from './axe.ts';
+
+/** The Floor on any screen, by touch, and by keyboard alone. */
+async function takeToTheFloor(page: Page, people: readonly string[]): Promise<void> {
+  await page.request.put('/api/gym/notice', { data: { accepted: true } });
+  const { items: fighters } = await (await page.request.get('/api/fighters')).json();
+  const fighterIds = people.map((name) => fighters.find((each: { name: string }) => each.name === name).id);
+  const id = `floor-${Math.random().toString(36).slice(2)}`;
+  const answer = await page.request.put(`/api/runs/${id}`, {
+    data: { sessionId: 'knees-behind-the-cross', fighterIds, startedAt: new Date().toISOString() },
+  });
+  expect(await answer.text()).toContain(id);
+  await page.goto(`/floor/${id}`);
+  await expect(page.getByTestId('call')).toHaveText('ready when you are', { timeout: 90_000 });
+}
+
+async function isOnScreen(page: Page, ...things: Locator[]): Promise<void> {
+  const { width, height } = page.viewportSize()!;
+  for (const thing of things) {
+    const box = (await thing.boundingBox())!;
+    expect(box.x).toBeGreaterThanOrEqual(0);
+    expect(box.y).toBeGreaterThanOrEqual(0);
+    expect(box.x + box.width).toBeLessThanOrEqual(width);
+    expect(box.y + box.height).toBeLessThanOrEqual(height);
+  }
+}
+
+const call = (page: Page): Locator => page.getByTestId('call');
+
+test('axe finds nothing on the running Floor, held, timing a burst, and at its end, at any size', async ({
+  page,
+}) => {
+  await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello']);
+  const atEverySize = async (): Promise<void> => {
+    for (const size of Object.values(SIZES)) {
+      await page.setViewportSize(size);
+      expect(await tooWide(page)).toBe(0);
+      expect(await faultsOf(page)).toEqual([]);
+    }
+  };
+  await atEverySize();
+  await page.keyboard.press(' ');
+  await expect(call(page)).not.toHaveText('ready when you are');
+  await atEverySize();
+  await page.keyboard.press('v');
+  await page.keyboard.press(' ');
+  await expect(call(page)).toHaveText('held');
+  await atEverySize();
+  await page.keyboard.press('v');
+  await page.keyboard.press('t');
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeVisible();
+  await atEverySize();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByTestId('burst-count')).toBeVisible();
+  await atEverySize();
+});
+
+test('with more than nine there, everybody has a key of two digits', async ({ page }) => {
+  await page.request.put('/api/gym/notice', { data: { accepted: true } });
+  const { items } = await (await page.request.get('/api/fighters')).json();
+  const people = items.filter(({ fit }: { fit: boolean }) => fit).map(({ name }: { name: string }) => name);
+  expect(people.length).toBeGreaterThan(9);
+  await takeToTheFloor(page, people);
+  const tile = (name: string): Locator => page.getByRole('button', { name: new RegExp(name) });
+  await page.keyboard.press('1');
+  await page.keyboard.press('1');
+  await expect(tile(people[10]!)).toContainText('finished, clean');
+  await expect(tile(people[0]!)).not.toContainText('finished');
+  await page.keyboard.press('w');
+  await page.keyboard.press('0');
+  await page.keyboard.press('1');
+  await expect(tile(people[0]!)).toContainText('finished, wild');
+});
+
+test('by keyboard alone: the space bar presses the button that has the focus, and holds where none has', async ({
+  page,
+}) => {
+  await takeToTheFloor(page, ['Lumi Achterberg']);
+  await page.keyboard.press(' ');
+  await expect(call(page)).not.toHaveText('ready when you are');
+  const volume = page.getByRole('button', { name: /volume/ });
+  for (let i = 0; i < 40 && !(await volume.evaluate((each) => each === document.activeElement)); i++)
+    await page.keyboard.press('Tab');
+  await expect(volume).toBeFocused();
+  await page.keyboard.press(' ');
+  await expect(page.getByRole('slider').first()).toBeVisible();
+  await expect(call(page)).not.toHaveText('held');
+  await call(page).click();
+  await page.keyboard.press(' ');
+  await expect(call(page)).toHaveText('held');
+});
+
+test.describe('by touch on a phone', () => {
+  test.use({ viewport: SIZES.phone, hasTouch: true, isMobile: true });
+
+  test('clock, call and Hold are on the screen either way, and fingers find everything', async ({ page }) => {
+    await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello']);
+    await page.getByRole('button', { name: 'Start', exact: true }).tap();
+    const hold = page.getByRole('button', { name: 'Hold', exact: true });
+    for (const size of [SIZES.phone, SIZES['phone on its side'], SIZES.phone]) {
+      await page.setViewportSize(size);
+      await expect(hold).toBeVisible();
+      await isOnScreen(page, page.getByRole('timer'), hold);
+      await expect(call(page)).not.toHaveText('');
+      await isOnScreen(page, call(page));
+    }
+    await hold.tap();
+    await expect(call(page)).toHaveText('held');
+    await page.getByRole('button', { name: 'Part' }).tap();
+    await page.getByRole('button', { name: /Oskar Bello/ }).tap();
+    await expect(page.getByRole('button', { name: /Oskar Bello/ })).toContainText('part, clean');
+    for (const button of await page.getByRole('button').all()) {
+      const box = await button.boundingBox();
+      if (box) expect([await button.textContent(), box.height >= 64]).toEqual([expect.anything(), true]);
+    }
+  });
+
+  test('a class is found, opened and begun from Today', async ({ page }) => {
+    await page.request.put('/api/gym/notice', { data: { accepted: true } });
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Floor', exact: true }).tap();
+    await page.getByRole('button', { name: /Lumi Achterberg/ }).tap();
+    await page.getByRole('button', { name: 'Take to the Floor' }).tap();
+    await expect(call(page)).toHaveText('ready when you are', { timeout: 90_000 });
+    await page.getByRole('button', { name: 'Start', exact: true }).tap();
+    await expect(call(page)).not.toHaveText('ready when you are');
+  });
+});
