@@ -1,17 +1,15 @@
 import { format, isThisYear, isValid, parse } from 'date-fns';
-import { enGB } from 'date-fns/locale';
 import { CalendarDays } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useId, useState } from 'react';
 import { DayPicker } from 'react-day-picker';
 import 'react-day-picker/style.css';
 import { Button } from './Button.tsx';
+import { useDates } from './dates.ts';
 import { FieldFrame, TextField, described, type Labelled } from './Field.tsx';
 
 /** How a day is kept. */
 const DAY = 'yyyy-MM-dd';
-/** Weeks begin on Monday, and the clock has 24 hours, as everywhere else on the pages. */
-const LOCALE = enGB;
 
 /** The month takes the colours of the page. */
 const COLOURS: Readonly<Record<`--${string}`, string>> = {
@@ -30,6 +28,7 @@ interface OpenerProps extends Labelled {
 /** A field that opens a month to choose a day from, with what else belongs to it. */
 function DayOpener({ shown, day, children, onDay, ...frame }: OpenerProps) {
   const id = useId();
+  const { week } = useDates();
   const [isOpen, setOpen] = useState(false);
   return (
     <FieldFrame {...frame} id={id}>
@@ -51,7 +50,7 @@ function DayOpener({ shown, day, children, onDay, ...frame }: OpenerProps) {
               mode="single"
               style={COLOURS}
               required
-              locale={LOCALE}
+              weekStartsOn={week.weekStartsOn}
               selected={day}
               defaultMonth={day}
               onSelect={(chosen) => {
@@ -73,12 +72,13 @@ export function DayField({
   onChange,
   ...frame
 }: Labelled & { readonly value: string; onChange: (day: string) => void }) {
+  const dates = useDates();
   const read = parse(value, DAY, new Date());
   const day = isValid(read) ? read : undefined;
   return (
     <DayOpener
       {...frame}
-      shown={day ? format(day, 'EEE d MMM yyyy', { locale: LOCALE }) : 'choose a day'}
+      shown={day ? dates.tell(day, 'EEE dated') : 'choose a day'}
       day={day}
       onDay={(chosen) => onChange(format(chosen, DAY))}
     />
@@ -86,7 +86,7 @@ export function DayField({
 }
 
 /** Half past six: when a class begins that nobody gave a time. */
-const USUAL_TIME = '18:30';
+const USUAL: readonly [hour: number, minute: number] = [18, 30];
 
 /** An instant, kept as an ISO date and time, or none. */
 export function WhenField({
@@ -95,7 +95,9 @@ export function WhenField({
   ...frame
 }: Labelled & { readonly value: string | null; onChange: (instant: string | null) => void }) {
   const at = value === null ? undefined : new Date(value);
-  const known = at ? format(at, 'HH:mm') : USUAL_TIME;
+  const dates = useDates();
+  const usual = (day: Date): Date => new Date(new Date(day).setHours(...USUAL, 0, 0));
+  const known = dates.tell(at ?? usual(new Date()), 'time');
   const [typed, setTyped] = useState(known);
   const [lastKnown, setLastKnown] = useState(known);
   if (known !== lastKnown) {
@@ -103,18 +105,13 @@ export function WhenField({
     setTyped(known);
   }
   const put = (day: Date, time: string): void => {
-    const read = parse(time, 'H:mm', day);
-    onChange((isValid(read) ? read : parse(USUAL_TIME, 'H:mm', day)).toISOString());
+    onChange((dates.typed(time, day) ?? usual(day)).toISOString());
   };
-  const isTime = isValid(parse(typed, 'H:mm', new Date()));
+  const isTime = dates.typed(typed, new Date()) !== null;
   return (
     <DayOpener
       {...frame}
-      shown={
-        at
-          ? format(at, isThisYear(at) ? 'EEE d MMM, HH:mm' : 'd MMM yyyy, HH:mm', { locale: LOCALE })
-          : 'no date yet'
-      }
+      shown={at ? dates.tell(at, isThisYear(at) ? 'EEE short, time' : 'dated, time') : 'no date yet'}
       day={at}
       onDay={(day) => put(day, typed)}
     >
@@ -123,12 +120,12 @@ export function WhenField({
           label="Time"
           className="w-28"
           inputMode="numeric"
-          placeholder={USUAL_TIME}
+          placeholder={dates.tell(usual(new Date()), 'time')}
           value={typed}
-          error={isTime ? undefined : 'Write it like 18:30.'}
+          error={isTime ? undefined : `Write it like ${dates.tell(usual(new Date()), 'time')}.`}
           onChange={(e) => {
             setTyped(e.target.value);
-            if (at && isValid(parse(e.target.value, 'H:mm', at))) put(at, e.target.value);
+            if (at && dates.typed(e.target.value, at)) put(at, e.target.value);
           }}
         />
         <Button weight="bare" className="px-2!" onClick={() => onChange(null)}>

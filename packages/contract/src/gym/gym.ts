@@ -1,4 +1,5 @@
 import { VOICE_SOUNDS, type VoiceSound } from '@eurhythm/core/sound';
+import { CLOCKS, DAY_ORDERS, STARTER_DATES, WEEK_BEGINS, type DateWays } from '@eurhythm/core/units';
 import { RULES, STARTER_SCHOOL, type School, type YouthLimits } from '@eurhythm/core/body';
 import { COUNT_LANGUAGES, VOICE_RATES, type CountLanguage } from '@eurhythm/core/calls';
 import type { SpeedAim } from '@eurhythm/core/teach';
@@ -138,6 +139,18 @@ export class SchoolDto implements School {
   @IsOneOf('the sound of the voice', VOICE_SOUNDS)
   voiceSound: VoiceSound = 'hall';
 
+  @MayBeMissing()
+  @IsOneOf('the order of a date', DAY_ORDERS)
+  dayOrder: DateWays['dayOrder'] = 'day-first';
+
+  @MayBeMissing()
+  @IsOneOf('the clock', CLOCKS)
+  clock: DateWays['clock'] = '24';
+
+  @MayBeMissing()
+  @IsOneOf('the first day of the week', WEEK_BEGINS)
+  weekBegins: DateWays['weekBegins'] = 'monday';
+
   @MayBeNull()
   @IsWithin('the floor', 0.5, 50, 'steps')
   floorSteps!: number | null;
@@ -180,6 +193,7 @@ export const STARTER_SCHOOL_SETTINGS: SchoolDto = {
   voice: 'slt',
   voiceRate: 1,
   voiceSound: 'hall',
+  ...STARTER_DATES,
   frontHighBlock: STARTER_SCHOOL.frontHighBlock,
   floorSteps: STARTER_SCHOOL.floorSteps,
   kit: [],

@@ -4,3 +4,4 @@ export * from './seededRandom.ts';
 export * from './groupBy.ts';
 export * from './clockText.ts';
 export * from './toldNumber.ts';
+export * from './dateWays.ts';

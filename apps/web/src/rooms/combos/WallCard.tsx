@@ -35,7 +35,7 @@ export function WallCard() {
           >
             <strong className="font-heading text-6xl leading-none">{combo.number}</strong>
             <div className="min-w-0">
-              <div className="flex items-baseline justify-between gap-4">
+              <div className="flex flex-wrap items-baseline justify-between gap-x-4">
                 <h2 className="text-xl">{combo.title}</h2>
                 <span className="whitespace-nowrap">
                   {combo.bpm} a minute{combo.bothLeads ? ' · both leads' : ''}

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { ScatterChart } from 'echarts/charts';
 import { GridComponent, TooltipComponent } from 'echarts/components';
 import { init, use as register } from 'echarts/core';
@@ -6,6 +5,7 @@ import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import type { AttemptView } from '@eurhythm/contract';
 import { useTheme } from '../../ui/useTheme.ts';
+import { useDates } from '../../ui/dates.ts';
 
 register([ScatterChart, GridComponent, TooltipComponent, SVGRenderer]);
 
@@ -16,6 +16,7 @@ function token(element: Element, name: string): string {
 
 /** Repetitions in ten seconds over time, one dot for each trial. */
 export function BurstChart({ attempts, title }: { attempts: readonly AttemptView[]; title: string }) {
+  const dates = useDates();
   const host = useRef<HTMLDivElement>(null);
   const theme = useTheme();
   useEffect(() => {
@@ -32,13 +33,13 @@ export function BurstChart({ attempts, title }: { attempts: readonly AttemptView
       grid: { left: 44, right: 16, top: 18, bottom: 30 },
       tooltip: {
         formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) =>
-          `${value[1]} in ten seconds, ${seriesName}<br>${format(value[0], 'd MMM HH:mm')}`,
+          `${value[1]} in ten seconds, ${seriesName}<br>${dates.tell(value[0], 'short time')}`,
       },
       xAxis: {
         type: 'time',
         boundaryGap: ['3%', '3%'],
         axisLine: { lineStyle: { color: ink } },
-        axisLabel: { formatter: (at: number) => format(at, 'd MMM'), hideOverlap: true, color: quiet },
+        axisLabel: { formatter: (at: number) => dates.tell(at, 'short'), hideOverlap: true, color: quiet },
         splitLine: { show: false },
       },
       yAxis: {
@@ -65,7 +66,7 @@ export function BurstChart({ attempts, title }: { attempts: readonly AttemptView
       observer.disconnect();
       chart.dispose();
     };
-  }, [attempts, theme]);
+  }, [attempts, theme, dates]);
   const counts = attempts.map((attempt) => attempt.count);
   return (
     <div

@@ -72,7 +72,7 @@ function Log({ log }: { log: FighterLog }) {
   const [title, setTitle] = useState(titles[0] ?? '');
   const shown = titles.includes(title) ? title : (titles[0] ?? '');
   return (
-    <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[3fr_2fr]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="space-y-8">
         <Part
           title="Bursts of ten seconds"

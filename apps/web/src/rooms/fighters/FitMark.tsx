@@ -1,5 +1,4 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import { useState } from 'react';
 import { Controller } from 'react-hook-form';
 import { SetFitDto, type FighterView, type FitView } from '@eurhythm/contract';
@@ -11,12 +10,14 @@ import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Sheet } from '../../ui/Panel.tsx';
+import { useDates } from '../../ui/dates.ts';
 
 /** Who said it last on this device, so that nobody types a name twice. */
 const SAID_BY = 'eurhythm.fit-said-by';
 
 /** Whether a fighter may train, why not and who said so; it is set and lifted by itself, each time with a reason. */
 export function FitMark({ fighter }: { fighter: FighterView }) {
+  const dates = useDates();
   const [isOpen, setOpen] = useState(false);
   const { data: mark } = useQuery(queries.fit(fighter.id));
   if (!mark) return null;
@@ -25,7 +26,7 @@ export function FitMark({ fighter }: { fighter: FighterView }) {
   const told = [
     reason === '' ? 'no reason was told' : reason,
     by === '' ? '' : `said by ${by}`,
-    at === null ? '' : format(new Date(at), 'd MMM yyyy'),
+    at === null ? '' : dates.tell(at, 'dated'),
   ].filter((part) => part !== '');
   return (
     <>

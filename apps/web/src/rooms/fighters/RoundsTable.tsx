@@ -5,10 +5,10 @@ import {
   tableFeatures,
   useTable,
 } from '@tanstack/react-table';
-import { format } from 'date-fns';
 import { useMemo } from 'react';
 import type { FighterLog } from '@eurhythm/contract';
 import { Button } from '../../ui/Button.tsx';
+import { useDates, type Dates } from '../../ui/dates.ts';
 
 type Row = FighterLog['rounds'][number];
 
@@ -20,18 +20,19 @@ const features = tableFeatures({
   paginatedRowModel: createPaginatedRowModel(),
 });
 const column = createColumnHelper<typeof features, Row>();
-const columns = column.columns([
-  column.accessor((round) => format(new Date(round.at), 'd MMM'), { id: 'day', header: 'Day' }),
-  column.accessor('title', { header: 'Round' }),
-  column.accessor(({ combos, bpm }) => `${combos.join(', ')}${bpm ? ` · ${bpm} a minute` : ''}`, {
-    id: 'combos',
-    header: 'Combos',
-  }),
-  column.accessor(
-    ({ done, quality }) => `${done === 'sat-out' ? 'sat out' : done}${quality ? `, ${quality}` : ''}`,
-    { id: 'how', header: 'How' },
-  ),
-]);
+const columnsBy = (dates: Dates) =>
+  column.columns([
+    column.accessor((round) => dates.tell(round.at, 'short'), { id: 'day', header: 'Day' }),
+    column.accessor('title', { header: 'Round' }),
+    column.accessor(({ combos, bpm }) => `${combos.join(', ')}${bpm ? ` · ${bpm} a minute` : ''}`, {
+      id: 'combos',
+      header: 'Combos',
+    }),
+    column.accessor(
+      ({ done, quality }) => `${done === 'sat-out' ? 'sat out' : done}${quality ? `, ${quality}` : ''}`,
+      { id: 'how', header: 'How' },
+    ),
+  ]);
 
 const LOOK: Readonly<Record<string, string>> = {
   day: 'py-1.5 pr-3 whitespace-nowrap text-quiet',
@@ -42,6 +43,8 @@ const LOOK: Readonly<Record<string, string>> = {
 
 /** The rounds that a fighter was in, newest first. */
 export function RoundsTable({ rounds }: { rounds: readonly Row[] }) {
+  const dates = useDates();
+  const columns = useMemo(() => columnsBy(dates), [dates]);
   const data = useMemo(() => [...rounds], [rounds]);
   const table = useTable({
     features,

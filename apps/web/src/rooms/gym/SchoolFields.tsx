@@ -34,6 +34,14 @@ const WAYS = [
     'the top of the ladder',
     { clean: 'only as fast as it is clean', fastest: 'as fast as possible' },
   ],
+  [
+    'dayOrder',
+    'Dates are written',
+    '',
+    { 'day-first': '5 March 2026', 'month-first': 'March 5, 2026', 'year-first': '2026-03-05' },
+  ],
+  ['clock', 'The clock has', '', { '24': '24 hours', '12': '12 hours' }],
+  ['weekBegins', 'A week begins on', '', { monday: 'Monday', sunday: 'Sunday', saturday: 'Saturday' }],
 ] as const satisfies readonly (readonly [keyof SchoolDto, string, string, Record<string, string>])[];
 
 /** What two coaches may have set differently. */

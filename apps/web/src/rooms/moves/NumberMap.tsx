@@ -92,7 +92,10 @@ export function NumberMap() {
         <Part title="What each number calls" aside="a gym may number as it likes, or not at all">
           <ol className="pt-3">
             {entries.map((entry, i) => (
-              <li key={i} className="mb-2 grid grid-cols-[5rem_1fr_8rem_auto] items-start gap-2">
+              <li
+                key={i}
+                className="mb-2 grid grid-cols-[minmax(0,5rem)_minmax(0,1fr)_minmax(0,8rem)_auto] items-start gap-2"
+              >
                 <NumberField
                   label="Number"
                   className="[&>label]:sr-only"

@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { NavLink, Navigate, useParams, useSearchParams } from 'react-router';
@@ -13,6 +12,7 @@ import { clockText } from '@eurhythm/core/units';
 import { Builder } from './builder/Builder.tsx';
 import { newRound } from './builder/newRound.ts';
 import { firstComboOf } from './useComboNames.ts';
+import { useDates } from '../../ui/dates.ts';
 
 /** The gym's sessions on the left, the builder for one of them on the right. */
 export function SessionsRoom() {
@@ -47,6 +47,7 @@ function BeginSession() {
 }
 
 function SessionList({ sessions }: { sessions: readonly SessionSummary[] }) {
+  const dates = useDates();
   return (
     <nav aria-label="Sessions">
       {sessions.map((session) => (
@@ -59,7 +60,7 @@ function SessionList({ sessions }: { sessions: readonly SessionSummary[] }) {
         >
           <span className="block leading-tight font-semibold">{session.title}</span>
           <span className="tabular text-sm text-quiet">
-            {session.plannedFor ? `${format(new Date(session.plannedFor), 'EEE d MMM HH:mm')} · ` : ''}
+            {session.plannedFor ? `${dates.tell(session.plannedFor, 'EEE short time')} · ` : ''}
             {session.rounds} rounds, {clockText(session.seconds)}
           </span>
         </NavLink>
@@ -90,16 +91,17 @@ interface OpenSessionProps {
 function OpenSession({ id, saved, version }: OpenSessionProps) {
   const combos = useCombos();
   const { grades } = useGym();
-  const [empty] = useState(() => emptySession(firstComboOf(combos, grades)));
+  const dates = useDates();
+  const [empty] = useState(() => emptySession(firstComboOf(combos, grades), dates.tell(new Date(), 'long')));
   const draft = useDraft(`session.${id}`, saved ?? empty, version);
   return (
     <Builder id={id} isKnown={saved !== undefined} session={draft.value ?? saved ?? empty} draft={draft} />
   );
 }
 
-function emptySession(firstCombo: string | null): SaveSessionDto {
+function emptySession(firstCombo: string | null, today: string): SaveSessionDto {
   return {
-    title: `Class of ${format(new Date(), 'd MMMM')}`,
+    title: `Class of ${today}`,
     lead: 'left',
     plannedFor: null,
     word: '',

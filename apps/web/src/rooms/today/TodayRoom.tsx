@@ -1,18 +1,20 @@
 import { useQuery } from '@tanstack/react-query';
-import { format, formatDistanceToNowStrict, isToday, isTomorrow } from 'date-fns';
+import { formatDistanceToNowStrict, isToday, isTomorrow } from 'date-fns';
 import { Link } from 'react-router';
 import type { TodayView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
+import { useDates, type Dates } from '../../ui/dates.ts';
 
 /** What is next, who is expected, and what changed since last time. */
 export function TodayRoom() {
+  const dates = useDates();
   const { data } = useQuery(queries.today());
   if (!data) return <Page title="Today">{null}</Page>;
   return (
-    <Page title={format(new Date(), 'EEEE d MMMM')}>
+    <Page title={dates.tell(new Date(), 'EEEE long')}>
       {data.themes.length > 0 && (
         <p className="-mt-4 mb-6 text-lg">
           These days: <strong>{data.themes.map((theme) => theme.title).join(' · ')}</strong>
@@ -39,13 +41,14 @@ function Page({ title, children }: { title: string; children: React.ReactNode })
   );
 }
 
-function dayText(date: string): string {
+function dayText(date: string, dates: Dates): string {
   const at = new Date(date);
-  const day = isToday(at) ? 'today' : isTomorrow(at) ? 'tomorrow' : format(at, 'EEEE');
-  return `${day}, ${format(at, 'HH:mm')}`;
+  const day = isToday(at) ? 'today' : isTomorrow(at) ? 'tomorrow' : dates.tell(at, 'EEEE');
+  return `${day}, ${dates.tell(at, 'time')}`;
 }
 
 function NextSession({ next, running }: Pick<TodayView, 'next' | 'running'>) {
+  const dates = useDates();
   if (running) {
     return (
       <Part title="On the Floor now">
@@ -69,7 +72,7 @@ function NextSession({ next, running }: Pick<TodayView, 'next' | 'running'>) {
     );
   }
   return (
-    <Part title="Next" aside={next.plannedFor ? dayText(next.plannedFor) : 'no date'}>
+    <Part title="Next" aside={next.plannedFor ? dayText(next.plannedFor, dates) : 'no date'}>
       <div className="flex flex-wrap items-center justify-between gap-4 border-l-[10px] border-tape bg-paper py-5 pr-4 pl-5">
         <div>
           <p className="font-heading text-3xl font-bold">{next.title}</p>

@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import type { SaveComboDto } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
 import { Part } from '../../../ui/Panel.tsx';
+import { useDates } from '../../../ui/dates.ts';
 
 /** Every state in which the combo was saved. Bringing one back makes a draft of it, which Save keeps. */
 export function ComboHistory({ id, onRestore }: { id: string; onRestore: (combo: SaveComboDto) => void }) {
+  const dates = useDates();
   const { data: versions } = useQuery(queries.comboVersions(id));
   if (!versions || versions.length < 2) return null;
   return (
@@ -13,7 +14,7 @@ export function ComboHistory({ id, onRestore }: { id: string; onRestore: (combo:
       <ul>
         {versions.slice(1).map(({ at, combo }) => (
           <li key={at} className="flex items-center gap-3 border-b border-rule py-1">
-            <span className="whitespace-nowrap text-quiet">{format(new Date(at), 'd MMM HH:mm')}</span>
+            <span className="whitespace-nowrap text-quiet">{dates.tell(at, 'short time')}</span>
             <code className="min-w-0 flex-1 font-line break-words">{combo.line}</code>
             <span className="whitespace-nowrap text-quiet">{combo.bpm} a minute</span>
             <button

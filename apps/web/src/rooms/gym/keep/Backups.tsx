@@ -1,5 +1,4 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { BackupView } from '@eurhythm/contract';
@@ -8,12 +7,13 @@ import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
 import { Sure } from '../../../ui/Sure.tsx';
-
-const dated = ({ madeAt }: BackupView): string => format(new Date(madeAt), 'EEEE d MMM HH:mm');
+import { useDates } from '../../../ui/dates.ts';
 
 /** The dated copies of the gym: made by themselves each day, checked by opening them, brought back from here. */
 export function Backups() {
+  const dates = useDates();
   const { data } = useQuery(queries.backups());
+  const dated = ({ madeAt }: BackupView): string => dates.tell(madeAt, 'EEEE short time');
   const client = useQueryClient();
   const [wanted, setWanted] = useState<BackupView | null>(null);
   const make = useMutation({

@@ -1,5 +1,4 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { UsesView } from '@eurhythm/contract';
@@ -11,6 +10,7 @@ import { Sure } from '../../../ui/Sure.tsx';
 import { Backups } from './Backups.tsx';
 import { BringIn } from './BringIn.tsx';
 import { TakeAway } from './TakeAway.tsx';
+import { useDates } from '../../../ui/dates.ts';
 
 /** What is taken away as a file, what is brought in, the dated copies, and what was done to the data of people. */
 export function KeepRoom() {
@@ -66,6 +66,7 @@ function Demonstration() {
 }
 
 function Audit() {
+  const dates = useDates();
   const { data } = useQuery(queries.keeping());
   if (!data || data.audit.length === 0) return null;
   return (
@@ -73,9 +74,7 @@ function Audit() {
       <ul>
         {data.audit.map(({ at, what }) => (
           <li key={`${at}${what}`} className="flex gap-3 border-b border-rule py-1.5">
-            <span className="tabular whitespace-nowrap text-quiet">
-              {format(new Date(at), 'd MMM yyyy HH:mm')}
-            </span>
+            <span className="tabular whitespace-nowrap text-quiet">{dates.tell(at, 'dated time')}</span>
             <span>{what}</span>
           </li>
         ))}

@@ -18,28 +18,29 @@ import type { SessionSummary, ThemeView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
 import { ButtonLink, Button } from '../../../ui/Button.tsx';
 import { IconButton } from '../../../ui/IconButton.tsx';
-import { MONDAY } from './dates.ts';
 import { Themes } from './Themes.tsx';
+import { useDates } from '../../../ui/dates.ts';
 
 /** A month of classes with the themes of its weeks. */
 export function CalendarRoom() {
+  const dates = useDates();
   const { data: sessions } = useQuery(queries.sessions());
   const { data: themes = [] } = useQuery(queries.themes());
   const [month, setMonth] = useState(() => startOfMonth(new Date()));
   if (!sessions) return null;
   const days = eachDayOfInterval({
-    start: startOfWeek(month, MONDAY),
-    end: endOfWeek(endOfMonth(month), MONDAY),
+    start: startOfWeek(month, dates.week),
+    end: endOfWeek(endOfMonth(month), dates.week),
   });
   const weeks = Array.from({ length: days.length / 7 }, (_, i) => days.slice(i * 7, i * 7 + 7));
   return (
     <div className="mx-auto w-full max-w-6xl px-8 py-5">
       <header className="mb-4 flex flex-wrap items-center justify-between gap-3">
-        <div className="flex items-center gap-1">
+        <div className="flex flex-wrap items-center gap-1">
           <IconButton label="Month before" onClick={() => setMonth(addMonths(month, -1))}>
             <ChevronLeft size={20} />
           </IconButton>
-          <h1 className="w-64 text-center text-3xl" aria-live="polite">
+          <h1 className="w-64 text-center text-3xl max-sm:w-auto max-sm:text-2xl" aria-live="polite">
             {format(month, 'MMMM yyyy')}
           </h1>
           <IconButton label="Month after" onClick={() => setMonth(addMonths(month, 1))}>
@@ -49,7 +50,7 @@ export function CalendarRoom() {
             This month
           </Button>
         </div>
-        <span className="flex gap-3">
+        <span className="flex flex-wrap gap-3">
           <a
             href="/api/calendar.ics"
             download
@@ -124,6 +125,7 @@ function Day({
   isOther: boolean;
   sessions: readonly SessionSummary[];
 }) {
+  const dates = useDates();
   const own = sessions.filter(
     ({ plannedFor }) => plannedFor !== null && isSameDay(new Date(plannedFor), day),
   );
@@ -141,7 +143,7 @@ function Day({
               to={`/sessions/${session.id}`}
               className="block border-l-4 border-front px-1.5 py-0.5 text-sm leading-tight hover:bg-hint"
             >
-              <span className="tabular text-quiet">{format(new Date(session.plannedFor!), 'HH:mm')}</span>{' '}
+              <span className="tabular text-quiet">{dates.tell(session.plannedFor!, 'time')}</span>{' '}
               <strong>{session.title}</strong>
             </Link>
           </li>

@@ -1,5 +1,4 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { SessionSummary } from '@eurhythm/contract';
@@ -11,6 +10,7 @@ import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Sheet } from '../../../ui/Panel.tsx';
 import { weeksAfter } from './dates.ts';
+import { useDates } from '../../../ui/dates.ts';
 
 const MOST_WEEKS = 52;
 
@@ -23,6 +23,7 @@ interface RepeatSheetProps {
 
 /** Plans copies of a session for the weeks to come; each copy can then be changed by itself. */
 export function RepeatSheet({ id, title, plannedFor, onClose }: RepeatSheetProps) {
+  const dates = useDates();
   const client = useQueryClient();
   const errors = useFieldErrors();
   const [weeks, setWeeks] = useState('4');
@@ -58,9 +59,9 @@ export function RepeatSheet({ id, title, plannedFor, onClose }: RepeatSheetProps
       />
       {isWhole && (
         <p className="pt-3">
-          Each {format(new Date(plannedFor), 'EEEE, HH:mm')}, the last time on{' '}
-          {format(new Date(weeksAfter(plannedFor, count).at(-1)!), 'd MMMM yyyy')}. Each copy can be changed
-          by itself.
+          Each {dates.tell(plannedFor, 'EEEE, time')}, the last time on{' '}
+          {dates.tell(weeksAfter(plannedFor, count).at(-1)!, 'long-dated')}. Each copy can be changed by
+          itself.
         </p>
       )}
       <div className="flex gap-3 pt-4">

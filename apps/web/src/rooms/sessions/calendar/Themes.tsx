@@ -17,6 +17,7 @@ import { DayField } from '../../../ui/DayFields.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
 import { daysOf } from './dates.ts';
+import { useDates } from '../../../ui/dates.ts';
 
 const DAYS = [
   ['from', 'First day'],
@@ -26,7 +27,8 @@ const DAYS = [
 /** What the classes of a week or a month are about. */
 export function Themes({ themes, month }: { themes: readonly ThemeView[]; month: Date }) {
   const client = useQueryClient();
-  const form = useContractForm(SaveThemeDto, { title: '', ...daysOf('week', month, new Date()) });
+  const dates = useDates();
+  const form = useContractForm(SaveThemeDto, { title: '', ...daysOf('week', month, new Date(), dates.week) });
   const { control, told } = form;
   const [id, setId] = useState(newId);
   const refresh = async (): Promise<void> => {
@@ -57,7 +59,7 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
   });
   const submit = form.handleSubmit((theme) => save.mutate(theme));
   const days = (each: ThemeView): string =>
-    `${format(new Date(`${each.from}T12:00`), 'd MMM')} to ${format(new Date(`${each.until}T12:00`), 'd MMM')}`;
+    `${dates.tell(`${each.from}T12:00`, 'short')} to ${dates.tell(`${each.until}T12:00`, 'short')}`;
   return (
     <Part title="Themes">
       {themes.length === 0 && (
@@ -86,7 +88,9 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
           {(['week', 'month'] as const).map((span) => (
             <Button
               key={span}
-              onClick={() => form.reset({ ...form.getValues(), ...daysOf(span, month, new Date()) })}
+              onClick={() =>
+                form.reset({ ...form.getValues(), ...daysOf(span, month, new Date(), dates.week) })
+              }
             >
               {span === 'week' ? 'One week' : format(month, 'MMMM')}
             </Button>

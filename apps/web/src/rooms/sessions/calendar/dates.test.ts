@@ -32,6 +32,6 @@ describe('the days of a theme', () => {
     ['a whole month', 'month', march, new Date(2026, 6, 1), '2026-03-01', '2026-03-31'],
     ['a February', 'month', new Date(2028, 1, 1), new Date(2026, 6, 1), '2028-02-01', '2028-02-29'],
   ] as const)('%s', (_, span, month, now, from, until) => {
-    expect(daysOf(span, month, now)).toEqual({ from, until });
+    expect(daysOf(span, month, now, { weekStartsOn: 1 })).toEqual({ from, until });
   });
 });

@@ -1,7 +1,6 @@
 import { PlanSession } from '../plan/PlanSession.tsx';
 import { usePlanned } from '../plan/usePlanned.ts';
 import { useQuery } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
 import { oneTurn, refName, roundSeconds, seriesOf, sessionSeconds } from '@eurhythm/core/plan';
@@ -15,9 +14,11 @@ import { SmallStrip } from '../../../strip/SmallStrip.tsx';
 import { laneOf } from '../kinds/kinds.ts';
 import { groupNames } from '../plan/lanes.ts';
 import { useCombosById } from '../useComboNames.ts';
+import { useDates } from '../../../ui/dates.ts';
 
 /** A session on paper: rounds with their times from the start, strips, room for notes, and the cautions. */
 export function SessionCard() {
+  const dates = useDates();
   const { id = '' } = useParams();
   const { data: session } = useQuery(queries.session(id));
   if (!session) return null;
@@ -38,7 +39,7 @@ export function SessionCard() {
         <div>
           <h1 className="text-3xl">{session.title}</h1>
           <p>
-            {session.plannedFor ? format(new Date(session.plannedFor), 'EEEE d MMMM, HH:mm') : 'No date'} ·{' '}
+            {session.plannedFor ? dates.tell(session.plannedFor, 'EEEE long, time') : 'No date'} ·{' '}
             {session.lead} lead first
             {session.word ? ` · word of the day: ${session.word}` : ''}
           </p>

@@ -1,5 +1,4 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -14,10 +13,13 @@ import { queries } from '../../../server/queries.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { Part } from '../../../ui/Panel.tsx';
 import { CheckIn } from './CheckIn.tsx';
+import { PaperNames } from './PaperNames.tsx';
 import { Partners } from './Partners.tsx';
+import { useDates } from '../../../ui/dates.ts';
 
 /** Who is here, what was checked at the door, and who works with whom; kept at every press, and printed. */
 export function ClassSheet() {
+  const dates = useDates();
   const { id = '' } = useParams();
   const { data: session } = useQuery(queries.session(id));
   const { data: saved } = useQuery(queries.sheet(id));
@@ -30,7 +32,7 @@ export function ClassSheet() {
         <div>
           <h1 className="text-3xl">{session.title}</h1>
           <p className="text-quiet">
-            {session.plannedFor ? format(new Date(session.plannedFor), 'EEEE d MMMM, HH:mm') : 'No date'}
+            {session.plannedFor ? dates.tell(session.plannedFor, 'EEEE long, time') : 'No date'}
           </p>
         </div>
         <div className="no-print flex gap-3">
@@ -112,6 +114,7 @@ function OpenSheet({ saved, fighters, ranks, checklist }: OpenSheetProps) {
           onChange={changeOne}
         />
       </Part>
+      <PaperNames fighters={fighters} present={sheet.present} checklist={checklist} />
       <Partners sheet={sheet} fighters={fighters} ranks={ranks} onChange={change} />
     </div>
   );

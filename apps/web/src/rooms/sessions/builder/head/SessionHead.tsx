@@ -100,13 +100,13 @@ export function SessionHead(props: SessionHeadProps) {
           onChange={(value) => onChange({ lead: value })}
         />
       </div>
-      <div className="flex items-start justify-between gap-4">
+      <div className="flex flex-wrap items-start justify-between gap-4">
         <ClassGroups
           groups={session.groups ?? []}
           errors={errors}
           onChange={(groups) => onChange({ groups })}
         />
-        <span className="flex items-center gap-4 whitespace-nowrap">
+        <span className="flex flex-wrap items-center gap-x-4 whitespace-nowrap">
           <ToLookAt onCheck={onCheck} />
           {isKnown && (
             <Button weight="bare" className="px-0!" onClick={remove}>
