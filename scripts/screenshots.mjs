@@ -6,7 +6,7 @@ import { chromium } from '@playwright/test';
 import { needChromium } from './chromium.mjs';
 import { ROOT, build, install } from './house.mjs';
 import { serveApp } from './servedApp.mjs';
-import { STRIPS, VIEWS, acceptNotice, drawStrip } from './views.mjs';
+import { SHEETS, STRIPS, VIEWS, acceptNotice, contactSheet, drawStrip } from './views.mjs';
 
 install();
 build();
@@ -29,6 +29,16 @@ try {
     await page.evaluate(() => document.fonts.ready);
     await page.waitForTimeout(400);
     await page.screenshot({ path: join(out, `${name}.png`) });
+    console.log(name);
+  }
+  for (const [name, sheet] of Object.entries(SHEETS)) {
+    if (only.length > 0 && !only.includes(name)) continue;
+    const made = await contactSheet(browser, base, sheet, async (shown) => {
+      await shown.evaluate(() => document.fonts.ready);
+      await shown.waitForTimeout(400);
+      return shown.screenshot();
+    });
+    await made.screenshot({ path: join(out, `${name}.png`), fullPage: true });
     console.log(name);
   }
   if (only.length === 0 || only.includes('strips')) {

@@ -46,6 +46,57 @@ export async function drawStrip(page, base, line) {
   return strip;
 }
 
+/** Several views on one picture: on a phone, and dark. */
+export const SHEETS = {
+  phone: {
+    width: 1280,
+    shots: [
+      { view: 'today', sizes: [{ width: 360, height: 740 }] },
+      { view: 'combos', sizes: [{ width: 360, height: 740 }] },
+      { view: 'sessions', sizes: [{ width: 360, height: 740 }] },
+      {
+        view: 'floor',
+        sizes: [
+          { width: 360, height: 740 },
+          { width: 740, height: 360 },
+        ],
+      },
+    ],
+  },
+  dark: {
+    width: 1280,
+    colorScheme: 'dark',
+    shots: ['today', 'combos', 'sessions', 'fighter'].map((view) => ({
+      view,
+      sizes: [{ width: 1280, height: 800 }],
+    })),
+  },
+};
+
+/** The pictures of a sheet beside and below each other. */
+export async function contactSheet(browser, base, { width, colorScheme = 'light', shots }, screenshot) {
+  const pictures = [];
+  for (const { view, sizes } of shots) {
+    const [{ width: first }] = sizes;
+    const page = await browser.newPage({ viewport: sizes[0], colorScheme, hasTouch: first < 760 });
+    await acceptNotice(page, base);
+    await VIEWS[view](page, base);
+    for (const size of sizes) {
+      await page.setViewportSize(size);
+      pictures.push({ size, picture: (await screenshot(page)).toString('base64') });
+    }
+    await page.close();
+  }
+  const page = await browser.newPage({ viewport: { width, height: 100 } });
+  const shown = ({ size, picture }) =>
+    `<img style="width:${size.width > 800 ? width / 2 - 18 : size.width * 0.8}px" src="data:image/png;base64,${picture}">`;
+  await page.setContent(
+    `<body style="margin:0;padding:12px;background:#777;display:flex;flex-wrap:wrap;gap:12px">${pictures.map(shown).join('')}`,
+  );
+  await page.waitForTimeout(300);
+  return page;
+}
+
 export const VIEWS = {
   async notice(page, base) {
     await page.goto(base);
@@ -53,15 +104,11 @@ export const VIEWS = {
   },
   async today(page, base) {
     await page.goto(base);
-    await page.getByRole('link', { name: 'Take to the Floor' }).waitFor();
+    await page.getByRole('link', { name: /to the Floor/ }).waitFor();
   },
   async moves(page, base) {
     await page.goto(`${base}/moves/round`);
     await page.getByRole('heading', { name: 'Round kick' }).waitFor();
-  },
-  async 'moves-grades'(page, base) {
-    await page.goto(`${base}/moves/grades/slack`);
-    await page.getByText('about').waitFor();
   },
   async gym(page, base) {
     await page.goto(`${base}/gym`);
@@ -148,12 +195,6 @@ export const VIEWS = {
     await page.getByText('holder shows next').waitFor({ timeout: 60_000 });
     await page.keyboard.press('Shift');
     await page.waitForTimeout(1500);
-  },
-  async 'floor-rest'(page, base) {
-    await setClock(page, base, 'shot', 2, 194);
-    await page.reload();
-    await page.getByText('then').waitFor({ timeout: 60_000 });
-    await page.keyboard.press('Shift');
   },
   async burst(page, base) {
     await page.goto(`${base}/floor/shot`);

@@ -13,7 +13,7 @@ const BUSES: readonly (readonly [SoundEvent['bus'], string])[] = [
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** How loud each kind of sound is on this device; heard at once and kept. */
-export function Mixer({ desk }: { desk: AudioDesk | null }) {
+export function Mixer({ desk }: { desk: Pick<AudioDesk, 'apply'> | null }) {
   const [settings, setSettings] = useState(readDeskSettings);
   const change = (next: DeskSettings): void => {
     setSettings(next);

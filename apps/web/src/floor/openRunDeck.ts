@@ -9,11 +9,12 @@ import { coreWork } from '../workers/coreWork.ts';
 import { AudioDesk } from './AudioDesk.ts';
 import { RoundPlayer } from './RoundPlayer.ts';
 import { RunDeck } from './RunDeck.ts';
+import { SilentDesk, makesSound, type FloorDesk } from './SilentDesk.ts';
 import { WakeLock } from './wakeLock.ts';
 
 /** A deck for a run, with the sound of this page, the plan that the server gave once, and its log. */
-export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<AudioDesk> {
-  const desk = new AudioDesk();
+export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<FloorDesk> {
+  const desk = makesSound() ? new AudioDesk() : new SilentDesk();
   const { lead, word, count, clips, factor, book } = plan;
   const setting = { owner: run.sessionId, lead, word, count, clips, factor };
   const done = runState(

@@ -1,7 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import type { VoiceClip } from '@eurhythm/core/calls';
 import type { SynthSound } from '@eurhythm/core/sound';
+import { toast } from 'sonner';
 import { AudioDesk } from './AudioDesk.ts';
+import { NO_SOUND, makesSound } from './SilentDesk.ts';
 
 export interface DeskInHand {
   /** The desk once something was to be heard; null before. */
@@ -19,6 +21,10 @@ export function useDesk(): DeskInHand {
   const [desk, setDesk] = useState<AudioDesk | null>(null);
   useEffect(() => () => held.current?.close(), []);
   const open = (): AudioDesk => {
+    if (!makesSound()) {
+      toast.error(NO_SOUND);
+      throw new Error(NO_SOUND);
+    }
     if (!held.current) {
       held.current = new AudioDesk();
       setDesk(held.current);

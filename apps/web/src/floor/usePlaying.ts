@@ -3,6 +3,7 @@ import { toast } from 'sonner';
 import type { Seconds } from '@eurhythm/core/units';
 import { clipIds, type RoundToPlay } from '@eurhythm/core/run';
 import { useStable } from '../ui/useStable.ts';
+import { NO_SOUND, makesSound } from './SilentDesk.ts';
 import { AudioDesk } from './AudioDesk.ts';
 import { RoundPlayer } from './RoundPlayer.ts';
 
@@ -44,6 +45,10 @@ export function usePlaying(): Playing {
       stop();
       const own = turn.current;
       setState('loading');
+      if (!makesSound()) {
+        toast.error(NO_SOUND);
+        return stop();
+      }
       // Made at the press itself, which is what lets it sound.
       const open = desk.current ?? new AudioDesk();
       desk.current = open;

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { analyseCombo, type Walk } from '@eurhythm/core/body';
 import type { Lead, MoveBook } from '@eurhythm/core/moves';
 import { comboName } from '@eurhythm/core/plan';
@@ -82,7 +82,7 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
           ))}
         </p>
       )}
-      <p className="px-10 pb-2 text-xl text-quiet phone:px-4 phone:text-base phone:[@media(max-height:499px)]:hidden">
+      <p className="px-10 pb-2 text-xl text-quiet phone:px-4 phone:text-base flat:hidden">
         {nextLine(compiled, combos, at, shown) ??
           (isRest ? '' : `after this round: ${nextText(run, state.round)}`)}
       </p>
@@ -119,7 +119,7 @@ function CallArea({
       )}
       <p
         className="board text-center leading-[0.95] uppercase"
-        style={{ fontSize: `min(${size}rem, ${(165 / Math.max(5, call.length)).toFixed(1)}vw, 34vh)` }}
+        style={{ fontSize: `min(${size}rem, ${(165 / Math.max(5, call.length)).toFixed(1)}vw, 28vh)` }}
         data-testid="call"
       >
         {call}
@@ -164,7 +164,9 @@ function DroppedCalls({ deck, run }: { deck: RunDeck; run: RunView }) {
 
 function SideWord({ at, over, word, tone }: { at: string; over: string; word: string; tone: string }) {
   return (
-    <div className={`absolute bottom-2 phone:static phone:text-center ${at}`}>
+    <div
+      className={`absolute bottom-2 phone:static phone:text-center flat:flex flat:items-baseline flat:gap-3 ${at}`}
+    >
       <p className="text-xl text-quiet">{over}</p>
       <p className={`board max-w-80 text-5xl leading-none phone:text-3xl ${tone}`}>{word}</p>
     </div>
@@ -179,21 +181,28 @@ interface StripAreaProps {
   readonly done: number | null;
 }
 
+/** Below this the strip is drawn as on the wall, where less room is enough. */
+const NARROW = 640;
+
 function StripArea({ cycle, combo, book, now, done }: StripAreaProps) {
   const [ref, width] = useWidth<HTMLDivElement>(1200);
+  // A line that is wider than the screen goes along with its notch.
+  useEffect(() => {
+    const drawn = ref.current?.querySelector('svg');
+    if (!ref.current || !drawn || !cycle) return;
+    const { clientWidth } = ref.current;
+    ref.current.scrollLeft = ((now ?? 0) / cycle.beats) * drawn.clientWidth - clientWidth / 2;
+  }, [ref, now, cycle]);
   const walk = useWalk(cycle?.line ?? combo?.line, cycle?.lead ?? 'left', book);
   return (
-    <div
-      ref={ref}
-      className="min-h-[264px] shrink-0 overflow-hidden px-6 max-[500px]:px-0 [@media(max-height:499px)]:hidden"
-    >
+    <div ref={ref} className="min-h-[264px] shrink-0 overflow-hidden px-6 max-[500px]:px-0 flat:hidden">
       {walk && cycle && (
         <div style={{ opacity: now === null ? 0.55 : 1 }}>
           <Strip
             walk={walk}
             beats={cycle.beats}
             lead={cycle.lead}
-            size="mat"
+            size={width < NARROW ? 'wall' : 'mat'}
             room={width - 50}
             now={now}
             done={done}

@@ -8,7 +8,7 @@ import type { FighterView, RunPlanView, RunView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { useStable } from '../../ui/useStable.ts';
 import { useShortcut } from '../../ui/useShortcut.ts';
-import type { AudioDesk } from '../../floor/AudioDesk.ts';
+import { NO_SOUND, makesSound, type FloorDesk } from '../../floor/SilentDesk.ts';
 import { openRunDeck } from '../../floor/openRunDeck.ts';
 import type { RunDeck } from '../../floor/RunDeck.ts';
 import { putting } from '../../sync/letters/letter.ts';
@@ -63,8 +63,8 @@ function Run({ run, plan, fighters, starts }: RunProps) {
 }
 
 /** A deck for the time that the page shows the run: from then on it knows better than the server where the run stands. */
-function useDeck(run: RunView, plan: RunPlanView, starts: boolean): RunDeck<AudioDesk> | null {
-  const [deck, setDeck] = useState<RunDeck<AudioDesk> | null>(null);
+function useDeck(run: RunView, plan: RunPlanView, starts: boolean): RunDeck<FloorDesk> | null {
+  const [deck, setDeck] = useState<RunDeck<FloorDesk> | null>(null);
   const open = useStable(() => {
     const made = openRunDeck(run, plan);
     if (starts) made.toggle();
@@ -87,7 +87,7 @@ interface RunOnDeckProps {
   readonly run: RunView;
   readonly fighters: readonly FighterView[];
   readonly book: MoveBook;
-  readonly deck: RunDeck<AudioDesk>;
+  readonly deck: RunDeck<FloorDesk>;
 }
 
 function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
@@ -160,6 +160,11 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
     <main className="mat flex h-screen min-h-[600px] flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
       <div className="flex min-h-0 flex-1 flex-col phone:h-dvh phone:flex-none">
         <Board run={run} fighters={fighters} deck={deck} state={state} book={book} />
+        {!makesSound() && (
+          <p role="status" className="px-10 font-semibold text-caution phone:px-4">
+            {NO_SOUND}
+          </p>
+        )}
         <HoldBar state={state} deck={deck} />
       </div>
       <MarkBar fighters={fighters} round={state.round} marks={marks} />
