@@ -18,6 +18,9 @@ async function startRun(page, base, id, session) {
   return fighterIds;
 }
 
+/** Runs that were begun for pictures of the Floor. */
+let runs = 0;
+
 async function setClock(page, base, id, round, position) {
   await page.request.put(`${base}/api/runs/${id}/events/at-${round}-${position}`, {
     data: { kind: 'start', round, position, at: new Date().toISOString() },
@@ -180,24 +183,25 @@ export const VIEWS = {
     await page.getByRole('button', { name: 'Print' }).waitFor();
   },
   async floor(page, base) {
-    const fighters = await startRun(page, base, 'shot', 'knees-behind-the-cross');
-    await page.goto(`${base}/floor/shot`);
+    const id = `shot-${(runs += 1)}`;
+    const fighters = await startRun(page, base, id, 'knees-behind-the-cross');
+    await page.goto(`${base}/floor/${id}`);
     await page.getByText('ready when you are').waitFor({ timeout: 60_000 });
     for (const [i, fighterId] of fighters.slice(0, 5).entries()) {
       const done = i === 3 ? 'part' : i === 4 ? 'sat-out' : 'finished';
       const quality = ['clean', 'loose', 'clean', 'loose', null][i];
-      await page.request.put(`${base}/api/runs/shot/results/m${i}`, {
+      await page.request.put(`${base}/api/runs/${id}/results/m${i}`, {
         data: { round: 3, fighterId, done, quality, at: new Date().toISOString() },
       });
     }
-    await setClock(page, base, 'shot', 3, 42.2);
+    await setClock(page, base, id, 3, 42.2);
     await page.reload();
     await page.getByText('holder shows next').waitFor({ timeout: 60_000 });
     await page.keyboard.press('Shift');
     await page.waitForTimeout(1500);
   },
   async burst(page, base) {
-    await page.goto(`${base}/floor/shot`);
+    await page.goto(`${base}/floor/shot-${runs}`);
     await page.keyboard.press('Shift');
     await page.getByText(/ten-second burst/i).waitFor({ timeout: 60_000 });
     await page.keyboard.press('t');

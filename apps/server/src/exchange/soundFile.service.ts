@@ -8,6 +8,8 @@ import { InjectClips } from '../voice/clips.ts';
 
 /** So much is mixed at once: short enough that other work gets its turn, long enough that the way to the thread is nothing. */
 const PIECE: Seconds = 5;
+/** So many are mixed ahead of the one that is sent: one for each other thread. */
+const AHEAD = 2;
 
 export interface SoundFile {
   /** Size of the whole file in bytes. */
@@ -30,9 +32,18 @@ export class SoundFileService {
 
   private async *pieces(plan: SoundPlan, count: number): AsyncGenerator<Uint8Array, void> {
     yield wavHeader(FILE_RATE, count);
-    for (let from = 0; from < plan.seconds; from += PIECE) {
-      const piece = pieceOf(plan, from, Math.min(PIECE, plan.seconds - from));
-      yield await this.heavy.goOn('mixPiece', piece, this.folder.path);
+    const coming: Promise<Uint8Array>[] = [];
+    for (let from = 0; from < plan.seconds || coming.length > 0; from += PIECE) {
+      if (from < plan.seconds) coming.push(this.piece(plan, from));
+      if (coming.length > AHEAD || from + PIECE >= plan.seconds) yield await coming.shift()!;
     }
+  }
+
+  private piece(plan: SoundPlan, from: Seconds): Promise<Uint8Array> {
+    const piece = pieceOf(plan, from, Math.min(PIECE, plan.seconds - from));
+    const mixed = this.heavy.goOn('mixPiece', piece, this.folder.path);
+    // Nobody may come for it any more; who does is told.
+    mixed.catch(() => {});
+    return mixed;
   }
 }

@@ -30,7 +30,6 @@ export function CommandBox({ open, onClose }: { open: boolean; onClose: () => vo
     <Sheet open={open} title="Go to" onClose={onClose}>
       <Command label="Go to">
         <Command.Input
-          autoFocus
           placeholder="a room, combo, session or fighter"
           className="mb-3 min-h-11 w-full rounded-md border border-quiet bg-paper px-3"
         />

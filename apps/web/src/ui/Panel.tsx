@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { useFocusBack } from './useFocusBack.ts';
 
 /** A sheet over the page. Without `onClose` it can only be answered, not put away. */
 export function Sheet({
@@ -16,11 +17,13 @@ export function Sheet({
   const stay = (event: Event): void => {
     if (!onClose) event.preventDefault();
   };
+  const focus = useFocusBack();
   return (
     <Dialog.Root open={open} onOpenChange={(isOpen) => !isOpen && onClose?.()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-[#0b1412]/60" />
         <Dialog.Content
+          {...focus}
           aria-describedby={undefined}
           onEscapeKeyDown={stay}
           onInteractOutside={stay}

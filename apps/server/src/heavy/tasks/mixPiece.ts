@@ -18,16 +18,13 @@ export function mixPiece(piece: SoundPiece, folder: string): Uint8Array<ArrayBuf
     gain: piece.gain[i]!,
     samples: samples[piece.source[i]!]!,
   }));
-  const bytes = [...mix(events, piece.seconds, FILE_RATE, piece.from)].map(
-    (chunk) => new Uint8Array(pcm16(chunk).buffer),
-  );
-  const whole = new Uint8Array(bytes.reduce((sum, { length }) => sum + length, 0));
+  const whole = new Int16Array(Math.round(piece.seconds * FILE_RATE));
   let at = 0;
-  for (const each of bytes) {
-    whole.set(each, at);
-    at += each.length;
+  for (const chunk of mix(events, piece.seconds, FILE_RATE, piece.from)) {
+    whole.set(pcm16(chunk), at);
+    at += chunk.length;
   }
-  return whole;
+  return new Uint8Array(whole.buffer);
 }
 
 /** A sound at the rate of the file, each read once as long as there is room. */
