@@ -58,3 +58,14 @@ test('the focus comes back to what opened a panel, and Escape closes it', async 
   await page.keyboard.press('Escape');
   await expect(opener).toBeFocused();
 });
+
+test('after a new fighter is saved the focus is on the new page, not lost with the old one', async ({
+  page,
+}) => {
+  await page.goto('/fighters/new');
+  await page.getByLabel('Name', { exact: true }).fill('Vesna Okonkwo');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Vesna Okonkwo' })).toBeVisible();
+  await expect(page.getByRole('main')).toBeFocused();
+  await page.request.delete(`/api/fighters/${new URL(page.url()).pathname.split('/').at(-1)}?sure=yes`);
+});

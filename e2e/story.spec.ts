@@ -150,6 +150,7 @@ test('a reload in mid-round comes back to the right second', async () => {
 });
 
 test('marks are set with one press, taken back, and skipping goes to the next round', async () => {
+  await page.keyboard.press('0');
   await page.keyboard.press('1');
   const first = page.getByRole('button', { name: /Yara Pelkonen/ });
   await expect(first).toContainText('finished, clean');
@@ -157,6 +158,7 @@ test('marks are set with one press, taken back, and skipping goes to the next ro
   await page.getByRole('button', { name: /Dario Halloran/ }).click();
   await expect(page.getByRole('button', { name: /Dario Halloran/ })).toContainText('finished, loose');
   await page.keyboard.press('s');
+  await page.keyboard.press('0');
   await page.keyboard.press('3');
   await expect(page.getByRole('button', { name: /Emeka Roux/ })).toContainText('sat out');
   await page.keyboard.press('u');

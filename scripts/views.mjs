@@ -18,6 +18,25 @@ async function startRun(page, base, id, session) {
   return fighterIds;
 }
 
+/** A clip as somebody records it: half a second of a room before and after it, and a little of the room in it. */
+function asRecorded(wav) {
+  const [rate, pcm] = [wav.readUInt32LE(24), wav.subarray(44)];
+  // A generator of Park and Miller, so that the picture is the same each time.
+  let state = 1;
+  const random = () => (state = (state * 16_807) % 2_147_483_647) / 2_147_483_647;
+  const made = Buffer.alloc(44 + pcm.length + 2 * rate);
+  wav.copy(made, 0, 0, 44);
+  pcm.copy(made, 44 + rate);
+  for (let at = 44; at < made.length; at += 2)
+    made.writeInt16LE(
+      Math.max(-32768, Math.min(32767, made.readInt16LE(at) + Math.round(1600 * (random() - 0.5)))),
+      at,
+    );
+  made.writeUInt32LE(made.length - 8, 4);
+  made.writeUInt32LE(made.length - 44, 40);
+  return made;
+}
+
 /** Runs that were begun for pictures of the Floor. */
 let runs = 0;
 
@@ -129,11 +148,11 @@ export const VIEWS = {
   async 'own-voice'(page, base) {
     for (const text of ['one', 'two', 'round kick', 'switch']) {
       const clip = await (
-        await page.request.get(`${base}/api/voice/say?text=${text}&voice=rms&rate=1`)
+        await page.request.get(`${base}/api/voice/say?text=${text}&voice=rms&rate=1&sound=room`)
       ).json();
       const wav = await (await page.request.get(`${base}/api/voice/clips/${clip.id}.wav`)).body();
       await page.request.put(`${base}/api/voice/own/${encodeURIComponent(text)}`, {
-        multipart: { sound: { name: 'call.wav', mimeType: 'audio/wav', buffer: wav } },
+        multipart: { sound: { name: 'call.wav', mimeType: 'audio/wav', buffer: asRecorded(wav) } },
       });
     }
     await page.goto(`${base}/gym/voice`);

@@ -8,6 +8,7 @@ import { SyncNotice } from '../sync/SyncNotice.tsx';
 import { queries } from '../server/queries.ts';
 import { Unread } from '../server/Unread.tsx';
 import { useShortcut } from '../ui/useShortcut.ts';
+import { useFocusOnPage } from '../ui/useFocusOnPage.ts';
 import { DatesContext, datesBy } from '../ui/dates.ts';
 import { STARTER_DATES } from '@eurhythm/core/units';
 
@@ -30,6 +31,7 @@ type Open = 'commands' | 'keys' | 'cautions' | null;
 /** The frame of the planning pages: rooms in the order of the work, the gym's name, and the standing caution. */
 export function Shell() {
   const { data: gym } = useQuery(queries.gym());
+  const page = useFocusOnPage();
   const school = gym?.school;
   const dates = useMemo(() => datesBy(school ?? STARTER_DATES), [school]);
   const [open, setOpen] = useState<Open>(null);
@@ -94,7 +96,7 @@ export function Shell() {
           </div>
         </header>
         <SyncNotice className="justify-end px-6" />
-        <main id="page" tabIndex={-1} className="flex flex-1 flex-col outline-none">
+        <main id="page" ref={page} tabIndex={-1} className="flex flex-1 flex-col outline-none">
           <Unread />
           {/* What a room needs is fetched before it is drawn. */}
           <Suspense fallback={null}>

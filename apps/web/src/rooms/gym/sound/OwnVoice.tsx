@@ -12,6 +12,7 @@ import { useDesk } from '../../../floor/useDesk.ts';
 import { ButtonLink } from '../../../ui/Button.tsx';
 import { ChoiceField, TextField } from '../../../ui/Field.tsx';
 import { CallRecorder } from './CallRecorder.tsx';
+import { withQuiet } from './recording.ts';
 
 const GROUPS: readonly (readonly [CallGroup | '' | 'missing', string])[] = [
   ['missing', 'not recorded yet'],
@@ -58,7 +59,7 @@ export function OwnVoice() {
   );
   const remove = useMutation({
     mutationFn: async ({ text, centre, clip }: OwnCallView) => {
-      const wav = await (await fetch(`/api/voice/clips/${clip.id}.wav`)).blob();
+      const wav = withQuiet(await (await fetch(`/api/voice/clips/${clip.id}.wav`)).arrayBuffer());
       await write(takingOut(SUBJECTS.call, path(text)));
       took(null, text);
       toastWithUndo(`“${text}” is said by the bundled voice again.`, async () => {

@@ -1,4 +1,4 @@
-import { encodeWav } from '@eurhythm/core/sound';
+import { encodeWav, readWav } from '@eurhythm/core/sound';
 
 /** Longest take; a forgotten microphone stops by itself. */
 const MOST_MS = 5000;
@@ -60,4 +60,17 @@ export async function asWav(file: Blob): Promise<Blob> {
     for (let i = 0; i < samples.length; i++) samples[i]! += from[i]! / sound.numberOfChannels;
   }
   return new Blob([encodeWav({ sampleRate: sound.sampleRate, samples })], { type: 'audio/wav' });
+}
+
+/** Quiet before and after a clip, so that it is a whole recording again and not one that begins within its call. */
+const QUIET_SECONDS = 0.3;
+
+export function withQuiet(clip: ArrayBuffer): Blob {
+  const read = readWav(new Uint8Array(clip));
+  if (!read.ok) throw new Error(read.message);
+  const { sampleRate, samples } = read.sound;
+  const quiet = Math.round(QUIET_SECONDS * sampleRate);
+  const whole = new Float32Array(samples.length + 2 * quiet);
+  whole.set(samples, quiet);
+  return new Blob([encodeWav({ sampleRate, samples: whole })], { type: 'audio/wav' });
 }
