@@ -214,7 +214,7 @@ export function TickBox({
     <Checkbox.Root
       checked={checked}
       onCheckedChange={(now) => onChange(now === true)}
-      className="flex size-5 shrink-0 items-center justify-center rounded border-2 border-quiet bg-paper disabled:opacity-45 data-[state=checked]:border-rear data-[state=checked]:bg-rear"
+      className="finger flex size-5 shrink-0 items-center justify-center rounded border-2 border-quiet bg-paper disabled:opacity-45 data-[state=checked]:border-rear data-[state=checked]:bg-rear"
       {...rest}
     >
       <Checkbox.Indicator>

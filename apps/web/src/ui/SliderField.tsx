@@ -38,7 +38,7 @@ export const SliderField = drawnOnChange(function SliderField({
       <Slider.Thumb
         aria-label={label}
         aria-valuetext={valueText}
-        className="block size-5 rounded-full border-2 border-ink bg-paper"
+        className="finger block size-5 rounded-full border-2 border-ink bg-paper"
       />
     </Slider.Root>
   );

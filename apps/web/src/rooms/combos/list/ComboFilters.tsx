@@ -29,7 +29,7 @@ export function ComboFilters({ filter, onChange }: ComboFiltersProps) {
         onChange={(e) => onChange({ ...filter, search: e.target.value })}
       />
       <details className="col-span-2" open={filter.gradeId + filter.family + filter.kind !== ''}>
-        <summary className="min-h-8 cursor-pointer text-sm text-quiet">More filters</summary>
+        <summary className="min-h-11 cursor-pointer content-center text-sm text-quiet">More filters</summary>
         <div className="grid grid-cols-2 gap-2">
           <ChoiceField
             label="Grade"

@@ -133,7 +133,7 @@ const ListRow = memo(function ListRow({ row }: { row: Row }) {
       <span className="font-text font-normal">
         <Link
           to={`/combos/wall/${row.gradeId}`}
-          className="mr-3 underline decoration-rule underline-offset-4"
+          className="finger mr-3 underline decoration-rule underline-offset-4"
         >
           for the wall
         </Link>

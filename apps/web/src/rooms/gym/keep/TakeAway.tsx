@@ -35,7 +35,7 @@ export function TakeAway() {
           <p className="pt-1.5 text-sm text-quiet">
             Everything: moves, combos with their history, sessions, people and their log, own calls. Keep it
             as safe as a register.{' '}
-            <a href="/api/export.schema.json" className="underline underline-offset-4">
+            <a href="/api/export.schema.json" className="finger underline underline-offset-4">
               How it is written
             </a>
           </p>

@@ -122,7 +122,7 @@ function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
             <RadioGroup.Item
               id={`voice-${voice}`}
               value={voice}
-              className="flex size-5 items-center justify-center rounded-full border-2 border-quiet bg-paper data-[state=checked]:border-rear"
+              className="finger flex size-5 items-center justify-center rounded-full border-2 border-quiet bg-paper data-[state=checked]:border-rear"
             >
               <RadioGroup.Indicator className="size-2.5 rounded-full bg-rear" />
             </RadioGroup.Item>
