@@ -77,7 +77,7 @@ test('the class of an hour is built by keyboard alone', async ({ page }) => {
   await open(page, '/sessions');
   /** Goes from tab to tab until the wanted thing has the focus. */
   const tabTo = async (wanted: Locator): Promise<void> => {
-    const target = await wanted.first().elementHandle();
+    const target = await wanted.first().elementHandle({ timeout: 120_000 });
     for (let tabs = 0; tabs < 250; tabs++) {
       if (await page.evaluate((element) => element === document.activeElement, target)) return;
       await press('Tab');

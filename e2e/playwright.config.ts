@@ -27,8 +27,8 @@ export default defineConfig({
   // A busy machine draws late; what is drawn never is not drawn later either.
   expect: { timeout: 15_000 },
   workers: 1,
-  // On a busy machine a story may run once more; the list then calls it flaky, which is a fault to be looked into.
-  retries: process.env['CI'] ? 1 : 0,
+  // On a busy machine a story may run twice more; the list then calls it flaky, which is a fault to be looked into.
+  retries: process.env['CI'] ? 2 : 0,
   fullyParallel: false,
   reporter: 'list',
   use: {
