@@ -13,7 +13,7 @@ const TAKE = 2;
 export interface QuietRoom {
   /** The sound with the room turned down. */
   readonly sound: Sound;
-  /** Power of the voice's band for each frame, before and after. */
+  /** Mean square of the samples in the voice's band for each frame, before and after. */
   readonly before: Float64Array;
   readonly after: Float64Array;
   /** Power of the room in that band, in the mean, before and after. */
@@ -64,11 +64,12 @@ function nearbyPowers({ frames }: Spectra): Float64Array[] {
   });
 }
 
-function bandPowers({ frames }: Spectra, [from, to]: readonly [number, number]): Float64Array {
+/** The mean square of each frame's samples in a band: a Hann window leaves 3/8 of it, and half of its bins are looked at. */
+function bandPowers({ frames, size }: Spectra, [from, to]: readonly [number, number]): Float64Array {
   return Float64Array.from(frames, ({ power }) => {
     let sum = 0;
     for (let k = from; k <= to; k++) sum += power[k]!;
-    return sum;
+    return sum / (size ** 2 * (3 / 16));
   });
 }
 

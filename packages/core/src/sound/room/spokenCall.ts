@@ -1,4 +1,5 @@
 import type { Seconds } from '../../units/index.ts';
+import { cutOut, type CutSound } from '../shape/cutOut.ts';
 import type { Sound } from '../wav.ts';
 import { quietRoom, type QuietRoom } from './quietRoom.ts';
 
@@ -10,9 +11,7 @@ const STILL = { overRoomDb: 4, underPeakDb: 38 } as const;
 const LONGEST_PAUSE: Seconds = 0.35;
 /** What is shorter is a click, a breath or a step. */
 const SHORTEST: Seconds = 0.06;
-/** Kept around what is heard, and faded. */
-const KEEP: readonly [before: Seconds, after: Seconds] = [0.004, 0.01];
-/** Nothing at all, in dBFS of a frame's mean power in the voice's band. */
+/** Nothing at all: no frame's power in the voice's band is above this, in dBFS. */
 const NOTHING_DB = -75;
 
 /** Where a recording begins or ends within its call. */
@@ -22,13 +21,9 @@ export type CutOff = (typeof CUT_OFFS)[number];
 /** A voice that stands less far over its room, in decibels, is told to be hard to make out. */
 export const LOUD_ROOM_DB = 15;
 
-/** A call as it was found in a recording. */
-export interface SpokenCall {
-  /** Cut to the call, with the room turned down. */
-  readonly sound: Sound;
-  /** How much was cut from the start. */
-  readonly cutBefore: Seconds;
-  /** How far the voice stands over the room, in decibels, in the voice's band; Infinity where there is no room to be heard. */
+/** A call as it was found in a recording: cut to it, with the room turned down. */
+export interface SpokenCall extends CutSound {
+  /** How far the voice stands over the room, in decibels from 0 on, in the voice's band; Infinity where there is no room to be heard. */
   readonly overRoom: number;
   /** Where the recording begins or ends within the call. */
   readonly cutOff: CutOff | null;
@@ -47,25 +42,15 @@ export type NoCall = 'silent' | 'click' | 'noise';
 export function spokenCall(recorded: Sound): SpokenCall | NoCall {
   const quiet = quietRoom(recorded);
   const { sound, after, before, room, hop } = quiet;
-  const { sampleRate, samples } = sound;
   const peak = after.reduce((most, power) => Math.max(most, power), 0);
-  // The mean power of a frame with a Hann window is 3/8 of its samples', for each of its bins.
-  const frameSize = hop * 4;
-  if (
-    toDb(before.reduce((most, power) => Math.max(most, power), 0) / (frameSize * frameSize * 0.19)) <
-    NOTHING_DB
-  )
-    return 'silent';
-  const frames = voicedSpan(quiet, peak, sampleRate / hop);
+  if (toDb(before.reduce((most, power) => Math.max(most, power), 0)) < NOTHING_DB) return 'silent';
+  const frames = voicedSpan(quiet, peak, sound.sampleRate / hop);
   if (typeof frames === 'string') return frames;
   const [first, last] = frames;
-  const from = Math.max(0, Math.round(first * hop - KEEP[0] * sampleRate));
-  const to = Math.min(samples.length, Math.round((last + 1) * hop + KEEP[1] * sampleRate));
   const said = mean(before.subarray(first, last + 1));
   return {
-    sound: { sampleRate, samples: faded(samples.slice(from, to), sampleRate, from > 0, to < samples.length) },
-    cutBefore: from / sampleRate,
-    overRoom: room.before > 0 ? toDb(Math.max(0, said - room.before) / room.before) : Infinity,
+    ...cutOut(sound, first * hop, (last + 1) * hop),
+    overRoom: room.before > 0 ? toDb(Math.max(said - room.before, room.before) / room.before) : Infinity,
     cutOff: cutOffOf(after, over(SURE, quiet, peak)),
   };
 }
@@ -125,12 +110,3 @@ function voicedSpan(
 const toDb = (ratio: number): number => 10 * Math.log10(ratio);
 const fromDb = (db: number): number => 10 ** (db / 10);
 const mean = (list: Float64Array): number => list.reduce((sum, each) => sum + each, 0) / list.length;
-
-function faded(samples: Float32Array, sampleRate: number, atStart: boolean, atEnd: boolean): Float32Array {
-  const [before, after] = KEEP.map((seconds) =>
-    Math.min(samples.length, Math.round(seconds * sampleRate)),
-  ) as [number, number];
-  for (let i = 0; i < before && atStart; i++) samples[i]! *= i / before;
-  for (let i = 0; i < after && atEnd; i++) samples[samples.length - 1 - i]! *= i / after;
-  return samples;
-}
