@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { SIZES, faultsOf, tooWide } from './axe.ts';
 
 for (const path of [
@@ -52,4 +52,83 @@ test('the line stays a line of tape for forty strokes: it scrolls, and half beat
     [0, 1].map((n) => strip.getByRole('button').nth(n).locator('circle').first().boundingBox()),
   );
   expect(b!.x - a!.x).toBeGreaterThanOrEqual(24);
+});
+
+/** Opens whatever folds, one panel and menu after the other, and asks axe at each. */
+async function openEverything(page: Page): Promise<string[]> {
+  const faults: string[] = [];
+  const look = async (what: string): Promise<void> => {
+    for (const fault of await faultsOf(page)) faults.push(`${what}: ${fault}`);
+    const wide = await tooWide(page);
+    if (wide > 0) faults.push(`${what}: ${wide} pixels too wide`);
+  };
+  for (const fold of await page.locator('details:not([open]) > summary').all())
+    if (await fold.isVisible()) await fold.click();
+  await look('all unfolded');
+  for (const tab of await page.getByRole('tab').all()) {
+    await tab.click();
+    await look(`tab ${await tab.innerText()}`);
+  }
+  const openers = page.locator('main :is([aria-haspopup]:not([aria-haspopup="listbox"]), [role="combobox"]):enabled');
+  const names = new Set<string>();
+  for (let i = 0; i < (await openers.count()); i++) {
+    const opener = openers.nth(i);
+    const name = `${await opener.getAttribute('role')} ${(await opener.getAttribute('aria-haspopup')) ?? ''}`;
+    // one choice of each sort stands for its like; every panel and menu is opened
+    if (name.startsWith('combobox') && names.has(name)) continue;
+    names.add(name);
+    await opener.click();
+    await look(`opened ${await opener.innerText()}`);
+    await page.keyboard.press('Escape');
+  }
+  return faults;
+}
+
+for (const path of [
+  '/combos/flood-4',
+  '/combos',
+  '/sessions/three-groups',
+  '/sessions/three-groups/sheet',
+  '/sessions/calendar',
+  '/moves/round',
+  '/moves/numbers',
+  '/gym',
+  '/gym/sound',
+  '/gym/voice',
+  '/gym/keep',
+  '/fighters/ines',
+]) {
+  for (const size of ['laptop', 'phone'] as const)
+    test(`axe finds nothing with everything opened on ${path}, on a ${size}`, async ({ page, request }) => {
+      await request.put('/api/gym/notice', { data: { accepted: true } });
+      await page.setViewportSize(SIZES[size]);
+      await page.goto(path);
+      await expect(page.getByRole('main')).not.toBeEmpty();
+      await page.waitForLoadState('networkidle');
+      expect(await openEverything(page)).toEqual([]);
+    });
+}
+
+test('axe finds nothing with faults shown, in any form', async ({ page, request }) => {
+  await request.put('/api/gym/notice', { data: { accepted: true } });
+  for (const [path, spoil, told] of [
+    ['/combos/new', { 'Beat line': '1-2 nonsense' }, /nonsense/],
+    ['/combos/new', { 'Beat line': '1-2', 'Beats in a bar': '99' }, /The bar is a whole number/],
+    ['/moves/new', { 'Out, seconds': 'soon' }, /Out|name|code/i],
+    ['/fighters/new', { Name: '', 'Height, cm': 'tall' }, /name|height/i],
+    ['/sessions/new', { 'Beats a minute': '99999999', 'Times each combo': '-' }, /not saved/],
+    ['/gym', { 'Room for one fighter, steps each way': 'wide' }, /number/i],
+  ] as const) {
+    await page.setViewportSize(SIZES.laptop);
+    await page.goto(path);
+    for (const [label, text] of Object.entries(spoil))
+      await page.getByLabel(label, { exact: true }).first().fill(text);
+    const save = page.getByRole('button', { name: /^(Save|Take in)/ }).first();
+    if (await save.isEnabled()) await save.click();
+    await expect(page.getByText(told).first()).toBeVisible();
+    for (const size of [SIZES.laptop, SIZES.phone]) {
+      await page.setViewportSize(size);
+      expect([path, await tooWide(page), await faultsOf(page)]).toEqual([path, 0, []]);
+    }
+  }
 });

@@ -10,7 +10,7 @@ const LOOK: Readonly<Record<Weight, string>> = {
 };
 
 const SHAPE =
-  'inline-flex min-h-11 items-center justify-center gap-2 rounded-md px-4 py-1.5 font-semibold whitespace-nowrap disabled:cursor-not-allowed disabled:opacity-45';
+  'inline-flex min-h-11 items-center justify-center gap-2 rounded-md px-4 py-1.5 font-semibold sm:whitespace-nowrap disabled:cursor-not-allowed disabled:opacity-45';
 
 export function Button({
   weight = 'plain',

@@ -11,10 +11,12 @@ import { FieldFrame, TextField, described, type Labelled } from './Field.tsx';
 /** How a day is kept. */
 const DAY = 'yyyy-MM-dd';
 
-/** The month takes the colours of the page. */
-const COLOURS: Readonly<Record<`--${string}`, string>> = {
+/** The month takes the colours of the page, and its days are as large as a finger. */
+const LOOK: Readonly<Record<`--${string}`, string>> = {
   '--rdp-accent-color': 'var(--color-ink)',
   '--rdp-today-color': 'var(--color-rear)',
+  '--rdp-day_button-width': '44px',
+  '--rdp-day_button-height': '44px',
 };
 
 interface OpenerProps extends Labelled {
@@ -28,7 +30,7 @@ interface OpenerProps extends Labelled {
 /** A field that opens a month to choose a day from, with what else belongs to it. */
 function DayOpener({ shown, day, children, onDay, ...frame }: OpenerProps) {
   const id = useId();
-  const { week } = useDates();
+  const { week, tell } = useDates();
   const [isOpen, setOpen] = useState(false);
   return (
     <FieldFrame {...frame} id={id}>
@@ -44,13 +46,15 @@ function DayOpener({ shown, day, children, onDay, ...frame }: OpenerProps) {
           <Popover.Content
             align="start"
             sideOffset={4}
+            aria-label={frame.label}
             className="z-60 rounded-md border-2 border-ink bg-paper p-3 text-ink"
           >
             <DayPicker
               mode="single"
-              style={COLOURS}
+              style={LOOK}
               required
               weekStartsOn={week.weekStartsOn}
+              labels={{ labelDayButton: (each) => tell(each, 'd, EEEE dated') }}
               selected={day}
               defaultMonth={day}
               onSelect={(chosen) => {

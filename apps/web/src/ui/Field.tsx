@@ -157,23 +157,26 @@ const ChoiceBox = drawnOnChange(function ChoiceBox({
         </Select.Trigger>
         {(isOpen || hasFocus) && (
           <Select.Portal>
-            <Select.Content
-              position="popper"
-              sideOffset={4}
-              className="z-60 max-h-(--radix-select-content-available-height) min-w-(--radix-select-trigger-width) overflow-hidden rounded-md border-2 border-ink bg-paper text-ink"
-            >
-              <Select.Viewport className="p-1">
-                {choices.map((choice) => (
-                  <Select.Item
-                    key={choice.value}
-                    value={`${SIGN}${choice.value}`}
-                    className="flex min-h-10 cursor-pointer items-center gap-2 rounded px-2 outline-none data-highlighted:bg-tape data-highlighted:text-on-tape data-[state=checked]:font-semibold"
-                  >
-                    <Select.ItemText>{choice.label}</Select.ItemText>
-                  </Select.Item>
-                ))}
-              </Select.Viewport>
-            </Select.Content>
+            {/* While the choices are open, nothing else on the page can be reached: this tells so. */}
+            <div role="dialog" aria-modal aria-label={label} hidden={!isOpen} className="fixed inset-0 z-60">
+              <Select.Content
+                position="popper"
+                sideOffset={4}
+                className="max-h-(--radix-select-content-available-height) min-w-(--radix-select-trigger-width) overflow-hidden rounded-md border-2 border-ink bg-paper text-ink"
+              >
+                <Select.Viewport className="p-1">
+                  {choices.map((choice) => (
+                    <Select.Item
+                      key={choice.value}
+                      value={`${SIGN}${choice.value}`}
+                      className="flex min-h-11 cursor-pointer items-center gap-2 rounded px-2 outline-none data-highlighted:bg-tape data-highlighted:text-on-tape data-[state=checked]:font-semibold"
+                    >
+                      <Select.ItemText>{choice.label}</Select.ItemText>
+                    </Select.Item>
+                  ))}
+                </Select.Viewport>
+              </Select.Content>
+            </div>
           </Select.Portal>
         )}
       </Select.Root>

@@ -31,7 +31,7 @@ export function Tabs<T extends string>({ label, value, tabs, onChange }: TabsPro
           <Radix.Trigger
             key={tab.value}
             value={tab.value}
-            className="min-h-11 rounded-t-md px-3 font-semibold hover:bg-hint data-[state=active]:bg-tape data-[state=active]:text-on-tape"
+            className="min-h-11 min-w-11 rounded-t-md px-3 font-semibold hover:bg-hint data-[state=active]:bg-tape data-[state=active]:text-on-tape"
           >
             {tab.label}
             {tab.count ? <span className="tabular ml-1.5 text-sm font-normal">{tab.count}</span> : null}

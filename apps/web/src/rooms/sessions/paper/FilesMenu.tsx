@@ -14,13 +14,12 @@ const FILES = [
 export function FilesMenu({ id, round }: { id: string; round?: string }) {
   const query = round === undefined ? '' : `?round=${encodeURIComponent(round)}`;
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>
         <Button>
           <Download size={16} aria-hidden /> Files
         </Button>
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
         <DropdownMenu.Content
           align="end"
           sideOffset={6}
@@ -48,7 +47,6 @@ export function FilesMenu({ id, round }: { id: string; round?: string }) {
             </DropdownMenu.Item>
           ))}
         </DropdownMenu.Content>
-      </DropdownMenu.Portal>
     </DropdownMenu.Root>
   );
 }

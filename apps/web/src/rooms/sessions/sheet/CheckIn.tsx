@@ -55,7 +55,7 @@ export function CheckIn({ fighters, present, checklist, rotations, onChange }: C
                   ))}
                 </div>
                 <details open={here.from > 0 || here.until !== null}>
-                  <summary className="flex min-h-9 w-fit cursor-pointer items-center text-sm text-quiet">
+                  <summary className="flex min-h-11 w-fit cursor-pointer items-center text-sm text-quiet">
                     Comes late, leaves early
                   </summary>
                   <div className="flex gap-3">

@@ -14,7 +14,7 @@ interface SeriesMarkProps {
 /** How often the round is held, and whether in turn with the one before it. */
 export function SeriesMark({ times, isFirst, isJoined, onTimes, onJoin, onPart }: SeriesMarkProps) {
   return (
-    <span className="flex items-center pl-2">
+    <span className="flex flex-wrap items-center pl-2">
       <TextField
         label="Held, times"
         className="flex w-32 items-center gap-2 [&_label]:mb-0 [&_label]:whitespace-nowrap"
