@@ -1,6 +1,6 @@
 /** An open speech recogniser (PocketSphinx, from Debian's packages) that knows only the gym's own calls. */
 import { execFileSync, spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ROOT } from '../house.mjs';
@@ -37,6 +37,17 @@ export function hasRecogniser() {
 
 const wordOf = (text) => text.replace(/[^a-z]/g, '_').toUpperCase();
 
+/**
+ * The recogniser's model, set to carry what it has learnt of the voice and the room from one call to the next, as people do who
+ * have listened for a minute; as it ships it begins anew with each half second.
+ */
+function usedModel(folder) {
+  cpSync(MODEL, folder, { recursive: true });
+  const settings = join(folder, 'feat.params');
+  writeFileSync(settings, readFileSync(settings, 'utf8').replace(/^-cmn .*/m, '-cmn live'));
+  return folder;
+}
+
 /** What it hears in each of `clips` (`{ text, phones, sound }`, 16 kHz), each recognised by itself among all their texts. */
 export function heard(clips) {
   const folder = mkdtempSync(join(tmpdir(), 'eurhythm-heard-'));
@@ -56,7 +67,12 @@ export function heard(clips) {
   );
   clips.forEach(({ sound }, i) => writeFileSync(file(`${i}.wav`), encodeWav(sound)));
   writeFileSync(file('list'), `${clips.map((_, i) => i).join('\n')}\n`);
-  const given = { hmm: MODEL, dict: file('words.dict'), jsgf: file('calls.gram'), ctl: file('list') };
+  const given = {
+    hmm: usedModel(file('model')),
+    dict: file('words.dict'),
+    jsgf: file('calls.gram'),
+    ctl: file('list'),
+  };
   const read = { cepdir: folder, cepext: '.wav', adcin: 'yes', adchdr: '44', samprate: '16000' };
   const told = { hyp: file('heard'), logfn: '/dev/null' };
   const options = Object.entries({ ...given, ...read, ...told }).flatMap(([name, value]) => [

@@ -7,7 +7,7 @@ import type { SpeechRequest } from './fliteWorker.ts';
 import { Synthesiser } from './synthesiser.ts';
 
 /** Raised whenever synthesis, levelling or centring changes, so that old clips are not used any more. */
-const VERSION = 'flite 2.3, shape 2, level 3, phones 1, letters 1';
+const VERSION = 'flite 2.3, shape 3, level 3, phones 1, letters 1';
 
 /** A clip of a bundled voice, with the phones that say it. */
 export interface BundledClip extends VoiceClip {

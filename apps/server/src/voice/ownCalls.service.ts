@@ -12,7 +12,7 @@ import { clipId } from './bundledClips.ts';
 import { InjectClips } from './clips.ts';
 import type { ClipFolder } from './clipFolder.ts';
 
-const VERSION = 'own 4';
+const VERSION = 'own 5';
 
 type OwnCallRow = typeof ownCalls.$inferSelect;
 

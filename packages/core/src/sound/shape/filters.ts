@@ -45,22 +45,12 @@ export function highPass(hertz: number, sampleRate: number, q: number): Biquad {
 }
 
 /**
- * Raises what is above so many hertz by so many decibels, with a slope of 1.
+ * Lets through what is below so many hertz.
  *
  * @example
- * highShelf(3000, 16_000, 0).b[0] // 1
+ * lowPass(300, 16_000, 0.7).b[1] > 0 // true
  */
-export function highShelf(hertz: number, sampleRate: number, decibels: number, q = Math.SQRT1_2): Biquad {
+export function lowPass(hertz: number, sampleRate: number, q: number): Biquad {
   const { cos, alpha } = angle(hertz, sampleRate, q);
-  const gain = 10 ** (decibels / 40);
-  const root = 2 * Math.sqrt(gain) * alpha;
-  return over(
-    gain + 1 - (gain - 1) * cos + root,
-    [
-      gain * (gain + 1 + (gain - 1) * cos + root),
-      -2 * gain * (gain - 1 + (gain + 1) * cos),
-      gain * (gain + 1 + (gain - 1) * cos - root),
-    ],
-    [2 * (gain - 1 - (gain + 1) * cos), gain + 1 - (gain - 1) * cos - root],
-  );
+  return over(1 + alpha, [(1 - cos) / 2, 1 - cos, (1 - cos) / 2], [-2 * cos, 1 - alpha]);
 }
