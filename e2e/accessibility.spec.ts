@@ -69,7 +69,9 @@ async function openEverything(page: Page): Promise<string[]> {
     await tab.click();
     await look(`tab ${await tab.innerText()}`);
   }
-  const openers = page.locator('main :is([aria-haspopup]:not([aria-haspopup="listbox"]), [role="combobox"]):enabled');
+  const openers = page.locator(
+    'main :is([aria-haspopup]:not([aria-haspopup="listbox"]), [role="combobox"]):enabled',
+  );
   const names = new Set<string>();
   for (let i = 0; i < (await openers.count()); i++) {
     const opener = openers.nth(i);

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import type { Server } from 'node:http';
 import compression from 'compression';
 import { NestFactory } from '@nestjs/core';
-import type { NestExpressApplication } from '@nestjs/platform-express';
+import { ExpressAdapter, type NestExpressApplication } from '@nestjs/platform-express';
 import { AppModule } from './app.module.ts';
 import { CannotStart } from './house/cannotStart.ts';
 import { loggable } from './house/databaseFaults.ts';
@@ -25,10 +25,11 @@ export interface Place {
 
 /** Answers requests until the process is told to end. @throws CannotStart with a sentence */
 export async function serve(store: Store, { host, port, names, dataFolder }: Place): Promise<void> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.over(store, dataFolder), {
-    logger: ['error', 'warn'],
-    bodyParser: false,
-  });
+  const app = await NestFactory.create<NestExpressApplication>(
+    AppModule.over(store, dataFolder),
+    new ExpressAdapter(),
+    { logger: ['error', 'warn'], bodyParser: false },
+  );
   guardRequests(app, { host, port, names });
   readRequests(app);
   app.use(compression());

@@ -1,6 +1,6 @@
 import { existsSync, readdirSync, renameSync } from 'node:fs';
 import { join } from 'node:path';
-import { PGlite } from '@electric-sql/pglite';
+import type { PGlite } from '@electric-sql/pglite';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { bringUpToDate } from './bringUpToDate.ts';
@@ -8,6 +8,7 @@ import type { CopyFolder } from './copies/copyFolder.ts';
 import { DamagedDatabase } from './damagedDatabase.ts';
 import { layEmptyDatabase } from './emptyDatabase.ts';
 import { MIGRATIONS } from './migrations.ts';
+import { openFolder } from './openFolder.ts';
 import type { Store, StoreWish } from './store.ts';
 import * as schema from './schema.ts';
 
@@ -18,7 +19,7 @@ export async function openEmbedded({ folder, isRestoring }: StoreWish, copies: C
   if (isNew && !isRestoring && (await hadOne(folder, copies)))
     throw new DamagedDatabase(folder, 'it is not there', null);
   if (isNew) layEmptyDatabase(dataDir);
-  const client = isNew ? await PGlite.create({ dataDir }) : await oldDatabase(folder, dataDir);
+  const client = isNew ? await openFolder(dataDir) : await oldDatabase(folder, dataDir);
   const database = drizzle(client, { schema });
   return {
     database,
@@ -44,7 +45,7 @@ async function oldDatabase(folder: string, dataDir: string): Promise<PGlite> {
   if (missing !== undefined) throw setAside(folder, dataDir, `its file ${missing} is missing`);
   let client: PGlite | null = null;
   try {
-    client = await PGlite.create({ dataDir });
+    client = await openFolder(dataDir);
     await readEverything(client);
     return client;
   } catch (error) {

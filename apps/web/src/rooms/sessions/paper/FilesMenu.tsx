@@ -20,33 +20,33 @@ export function FilesMenu({ id, round }: { id: string; round?: string }) {
           <Download size={16} aria-hidden /> Files
         </Button>
       </DropdownMenu.Trigger>
-        <DropdownMenu.Content
-          align="end"
-          sideOffset={6}
-          className="z-40 w-80 rounded-md border-2 border-ink bg-paper p-1"
-        >
-          <DropdownMenu.Item asChild>
-            <Link
-              to={`/sessions/${encodeURIComponent(id)}/card`}
+      <DropdownMenu.Content
+        align="end"
+        sideOffset={6}
+        className="z-40 w-80 rounded-md border-2 border-ink bg-paper p-1"
+      >
+        <DropdownMenu.Item asChild>
+          <Link
+            to={`/sessions/${encodeURIComponent(id)}/card`}
+            className="block rounded px-3 py-2 outline-none data-[highlighted]:bg-tape data-[highlighted]:text-on-tape"
+          >
+            <strong className="block">Card</strong>
+            <span className="text-sm text-quiet">to print, in black and white</span>
+          </Link>
+        </DropdownMenu.Item>
+        {FILES.map(([file, name, what]) => (
+          <DropdownMenu.Item key={file} asChild>
+            <a
+              href={`/api/sessions/${encodeURIComponent(id)}/${file}${query}`}
+              download
               className="block rounded px-3 py-2 outline-none data-[highlighted]:bg-tape data-[highlighted]:text-on-tape"
             >
-              <strong className="block">Card</strong>
-              <span className="text-sm text-quiet">to print, in black and white</span>
-            </Link>
+              <strong className="block">{name}</strong>
+              <span className="text-sm text-quiet">{what}</span>
+            </a>
           </DropdownMenu.Item>
-          {FILES.map(([file, name, what]) => (
-            <DropdownMenu.Item key={file} asChild>
-              <a
-                href={`/api/sessions/${encodeURIComponent(id)}/${file}${query}`}
-                download
-                className="block rounded px-3 py-2 outline-none data-[highlighted]:bg-tape data-[highlighted]:text-on-tape"
-              >
-                <strong className="block">{name}</strong>
-                <span className="text-sm text-quiet">{what}</span>
-              </a>
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
+        ))}
+      </DropdownMenu.Content>
     </DropdownMenu.Root>
   );
 }
