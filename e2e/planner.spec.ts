@@ -77,12 +77,20 @@ test('the class of an hour is built by keyboard alone', async ({ page }) => {
   await open(page, '/sessions');
   /** Goes from tab to tab until the wanted thing has the focus. */
   const tabTo = async (wanted: Locator): Promise<void> => {
-    const target = await wanted.first().elementHandle({ timeout: 120_000 });
+    const hasFocus = (): Promise<boolean> =>
+      wanted.first().evaluate((element) => element === document.activeElement, null, { timeout: 120_000 });
     for (let tabs = 0; tabs < 250; tabs++) {
-      if (await page.evaluate((element) => element === document.activeElement, target)) return;
+      if (await hasFocus()) return;
       await press('Tab');
     }
     throw new Error('no tab leads there');
+  };
+  /** Goes from one tab of a pane to the next ones; each is there before the next key. */
+  const arrowTo = async (...names: (string | RegExp)[]): Promise<void> => {
+    for (const name of names) {
+      await press('ArrowRight');
+      await expect(page.getByRole('tab', { name })).toBeFocused();
+    }
   };
   const to = (
     name: string | RegExp,
@@ -103,8 +111,7 @@ test('the class of an hour is built by keyboard alone', async ({ page }) => {
   await expect(page.getByText('On one clock: Minnows, Herons, Ebb')).toBeVisible();
   // A warm-up from the library, moved to the front by its grip.
   await tabTo(page.getByRole('tab', { name: 'Round' }));
-  await press('ArrowRight');
-  await press('ArrowRight');
+  await arrowTo(/^Check/, 'Library');
   await to(/^Squats, kicks and held stretches/);
   await press('Enter');
   await to('Put at the end');
@@ -136,7 +143,7 @@ test('the class of an hour is built by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('list', { name: 'Lane of Minnows' })).toContainText('1');
   // Fitted to the hour, and kept.
   await tabTo(page.getByRole('tab', { name: 'Round' }));
-  for (let i = 0; i < 3; i++) await press('ArrowRight');
+  await arrowTo(/^Check/, 'Library', 'Fit');
   await to('Minutes of the class', 'textbox');
   await keyboard.type('60');
   await to(/^Take all/);

@@ -61,7 +61,7 @@ test('a mark that the server refuses stands on the shelf with its sentence until
   const shelf = page.getByRole('dialog', { name: 'What the server refused' });
   await expect(shelf).toContainText('This fighter is not in the run.');
   await shelf.getByText('What was written').click();
-  await expect(shelf).toContainText('"done": "finished"');
+  await expect(shelf).toContainText('"done": "part"');
   await expect(shelf.getByRole('link', { name: 'Back to where it was written' })).toBeVisible();
   await shelf.getByRole('button', { name: 'Put it away' }).click();
   await expect(page.getByRole('button', { name: '1 change was refused' })).toBeHidden();

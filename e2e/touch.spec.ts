@@ -64,5 +64,9 @@ test('a session is built, filled from the library, fitted, dated and kept', asyn
   for (const tab of ['Check', 'Totals', 'Round']) await press(page, page.getByRole('tab', { name: tab }));
   await press(page, page.getByRole('button', { name: 'Undo' }));
   await press(page, page.getByRole('button', { name: 'Save', exact: true }));
-  await expect(page.getByText('“On the bus” is saved.')).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  const { items } = await (await page.request.get('/api/sessions')).json();
+  const kept = items.find(({ title }: { title: string }) => title === 'On the bus');
+  expect(kept.rounds).toBe(3);
+  await page.request.delete(`/api/sessions/${kept.id}`);
 });

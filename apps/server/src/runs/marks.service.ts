@@ -1,8 +1,8 @@
 import { GoneException, Injectable, UnprocessableEntityException } from '@nestjs/common';
 import { DONE, type MarkResultDto, type ResultView } from '@eurhythm/contract';
-import { and, asc, count, eq, isNotNull } from 'drizzle-orm';
+import { and, asc, count, eq, isNotNull, isNull } from 'drizzle-orm';
 import { pressedAt, type ClockOffset } from '../house/deviceClock.ts';
-import type { Database } from '../store/database.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { roundResults, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { RunLogService } from './runLog.service.ts';
@@ -58,10 +58,11 @@ export class MarksService {
     if (round >= run.rounds.length)
       throw new UnprocessableEntityException(`This run has ${run.rounds.length} rounds.`);
     const quality = result.quality ?? null;
+    const [seconds, lead] = [result.seconds ?? null, result.lead ?? null];
     const { at, toldAt } = pressedAt(told, offset);
-    const row = { id, done, quality, at };
+    const row = { id, done, quality, seconds, lead, at };
     const standing = await this.database.transaction(async (tx) => {
-      const data = { resultId: id, round, fighterId, done, quality };
+      const data = { resultId: id, round, fighterId, done, quality, seconds, lead };
       await this.log.append(tx, run.id, { id: eventIdOf(id, result), kind: 'mark', at, toldAt, data });
       const place = { runId: run.id, round, fighterId };
       await tx
@@ -78,6 +79,46 @@ export class MarksService {
     return resultView(standing);
   }
 
+  /**
+   * The end bell of a round: whoever was there and has no mark, or only one that was taken back, has finished it. A press
+   * that was made before the bell and comes later says more, so the bell's marks are as old as the run.
+   */
+  async ring(tx: Transaction, run: typeof runs.$inferSelect, round: number): Promise<void> {
+    const rung = run.fighterIds.map((fighterId) => ({
+      id: `bell-${round}-${fighterId}`.slice(0, 64),
+      runId: run.id,
+      round,
+      fighterId,
+      done: 'finished' as const,
+      at: run.startedAt,
+    }));
+    if (rung.length === 0) return;
+    await tx
+      .insert(roundResults)
+      .values(rung)
+      .onConflictDoUpdate({
+        target: [roundResults.runId, roundResults.round, roundResults.fighterId],
+        set: { done: 'finished' },
+        setWhere: isNull(roundResults.done),
+      });
+  }
+
+  /** All that was finished in a round and not judged was clean. */
+  async allClean(tx: Transaction, run: typeof runs.$inferSelect, round: number): Promise<void> {
+    await this.ring(tx, run, round);
+    await tx
+      .update(roundResults)
+      .set({ quality: 'clean' })
+      .where(
+        and(
+          eq(roundResults.runId, run.id),
+          eq(roundResults.round, round),
+          eq(roundResults.done, 'finished'),
+          isNull(roundResults.quality),
+        ),
+      );
+  }
+
   /** Takes a mark back; it stays back when it is sent again. Taking back what is not there changes nothing. */
   async unmark(runId: string, id: string): Promise<void> {
     await this.database.transaction(async (tx) => {
@@ -89,7 +130,10 @@ export class MarksService {
       if (!kept) return;
       // Never before the press that it takes back, whatever the clocks say.
       const at = new Date(Math.max(Date.now(), kept.at.getTime()));
-      await tx.update(roundResults).set({ done: null, quality: null, at }).where(placeOf(kept));
+      await tx
+        .update(roundResults)
+        .set({ done: null, quality: null, seconds: null, lead: null, at })
+        .where(placeOf(kept));
       const data = { resultId: id, round: kept.round, fighterId: kept.fighterId, done: null };
       await this.log.append(tx, runId, {
         id: `${id}@back@${at.toISOString()}`,

@@ -166,6 +166,8 @@ export class RunsService {
     const { at, toldAt } = doneAt(told, offset);
     await this.database.transaction(async (tx) => {
       const isNew = await this.log.append(tx, runId, { id, kind, at, toldAt, data });
+      if (isNew && kind === 'bell') await this.marks.ring(tx, run, event.round!);
+      if (isNew && kind === 'all-clean') await this.marks.allClean(tx, run, event.round!);
       if (isNew && kind === 'end' && run.endedAt === null)
         await tx.update(runs).set({ endedAt: at }).where(eq(runs.id, runId));
     });

@@ -288,6 +288,10 @@ export const roundResults = pgTable(
     /** Null for a mark that was taken back, at `at`: an older press that comes late does not bring it back. */
     done: text('done').$type<'finished' | 'part' | 'sat-out'>(),
     quality: text('quality').$type<'clean' | 'loose' | 'wild'>(),
+    /** Of a part: how far, in seconds from the start of the round. */
+    seconds: doublePrecision('seconds'),
+    /** From which lead, where it was another than planned. */
+    lead: lead('lead'),
     at: at('at').notNull(),
   },
   (table) => [

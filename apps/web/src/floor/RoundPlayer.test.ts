@@ -37,6 +37,7 @@ const round: RoundToPlay = {
   cycles: [],
   findings: [],
   combos: [],
+  scenes: [],
 };
 
 let desk: HandDesk;

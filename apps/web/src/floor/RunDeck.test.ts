@@ -18,7 +18,7 @@ function roundOf(shifts: readonly TempoShift[]): RoundToPlay {
     beatSeconds: 60 / (60 + by),
     intensity: null,
   }));
-  return { duration: SECONDS, cues: [], cycles, findings: [], combos: [] };
+  return { duration: SECONDS, cues: [], cycles, scenes: [], findings: [], combos: [] };
 }
 
 /** A player that stands where the test puts it. */
@@ -192,10 +192,29 @@ describe('RunDeck', () => {
     expect(player().following).toBeNull();
     player().end('over');
     expect(deck.state).toMatchObject({ phase: 'over', round: 1 });
-    expect(log).toHaveLength(1);
+    expect(log).toMatchObject([{ kind: 'start' }, { kind: 'bell', round: 0 }, { kind: 'bell', round: 1 }]);
     expect(players.every(({ isGone }) => isGone)).toBe(true);
     now += 130_000;
     expect(placeInRun(runState(log), [SECONDS, SECONDS], now)).toEqual({ over: true });
+  });
+  it('rings the end bells of rounds that ran out while nobody looked, each once, and not of those that were skipped', async () => {
+    const deck = deckOf(UNTOUCHED_RUN, 4);
+    await deck.load();
+    deck.start();
+    deck.goTo(1);
+    now += 2 * SECONDS * 1000 + 5000;
+    const back = deckOf(runState(log), 4);
+    await back.load();
+    expect(back.state.round).toBe(3);
+    expect([...back.rung.keys()]).toEqual([1, 2]);
+    const again = deckOf(runState(log), 4);
+    await again.load();
+    expect(log.filter(({ kind }) => kind === 'bell')).toMatchObject([{ round: 1 }, { round: 2 }]);
+    again.allClean(2);
+    expect([...again.rung]).toEqual([
+      [1, { isClean: false }],
+      [2, { isClean: true }],
+    ]);
   });
   it('holds after the combo, and runs on after all when asked again', async () => {
     const deck = deckOf();

@@ -126,6 +126,7 @@ export class RunDeck<D extends Desk = Desk> {
     const durations = this.rounds.map(({ duration }) => duration);
     const place = placeInRun(this.run, durations, this.parts.now());
     if (place.over) {
+      if (this.run.phase === 'running') this.ringUpTo(this.rounds.length);
       this.set({ phase: 'over', round: this.rounds.length - 1 });
       return;
     }
@@ -135,6 +136,7 @@ export class RunDeck<D extends Desk = Desk> {
       if (this.state.startsSoon) this.start();
       return;
     }
+    this.ringUpTo(place.round);
     this.set({ cameBackAt: place.position });
     if (place.running) this.runFrom(place.position);
     else this.standAt(place.position);
@@ -233,6 +235,17 @@ export class RunDeck<D extends Desk = Desk> {
     return { player: this.parts.player(round, onEnd, null), from: BURST_READY };
   }
 
+  /** The rounds whose end bell has rung, and whether all that was finished in them was clean. */
+  get rung(): RunState['rung'] {
+    return this.run.rung;
+  }
+
+  /** Everybody who finished a round without another word was clean. */
+  allClean(round: number): void {
+    this.note({ kind: 'all-clean', at: this.parts.now(), round });
+    this.set({});
+  }
+
   /** A press of any key lets a silent page sound, and takes the note about coming back away. */
   touch(): void {
     this.desk.wake();
@@ -263,9 +276,16 @@ export class RunDeck<D extends Desk = Desk> {
   /** That one round follows the other needs no word in the log: the clock tells it. */
   private nextRound(handOver: HandOver): void {
     const next = this.state.round + 1;
+    this.ringUpTo(next);
     if (next >= this.rounds.length) return this.finish();
     this.open(next);
     this.player?.takeOver(handOver);
+  }
+
+  /** The end bells of the rounds that have run out since the run was noted last, here or while nobody looked. */
+  private ringUpTo(next: number): void {
+    for (let round = this.run.round; round < next; round++)
+      if (!this.run.rung.has(round)) this.note({ kind: 'bell', at: this.parts.now(), round });
   }
 
   private finish(): void {

@@ -20,7 +20,7 @@ export interface StripScale {
   readonly label: number;
 }
 
-export const STRIP_SCALES: Readonly<Record<'row' | 'wall' | 'bench' | 'mat', StripScale>> = {
+export const STRIP_SCALES: Readonly<Record<'row' | 'wall' | 'lane' | 'bench' | 'mat', StripScale>> = {
   row: {
     leastBeat: 9,
     mostBeat: 34,
@@ -57,6 +57,18 @@ export const STRIP_SCALES: Readonly<Record<'row' | 'wall' | 'bench' | 'mat', Str
     below: 80,
     label: 15,
   },
+  lane: {
+    leastBeat: 46,
+    mostBeat: 110,
+    left: 84,
+    right: 14,
+    heights: { head: 88, body: 58, low: 32 },
+    head: 12,
+    tape: 26,
+    top: 42,
+    below: 46,
+    label: 28,
+  },
   mat: {
     leastBeat: 72,
     mostBeat: 190,
@@ -66,8 +78,8 @@ export const STRIP_SCALES: Readonly<Record<'row' | 'wall' | 'bench' | 'mat', Str
     head: 16,
     tape: 38,
     top: 42,
-    below: 44,
-    label: 25,
+    below: 48,
+    label: 28,
   },
 };
 

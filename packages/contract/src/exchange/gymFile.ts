@@ -279,6 +279,14 @@ export class FileResult {
   @IsOneOf('how it was', QUALITIES)
   quality!: (typeof QUALITIES)[number] | null;
 
+  @MayBeNull()
+  @IsWithin('how far', 0, 36_000, 'seconds')
+  seconds?: number | null;
+
+  @MayBeNull()
+  @IsOneOf('the lead', LEADS)
+  lead?: 'left' | 'right' | null;
+
   @IsInstant('the time')
   at!: string;
 }

@@ -118,6 +118,16 @@ export class MarkResultDto {
   @IsOneOf('how it was', QUALITIES)
   quality?: (typeof QUALITIES)[number] | null;
 
+  /** Of a part: how far, in seconds from the start of the round. */
+  @MayBeNull()
+  @IsWithin('how far', 0, 36_000, 'seconds')
+  seconds?: number | null;
+
+  /** From which lead, where it was another than planned. */
+  @MayBeNull()
+  @IsOneOf('the lead', LEADS)
+  lead?: 'left' | 'right' | null;
+
   @IsInstant('the time')
   at!: string;
 }

@@ -30,4 +30,6 @@ export * from './cueLimit.ts';
 export * from './wantedTexts.ts';
 export * from './linkRounds.ts';
 export * from './momentOfRound.ts';
+export * from './scene.ts';
+export * from './roundScenes.ts';
 export * from './soundEvents.ts';

@@ -10,6 +10,8 @@ import {
   type CountWords,
   type TempoShift,
   type TimeCall,
+  roundScenes,
+  type PlacedScene,
 } from '../rounds/index.ts';
 import type { Seconds } from '../units/index.ts';
 import { roundSeed } from './roundSeed.ts';
@@ -37,6 +39,8 @@ export interface RoundSetting {
 /** A compiled round with the combos that its cues name. */
 export interface RoundToPlay extends CompiledRound {
   readonly combos: readonly BlockCombo[];
+  /** What there is to see beside the times through. */
+  readonly scenes: readonly PlacedScene[];
 }
 
 /**
@@ -61,7 +65,11 @@ export function compileToPlay(
     ...(factor === undefined ? {} : { factor }),
     ...(round.timeCalls ? { timeCalls: round.timeCalls } : {}),
   };
-  return { ...compileRound(plan, book, clipShelf(clips)), combos: combosOf(round.blocks, book) };
+  return {
+    ...compileRound(plan, book, clipShelf(clips)),
+    combos: combosOf(round.blocks, book),
+    scenes: roundScenes(round.blocks, { lead, factor }, book),
+  };
 }
 
 /** Time to get ready for a burst. */

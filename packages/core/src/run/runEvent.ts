@@ -3,8 +3,18 @@ import type { Bpm, Seconds } from '../units/index.ts';
 /** An instant by the clock of a device: milliseconds since 1970, UTC. */
 export type EpochMs = number;
 
-/** What can be done to a run. Marks and bursts stand in its log too, but do not move it. */
-export const RUN_EVENT_KINDS = ['start', 'hold', 'go-on', 'skip', 'again', 'tempo', 'end'] as const;
+/** What can be done to a run, or happens in it. Marks and bursts stand in its log too, but do not move it. */
+export const RUN_EVENT_KINDS = [
+  'start',
+  'hold',
+  'go-on',
+  'skip',
+  'again',
+  'tempo',
+  'bell',
+  'all-clean',
+  'end',
+] as const;
 export type RunEventKind = (typeof RUN_EVENT_KINDS)[number];
 
 /** Something done to a run, in the order in which it was done. */
@@ -31,6 +41,8 @@ export type RunEvent =
       readonly position: Seconds;
       readonly by: Bpm;
     }
+  /** The end bell of a round has rung: whoever has no other mark has finished it; or all of those were clean. */
+  | { readonly kind: 'bell' | 'all-clean'; readonly at: EpochMs; readonly round: number }
   | { readonly kind: 'end'; readonly at: EpochMs };
 
 /** An event as it is kept: fields that its kind does not need may be missing. */
@@ -62,6 +74,9 @@ export function readRunEvent(kept: KeptRunEvent): RunEvent | null {
       return { kind: kept.kind, at, round, running };
     case 'tempo':
       return { kind: 'tempo', at, round, position, by };
+    case 'bell':
+    case 'all-clean':
+      return { kind: kept.kind, at, round };
     case 'end':
       return { kind: 'end', at };
     default:
@@ -93,6 +108,8 @@ export function missingFields(event: KeptRunEvent): ('round' | 'position' | 'by'
     skip: ['round'],
     again: ['round'],
     tempo: ['round', 'position', 'by'],
+    bell: ['round'],
+    'all-clean': ['round'],
   };
   return (needed[event.kind] ?? []).filter((field) => event[field] === undefined);
 }

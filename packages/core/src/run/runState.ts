@@ -11,9 +11,18 @@ export interface RunState {
   readonly at: EpochMs;
   /** Changes of tempo of each round that has any. */
   readonly shifts: ReadonlyMap<number, readonly TempoShift[]>;
+  /** Rounds whose end bell has rung, each with whether all that was finished in it was clean. */
+  readonly rung: ReadonlyMap<number, { readonly isClean: boolean }>;
 }
 
-export const UNTOUCHED_RUN: RunState = { phase: 'ready', round: 0, position: 0, at: 0, shifts: new Map() };
+export const UNTOUCHED_RUN: RunState = {
+  phase: 'ready',
+  round: 0,
+  position: 0,
+  at: 0,
+  shifts: new Map(),
+  rung: new Map(),
+};
 
 /**
  * The run after one thing more. What comes after its end changes nothing.
@@ -36,12 +45,17 @@ export function afterEvent(state: RunState, event: RunEvent): RunState {
       const shifts = new Map(state.shifts);
       shifts.delete(event.round);
       const phase = event.running ? 'running' : 'held';
-      return { phase, at, round: event.round, position: 0, shifts };
+      return { ...state, phase, at, round: event.round, position: 0, shifts };
     }
     case 'tempo': {
       const own = state.shifts.get(event.round) ?? [];
       const shift = { from: event.position, by: event.by };
       return { ...state, shifts: new Map(state.shifts).set(event.round, [...own, shift]) };
+    }
+    case 'bell':
+    case 'all-clean': {
+      const isClean = kind === 'all-clean' || (state.rung.get(event.round)?.isClean ?? false);
+      return { ...state, rung: new Map(state.rung).set(event.round, { isClean }) };
     }
     case 'end':
       return { ...state, phase: 'over', at };

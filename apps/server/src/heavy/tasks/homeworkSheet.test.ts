@@ -32,6 +32,7 @@ const session: PlayedSession = {
         cues: [],
         cycles: [],
         findings: [],
+        scenes: [],
         combos: [
           {
             id: 'c',

@@ -132,6 +132,8 @@ const results: CsvTable = {
     { name: 'fighter_name', about: 'only told', told: true },
     { name: 'done', about: 'finished, part or sat-out' },
     { name: 'quality', about: 'clean, loose or wild; may be empty' },
+    { name: 'seconds', about: 'of a part: how far, from the start of the round; may be empty' },
+    { name: 'lead', about: 'left or right, where it was another than planned; may be empty' },
     { name: 'at', about: 'when it was marked, like 2026-03-05T18:30:00Z' },
   ],
   lines: (gym) => {
@@ -139,7 +141,7 @@ const results: CsvTable = {
     const names = new Map(gym.fighters.map(({ id, name }) => [id, name]));
     return gym.results
       .filter(({ done }) => done !== null)
-      .map(({ id, runId, round, fighterId, done, quality, at }) => ({
+      .map(({ id, runId, round, fighterId, done, quality, seconds, lead, at }) => ({
         id,
         run: runId,
         session: runs.get(runId)?.title ?? '',
@@ -149,6 +151,8 @@ const results: CsvTable = {
         fighter_name: names.get(fighterId) ?? '',
         done: done ?? '',
         quality: quality ?? '',
+        seconds: String(seconds ?? ''),
+        lead: lead ?? '',
         at,
       }));
   },
@@ -161,7 +165,17 @@ const results: CsvTable = {
         return tell('round', 'The round is a whole number from 1 on.');
       if (at === null) return tell('at', 'The time is written like 2026-03-05T18:30:00Z.');
       const id = line['id'] || idOf(runId, String(round), fighterId, at);
-      return { id, runId, round: round - 1, fighterId, done, quality: quality === '' ? null : quality, at };
+      return {
+        id,
+        runId,
+        round: round - 1,
+        fighterId,
+        done,
+        quality: quality === '' ? null : quality,
+        seconds: line['seconds'] ? Number(line['seconds']) : null,
+        lead: line['lead'] || null,
+        at,
+      };
     });
     return { part: { results: items as NonNullable<GymFile['results']> }, errors };
   },

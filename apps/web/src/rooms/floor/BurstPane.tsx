@@ -16,7 +16,7 @@ import { useStable } from '../../ui/useStable.ts';
 import { useShortcut } from '../../ui/useShortcut.ts';
 import { Button, Key } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
-import { TapeClock } from './TapeClock.tsx';
+import { TapeClock } from './board/TapeClock.tsx';
 import { LEAD_CHOICES } from '../sessions/choices.ts';
 
 /** Length of a burst that no test gives. */

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { DeckState, RunDeck } from '../../floor/RunDeck.ts';
 import { SyncNotice } from '../../sync/SyncNotice.tsx';
 import { Key } from '../../ui/Button.tsx';
-import { keyOf } from './numberKeys.ts';
+import { keyOf } from './marks/numberKeys.ts';
 
 interface FloorKeysProps {
   readonly state: DeckState;
@@ -74,7 +74,7 @@ export function FloorKeys({
         </KeyButton>
       )}
       <SyncNotice className="ml-auto" />
-      <Link to="/floor" className="inline-flex min-h-11 items-center text-base text-quiet underline">
+      <Link to="/floor" className="inline-flex min-h-[44px] items-center text-base text-quiet underline">
         leave
       </Link>
     </div>
@@ -96,7 +96,7 @@ function KeyButton({
     <button
       type="button"
       onClick={onPress}
-      className={`flex min-h-11 items-center gap-2 pointer-coarse:min-h-16 ${isMain ? 'font-bold text-ink' : 'text-quiet'}`}
+      className={`flex min-h-[44px] items-center gap-2 pointer-coarse:min-h-[64px] ${isMain ? 'font-bold text-ink' : 'text-quiet'}`}
     >
       <Key>{name}</Key> {children}
     </button>

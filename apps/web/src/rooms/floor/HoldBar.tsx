@@ -6,10 +6,10 @@ import { holdWord } from './FloorKeys.tsx';
 export function HoldBar({ state, deck }: { state: DeckState; deck: RunDeck }) {
   return (
     <div className="hidden gap-2 p-2 phone:flex">
-      <Button weight="main" className="min-h-16 flex-1 text-xl" onClick={() => deck.toggle()}>
+      <Button weight="main" className="min-h-[64px] flex-1 text-xl" onClick={() => deck.toggle()}>
         {holdWord(state)}
       </Button>
-      <Button className="min-h-16 px-5" onClick={() => deck.goTo(state.round + 1)}>
+      <Button className="min-h-[64px] px-5" onClick={() => deck.goTo(state.round + 1)}>
         Next round
       </Button>
     </div>

@@ -1,9 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useState, useSyncExternalStore, type ComponentProps } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Toaster, toast } from 'sonner';
 import { plannedSecondsOf } from '@eurhythm/core/plan';
-import { moveBook, type MoveBook } from '@eurhythm/core/moves';
+import { moveBook, otherLead, type MoveBook } from '@eurhythm/core/moves';
 import type { FighterView, RunPlanView, RunView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { useStable } from '../../ui/useStable.ts';
@@ -17,13 +17,13 @@ import { SyncNotice } from '../../sync/SyncNotice.tsx';
 import { useWrite } from '../../sync/useSync.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { clockText } from '@eurhythm/core/units';
-import { Board } from './Board.tsx';
+import { Board } from './board/Board.tsx';
 import { BurstPane } from './BurstPane.tsx';
 import { FloorKeys } from './FloorKeys.tsx';
 import { HoldBar } from './HoldBar.tsx';
 import { Mixer } from '../../floor/Mixer.tsx';
-import { MarkBar } from './MarkBar.tsx';
-import { useMarks } from './useMarks.ts';
+import { MarkBar } from './marks/MarkBar.tsx';
+import { useMarks } from './marks/useMarks.ts';
 
 /** A run on the Floor. */
 export function RunRoom() {
@@ -92,7 +92,12 @@ interface RunOnDeckProps {
 
 function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
   const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
-  const marks = useMarks(run);
+  const marks = useMarks(run, deck.rung);
+  const markBar = {
+    marks,
+    pressed: () => ({ seconds: deck.position, otherLead: otherLead(run.lead) }),
+    onAllClean: (round: number) => deck.allClean(round),
+  };
   const [isBurst, setBurst] = useState(false);
   const [isMixer, setMixer] = useState(false);
   useEffect(() => {
@@ -155,9 +160,10 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
   if (state.phase === 'loading')
     return <FloorNote title="Loading the voice" share={state.share} starts={state.startsSoon} />;
   if (isBurst) return <BurstPane run={run} fighters={fighters} deck={deck} onClose={() => setBurst(false)} />;
-  if (state.phase === 'over') return <Over run={run} marks={marks} fighters={fighters} onBurst={openBurst} />;
+  if (state.phase === 'over')
+    return <Over run={run} markBar={markBar} fighters={fighters} onBurst={openBurst} />;
   return (
-    <main className="mat flex h-screen min-h-[600px] flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
+    <main className="mat hall flex h-dvh flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
       <div className="flex min-h-0 flex-1 flex-col phone:h-dvh phone:flex-none">
         <Board run={run} fighters={fighters} deck={deck} state={state} book={book} />
         {!makesSound() && (
@@ -167,7 +173,7 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
         )}
         <HoldBar state={state} deck={deck} />
       </div>
-      <MarkBar fighters={fighters} round={state.round} marks={marks} />
+      <MarkBar fighters={fighters} round={state.round} {...markBar} />
       {isMixer && (
         <div className="px-8">
           <Mixer desk={deck.desk} />
@@ -190,11 +196,11 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
 
 function Over({
   run,
-  marks,
+  markBar,
   fighters,
   onBurst,
 }: Pick<RunOnDeckProps, 'run' | 'fighters'> & {
-  marks: ReturnType<typeof useMarks>;
+  markBar: Pick<ComponentProps<typeof MarkBar>, 'marks' | 'pressed' | 'onAllClean'>;
   onBurst: () => void;
 }) {
   const client = useQueryClient();
@@ -234,7 +240,7 @@ function Over({
           </ButtonLink>
         </div>
       </div>
-      <MarkBar fighters={fighters} round={run.rounds.length - 1} marks={marks} />
+      <MarkBar fighters={fighters} round={run.rounds.length - 1} {...markBar} />
       <SyncNotice className="min-h-11 px-10" />
       <Toaster position="top-right" />
     </main>

@@ -12,6 +12,16 @@ describe('history of a draft', () => {
     expect(undone(later).now).toBe('abc');
     expect(undone(undone(later)).now).toBe('');
   });
+  it('takes changes of other places, and of what stands in a list, as steps of their own', () => {
+    const session = { title: '', rounds: [{ reps: 1, seconds: 10 }] };
+    const typed = changed(startHistory(session), { ...session, title: 'a' }, 0);
+    const counted = changed(typed, { title: 'a', rounds: [{ reps: 2, seconds: 20 }] }, 100);
+    const more = changed(counted, { title: 'a', rounds: [{ reps: 21, seconds: 210 }] }, 200);
+    const added = changed(more, { ...more.now, rounds: [...more.now.rounds, { reps: 1, seconds: 9 }] }, 300);
+    expect(undone(added).now).toBe(more.now);
+    expect(undone(undone(added)).now).toBe(typed.now);
+    expect(undone(undone(undone(added))).now).toBe(session);
+  });
   it('forgets what was undone once something else is changed', () => {
     const other = changed(undone(typed), 'x', 9000);
     expect(redone(other)).toBe(other);

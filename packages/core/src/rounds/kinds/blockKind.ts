@@ -3,6 +3,7 @@ import type { Seconds } from '../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../layOutContext.ts';
 import type { CountWords } from '../roundSettings.ts';
 import { NO_STRIKES, type StrikeCount } from '../strikeCount.ts';
+import type { Scene, SceneGround } from '../scene.ts';
 import type { BlockBase } from './blockBase.ts';
 import type { BlockCombo, ComboRef } from './combo/comboBlock.ts';
 
@@ -55,6 +56,8 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
   texts(block: B, book: MoveBook, count: CountWords): Iterable<string>;
   /** Puts its cues, calls and findings into the layout. */
   layOut(block: B, time: BlockTime, context: LayOutContext): void;
+  /** What there is to see of it, in order of time; none for what is drawn from its times through. */
+  scenes(block: B, time: Pick<BlockTime, 'from' | 'to'>, ground: SceneGround): readonly Scene[];
   /** Strikes it asks of one fighter of its largest count; `as-compiled` for what goes by the beat and is counted there. */
   strikes(block: B, book: MoveBook, lead: Lead): StrikeCount | 'as-compiled';
 }
@@ -71,5 +74,6 @@ export const BY_THE_CLOCK = {
   done: () => [],
   combos: () => [],
   groups: () => [],
+  scenes: () => [],
   strikes: () => NO_STRIKES,
 } as const;

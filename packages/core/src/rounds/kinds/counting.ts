@@ -2,6 +2,7 @@ import { countWord } from '../../calls/index.ts';
 import { toldNumber, type Seconds } from '../../units/index.ts';
 import type { CallPriority } from '../../calls/index.ts';
 import type { Layout } from '../cue.ts';
+import type { SceneLane } from '../scene.ts';
 import type { CountWords } from '../roundSettings.ts';
 
 /** Words at the start of a side, and the time they need. */
@@ -56,8 +57,30 @@ export function wordOfCount(n: number, { language, own }: CountWords): string {
   return countWord(n, language, own) ?? '';
 }
 
+/**
+ * What the groups have done of their own when `done` repetitions are counted.
+ *
+ * @example
+ * lanesAt([{ group: 'Ebb', reps: 10 }], 12, () => 'Squats') // [{ group: 'Ebb', what: 'Squats', count: { n: 10, of: 10 }, isDone: true }]
+ */
+export function lanesAt(
+  groups: readonly GroupReps[],
+  begun: number,
+  nameOf: (group: GroupReps) => string,
+): SceneLane[] {
+  return groups.map((group) => ({
+    group: group.group,
+    what: nameOf(group),
+    count: { n: Math.min(begun, group.reps), of: group.reps },
+    isDone: begun > group.reps,
+  }));
+}
+
 /** The sides of a movement in their order; null for what has none. */
 export type SideInTurn = 'first' | 'other' | null;
+/** How a side is told where it is read. */
+export const SIDE_WORDS = { first: 'first side', other: 'other side' } as const;
+
 /**
  * @example
  * sidesInTurn('both') // ['first', 'other']

@@ -43,10 +43,20 @@ export function linesOfTasks(groups: readonly GroupTask[]): WrittenLine[] {
  * taskForms({ group: 'Ebb', title: 'Push-ups' }, book) // ['ebb, push-ups', 'ebb']
  * taskForms({ group: 'Ebb', line: 'f:push' }, book) // ['ebb, push kick', 'ebb']
  */
-export function taskForms({ group, title, line = '' }: GroupTask, book: MoveBook): string[] {
-  const name = group.toLowerCase();
-  const what = title ? title.toLowerCase() : spokenLine(line, book);
+export function taskForms(task: GroupTask, book: MoveBook): string[] {
+  const name = task.group.toLowerCase();
+  const what = taskName(task, book).toLowerCase();
   return what === '' ? [name] : [`${name}, ${what}`, name];
+}
+
+/**
+ * What a group does of its own, in words; empty when it does as the others.
+ *
+ * @example
+ * taskName({ group: 'Ebb', line: 'f:push' }, book) // 'push kick'
+ */
+export function taskName({ title, line = '' }: GroupTask, book: MoveBook): string {
+  return title ? title : spokenLine(line, book);
 }
 
 /** A line as it is named before it is done: a move by its name, several by their short ones. */

@@ -1,6 +1,7 @@
 import { toldNumber, type Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { BREATH_FORMS } from '../../../calls/index.ts';
+import type { Scene } from '../../scene.ts';
 import type { BlockBase } from '../blockBase.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { OPENING, sayAbout } from '../counting.ts';
@@ -40,6 +41,7 @@ export const breathKind: BlockKind<BreathBlock> = {
     ...(holdSeconds > 0 ? BREATH_FORMS.hold : []),
     ...BREATH_FORMS.out,
   ],
+  scenes: scenesOfBreath,
   layOut: layOutBreath,
 };
 
@@ -62,6 +64,29 @@ export function breathPhases({
     ...(holdSeconds > 0 ? [{ at: at + inSeconds, phase: 'hold' as const }] : []),
     { at: at + inSeconds + holdSeconds, phase: 'out' as const },
   ]);
+}
+
+const PHASE_WORDS: Readonly<Record<Phase, string>> = {
+  in: 'breathe in',
+  hold: 'keep it',
+  out: 'breathe out',
+};
+
+function scenesOfBreath(
+  block: BreathBlock,
+  { from, to }: { readonly from: Seconds; readonly to: Seconds },
+): Scene[] {
+  const phases = breathPhases(block);
+  const endOf = (i: number): Seconds => from + (phases[i]?.at ?? to - from);
+  return [
+    { at: from, what: block.title, until: endOf(0) },
+    ...phases.map(({ at, phase }, i) => ({
+      at: from + at,
+      what: PHASE_WORDS[phase],
+      how: [block.title],
+      until: endOf(i + 1),
+    })),
+  ];
 }
 
 function layOutBreath(block: BreathBlock, { from }: BlockTime, { layout }: LayOutContext): void {

@@ -1,7 +1,7 @@
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { AFTER_BELL } from '../counting.ts';
-import { linesOfTasks, sayTasks, taskForms, type GroupTask } from '../groupTasks.ts';
+import { linesOfTasks, sayTasks, taskForms, taskName, tasksOf, type GroupTask } from '../groupTasks.ts';
 import type { BlockBase } from '../blockBase.ts';
 
 /** As many clean repetitions as fit. */
@@ -26,6 +26,20 @@ export const burstKind: BlockKind<BurstBlock> = {
   done: ({ groups = [] }) => linesOfTasks(groups).map(({ line }) => line),
   groups: ({ groups = [] }) => groups.map(({ group }) => group),
   texts: ({ groups = [] }, book) => groups.flatMap((task) => taskForms(task, book)),
+  scenes: ({ title, groups = [] }, { from, to }, { book }) => [
+    {
+      at: from,
+      what: title,
+      how: ['as many clean ones as fit'],
+      until: to,
+      lanes: tasksOf(groups).map((task) => ({
+        group: task.group,
+        what: taskName(task, book),
+        count: null,
+        isDone: false,
+      })),
+    },
+  ],
   layOut: layOutBurst,
 };
 

@@ -1,18 +1,21 @@
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
+import type { Scene, SceneGround } from '../../scene.ts';
 import { toldNumber, type Seconds } from '../../../units/index.ts';
 import { groupDoneForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import {
   BEFORE_BLOCK_ENDS,
   OPENING,
+  lanesAt,
   mostReps,
   sayAbout,
   tellCut,
   tellGroups,
   tellWordsEnd,
   wordOfCount,
+  type GroupReps,
 } from '../counting.ts';
-import { LANE_OPENING, linesOfTasks, sayTasks, taskForms, tasksOf } from '../groupTasks.ts';
+import { LANE_OPENING, linesOfTasks, sayTasks, taskForms, taskName, tasksOf } from '../groupTasks.ts';
 import { USUAL_CONDITION_BLOCK, type ConditionBlock } from './conditionBlock.ts';
 
 export const conditionKind: BlockKind<ConditionBlock> = {
@@ -38,12 +41,33 @@ export const conditionKind: BlockKind<ConditionBlock> = {
     }
     yield* groups.flatMap(({ group }) => groupDoneForms(group));
   },
+  scenes: scenesOfCondition,
   layOut: layOutCondition,
 };
 
 /** The exercise is named, then those of groups that do another one. */
 const openingOf = (groups: ConditionBlock['groups']): Seconds =>
   OPENING + tasksOf(groups).length * LANE_OPENING;
+
+function scenesOfCondition(
+  { title, reps, groups, repSeconds }: ConditionBlock,
+  { from }: Pick<BlockTime, 'from'>,
+  { book }: SceneGround,
+): Scene[] {
+  if (reps === null) return [{ at: from, what: title }];
+  const most = mostReps(reps, groups);
+  const nameOf = (group: GroupReps): string => taskName(group, book) || title;
+  const first = from + openingOf(groups);
+  return [
+    { at: from, what: title, how: [`${most} in all`], until: first, lanes: lanesAt(groups, 0, nameOf) },
+    ...Array.from({ length: most }, (_, i) => ({
+      at: first + i * repSeconds,
+      what: title,
+      count: { n: i + 1, of: most },
+      lanes: lanesAt(groups, i + 1, nameOf),
+    })),
+  ];
+}
 
 /** An exercise: named, then counted, or left to the clock. */
 function layOutCondition(

@@ -9,6 +9,7 @@ import { USUAL_COUNT_BLOCK, type CountBlock } from './countBlock.ts';
 import { countSteps } from './countSteps.ts';
 import { linesOfTasks, taskForms, tasksOf } from '../groupTasks.ts';
 import { saidIn } from '../saidInLine.ts';
+import { countScenes } from './countScenes.ts';
 import { countForms, layOutCount } from './layOutCount.ts';
 
 /** How many of it there are, told behind the number. */
@@ -32,6 +33,7 @@ export const countKind: BlockKind<CountBlock> = {
     for (const task of tasksOf(block.groups)) yield* taskForms(task, book);
     for (const step of countSteps(block, book, COUNT_PACE).steps) yield* countForms(step, block, count);
   },
+  scenes: countScenes,
   layOut: layOutCount,
   strikes: countedStrikes,
 };

@@ -30,6 +30,16 @@ export const footworkKind: BlockKind<FootworkBlock> = {
   combos: (block, book) => footworkAsCombo(block, book).combos,
   done: (block, book) => [footworkLine(block, book)],
   texts: (block, book, count) => comboTexts(footworkAsCombo(block, book), book, count),
+  scenes: ({ steps, strike }, { from }, { lead }) => [
+    {
+      at: from,
+      what: 'Footwork',
+      how: [
+        `${toldNumber(steps)} there, ${strike === '' ? '' : 'strike, '}${toldNumber(steps)} back`,
+        `${lead} lead`,
+      ],
+    },
+  ],
   layOut: (block, time, context) => layOutCombos(footworkAsCombo(block, context.book), time, context),
   strikes: () => 'as-compiled',
 };

@@ -30,6 +30,13 @@ export const freeKind: BlockKind<FreeBlock> = {
   usual: (id) => ({ ...USUAL_FREE_BLOCK, id }),
   tell: ({ prompts }) => prompts.join(', ') || 'no prompts',
   texts: ({ prompts }) => prompts.map((prompt) => prompt.toLowerCase()),
+  scenes: ({ leadPlan }, time, { lead }) =>
+    leadStretches(leadPlan, lead, time).map(({ from, to, lead: own }) => ({
+      at: from,
+      what: 'Shadow',
+      how: [`${own} lead`],
+      ...(to < time.to ? { until: to } : {}),
+    })),
   layOut: layOutFree,
 };
 

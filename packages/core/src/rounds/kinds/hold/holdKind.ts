@@ -3,7 +3,7 @@ import { toldNumber, type Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { otherSideForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
-import { OPENING, sayAbout, tellCut, sidesInTurn, type SideInTurn } from '../counting.ts';
+import { OPENING, SIDE_WORDS, sayAbout, tellCut, sidesInTurn, type SideInTurn } from '../counting.ts';
 import type { HoldBlock } from './holdBlock.ts';
 
 /** The end of a hold is counted down from here. */
@@ -29,6 +29,18 @@ export const holdKind: BlockKind<HoldBlock> = {
   *texts(block) {
     for (const side of sidesInTurn(block.sides)) yield* holdForms(block, side);
   },
+  scenes: (block, { from, to }) =>
+    holdStarts(block).flatMap(({ at, side }, i, all) => {
+      const how = [
+        ...(side === null ? [] : [SIDE_WORDS[side]]),
+        ...(all.length > 1 ? [`${i + 1} of ${all.length}`] : []),
+      ];
+      const begins = from + at;
+      return [
+        { at: begins - OPENING, what: block.title, how: [...how, 'get into it'], until: begins },
+        { at: begins, what: block.title, how, until: Math.min(to, begins + block.holdSeconds) },
+      ];
+    }),
   layOut: layOutHold,
 };
 

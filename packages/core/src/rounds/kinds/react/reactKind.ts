@@ -59,6 +59,7 @@ export const reactKind: BlockKind<ReactBlock> = {
       ...(call === '' ? [] : [call.toLowerCase()]),
       ...saidIn(line, book),
     ]),
+  scenes: (_, { from }, { lead }) => [{ at: from, what: 'wait', how: [`${lead} lead`], isSurprise: true }],
   layOut: layOutReact,
   strikes: () => 'as-compiled',
 };

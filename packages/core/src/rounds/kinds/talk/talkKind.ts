@@ -15,6 +15,7 @@ export const talkKind: BlockKind<TalkBlock> = {
   usual: (id) => ({ kind: 'talk', id, seconds: 60, title: 'What comes next', notes: '' }),
   tell: ({ title, notes }) => [title, notes].filter((text) => text !== '').join(': '),
   texts: () => [],
+  scenes: ({ title, notes }, { from }) => [{ at: from, what: title, notes }],
   layOut: ({ id, title }, { from }, { layout }) =>
     void layout.cues.push({ at: from, kind: 'show', text: title, block: id }),
 };

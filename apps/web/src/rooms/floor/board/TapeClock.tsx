@@ -17,7 +17,7 @@ export function TapeClock({ left, of, isRest }: TapeClockProps) {
   const shown = isRest ? 1 - share : share;
   return (
     <div
-      className="relative h-[76px] shrink-0 bg-paper phone:h-[60px]"
+      className="relative h-[4.75rem] shrink-0 bg-paper phone:h-[60px]"
       role="timer"
       aria-label={isRest ? 'Rest left' : 'Time left'}
     >

@@ -19,7 +19,7 @@ export function PartnersNow({ run, fighters, round, at }: PartnersNowProps) {
   return (
     <ul
       aria-label="Partners"
-      className="flex flex-wrap gap-x-8 px-10 text-[1.4rem] leading-tight flat:hidden phone:px-4 phone:text-base"
+      className="flex flex-wrap gap-x-8 px-10 text-[1.75rem] leading-tight flat:hidden phone:px-4 phone:text-base"
     >
       {groups.map(({ members, turns }) => {
         const roles = turns[turn % turns.length] ?? [];

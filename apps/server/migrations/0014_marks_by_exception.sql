@@ -1,0 +1,2 @@
+ALTER TABLE "round_results" ADD COLUMN "seconds" double precision;--> statement-breakpoint
+ALTER TABLE "round_results" ADD COLUMN "lead" text;

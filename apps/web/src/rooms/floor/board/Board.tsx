@@ -1,0 +1,99 @@
+import { useMemo } from 'react';
+import type { MoveBook } from '@eurhythm/core/moves';
+import { comboName } from '@eurhythm/core/plan';
+import { momentOfRound, sceneAt } from '@eurhythm/core/rounds';
+import type { FighterView, RunView } from '@eurhythm/contract';
+import type { DeckState, RunDeck } from '../../../floor/RunDeck.ts';
+import { useFrame } from '../../../floor/useFrame.ts';
+import { CallArea } from './CallArea.tsx';
+import { LaneStrips } from './LaneStrips.tsx';
+import { PartnersNow } from './PartnersNow.tsx';
+import { ScenePicture } from './ScenePicture.tsx';
+import { StripArea } from './StripArea.tsx';
+import { TapeClock } from './TapeClock.tsx';
+import { blockAt, nextCycle, nextInRound, nextText } from './whatComes.ts';
+
+interface BoardProps {
+  readonly run: RunView;
+  readonly fighters: readonly FighterView[];
+  readonly deck: RunDeck;
+  readonly state: DeckState;
+  readonly book: MoveBook;
+}
+
+/** What everybody looks at: the time, the call, what is done now and how, for each group, and what comes next. */
+export function Board({ run, fighters, deck, state, book }: BoardProps) {
+  const position = useFrame(() => deck.position, state.phase === 'running');
+  const at = state.phase === 'running' ? position : deck.position;
+  const compiled = deck.rounds[state.round]!;
+  const round = run.rounds[state.round]!;
+  const { block, left } = blockAt(round.blocks, at);
+  const isRest = block?.kind === 'rest';
+  const moment = momentOfRound(compiled, at);
+  const scene = block ? sceneAt(compiled.scenes, block.id, at) : null;
+  const ofBlock = (block?.kind === 'combo' || block?.kind === 'footwork' || isRest) ?? false;
+  const shown = ofBlock
+    ? (moment.cycle ??
+      nextCycle(compiled, at) ??
+      (isRest ? deck.rounds[state.round + 1]?.cycles[0] : undefined))
+    : undefined;
+  const combos = useMemo(
+    () => new Map(deck.rounds.flatMap((each) => each.combos).map((combo) => [combo.id, combo])),
+    [deck],
+  );
+  const combo = shown && combos.get(shown.combo);
+  const strip = {
+    cycle: shown,
+    combo,
+    book,
+    now: moment.cycle ? moment.beat : null,
+    done: moment.cycle ? moment.stroke : null,
+  };
+  return (
+    <>
+      <TapeClock left={left} of={block?.seconds ?? 0} isRest={isRest} />
+      <div className="flex items-baseline justify-between gap-x-6 px-10 pt-1 text-[1.75rem] leading-tight phone:flex-wrap phone:px-4 phone:text-base">
+        <h1 className="min-w-0 truncate font-text text-[1em] tracking-normal">
+          {round.title}{' '}
+          <span className="font-normal text-quiet">
+            · round {state.round + 1} of {run.rounds.length}
+          </span>
+        </h1>
+        <p className="shrink-0 text-quiet">
+          {combo && shown && (
+            <>
+              <strong className="text-ink">{comboName(combo)}</strong> · {Math.round(60 / shown.beatSeconds)}{' '}
+              a minute · {shown.lead} lead
+              {shown.intensity !== null && ` · contact ${shown.intensity} %`}
+            </>
+          )}
+        </p>
+      </div>
+      <CallArea
+        state={state}
+        deck={deck}
+        run={run}
+        moment={moment}
+        scene={scene}
+        at={at}
+        restText={isRest ? nextText(run, state.round) : null}
+      />
+      {shown ? (
+        shown.lanes ? (
+          <LaneStrips {...strip} lanes={shown.lanes} combos={combos} />
+        ) : (
+          <StripArea {...strip} isFootwork={block?.kind === 'footwork'} />
+        )
+      ) : (
+        <ScenePicture scene={scene} at={at} />
+      )}
+      <PartnersNow run={run} fighters={fighters} round={state.round} at={at} />
+      <p
+        className="truncate px-10 text-[1.75rem] leading-tight text-quiet phone:px-4 phone:text-base flat:hidden"
+        data-testid="next"
+      >
+        {isRest ? '' : nextInRound({ run, compiled, combos, round: state.round, at, shown })}
+      </p>
+    </>
+  );
+}

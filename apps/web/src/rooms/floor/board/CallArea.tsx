@@ -1,0 +1,104 @@
+import type { RoundMoment, PlacedScene } from '@eurhythm/core/rounds';
+import { clockText } from '@eurhythm/core/units';
+import type { RunView } from '@eurhythm/contract';
+import type { DeckState, RunDeck } from '../../../floor/RunDeck.ts';
+import { bigText } from './bigText.ts';
+
+interface CallAreaProps {
+  readonly state: DeckState;
+  readonly deck: RunDeck;
+  readonly run: RunView;
+  readonly moment: RoundMoment;
+  readonly scene: PlacedScene | null;
+  readonly at: number;
+  /** What comes after a rest; null in work. */
+  readonly restText: string | null;
+}
+
+/** The largest thing on the board: what is called, the number that is counted, or the seconds that are left. */
+export function CallArea({ state, deck, run, moment, scene, at, restText }: CallAreaProps) {
+  const isRunning = state.phase === 'running';
+  const { text, said } = bigText({ phase: state.phase, moment, scene, at, isRest: restText !== null });
+  const offer = scene?.isSurprise ? null : moment.offer;
+  return (
+    <div className="relative flex min-h-[9.5rem] flex-1 items-stretch gap-6 px-10 phone:flex-col phone:px-4">
+      {isRunning && restText === null && moment.before && !scene && (
+        <SideWord over="just called" word={moment.before.text} tone="text-quiet phone:hidden" />
+      )}
+      <Fitted text={text} />
+      {said !== null && <SideWord over="said" word={said} tone="text-ink" />}
+      {isRunning && offer && restText === null && !scene && (
+        <SideWord over="holder shows next" word={offer.text} tone="text-holder" isEnd />
+      )}
+      {restText !== null && <SideWord over="then" word={restText} tone="text-ink" isEnd />}
+      {state.phase === 'ready' && <DroppedCalls deck={deck} run={run} />}
+      {state.cameBackAt !== null && (
+        <p
+          role="status"
+          className="absolute top-1 left-1/2 -translate-x-1/2 rounded bg-tape px-4 py-1 text-lg font-semibold text-on-tape"
+        >
+          Came back at {clockText(state.cameBackAt)} of round {state.round + 1}.{' '}
+          {deck.audible ? '' : 'Press any key for sound.'}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** A narrow letter of the board is so much of its height wide. */
+const LETTER = 0.52;
+/** Longer texts stand on two lines. */
+const ONE_LINE = 22;
+
+/** A text as large as its place allows, on one line or two, and never larger. */
+function Fitted({ text }: { text: string }) {
+  const lines = text.length > ONE_LINE ? 2 : 1;
+  const longest = Math.max(3, lines === 1 ? text.length : Math.ceil(text.length / 2) + 3);
+  return (
+    <div className="min-w-0 flex-1 overflow-clip [container-type:size] phone:min-h-24">
+      <p
+        className="board flex h-full items-center justify-center text-center leading-[0.92] uppercase"
+        style={{ fontSize: `min(${96 / lines}cqh, ${(100 / (longest * LETTER)).toFixed(2)}cqw)` }}
+        data-testid="call"
+      >
+        {text}
+      </p>
+    </div>
+  );
+}
+
+function SideWord({
+  over,
+  word,
+  tone,
+  isEnd = false,
+}: {
+  over: string;
+  word: string;
+  tone: string;
+  isEnd?: boolean;
+}) {
+  return (
+    <div
+      className={`flex max-w-[20%] shrink-0 flex-col justify-end pb-2 phone:max-w-none phone:text-center flat:flex-row flat:items-baseline flat:gap-3 ${isEnd ? 'text-right' : ''} ${tone}`}
+    >
+      <p className="text-[1.75rem] leading-tight text-quiet phone:text-base">{over}</p>
+      <p className="board text-5xl leading-none break-words phone:text-3xl">{word}</p>
+    </div>
+  );
+}
+
+/** Told before the run: the calls that will not be heard, round by round. */
+function DroppedCalls({ deck, run }: { deck: RunDeck; run: RunView }) {
+  const dropped = deck.rounds.map(
+    (round) => round.findings.filter((finding) => finding.rule === 'call-dropped').length,
+  );
+  const all = dropped.reduce((sum, n) => sum + n, 0);
+  if (all === 0) return null;
+  const where = dropped.flatMap((n, i) => (n === 0 ? [] : [`${run.rounds[i]!.title} ${n}`]));
+  return (
+    <p className="max-w-[24%] shrink-0 self-end pb-2 text-xl text-quiet phone:max-w-none phone:text-base">
+      Could not fit {all} {all === 1 ? 'call' : 'calls'}: {where.join(', ')}
+    </p>
+  );
+}

@@ -1,0 +1,39 @@
+import type { PlacedScene, RoundMoment } from '@eurhythm/core/rounds';
+import type { DeckState } from '../../../floor/RunDeck.ts';
+
+interface Seen {
+  readonly phase: DeckState['phase'];
+  readonly moment: Pick<RoundMoment, 'call'>;
+  readonly scene: Pick<PlacedScene, 'at' | 'what' | 'count' | 'until'> | null;
+  readonly at: number;
+  readonly isRest: boolean;
+}
+
+/** A call this near to a count is the count's own word. */
+const SAME_INSTANT = 0.2;
+
+/**
+ * The largest text of the board, and what was said beside it: a count shows its number, what everybody waits for the end of
+ * shows the seconds, all else shows the call.
+ *
+ * @example
+ * bigText({ phase: 'held', moment: { call: null }, scene: null, at: 0, isRest: false }) // { text: 'held', said: null }
+ */
+export function bigText({ phase, moment: { call }, scene, at, isRest }: Seen): {
+  readonly text: string;
+  readonly said: string | null;
+} {
+  if (phase === 'held') return { text: 'held', said: null };
+  if (phase !== 'running') return { text: 'ready when you are', said: null };
+  const spoken = call?.text ?? null;
+  if (scene?.count) {
+    const isCountWord = call !== null && Math.abs(call.at - scene.at) < SAME_INSTANT;
+    return { text: String(scene.count.n), said: isCountWord ? null : spoken };
+  }
+  if (scene?.until !== undefined) {
+    const left = Math.max(0, Math.ceil(scene.until - at - 0.02));
+    // The last seconds are counted aloud, and what is done stands in the picture.
+    return { text: String(left), said: call?.kind === 'count' ? null : spoken };
+  }
+  return { text: spoken ?? (isRest ? 'rest' : (scene?.what ?? '')), said: null };
+}

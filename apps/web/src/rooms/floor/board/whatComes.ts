@@ -1,0 +1,58 @@
+import { comboName } from '@eurhythm/core/plan';
+import { sceneAt, type BlockCombo, type Cycle } from '@eurhythm/core/rounds';
+import type { RoundToPlay } from '@eurhythm/core/run';
+import type { RunView } from '@eurhythm/contract';
+
+type RunBlock = RunView['rounds'][number]['blocks'][number];
+
+/** The block that runs at an instant, when it ends, and the seconds that are left of it. */
+export function blockAt(
+  blocks: readonly RunBlock[],
+  at: number,
+): { block: RunBlock | undefined; end: number; left: number } {
+  let end = 0;
+  for (const block of blocks) {
+    end += block.seconds;
+    if (at < end) return { block, end, left: end - at };
+  }
+  return { block: blocks.at(-1), end, left: 0 };
+}
+
+export function nextCycle(round: Pick<RoundToPlay, 'cycles'>, at: number): Cycle | undefined {
+  return round.cycles.find((cycle) => cycle.at >= at);
+}
+
+/** What comes after this round. */
+export function nextText(run: RunView, round: number): string {
+  return run.rounds[round + 1]?.title ?? 'the end';
+}
+
+interface Shown {
+  readonly run: RunView;
+  readonly compiled: RoundToPlay;
+  readonly combos: ReadonlyMap<string, BlockCombo>;
+  readonly round: number;
+  readonly at: number;
+  /** The time through that is shown now. */
+  readonly shown: Cycle | undefined;
+}
+
+/** What comes after what is shown: another combo, another block, or the next round. */
+export function nextInRound({ run, compiled, combos, round, at, shown }: Shown): string {
+  const { blocks } = run.rounds[round]!;
+  const { block, end } = blockAt(blocks, at);
+  const later = compiled.cycles.find(
+    (cycle) =>
+      cycle.at > at &&
+      cycle.at < end &&
+      (cycle.combo !== shown?.combo || cycle.lead !== shown.lead || cycle.line !== shown.line),
+  );
+  const combo = later && combos.get(later.combo);
+  if (combo) return `next: ${comboName(combo)}, ${later.lead} lead · ${later.line ?? combo.line}`;
+  const following = block && blocks[blocks.indexOf(block) + 1];
+  if (!following) return `after this round: ${nextText(run, round)}`;
+  if (following.kind === 'rest') return `next: rest, then ${nextText(run, round)}`;
+  const cycle = compiled.cycles.find((each) => each.block === following.id);
+  const what = sceneAt(compiled.scenes, following.id, end)?.what ?? comboName(combos.get(cycle?.combo ?? ''));
+  return `next: ${what}`;
+}

@@ -1,0 +1,203 @@
+import { useEffect, useState } from 'react';
+import type { FighterView } from '@eurhythm/contract';
+import { useShortcut } from '../../../ui/useShortcut.ts';
+import { NameFinder } from './NameFinder.tsx';
+import { afterDigit, keyOf } from './numberKeys.ts';
+import { STAMPS, markText, type Mark, type Pressed, type StampId } from './stamps.ts';
+import type { Marks } from './useMarks.ts';
+
+interface MarkBarProps {
+  readonly fighters: readonly FighterView[];
+  readonly round: number;
+  readonly marks: Marks;
+  /** What a press now says beside the stamp. */
+  pressed(): Pressed;
+  onAllClean(round: number): void;
+}
+
+/** A number that is begun and not ended means nobody after so long. */
+const TYPING_MS = 2500;
+const DIGITS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9];
+/** More people than this are not all on the board at once: a press shows them. */
+const SHOWN = 16;
+
+/**
+ * Marks by exception: whoever reaches the end bell has finished. Choose what a press says, then one press for each fighter
+ * of whom it is true; a number or the first letters of a name press too.
+ */
+export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: MarkBarProps) {
+  const [stamp, setStamp] = useState<StampId>('part');
+  const [typed, setTyped] = useState('');
+  const [isBefore, setBefore] = useState(false);
+  const [isOpen, setOpen] = useState(false);
+  const [isFinding, setFinding] = useState(false);
+  useEffect(() => {
+    if (typed === '') return;
+    const timer = setTimeout(() => setTyped(''), TYPING_MS);
+    return () => clearTimeout(timer);
+  }, [typed]);
+  const round = isBefore && now > 0 ? now - 1 : now;
+  const press = (fighter: FighterView | undefined): void => {
+    if (fighter) marks.press(round, fighter.id, stamp, pressed());
+  };
+  const type = (digit: number): void => {
+    const { digits, place } = afterDigit(typed, digit, fighters.length);
+    setTyped(digits);
+    if (place !== null) press(fighters[place]);
+  };
+  const isMany = fighters.length > SHOWN;
+  useShortcut('m', () => setOpen(!isOpen));
+  useShortcut('/', () => setFinding(true));
+  useShortcut('a', () => onAllClean(round));
+  useShortcut('r', () => setBefore(!isBefore));
+  const people = (
+    <ul
+      aria-label="People"
+      className="grid auto-rows-fr grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-1.5 pb-1"
+    >
+      {fighters.map((fighter, i) => (
+        <li key={fighter.id}>
+          <FighterTile
+            number={keyOf(i, fighters.length)}
+            isTyped={typed !== '' && keyOf(i, fighters.length).startsWith(typed)}
+            fighter={fighter}
+            mark={marks.of(round, fighter.id)}
+            onPress={() => press(fighter)}
+          />
+        </li>
+      ))}
+    </ul>
+  );
+  return (
+    <div className="border-t border-rule px-10 pt-2 phone:px-4">
+      {DIGITS.map((digit) => (
+        <DigitKey key={digit} digit={digit} onPress={() => type(digit)} />
+      ))}
+      <div className="mb-2 flex flex-wrap items-center gap-2" role="group" aria-label="What a press says">
+        {STAMPS.map(({ id, name, key }) => (
+          <StampButton key={id} name={name} letter={key} isOn={stamp === id} onPress={() => setStamp(id)} />
+        ))}
+        <span className="mx-1 h-6 border-l border-rule" />
+        <PlainButton onPress={() => onAllClean(round)}>All clean</PlainButton>
+        {now > 0 && (
+          <PlainButton isOn={isBefore} onPress={() => setBefore(!isBefore)}>
+            Round {now}
+          </PlainButton>
+        )}
+        {isFinding ? (
+          <NameFinder
+            fighters={fighters}
+            onFound={(fighter) => {
+              press(fighter);
+              setFinding(false);
+            }}
+            onClose={() => setFinding(false)}
+          />
+        ) : (
+          <PlainButton onPress={() => setFinding(true)}>Find</PlainButton>
+        )}
+        {isMany && (
+          <PlainButton isOn={isOpen} onPress={() => setOpen(!isOpen)}>
+            All {fighters.length}
+          </PlainButton>
+        )}
+      </div>
+      {!isMany || isOpen ? people : <Exceptions fighters={fighters} round={round} marks={marks} />}
+    </div>
+  );
+}
+
+/** Whoever did something else than finish, of a class that is too large to be shown. */
+function Exceptions({ fighters, round, marks }: Pick<MarkBarProps, 'fighters' | 'round' | 'marks'>) {
+  const others = fighters.flatMap((fighter) => {
+    const mark = marks.of(round, fighter.id);
+    return mark && (mark.done !== 'finished' || mark.lead || (mark.quality && mark.quality !== 'clean'))
+      ? [`${fighter.name} ${markText(mark)}`]
+      : [];
+  });
+  return (
+    <p className="truncate pb-2 text-lg" role="status">
+      {others.length === 0 ? 'Everybody as planned.' : `Everybody as planned but ${others.join(' · ')}`}
+    </p>
+  );
+}
+
+function DigitKey({ digit, onPress }: { digit: number; onPress: () => void }) {
+  useShortcut(String(digit), onPress);
+  return null;
+}
+
+function StampButton({
+  name,
+  letter,
+  isOn,
+  onPress,
+}: {
+  name: string;
+  letter: string;
+  isOn: boolean;
+  onPress: () => void;
+}) {
+  useShortcut(letter, onPress);
+  return (
+    <PlainButton isOn={isOn} onPress={onPress}>
+      {name}
+    </PlainButton>
+  );
+}
+
+function PlainButton({
+  isOn,
+  onPress,
+  children,
+}: {
+  isOn?: boolean;
+  onPress: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      aria-pressed={isOn}
+      onClick={onPress}
+      className={`min-h-[44px] rounded px-3 text-lg pointer-coarse:min-h-[64px] pointer-coarse:min-w-[64px] ${isOn ? 'bg-tape font-bold text-on-tape' : 'border border-rule text-ink'}`}
+    >
+      {children}
+    </button>
+  );
+}
+
+function FighterTile({
+  number,
+  isTyped,
+  fighter,
+  mark,
+  onPress,
+}: {
+  number: string;
+  isTyped: boolean;
+  fighter: FighterView;
+  mark: Mark | undefined;
+  onPress: () => void;
+}) {
+  const look = !mark
+    ? 'border-rule'
+    : mark.done === 'sat-out'
+      ? 'border-dashed border-rule text-quiet'
+      : 'border-tape bg-paper';
+  return (
+    <button
+      type="button"
+      onClick={onPress}
+      className={`h-full min-h-[44px] w-full rounded border-2 px-2.5 py-0.5 text-left leading-tight pointer-coarse:min-h-[64px] ${look} ${isTyped ? 'outline-3 outline-front' : ''}`}
+    >
+      <span className="block truncate font-semibold">
+        <span className="mr-1.5 text-quiet">{number}</span>
+        {fighter.name}
+      </span>
+      <span className="block truncate text-sm text-quiet">
+        {mark ? markText(mark) : fighter.note || 'as planned'}
+      </span>
+    </button>
+  );
+}

@@ -1,0 +1,39 @@
+import { startingWith } from './startingWith.ts';
+import { markText, stamped, type Mark } from './stamps.ts';
+
+const pressed = { seconds: 71.6, otherLead: 'right' } as const;
+const after = (...stamps: Parameters<typeof stamped>[1][]): Mark | undefined =>
+  stamps.reduce<Mark | undefined>((mark, stamp) => stamped(mark, stamp, pressed), undefined);
+
+describe('a press', () => {
+  it.each([
+    [['part'], 'part 1:12'],
+    [['part', 'loose'], 'part 1:12, loose'],
+    [['loose', 'part'], 'part 1:12, loose'],
+    [['wild'], 'finished, wild'],
+    [['wild', 'clean'], 'finished, clean'],
+    [['loose', 'sat-out'], 'sat out'],
+    [['sat-out', 'clean'], 'finished, clean'],
+    [['sat-out', 'finished'], 'finished'],
+    [['part', 'finished'], 'finished'],
+    [['other-lead'], 'finished, right lead'],
+    [['other-lead', 'other-lead'], 'finished'],
+    [['part', 'other-lead'], 'part 1:12, right lead'],
+  ] as const)('says %j as “%s”', (stamps, text) => {
+    expect(markText(after(...stamps)!)).toBe(text);
+  });
+});
+
+describe('first letters', () => {
+  const people = ['Oskar Bello', 'Ines Okafor', 'Radek Ilić', 'Oskar Brandt'].map((name) => ({ name }));
+  it.each([
+    ['ok', ['Ines Okafor']],
+    ['OSK', ['Oskar Bello', 'Oskar Brandt']],
+    ['oskar br', ['Oskar Brandt']],
+    ['ilic', ['Radek Ilić']],
+    ['', []],
+    ['x', []],
+  ])('%j are of %j', (letters, names) => {
+    expect(startingWith(people, letters).map(({ name }) => name)).toEqual(names);
+  });
+});

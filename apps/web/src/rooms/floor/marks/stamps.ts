@@ -1,0 +1,68 @@
+import type { ResultView } from '@eurhythm/contract';
+import { clockText } from '@eurhythm/core/units';
+
+/** What a press says of a fighter's round. Nobody has to be pressed who finishes it. */
+export const STAMPS = [
+  { id: 'part', name: 'Part', key: 'p' },
+  { id: 'sat-out', name: 'Sat out', key: 's' },
+  { id: 'loose', name: 'Loose', key: 'l' },
+  { id: 'wild', name: 'Wild', key: 'w' },
+  { id: 'clean', name: 'Clean', key: 'c' },
+  { id: 'finished', name: 'Finished', key: 'f' },
+  { id: 'other-lead', name: 'Other lead', key: 'o' },
+] as const;
+export type StampId = (typeof STAMPS)[number]['id'];
+
+/** What a mark says, beside whose and when. */
+export type Mark = Pick<ResultView, 'done' | 'quality' | 'seconds' | 'lead'>;
+
+export interface Pressed {
+  /** Where the round stands, in seconds. */
+  readonly seconds: number;
+  /** The lead that is not the planned one. */
+  readonly otherLead: 'left' | 'right';
+}
+
+/**
+ * The mark after one press more: how it was done and how clean it was are told apart, and each press changes one of them.
+ *
+ * @example
+ * stamped(undefined, 'wild', { seconds: 12, otherLead: 'right' }) // { done: 'finished', quality: 'wild', seconds: null, lead: null }
+ */
+export function stamped(before: Mark | undefined, stamp: StampId, { seconds, otherLead }: Pressed): Mark {
+  const { done = 'finished', quality = null, lead = null } = before ?? {};
+  const kept = { quality, lead };
+  switch (stamp) {
+    case 'part':
+      return { ...kept, done: 'part', seconds: Math.round(seconds) };
+    case 'sat-out':
+      return { done: 'sat-out', quality: null, seconds: null, lead: null };
+    case 'finished':
+      return { ...kept, done: 'finished', seconds: null };
+    case 'other-lead':
+      return { ...whatWasDone(done, before), quality, lead: lead === null ? otherLead : null };
+    case 'loose':
+    case 'wild':
+    case 'clean':
+      return { ...whatWasDone(done, before), quality: stamp, lead };
+    default:
+      return stamp satisfies never;
+  }
+}
+
+/** Who is said to have done it well or badly has not sat out. */
+function whatWasDone(done: Mark['done'], before: Mark | undefined): Pick<Mark, 'done' | 'seconds'> {
+  return done === 'part' ? { done, seconds: before?.seconds ?? null } : { done: 'finished', seconds: null };
+}
+
+/**
+ * A mark in words.
+ *
+ * @example
+ * markText({ done: 'part', quality: 'loose', seconds: 72, lead: null }) // 'part 1:12, loose'
+ */
+export function markText({ done, quality, seconds = null, lead }: Mark): string {
+  const what = done === 'sat-out' ? 'sat out' : done;
+  const far = done === 'part' && seconds !== null ? ` ${clockText(seconds)}` : '';
+  return [`${what}${far}`, ...(quality ? [quality] : []), ...(lead ? [`${lead} lead`] : [])].join(', ');
+}

@@ -1,0 +1,90 @@
+import { useEffect, useState } from 'react';
+import type { RunState } from '@eurhythm/core/run';
+import type { ResultView, RunView } from '@eurhythm/contract';
+import { newId } from '../../../server/api.ts';
+import { putting, takingOut } from '../../../sync/letters/letter.ts';
+import { sync } from '../../../sync/opened.ts';
+import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { stamped, type Mark, type Pressed, type StampId } from './stamps.ts';
+
+/** A mark can be taken back this long. */
+const UNDO_MS = 10_000;
+
+export interface Marks {
+  /** What stands of a fighter's round: what was pressed, or what the end bell made of it. */
+  of(round: number, fighterId: string): Mark | undefined;
+  press(round: number, fighterId: string, stamp: StampId, pressed: Pressed): void;
+  undo(): void;
+  readonly canUndo: boolean;
+}
+
+interface LastPress {
+  readonly key: string;
+  readonly before: ResultView | undefined;
+  readonly now: ResultView;
+}
+
+/** The marks of a run: shown at once, kept until the server has them, taken back within ten seconds. */
+export function useMarks(run: RunView, rung: RunState['rung']): Marks {
+  const [results, setResults] = useState<ReadonlyMap<string, ResultView>>(
+    () => new Map(run.results.map((result) => [keyOf(result.round, result.fighterId), result])),
+  );
+  const [last, setLast] = useState<LastPress | null>(null);
+  useEffect(() => {
+    if (!last) return;
+    const timer = setTimeout(() => setLast(null), UNDO_MS);
+    return () => clearTimeout(timer);
+  }, [last]);
+
+  const send = ({ id, runId: _, ...mark }: ResultView): void =>
+    void sync.put(putting(SUBJECTS.mark, `runs/${run.id}/results/${id}`, mark, { page: `/floor/${run.id}` }));
+  const standing = (round: number, fighterId: string): Mark | undefined => {
+    const pressed = results.get(keyOf(round, fighterId));
+    const bell = rung.get(round);
+    if (!bell) return pressed;
+    const done = pressed ?? { done: 'finished' as const, quality: null };
+    return bell.isClean && done.done === 'finished' ? { ...done, quality: done.quality ?? 'clean' } : done;
+  };
+  const keep = (key: string, now: ResultView): void => {
+    setResults(new Map(results).set(key, now));
+    send(now);
+  };
+  return {
+    of: standing,
+    canUndo: last !== null,
+    press: (round, fighterId, stamp, pressed) => {
+      const key = keyOf(round, fighterId);
+      const before = results.get(key);
+      const now: ResultView = {
+        id: before?.id ?? newId(),
+        runId: run.id,
+        round,
+        fighterId,
+        ...stamped(standing(round, fighterId), stamp, pressed),
+        at: new Date().toISOString(),
+      };
+      setLast({ key, before, now });
+      keep(key, now);
+    },
+    undo: () => {
+      if (!last) return;
+      const { before, now, key } = last;
+      // Pressed now: the newest press stands, and the one that is taken back came later than what it replaced.
+      const at = new Date().toISOString();
+      if (before) keep(key, { ...before, at });
+      else if (rung.has(now.round))
+        keep(key, { ...now, done: 'finished', quality: null, seconds: null, lead: null, at });
+      else {
+        const next = new Map(results);
+        next.delete(key);
+        setResults(next);
+        void sync.put(takingOut(SUBJECTS.mark, `runs/${run.id}/results/${now.id}`));
+      }
+      setLast(null);
+    },
+  };
+}
+
+function keyOf(round: number, fighterId: string): string {
+  return `${round}/${fighterId}`;
+}
