@@ -60,7 +60,7 @@ export const STRIP_SCALES: Readonly<Record<'row' | 'wall' | 'lane' | 'bench' | '
   lane: {
     leastBeat: 46,
     mostBeat: 110,
-    left: 84,
+    left: 122,
     right: 14,
     heights: { head: 88, body: 58, low: 32 },
     head: 12,

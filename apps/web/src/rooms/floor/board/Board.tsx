@@ -5,6 +5,7 @@ import { momentOfRound, sceneAt } from '@eurhythm/core/rounds';
 import type { FighterView, RunView } from '@eurhythm/contract';
 import type { DeckState, RunDeck } from '../../../floor/RunDeck.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
+import { bigText } from './bigText.ts';
 import { CallArea } from './CallArea.tsx';
 import { LaneStrips } from './LaneStrips.tsx';
 import { PartnersNow } from './PartnersNow.tsx';
@@ -31,6 +32,7 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
   const isRest = block?.kind === 'rest';
   const moment = momentOfRound(compiled, at);
   const scene = block ? sceneAt(compiled.scenes, block.id, at) : null;
+  const big = bigText({ phase: state.phase, moment, scene, at, isRest });
   const ofBlock = (block?.kind === 'combo' || block?.kind === 'footwork' || isRest) ?? false;
   const shown = ofBlock
     ? (moment.cycle ??
@@ -75,7 +77,7 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
         run={run}
         moment={moment}
         scene={scene}
-        at={at}
+        big={big}
         restText={isRest ? nextText(run, state.round) : null}
       />
       {shown ? (
@@ -85,7 +87,7 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
           <StripArea {...strip} isFootwork={block?.kind === 'footwork'} />
         )
       ) : (
-        <ScenePicture scene={scene} at={at} />
+        <ScenePicture scene={scene} at={at} large={big.text} />
       )}
       <PartnersNow run={run} fighters={fighters} round={state.round} at={at} />
       <p

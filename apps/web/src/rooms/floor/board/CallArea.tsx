@@ -2,7 +2,7 @@ import type { RoundMoment, PlacedScene } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
 import type { RunView } from '@eurhythm/contract';
 import type { DeckState, RunDeck } from '../../../floor/RunDeck.ts';
-import { bigText } from './bigText.ts';
+import type { bigText } from './bigText.ts';
 
 interface CallAreaProps {
   readonly state: DeckState;
@@ -10,15 +10,15 @@ interface CallAreaProps {
   readonly run: RunView;
   readonly moment: RoundMoment;
   readonly scene: PlacedScene | null;
-  readonly at: number;
+  readonly big: ReturnType<typeof bigText>;
   /** What comes after a rest; null in work. */
   readonly restText: string | null;
 }
 
 /** The largest thing on the board: what is called, the number that is counted, or the seconds that are left. */
-export function CallArea({ state, deck, run, moment, scene, at, restText }: CallAreaProps) {
+export function CallArea({ state, deck, run, moment, scene, big, restText }: CallAreaProps) {
   const isRunning = state.phase === 'running';
-  const { text, said } = bigText({ phase: state.phase, moment, scene, at, isRest: restText !== null });
+  const { text, said } = big;
   const offer = scene?.isSurprise ? null : moment.offer;
   return (
     <div className="relative flex min-h-[9.5rem] flex-1 items-stretch gap-6 px-10 phone:flex-col phone:px-4">

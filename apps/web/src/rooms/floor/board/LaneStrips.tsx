@@ -14,7 +14,7 @@ interface LaneStripsProps extends ShownLine {
 export function LaneStrips({ lanes, combos, ...others }: LaneStripsProps) {
   return (
     <div
-      className="grid min-h-[16.5rem] shrink-0 auto-cols-fr grid-flow-col gap-5 px-6 phone:grid-flow-row phone:px-2 flat:hidden"
+      className="grid min-h-[15rem] shrink-0 auto-cols-fr grid-flow-col gap-5 px-6 phone:grid-flow-row phone:px-2 flat:hidden"
       data-testid="lanes"
     >
       <Lane name="everybody else" {...others} />

@@ -1,18 +1,22 @@
 import type { PlacedScene, SceneLane } from '@eurhythm/core/rounds';
 
 interface ScenePictureProps {
+  /** What stands large above it already. */
+  readonly large: string;
   readonly scene: PlacedScene | null;
   readonly at: number;
 }
 
 /** What is done where there is no line on a beat: the exercise, how, how far everybody is, and what the coach says about it. */
-export function ScenePicture({ scene, at }: ScenePictureProps) {
-  if (!scene) return <div className="min-h-[16.5rem] shrink-0 flat:hidden" />;
+export function ScenePicture({ scene, at, large }: ScenePictureProps) {
+  if (!scene) return null;
   const { what, how = [], count, lanes = [], notes = '' } = scene;
+  const isSaid = what.toLowerCase() === large.toLowerCase();
+  if (isSaid && how.length === 0 && notes === '' && lanes.length === 0) return null;
   return (
-    <div className="flex min-h-[16.5rem] shrink-0 items-center gap-10 px-10 phone:flex-col phone:items-stretch phone:gap-3 phone:px-4 flat:hidden">
+    <div className="flex max-h-[18rem] shrink-0 items-center gap-10 px-10 py-4 phone:flex-col phone:items-stretch phone:gap-3 phone:px-4 flat:hidden">
       <section aria-label="What is done now" className="min-w-0 flex-1">
-        <p className="board text-[4.5rem] leading-none break-words phone:text-4xl">{what}</p>
+        {!isSaid && <p className="board text-[4.5rem] leading-none break-words phone:text-4xl">{what}</p>}
         {how.length > 0 && (
           <p className="mt-3 text-[2.1rem] leading-tight phone:mt-1 phone:text-lg">{how.join(' · ')}</p>
         )}

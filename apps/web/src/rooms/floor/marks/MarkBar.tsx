@@ -53,7 +53,7 @@ export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: Ma
   const people = (
     <ul
       aria-label="People"
-      className="grid auto-rows-fr grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-1.5 pb-1"
+      className={`grid auto-rows-fr grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-1.5 pb-1 ${isOpen ? '' : isMany ? 'hidden' : 'low:hidden'}`}
     >
       {fighters.map((fighter, i) => (
         <li key={fighter.id}>
@@ -69,7 +69,9 @@ export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: Ma
     </ul>
   );
   return (
-    <div className="border-t border-rule px-10 pt-2 phone:px-4">
+    <div
+      className={`border-t border-rule px-10 pt-2 phone:px-4 ${isOpen ? 'z-20 bg-canvas pb-4 not-phone:fixed not-phone:inset-x-0 not-phone:bottom-0' : ''}`}
+    >
       {DIGITS.map((digit) => (
         <DigitKey key={digit} digit={digit} onPress={() => type(digit)} />
       ))}
@@ -96,13 +98,18 @@ export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: Ma
         ) : (
           <PlainButton onPress={() => setFinding(true)}>Find</PlainButton>
         )}
-        {isMany && (
+        <span className={isMany ? '' : 'hidden low:inline'}>
           <PlainButton isOn={isOpen} onPress={() => setOpen(!isOpen)}>
             All {fighters.length}
           </PlainButton>
-        )}
+        </span>
       </div>
-      {!isMany || isOpen ? people : <Exceptions fighters={fighters} round={round} marks={marks} />}
+      {!isOpen && (
+        <div className={isMany ? '' : 'hidden low:block'}>
+          <Exceptions fighters={fighters} round={round} marks={marks} />
+        </div>
+      )}
+      {people}
     </div>
   );
 }
