@@ -1,5 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { SIZES, faultsOf, tooWide } from './axe.ts';
+import { choose } from './choose.ts';
 
 /** The Floor on any screen, by touch, and by keyboard alone. */
 async function takeToTheFloor(page: Page, people: readonly string[]): Promise<void> {
@@ -127,4 +128,46 @@ test.describe('by touch on a phone', () => {
     await page.getByRole('button', { name: 'Start', exact: true }).tap();
     await expect(call(page)).not.toHaveText('ready when you are');
   });
+});
+
+test('a burst of the class: after the bell the numbers go through the names, and who has none stays open', async ({
+  page,
+}) => {
+  await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello', 'Ines Okafor']);
+  await page.keyboard.press('t');
+  await choose(page.getByLabel('Who'), 'Everybody, partners count');
+  await choose(page.getByLabel('What'), 'Two straights, 10 s');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByText('partners count aloud')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByLabel(/How many .* did/)).toBeFocused({ timeout: 60_000 });
+  expect(await faultsOf(page)).toEqual([]);
+  await page.keyboard.type('23');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter'); // nobody told the second one
+  await page.keyboard.type('190');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toHaveText('That would be 19 a second. Enter once more keeps it.');
+  await page.keyboard.press('Backspace');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('1 of 3 still open')).toBeVisible();
+  // A reload loses none, and the open one is asked for again.
+  await page.reload();
+  await expect(call(page)).toHaveText(/held|ready when you are/, { timeout: 90_000 });
+  await page.keyboard.press('t');
+  await expect(page.getByText('1 of 3 still open')).toBeVisible();
+  await page.keyboard.type('21');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('all told')).toBeVisible();
+  await page.keyboard.press('Escape');
+  const { items } = await (await page.request.get('/api/fighters')).json();
+  const counts = ['Lumi Achterberg', 'Oskar Bello', 'Ines Okafor'].map(async (name) => {
+    const { id } = items.find((each: { name: string }) => each.name === name);
+    const trials = await (await page.request.get(`/api/fighters/${id}/attempts`)).json();
+    return [trials.items[0].count, trials.items[0].measured];
+  });
+  await expect(async () => {
+    const newest = await Promise.all(counts);
+    expect(newest.map(([, measured]) => measured)).toEqual(['partner', 'partner', 'partner']);
+    expect(newest.map(([count]) => count).sort()).toEqual([19, 21, 23]);
+  }).toPass();
 });

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { Move, NumberedMove } from '@eurhythm/core/moves';
 import type { Phase } from '@eurhythm/core/rounds';
 import type { CutOff } from '@eurhythm/core/sound';
+import type { EarlierCount, Measured } from '@eurhythm/core/speed';
 import type {
   ClassGroupDto,
   RoundDto,
@@ -325,7 +326,12 @@ export const attempts = pgTable(
       .references(() => tests.id),
     lead: lead('lead').notNull(),
     instants: jsonb('instants').$type<number[]>().notNull(),
-    /** What counts of the instants, so that best and median need to read none. */
+    /** How many, where somebody counted and nothing was timed. */
+    said: integer('said'),
+    measured: text('measured').$type<Measured>().notNull().default('taps'),
+    /** What it said before it was corrected. */
+    history: jsonb('history').$type<EarlierCount[]>().notNull().default([]),
+    /** What counts of it, so that best and median need to read none. */
     count: integer('count').notNull(),
     at: at('at').notNull(),
     /** What a clock said that was wrong. */

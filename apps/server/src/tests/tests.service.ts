@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { GoneException, Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
-import { summariseBurst } from '@eurhythm/core/speed';
+import { countOf, type EarlierCount } from '@eurhythm/core/speed';
 import type {
   AttemptPage,
   AttemptView,
@@ -69,19 +69,23 @@ export class TestsService {
     const [fighter] = await this.fighters.some([attempt.fighterId]);
     if (!fighter) throw new UnprocessableEntityException('This fighter is not in the gym.');
     const test = await this.testOf(attempt);
-    const { fighterId, lead, instants } = attempt;
-    const { count } = summariseBurst(instants, test.seconds);
+    const { fighterId, lead, instants, said = null, measured = 'taps' } = attempt;
+    const count = countOf(attempt, test.seconds);
     const done = doneAt(attempt.at, offset);
-    const row = { fighterId, runId: attempt.runId ?? null, testId: test.id, lead, instants, count, ...done };
-    await this.database.transaction(async (tx) => {
+    const runId = attempt.runId ?? null;
+    const row = { fighterId, runId, testId: test.id, lead, instants, said, measured, count, ...done };
+    const history = await this.database.transaction(async (tx) => {
       const [removed] = await tx.select().from(removedAttempts).where(eq(removedAttempts.id, id));
       if (removed) throw new GoneException('This trial was taken out; it stays out.');
+      const [before] = await tx.select().from(attempts).where(eq(attempts.id, id)).for('update');
+      const earlier = earlierCounts(before, row);
       await tx
         .insert(attempts)
-        .values({ id, ...row })
-        .onConflictDoUpdate({ target: attempts.id, set: row });
+        .values({ id, ...row, history: earlier })
+        .onConflictDoUpdate({ target: attempts.id, set: { ...row, history: earlier } });
+      return earlier;
     });
-    return { kept: attemptView({ id, ...row }, test), ...done };
+    return { kept: attemptView({ id, ...row, history }, test), ...done };
   }
 
   /** The test that is named, or the burst of a title and a length. */
@@ -223,11 +227,22 @@ export function burstId(title: string, seconds: number): string {
 
 type AttemptRow = typeof attempts.$inferSelect;
 
+/** What a trial said before it says something else. */
+function earlierCounts(
+  before: AttemptRow | undefined,
+  { count, measured }: Pick<AttemptRow, 'count' | 'measured'>,
+): EarlierCount[] {
+  if (!before) return [];
+  if (before.count === count && before.measured === measured) return before.history;
+  return [...before.history, { count: before.count, measured: before.measured, at: before.at.toISOString() }];
+}
+
 function saveable({ title, kind, line, seconds, direction }: SaveTestDto): SaveTestDto {
   return { title, kind, line, seconds, direction };
 }
 
 function attemptView(row: AttemptRow, { title, seconds }: TestView): AttemptView {
   const perSecond = row.count / seconds;
-  return { ...row, title, seconds, at: row.at.toISOString(), perSecond };
+  const first = row.history[0]?.count ?? null;
+  return { ...row, title, seconds, at: row.at.toISOString(), first, perSecond };
 }

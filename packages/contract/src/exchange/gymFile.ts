@@ -13,6 +13,7 @@ import {
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
+import { MEASURED, type EarlierCount, type Measured } from '@eurhythm/core/speed';
 import { RUN_EVENT_KINDS, type RunEventKind } from '@eurhythm/core/run';
 import { CUT_OFFS, type CutOff } from '@eurhythm/core/sound';
 import { SaveComboDto } from '../combos/combos.ts';
@@ -37,7 +38,7 @@ import {
   MayBeNull,
   OrNull,
 } from '../rules/index.ts';
-import { SaveTestDto } from '../runs/attempts.ts';
+import { MOST_COUNT, SaveTestDto } from '../runs/attempts.ts';
 import { DONE, QUALITIES, RoundPartnersView } from '../runs/runs.ts';
 import { SaveThemeDto } from '../sessions/calendar.ts';
 import { SaveLibraryItemDto } from '../sessions/library.ts';
@@ -291,6 +292,17 @@ export class FileResult {
   at!: string;
 }
 
+export class FileEarlierCount implements EarlierCount {
+  @IsWholeWithin('the count', 0, MOST_COUNT, '')
+  count!: number;
+
+  @IsOneOf('how it was counted', MEASURED)
+  measured!: Measured;
+
+  @IsInstant('the time')
+  at!: string;
+}
+
 export class FileAttempt {
   @IsOwnId('a trial')
   id!: string;
@@ -319,6 +331,19 @@ export class FileAttempt {
   @MayBeNull()
   @IsInstant('the time that was told')
   toldAt: string | null = null;
+
+  @MayBeNull()
+  @IsWholeWithin('the count', 0, MOST_COUNT, '')
+  said?: number | null;
+
+  @MayBeMissing()
+  @IsOneOf('how it was counted', MEASURED)
+  measured?: Measured;
+
+  /** What it said before it was corrected, the first first. */
+  @MayBeMissing()
+  @IsListOf('the earlier counts', () => FileEarlierCount, { most: 100 })
+  history?: FileEarlierCount[];
 }
 
 /** A trial that was taken out. */

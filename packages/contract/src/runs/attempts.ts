@@ -1,3 +1,4 @@
+import { MEASURED, type Measured } from '@eurhythm/core/speed';
 import { ArrayMaxSize, IsArray, IsNumber, ValidateIf } from 'class-validator';
 import {
   IsAmong,
@@ -11,6 +12,7 @@ import {
   IsOwnId,
   IsPlainName,
   IsText,
+  IsWholeWithin,
   IsWithin,
   LEADS,
   MayBeMissing,
@@ -25,6 +27,9 @@ export const TEST_KINDS = ['burst', 'combo-time', 'reaction'] as const;
 export const DIRECTIONS = ['higher', 'lower'] as const;
 /** What a test may last. */
 export const TEST_SECONDS = { min: 3, max: 120 } as const;
+
+/** Nobody does more in one trial. */
+export const MOST_COUNT = 2000;
 
 /** What is measured, so that trials of the same thing belong together whatever it is called. */
 export class SaveTestDto {
@@ -92,6 +97,16 @@ export class SaveAttemptDto {
   )
   instants!: number[];
 
+  /** How many, where somebody counted and nothing was timed. */
+  @MayBeNull()
+  @IsWholeWithin('the count', 0, MOST_COUNT, '')
+  said?: number | null;
+
+  /** How it was counted; by taps where nothing is said. */
+  @MayBeMissing()
+  @IsOneOf('how it was counted', MEASURED)
+  measured?: Measured;
+
   @IsInstant('the time')
   at!: string;
 }
@@ -128,6 +143,14 @@ export class AttemptView {
 
   @IsCount()
   readonly count!: number;
+
+  @IsAmong(MEASURED)
+  readonly measured!: Measured;
+
+  /** What it said first, where it was corrected since. */
+  @OrNull()
+  @IsCount()
+  readonly first!: number | null;
 
   @IsAmount()
   readonly perSecond!: number;

@@ -9,6 +9,30 @@ export interface BurstSummary {
   readonly lastThird: number;
 }
 
+/** How a trial was counted: each way has errors of its own. */
+export const MEASURED = ['taps', 'partner', 'by-hand', 'microphone', 'sensor', 'self-reported'] as const;
+export type Measured = (typeof MEASURED)[number];
+
+/** What a trial said before it was corrected. */
+export interface EarlierCount {
+  readonly count: number;
+  readonly measured: Measured;
+  readonly at: string;
+}
+
+/**
+ * What counts of a trial: the number that was told, or its instants within the time.
+ *
+ * @example
+ * countOf({ said: 23, instants: [] }, 10) // 23
+ */
+export function countOf(
+  { said, instants }: { readonly said?: number | null; readonly instants: readonly Seconds[] },
+  seconds: Seconds,
+): number {
+  return said ?? summariseBurst(instants, seconds).count;
+}
+
 /**
  * Sums up a burst of `seconds` from the instants of its repetitions, counted from its start; others are left out.
  *

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { summariseBurst } from '@eurhythm/core/speed';
+import { countOf, MEASURED } from '@eurhythm/core/speed';
 import type { FieldError, GymFile } from '@eurhythm/contract';
 import type { WholeGymFile } from '../file/readGym.ts';
 
@@ -190,7 +190,8 @@ const attempts: CsvTable = {
     { name: 'test', about: 'id of the test' },
     { name: 'test_title', about: 'only told', told: true },
     { name: 'lead', about: 'left or right' },
-    { name: 'count', about: 'what counts of the instants, only told', told: true },
+    { name: 'count', about: 'how many; where there are instants, what counts of them' },
+    { name: 'counted', about: `how: ${MEASURED.join(', ')}; taps where it is empty` },
     {
       name: 'instants',
       about: 'seconds from the start of the trial at which each strike came, with ; between',
@@ -200,7 +201,7 @@ const attempts: CsvTable = {
   lines: (gym) => {
     const names = new Map(gym.fighters.map(({ id, name }) => [id, name]));
     const tests = new Map(gym.tests.map((test) => [test.id, test]));
-    return gym.attempts.map(({ id, fighterId, runId, testId, lead, instants, at }) => ({
+    return gym.attempts.map(({ id, fighterId, runId, testId, lead, instants, said, measured, at }) => ({
       id,
       fighter: fighterId,
       fighter_name: names.get(fighterId) ?? '',
@@ -208,7 +209,8 @@ const attempts: CsvTable = {
       test: testId,
       test_title: tests.get(testId)?.title ?? '',
       lead,
-      count: String(summariseBurst(instants, tests.get(testId)?.seconds ?? 0).count),
+      count: String(countOf({ said, instants }, tests.get(testId)?.seconds ?? 0)),
+      counted: measured ?? 'taps',
       instants: instants.join(BETWEEN),
       at,
     }));
@@ -222,7 +224,10 @@ const attempts: CsvTable = {
       if (instants.some((each) => !Number.isFinite(each)))
         return tell('instants', 'The instants are seconds, with ; between.');
       const id = line['id'] || idOf(fighterId, testId, lead, at);
-      return { id, fighterId, runId: run === '' ? null : run, testId, lead, instants, at, toldAt: null };
+      const said = instants.length > 0 || !line['count'] ? null : Number(line['count']);
+      const measured = line['counted'] || 'taps';
+      const runId = run === '' ? null : run;
+      return { id, fighterId, runId, testId, lead, instants, said, measured, at, toldAt: null };
     });
     return { part: { attempts: items as NonNullable<GymFile['attempts']> }, errors };
   },

@@ -1,4 +1,4 @@
-import { summariseBurst } from '@eurhythm/core/speed';
+import { countOf } from '@eurhythm/core/speed';
 import type { FileAttempt, FileGym, FileRun, FileTest } from '@eurhythm/contract';
 import { eq, getTableColumns, notInArray, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn } from 'drizzle-orm/pg-core';
@@ -92,8 +92,8 @@ async function writePart(
   if (part.name === 'runs') await writeTrained(tx, added as unknown as readonly FileRun[]);
 }
 
-function counted({ testId, instants }: FileAttempt, seconds: ReadonlyMap<string, number>): { count: number } {
-  return { count: summariseBurst(instants, seconds.get(testId) ?? 0).count };
+function counted({ testId, ...trial }: FileAttempt, seconds: ReadonlyMap<string, number>): { count: number } {
+  return { count: countOf(trial, seconds.get(testId) ?? 0) };
 }
 
 /** The moves stand in the order of their list. */

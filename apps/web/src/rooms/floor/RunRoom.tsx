@@ -18,7 +18,7 @@ import { useWrite } from '../../sync/useSync.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { Board } from './board/Board.tsx';
-import { BurstPane } from './BurstPane.tsx';
+import { BurstPane } from './burst/BurstPane.tsx';
 import { FloorKeys } from './FloorKeys.tsx';
 import { HoldBar } from './HoldBar.tsx';
 import { Mixer } from '../../floor/Mixer.tsx';

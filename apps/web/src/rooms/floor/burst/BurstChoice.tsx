@@ -1,0 +1,55 @@
+import type { FighterView, TestView } from '@eurhythm/contract';
+import { ChoiceField } from '../../../ui/Field.tsx';
+import { LEAD_CHOICES } from '../../sessions/choices.ts';
+
+/** Stands for the whole class, whose partners count. */
+export const EVERYBODY = 'everybody';
+
+/** What is timed: a test of the gym, or a title that becomes one. */
+export type Timed = Pick<TestView, 'title' | 'seconds'> & { readonly id?: string };
+
+export interface BurstWish {
+  /** A fighter, or `EVERYBODY`. */
+  readonly who: string;
+  readonly title: string;
+  /** From their own lead each, or all from the same. */
+  readonly lead: 'own' | 'left' | 'right';
+}
+
+interface BurstChoiceProps {
+  readonly fighters: readonly FighterView[];
+  readonly timed: readonly Timed[];
+  readonly value: BurstWish;
+  onChange(value: BurstWish): void;
+}
+
+const OWN_LEAD = { value: 'own', label: 'Their own' } as const;
+
+/** Who does what from which lead: one fighter whose strikes are tapped, or everybody at once. */
+export function BurstChoice({ fighters, timed, value, onChange }: BurstChoiceProps) {
+  return (
+    <div className="grid w-full max-w-3xl gap-4 sm:grid-cols-3">
+      <ChoiceField
+        label="Who"
+        value={value.who}
+        choices={[
+          ...(fighters.length > 1 ? [{ value: EVERYBODY, label: 'Everybody, partners count' }] : []),
+          ...fighters.map((each) => ({ value: each.id, label: each.name })),
+        ]}
+        onChange={(who) => onChange({ ...value, who, lead: 'own' })}
+      />
+      <ChoiceField
+        label="What"
+        value={value.title}
+        choices={timed.map((each) => ({ value: each.title, label: `${each.title}, ${each.seconds} s` }))}
+        onChange={(title) => onChange({ ...value, title })}
+      />
+      <ChoiceField
+        label="From which lead"
+        value={value.lead}
+        choices={[OWN_LEAD, ...LEAD_CHOICES]}
+        onChange={(lead) => onChange({ ...value, lead })}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,196 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { BURST_READY } from '@eurhythm/core/run';
+import { USUAL_BURST_TITLE } from '@eurhythm/core/rounds';
+import { summariseBurst, type BurstSummary } from '@eurhythm/core/speed';
+import type { FighterView, RunView, SaveAttemptDto } from '@eurhythm/contract';
+import { newId } from '../../../server/api.ts';
+import { queries } from '../../../server/queries.ts';
+import type { Player } from '../../../floor/player.ts';
+import type { RunDeck } from '../../../floor/RunDeck.ts';
+import { useFrame } from '../../../floor/useFrame.ts';
+import { putting } from '../../../sync/letters/letter.ts';
+import { sync } from '../../../sync/opened.ts';
+import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { useStable } from '../../../ui/useStable.ts';
+import { useShortcut } from '../../../ui/useShortcut.ts';
+import { Button, Key } from '../../../ui/Button.tsx';
+import { TapeClock } from '../board/TapeClock.tsx';
+import { BurstChoice, EVERYBODY, type BurstWish, type Timed } from './BurstChoice.tsx';
+import { BurstCount } from './BurstCount.tsx';
+import { ClassNumbers } from './ClassNumbers.tsx';
+import { Outcome } from './Outcome.tsx';
+import { attemptOf, classBurst, keepBurst, keptBurst, told, type ClassBurst } from './classBurst.ts';
+
+/** Length of a burst that no test gives. */
+const SECONDS = 10;
+/** What is offered in a gym that has timed nothing yet. */
+const TITLES = [USUAL_BURST_TITLE, 'Round kicks', 'Backfist and cross'];
+
+type Phase =
+  | { readonly kind: 'choose' }
+  | { readonly kind: 'running'; readonly player: Player }
+  | { readonly kind: 'done'; readonly summary: BurstSummary };
+
+interface BurstPaneProps {
+  readonly run: RunView;
+  readonly fighters: readonly FighterView[];
+  readonly deck: RunDeck;
+  onClose(): void;
+}
+
+/** As many as fit: of one fighter, whose strikes are tapped along, or of the whole class, whose numbers are told after the bell. */
+export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
+  const timed = useTimed(run);
+  const [wish, setWish] = useState<BurstWish>({
+    who: fighters[0]?.id ?? '',
+    title: timed[0]!.title,
+    lead: 'own',
+  });
+  const [phase, setPhase] = useState<Phase>({ kind: 'choose' });
+  const [ofClass, setOfClass] = useState<ClassBurst | null>(() => keptBurst(run.id));
+  const [failure, setFailure] = useState('');
+  const [taps, setTaps] = useState<readonly number[]>([]);
+  const player = phase.kind === 'running' ? phase.player : null;
+  const position = useFrame(() => player?.position ?? 0, player !== null);
+  const fighter = fighters.find((each) => each.id === wish.who);
+  const isClass = wish.who === EVERYBODY;
+  const what = timed.find((each) => each.title === wish.title) ?? timed[0]!;
+  const { seconds } = what;
+  const lead = wish.lead === 'own' ? (fighter?.lead ?? 'left') : wish.lead;
+  const page = `/floor/${run.id}`;
+  useEffect(() => () => player?.dispose(), [player]);
+
+  const send = (id: string, attempt: SaveAttemptDto): void =>
+    void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
+  const keepClass = (burst: ClassBurst | null): void => {
+    keepBurst(run.id, burst);
+    setOfClass(burst);
+  };
+  const finish = useStable((): void => {
+    const at = new Date().toISOString();
+    setPhase({ kind: 'done', summary: summariseBurst(taps, seconds) });
+    if (isClass) return keepClass(classBurst(fighters, what, wish.lead, at, newId));
+    const test = what.id === undefined ? { title: what.title, seconds } : { testId: what.id };
+    const attempt = { fighterId: wish.who, runId: run.id, ...test, lead, instants: [...taps], at };
+    send(newId(), { ...attempt, measured: 'taps' });
+  });
+  const start = async (): Promise<void> => {
+    try {
+      // What is heard is late, and so are taps on it.
+      const onEnd = (): void => void setTimeout(finish, deck.desk.latency * 1000);
+      const burst = await deck.burst(seconds, onEnd);
+      setTaps([]);
+      burst.player.start(0);
+      setFailure('');
+      setPhase({ kind: 'running', player: burst.player });
+    } catch (error) {
+      setFailure(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const tap = (): void => {
+    if (!player || isClass) return;
+    const at = player.position - deck.desk.latency - BURST_READY;
+    if (at >= 0 && at <= seconds) setTaps((before) => [...before, Math.round(at * 1000) / 1000]);
+  };
+  const tell = (place: number, count: number): void => {
+    if (!ofClass) return;
+    const burst = told(ofClass, place, count);
+    const { id } = burst.trials[place]!;
+    keepClass(burst);
+    send(id, attemptOf(burst, burst.trials[place]!, run.id));
+  };
+  const closeClass = (): void => {
+    if (ofClass?.trials.every(({ count }) => count !== null)) keepClass(null);
+    onClose();
+  };
+  useShortcut(' ', tap);
+
+  const isWork = position >= BURST_READY;
+  return (
+    <main className="mat hall flex h-dvh flex-col phone:h-auto phone:min-h-dvh">
+      <h1 className="sr-only">{what.title}</h1>
+      {(player || !ofClass) && (
+        <TapeClock
+          left={isWork ? BURST_READY + seconds - position : BURST_READY - position}
+          of={isWork ? seconds : BURST_READY}
+          isRest={!isWork}
+        />
+      )}
+      {phase.kind === 'running' ? (
+        <BurstCount
+          name={isClass ? 'Everybody' : (fighter?.name ?? '')}
+          what={isClass ? what.title : `${what.title}, ${lead} lead`}
+          count={isClass ? Math.max(0, Math.ceil(BURST_READY + seconds - position - 0.02)) : taps.length}
+          told={
+            !isWork
+              ? 'get ready'
+              : isClass
+                ? 'partners count aloud'
+                : 'tap anywhere or press Space for each clean one'
+          }
+          onTap={tap}
+        />
+      ) : ofClass ? (
+        <ClassNumbers burst={ofClass} fighters={fighters} onTold={tell} onClose={closeClass} />
+      ) : (
+        <div className="flex flex-1 flex-col items-center justify-center gap-6 p-8 phone:gap-3 phone:p-4">
+          {phase.kind === 'done' && (
+            <Outcome summary={phase.summary} name={fighter?.name ?? ''} title={what.title} lead={lead} />
+          )}
+          <BurstChoice fighters={fighters} timed={timed} value={wish} onChange={setWish} />
+          {failure !== '' && (
+            <p role="alert" className="text-xl font-semibold text-caution">
+              {failure}
+            </p>
+          )}
+          {fighters.length === 0 && (
+            <p className="text-xl">Nobody is in this run, so there is nobody to time.</p>
+          )}
+          <div className="flex flex-wrap justify-center gap-4">
+            <Button
+              weight="main"
+              className="min-h-[64px] px-8 text-2xl"
+              onClick={() => void start()}
+              disabled={!fighter && !isClass}
+            >
+              {phase.kind === 'done' ? 'Again' : 'Start'}
+            </Button>
+            <Button className="min-h-[64px] px-6 text-xl" onClick={onClose}>
+              Back to the round
+            </Button>
+          </div>
+          <p className="text-quiet">
+            Get ready for {BURST_READY} seconds, then the bell, {seconds} seconds, and the bell again.{' '}
+            {isClass ? (
+              'Partners count, clean ones only; the numbers are asked for after the bell.'
+            ) : (
+              <>
+                Count with <Key>Space</Key> or taps; clean ones only.
+              </>
+            )}
+          </p>
+        </div>
+      )}
+    </main>
+  );
+}
+
+/** What may be timed: the bursts of the session, the gym's tests, and what a gym that has none may begin with. */
+function useTimed(run: RunView): readonly Timed[] {
+  const { data: tests = [] } = useQuery(queries.tests());
+  const known: readonly Timed[] = tests.filter(({ kind }) => kind === 'burst');
+  const own = run.rounds.flatMap(({ blocks }) =>
+    blocks.flatMap((block) =>
+      block.kind === 'burst' ? [{ title: block.title, seconds: block.seconds }] : [],
+    ),
+  );
+  const usual = TITLES.map((title) => ({ title, seconds: SECONDS }));
+  const all = [...own.map((each) => known.find(isSame(each)) ?? each), ...known, ...usual];
+  return all.filter((each, i) => all.findIndex((other) => other.title === each.title) === i);
+}
+
+const isSame =
+  (one: Timed) =>
+  (other: Timed): boolean =>
+    one.title === other.title && one.seconds === other.seconds;
