@@ -171,3 +171,26 @@ test('a burst of the class: after the bell the numbers go through the names, and
     expect(newest.map(([count]) => count).sort()).toEqual([19, 21, 23]);
   }).toPass();
 });
+
+test('a pedal is learnt by pressing it, holds however fast it repeats itself, and is known after a reload', async ({
+  page,
+}) => {
+  await takeToTheFloor(page, ['Lumi Achterberg']);
+  await page.keyboard.press('v');
+  await page.getByRole('group', { name: 'Pedals and remotes' }).getByTitle('Hold and go on').click();
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('round 1 of 5')).toBeVisible(); // learnt, and did nothing yet
+  await page.keyboard.press('v');
+  await call(page).click();
+  await page.keyboard.press('PageDown');
+  await expect(call(page)).not.toHaveText('ready when you are');
+  await page.waitForTimeout(600);
+  for (let i = 0; i < 30; i++) await page.keyboard.down('PageDown');
+  await page.keyboard.up('PageDown');
+  await expect(call(page)).toHaveText('held');
+  await page.reload();
+  await expect(call(page)).toHaveText('held', { timeout: 90_000 });
+  await page.keyboard.press('PageDown');
+  await expect(call(page)).not.toHaveText('held');
+  await expect(page.getByText('round 1 of 5')).toBeVisible();
+});

@@ -19,7 +19,9 @@ import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { Board } from './board/Board.tsx';
 import { BurstPane } from './burst/BurstPane.tsx';
+import { useHands } from '../../floor/hands/useHands.ts';
 import { FloorKeys } from './FloorKeys.tsx';
+import { HandsFields } from './HandsFields.tsx';
 import { HoldBar } from './HoldBar.tsx';
 import { Mixer } from '../../floor/Mixer.tsx';
 import { MarkBar } from './marks/MarkBar.tsx';
@@ -118,25 +120,13 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
     ' ',
     free(() => deck.toggle()),
   );
-  useShortcut(
-    'b',
-    free(() => deck.toggle()),
-  );
-  useShortcut(
-    'ArrowRight',
-    free(() => deck.goTo(state.round + 1)),
-  );
-  useShortcut(
-    'PageDown',
-    free(() => deck.goTo(state.round + 1)),
-  );
-  useShortcut(
-    'ArrowLeft',
-    free(() => deck.goTo(state.round)),
-  );
-  useShortcut(
-    'PageUp',
-    free(() => deck.goTo(state.round)),
+  const hands = useHands(
+    {
+      hold: () => deck.toggle(),
+      next: () => deck.goTo(state.round + 1),
+      again: () => deck.goTo(state.round),
+    },
+    isBurst,
   );
   const changeTempo = (by: number) => () =>
     void deck.changeTempo(by).then(
@@ -177,6 +167,7 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
       {isMixer && (
         <div className="px-8">
           <Mixer desk={deck.desk} />
+          <HandsFields {...hands} />
         </div>
       )}
       <FloorKeys

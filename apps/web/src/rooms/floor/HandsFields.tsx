@@ -1,0 +1,37 @@
+import { HAND_ACTIONS, USUAL_BINDINGS, tellPresses, type HandAction } from '../../floor/hands/presses.ts';
+import type { Hands } from '../../floor/hands/useHands.ts';
+import { Button } from '../../ui/Button.tsx';
+
+const NAMES: Readonly<Record<HandAction, string>> = {
+  hold: 'Hold and go on',
+  next: 'Next round',
+  again: 'Round again',
+};
+
+/** Which key, pedal or button does what on this device: learnt by pressing it. */
+export function HandsFields({ bindings, learning, learn, change }: Hands) {
+  return (
+    <div
+      className="flex flex-wrap items-center gap-x-6 gap-y-1 pb-2"
+      role="group"
+      aria-label="Pedals and remotes"
+    >
+      {HAND_ACTIONS.map((action) => (
+        <div key={action} className="flex min-h-[44px] flex-wrap items-center gap-x-2">
+          <span className="font-semibold">{NAMES[action]}</span>
+          <span className="text-quiet">{tellPresses(bindings, action)}</span>
+          <Button
+            title={NAMES[action]}
+            className="pointer-coarse:min-h-[64px]"
+            onClick={() => learn(learning === action ? null : action)}
+          >
+            {learning === action ? 'Press it now' : 'Learn a press'}
+          </Button>
+        </div>
+      ))}
+      <Button weight="bare" className="pointer-coarse:min-h-[64px]" onClick={() => change(USUAL_BINDINGS)}>
+        As usual again
+      </Button>
+    </div>
+  );
+}
