@@ -85,6 +85,13 @@ export const SHEETS = {
       },
     ],
   },
+  'floor-kinds': {
+    width: 1280,
+    shots: ['technique', 'lanes', 'burst', 'class-numbers'].map((view) => ({
+      view,
+      sizes: [{ width: 1280, height: 800 }],
+    })),
+  },
   dark: {
     width: 1280,
     colorScheme: 'dark',
@@ -102,7 +109,7 @@ export async function contactSheet(browser, base, { width, colorScheme = 'light'
     const [{ width: first }] = sizes;
     const page = await browser.newPage({ viewport: sizes[0], colorScheme, hasTouch: first < 760 });
     await acceptNotice(page, base);
-    await VIEWS[view](page, base);
+    await (VIEWS[view] ?? FLOOR_STATES[view])(page, base);
     for (const size of sizes) {
       await page.setViewportSize(size);
       pictures.push({ size, picture: (await screenshot(page)).toString('base64') });
@@ -219,6 +226,35 @@ export const VIEWS = {
     await page.keyboard.press('Shift');
     await page.waitForTimeout(1500);
   },
+  async fighters(page, base) {
+    await page.goto(`${base}/fighters`);
+    await page.getByText('Minnows').waitFor();
+  },
+  async fighter(page, base) {
+    await page.goto(`${base}/fighters/leilani`);
+    await page.getByRole('img', { name: /trials/ }).waitFor();
+  },
+};
+
+/** The Floor in its other states, for a sheet of their own. */
+const FLOOR_STATES = {
+  /** Technique on the count, each group its own number. */
+  technique: (page, base) => floorAt(page, base, 'three-groups', 1, 52),
+  /** Combos of three groups on one clock. */
+  lanes: (page, base) => floorAt(page, base, 'three-groups', 3, 60.4),
+  async 'class-numbers'(page, base) {
+    await floorAt(page, base, 'knees-behind-the-cross', 3, 42.2);
+    await page.keyboard.press('t');
+    await page.getByLabel('Who').click();
+    await page.getByRole('option', { name: 'Everybody, partners count' }).click();
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
+    await page.getByLabel(/How many/).waitFor({ timeout: 60_000 });
+    for (const count of ['23', '19', '21', '26']) {
+      await page.keyboard.type(count);
+      await page.keyboard.press('Enter');
+    }
+    await page.keyboard.type('2');
+  },
   async burst(page, base) {
     await page.goto(`${base}/floor/shot-${runs}`);
     await page.keyboard.press('Shift');
@@ -231,12 +267,15 @@ export const VIEWS = {
       await page.waitForTimeout(210);
     }
   },
-  async fighters(page, base) {
-    await page.goto(`${base}/fighters`);
-    await page.getByText('Minnows').waitFor();
-  },
-  async fighter(page, base) {
-    await page.goto(`${base}/fighters/leilani`);
-    await page.getByRole('img', { name: /trials/ }).waitFor();
-  },
 };
+
+/** Takes a session to the Floor and to a second of one of its rounds. */
+async function floorAt(page, base, session, round, position) {
+  const id = `shot-${(runs += 1)}`;
+  await startRun(page, base, id, session);
+  await setClock(page, base, id, round, position);
+  await page.goto(`${base}/floor/${id}`);
+  await page.getByTestId('call').waitFor({ timeout: 60_000 });
+  await page.keyboard.press('Shift');
+  await page.waitForTimeout(1200);
+}

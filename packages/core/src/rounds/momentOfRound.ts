@@ -19,7 +19,7 @@ export interface RoundMoment {
 /** A call stays on the board this long when nothing follows it. */
 const CALL_STAYS: Seconds = 2.5;
 /** A call appears this much before its centre, so that the eye is not later than the ear. */
-const EYE_AHEAD: Seconds = 0.12;
+export const EYE_AHEAD: Seconds = 0.12;
 
 const SPOKEN = new Set<Cue['kind']>(['call', 'time', 'stance', 'count']);
 

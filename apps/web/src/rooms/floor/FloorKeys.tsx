@@ -33,7 +33,7 @@ export function FloorKeys({
   onMixer,
 }: FloorKeysProps) {
   return (
-    <div className="flex flex-wrap items-center gap-x-4 px-8 py-1.5 text-base phone:px-4">
+    <div className="flex flex-wrap items-center gap-x-4 px-8 text-base phone:px-4">
       <KeyButton name="Space" onPress={() => deck.toggle()} isMain>
         {holdWord(state).toLowerCase()}
       </KeyButton>

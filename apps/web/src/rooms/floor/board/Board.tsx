@@ -1,14 +1,14 @@
 import { useMemo } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { comboName } from '@eurhythm/core/plan';
-import { momentOfRound, sceneAt } from '@eurhythm/core/rounds';
+import { EYE_AHEAD, momentOfRound, sceneAt } from '@eurhythm/core/rounds';
 import type { FighterView, RunView } from '@eurhythm/contract';
 import type { DeckState, RunDeck } from '../../../floor/RunDeck.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
 import { bigText } from './bigText.ts';
 import { CallArea } from './CallArea.tsx';
 import { LaneStrips } from './LaneStrips.tsx';
-import { PartnersNow } from './PartnersNow.tsx';
+import { PartnersComing, WorkingNow, partnersAt } from './PartnersNow.tsx';
 import { ScenePicture } from './ScenePicture.tsx';
 import { StripArea } from './StripArea.tsx';
 import { TapeClock } from './TapeClock.tsx';
@@ -31,7 +31,7 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
   const { block, left } = blockAt(round.blocks, at);
   const isRest = block?.kind === 'rest';
   const moment = momentOfRound(compiled, at);
-  const scene = block ? sceneAt(compiled.scenes, block.id, at) : null;
+  const scene = block ? sceneAt(compiled.scenes, block.id, at + EYE_AHEAD) : null;
   const big = bigText({ phase: state.phase, moment, scene, at, isRest });
   const ofBlock = (block?.kind === 'combo' || block?.kind === 'footwork' || isRest) ?? false;
   const shown = ofBlock
@@ -44,6 +44,9 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
     [deck],
   );
   const combo = shown && combos.get(shown.combo);
+  const partners = partnersAt(run, state.round, at);
+  // People look for each other.
+  const isChange = isRest || state.phase === 'ready';
   const strip = {
     cycle: shown,
     combo,
@@ -80,7 +83,9 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
         big={big}
         restText={isRest ? nextText(run, state.round) : null}
       />
-      {shown ? (
+      {isChange && partners ? (
+        <PartnersComing partners={partners} fighters={fighters} />
+      ) : shown ? (
         shown.lanes ? (
           <LaneStrips {...strip} lanes={shown.lanes} combos={combos} />
         ) : (
@@ -89,12 +94,14 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
       ) : (
         <ScenePicture scene={scene} at={at} large={big.text} />
       )}
-      <PartnersNow run={run} fighters={fighters} round={state.round} at={at} />
+      {!isChange && partners && <WorkingNow partners={partners} fighters={fighters} />}
       <p
-        className="truncate px-10 text-[1.75rem] leading-tight text-quiet phone:px-4 phone:text-base flat:hidden"
+        className="shrink-0 truncate px-10 text-[1.75rem] leading-tight text-quiet phone:px-4 phone:text-base flat:hidden"
         data-testid="next"
       >
-        {isRest ? '' : nextInRound({ run, compiled, combos, round: state.round, at, shown })}
+        {isRest
+          ? combo && `then: ${comboName(combo)}, ${shown!.lead} lead · ${shown!.line ?? combo.line}`
+          : nextInRound({ run, compiled, combos, round: state.round, at, shown })}
       </p>
     </>
   );

@@ -1,38 +1,71 @@
 import { turnInRun } from '@eurhythm/core/plan';
 import type { FighterView, RunView } from '@eurhythm/contract';
 
-const ROLE_WORDS = { work: 'works', hold: 'holds', watch: 'watches', rest: 'rests' } as const;
+type Role = 'work' | 'hold' | 'watch' | 'rest';
+const ROLE_WORDS: Readonly<Record<Role, string>> = {
+  work: 'works',
+  hold: 'holds',
+  watch: 'watches',
+  rest: 'rests',
+};
 
-interface PartnersNowProps {
-  readonly run: RunView;
-  readonly fighters: readonly FighterView[];
-  readonly round: number;
-  /** Seconds from the start of the round; behind its last turn the partners of the next round are shown. */
-  readonly at: number;
-}
+/** Who stands together, and what each of them does. */
+export type Partners = readonly (readonly { readonly id: string; readonly role: Role }[])[];
 
-/** Who works and who holds: in this turn, and in a rest in the turn that comes. */
-export function PartnersNow({ run, fighters, round, at }: PartnersNowProps) {
+/** The partners of this turn, and in a rest those of the turn that comes; null where nobody was put together. */
+export function partnersAt(run: RunView, round: number, at: number): Partners | null {
   const { round: shown, turn } = turnInRun(run.rounds, round, at);
   const groups = run.partners.find((each) => each.round === shown)?.groups;
   if (!groups) return null;
+  return groups.map(({ members, turns }) => {
+    const roles = turns[turn % turns.length] ?? [];
+    return members.map((id, i) => ({ id, role: roles[i] ?? 'rest' }));
+  });
+}
+
+interface PartnersProps {
+  readonly partners: Partners;
+  readonly fighters: readonly FighterView[];
+}
+
+/** While people change: everybody finds a name, a partner and a task. */
+export function PartnersComing({ partners, fighters }: PartnersProps) {
   return (
     <ul
       aria-label="Partners"
-      className="flex flex-wrap gap-x-8 px-10 text-[1.75rem] leading-tight flat:hidden phone:px-4 phone:text-base"
+      className="grid max-h-[19rem] min-h-[12rem] shrink-0 grid-cols-[repeat(auto-fill,minmax(22rem,1fr))] content-center gap-x-8 overflow-hidden px-10 text-[1.75rem] leading-snug phone:grid-cols-1 phone:px-4 phone:text-base flat:hidden"
     >
-      {groups.map(({ members, turns }) => {
-        const roles = turns[turn % turns.length] ?? [];
-        return (
-          <li key={members.join()}>
-            {members.map((id, i) => (
-              <span key={id} className={`mr-2 ${roles[i] === 'work' ? 'font-bold' : 'text-quiet'}`}>
-                {calledName(id, fighters)} {ROLE_WORDS[roles[i] ?? 'rest']}
-              </span>
+      {partners.map((group) => (
+        <li key={group.map(({ id }) => id).join()} className="truncate">
+          {group.map(({ id, role }) => (
+            <span key={id} className={`mr-3 ${role === 'work' ? 'font-bold' : 'text-quiet'}`}>
+              {calledName(id, fighters)} {ROLE_WORDS[role]}
+            </span>
+          ))}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** During the work one line is enough: who works, and with whom. */
+export function WorkingNow({ partners, fighters }: PartnersProps) {
+  return (
+    <ul
+      aria-label="Partners"
+      className="flex shrink-0 gap-x-7 overflow-hidden px-10 text-[1.75rem] leading-tight whitespace-nowrap flat:hidden phone:flex-wrap phone:px-4 phone:text-base"
+    >
+      {partners.map((group) => (
+        <li key={group.map(({ id }) => id).join()}>
+          {group
+            .filter(({ role }) => role === 'work')
+            .map(({ id }) => (
+              <strong key={id} className="mr-2">
+                {calledName(id, fighters)} works
+              </strong>
             ))}
-          </li>
-        );
-      })}
+        </li>
+      ))}
     </ul>
   );
 }

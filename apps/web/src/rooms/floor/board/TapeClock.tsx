@@ -17,7 +17,7 @@ export function TapeClock({ left, of, isRest }: TapeClockProps) {
   const shown = isRest ? 1 - share : share;
   return (
     <div
-      className="relative h-[4.75rem] shrink-0 bg-paper phone:h-[60px]"
+      className="relative h-[4.25rem] shrink-0 bg-paper phone:h-[60px]"
       role="timer"
       aria-label={isRest ? 'Rest left' : 'Time left'}
     >
@@ -25,7 +25,7 @@ export function TapeClock({ left, of, isRest }: TapeClockProps) {
         className={`absolute inset-y-2 left-1/2 -translate-x-1/2 ${isRest ? 'bg-tape-right' : 'bg-tape'}`}
         style={{ width: `max(${shown * 100}%, 8rem)`, clipPath: EDGE }}
       />
-      <span className="board absolute inset-0 flex items-center justify-center text-[3.4rem] phone:text-[2.75rem] leading-none text-on-tape">
+      <span className="board absolute inset-0 flex items-center justify-center text-[3.2rem] phone:text-[2.75rem] leading-none text-on-tape">
         {clockText(Math.ceil(left - 0.02))}
       </span>
     </div>

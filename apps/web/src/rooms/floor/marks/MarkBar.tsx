@@ -70,12 +70,12 @@ export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: Ma
   );
   return (
     <div
-      className={`border-t border-rule px-10 pt-2 phone:px-4 ${isOpen ? 'z-20 bg-canvas pb-4 not-phone:fixed not-phone:inset-x-0 not-phone:bottom-0' : ''}`}
+      className={`border-t border-rule px-10 pt-1 phone:px-4 ${isOpen ? 'z-20 bg-canvas pb-4 not-phone:fixed not-phone:inset-x-0 not-phone:bottom-0' : ''}`}
     >
       {DIGITS.map((digit) => (
         <DigitKey key={digit} digit={digit} onPress={() => type(digit)} />
       ))}
-      <div className="mb-2 flex flex-wrap items-center gap-2" role="group" aria-label="What a press says">
+      <div className="mb-1 flex flex-wrap items-center gap-2" role="group" aria-label="What a press says">
         {STAMPS.map(({ id, name, key }) => (
           <StampButton key={id} name={name} letter={key} isOn={stamp === id} onPress={() => setStamp(id)} />
         ))}
