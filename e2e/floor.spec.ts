@@ -194,3 +194,39 @@ test('a pedal is learnt by pressing it, holds however fast it repeats itself, an
   await expect(call(page)).not.toHaveText('held');
   await expect(page.getByText('round 1 of 5')).toBeVisible();
 });
+
+test('after the class every mark is seen and put right, and what was not held is told', async ({ page }) => {
+  await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello']);
+  const id = new URL(page.url()).pathname.split('/').at(-1)!;
+  const done = (event: string, data: object) =>
+    page.request.put(`/api/runs/${id}/events/${event}`, { data: { at: new Date().toISOString(), ...data } });
+  await done('bell', { kind: 'bell', round: 0 });
+  await done('skip', { kind: 'skip', round: 5, running: false });
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'That was the session' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/Held to the end bell: 1 of 5 rounds\. Not: /)).toBeVisible();
+  expect(await faultsOf(page)).toEqual([]);
+  const cell = (text: string): Locator => page.getByRole('button', { name: text, exact: true });
+  await expect(cell('Oskar Bello, round 1: finished')).toBeVisible();
+  await page.keyboard.press('w');
+  await cell('Oskar Bello, round 1: finished').click();
+  await expect(cell('Oskar Bello, round 1: finished, wild')).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(cell('Oskar Bello, round 1: finished')).toBeVisible();
+  await page.keyboard.press('s');
+  await cell('Lumi Achterberg, round 2: open').click();
+  await expect(cell('Lumi Achterberg, round 2: sat out')).toBeVisible();
+  await expect(page.getByText('1 open')).toBeVisible(); // the other one of the round that was held now
+  await expect(async () => {
+    const { results } = await (await page.request.get(`/api/runs/${id}`)).json();
+    expect(results.map((each: { done: string }) => each.done).sort()).toEqual([
+      'finished',
+      'finished',
+      'sat-out',
+    ]);
+  }).toPass();
+  for (const size of Object.values(SIZES)) {
+    await page.setViewportSize(size);
+    expect(await tooWide(page)).toBe(0);
+  }
+});

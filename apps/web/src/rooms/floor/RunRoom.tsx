@@ -1,8 +1,7 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState, useSyncExternalStore, type ComponentProps } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { useParams } from 'react-router';
 import { Toaster, toast } from 'sonner';
-import { plannedSecondsOf } from '@eurhythm/core/plan';
 import { moveBook, otherLead, type MoveBook } from '@eurhythm/core/moves';
 import type { FighterView, RunPlanView, RunView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
@@ -11,12 +10,8 @@ import { useShortcut } from '../../ui/useShortcut.ts';
 import { NO_SOUND, makesSound, type FloorDesk } from '../../floor/SilentDesk.ts';
 import { openRunDeck } from '../../floor/openRunDeck.ts';
 import type { RunDeck } from '../../floor/RunDeck.ts';
-import { putting } from '../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
-import { SyncNotice } from '../../sync/SyncNotice.tsx';
-import { useWrite } from '../../sync/useSync.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
-import { clockText } from '@eurhythm/core/units';
+import { AfterRun } from './after/AfterRun.tsx';
 import { Board } from './board/Board.tsx';
 import { BurstPane } from './burst/BurstPane.tsx';
 import { useHands } from '../../floor/hands/useHands.ts';
@@ -151,7 +146,7 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
     return <FloorNote title="Loading the voice" share={state.share} starts={state.startsSoon} />;
   if (isBurst) return <BurstPane run={run} fighters={fighters} deck={deck} onClose={() => setBurst(false)} />;
   if (state.phase === 'over')
-    return <Over run={run} markBar={markBar} fighters={fighters} onBurst={openBurst} />;
+    return <AfterRun run={run} marks={marks} rung={deck.rung} fighters={fighters} onBurst={openBurst} />;
   return (
     <main className="mat hall flex h-dvh flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
       <div className="flex min-h-0 flex-1 flex-col phone:h-dvh phone:flex-none">
@@ -180,59 +175,6 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
         onTempo={(by) => changeTempo(by)()}
         onMixer={() => setMixer(!isMixer)}
       />
-      <Toaster position="top-right" />
-    </main>
-  );
-}
-
-function Over({
-  run,
-  markBar,
-  fighters,
-  onBurst,
-}: Pick<RunOnDeckProps, 'run' | 'fighters'> & {
-  markBar: Pick<ComponentProps<typeof MarkBar>, 'marks' | 'pressed' | 'onAllClean'>;
-  onBurst: () => void;
-}) {
-  const client = useQueryClient();
-  const navigate = useNavigate();
-  const seconds = plannedSecondsOf(run.rounds);
-  const close = useWrite(
-    () => putting(SUBJECTS.run, `runs/${run.id}/end`, {}, { page: `/floor/${run.id}` }),
-    {
-      onSuccess: async () => {
-        await client.invalidateQueries();
-        void navigate('/fighters');
-      },
-      onError: (error) => toast.error(error.message),
-    },
-  );
-  return (
-    <main className="mat flex min-h-screen flex-col">
-      <div className="flex flex-1 flex-col items-center justify-center gap-4 p-6 text-center">
-        <h1 className="board text-7xl phone:text-5xl">That was the session</h1>
-        <p className="text-2xl text-quiet">
-          {run.title} · {run.rounds.length} rounds · {clockText(seconds)}
-        </p>
-        <p className="max-w-xl text-quiet">
-          Marks for the last round can still be set below. Closing writes the session into everybody’s log.
-        </p>
-        <div className="flex flex-wrap justify-center gap-3">
-          {run.endedAt === null && (
-            <Button weight="main" className="text-xl" onClick={() => close.mutate()}>
-              Close the session
-            </Button>
-          )}
-          <Button className="text-xl" onClick={onBurst}>
-            Ten-second burst
-          </Button>
-          <ButtonLink weight="bare" to="/">
-            Today
-          </ButtonLink>
-        </div>
-      </div>
-      <MarkBar fighters={fighters} round={run.rounds.length - 1} {...markBar} />
-      <SyncNotice className="min-h-11 px-10" />
       <Toaster position="top-right" />
     </main>
   );

@@ -3,7 +3,8 @@ import type { FighterView } from '@eurhythm/contract';
 import { useShortcut } from '../../../ui/useShortcut.ts';
 import { NameFinder } from './NameFinder.tsx';
 import { afterDigit, keyOf } from './numberKeys.ts';
-import { STAMPS, markText, type Mark, type Pressed, type StampId } from './stamps.ts';
+import { PlainButton, StampRow } from './StampRow.tsx';
+import { markText, type Mark, type Pressed, type StampId } from './stamps.ts';
 import type { Marks } from './useMarks.ts';
 
 interface MarkBarProps {
@@ -75,10 +76,7 @@ export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: Ma
       {DIGITS.map((digit) => (
         <DigitKey key={digit} digit={digit} onPress={() => type(digit)} />
       ))}
-      <div className="mb-1 flex flex-wrap items-center gap-2" role="group" aria-label="What a press says">
-        {STAMPS.map(({ id, name, key }) => (
-          <StampButton key={id} name={name} letter={key} isOn={stamp === id} onPress={() => setStamp(id)} />
-        ))}
+      <StampRow stamp={stamp} onStamp={setStamp}>
         <span className="mx-1 h-6 border-l border-rule" />
         <PlainButton onPress={() => onAllClean(round)}>All clean</PlainButton>
         {now > 0 && (
@@ -103,7 +101,7 @@ export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: Ma
             All {fighters.length}
           </PlainButton>
         </span>
-      </div>
+      </StampRow>
       {!isOpen && (
         <div className={isMany ? '' : 'hidden low:block'}>
           <Exceptions fighters={fighters} round={round} marks={marks} />
@@ -132,46 +130,6 @@ function Exceptions({ fighters, round, marks }: Pick<MarkBarProps, 'fighters' | 
 function DigitKey({ digit, onPress }: { digit: number; onPress: () => void }) {
   useShortcut(String(digit), onPress);
   return null;
-}
-
-function StampButton({
-  name,
-  letter,
-  isOn,
-  onPress,
-}: {
-  name: string;
-  letter: string;
-  isOn: boolean;
-  onPress: () => void;
-}) {
-  useShortcut(letter, onPress);
-  return (
-    <PlainButton isOn={isOn} onPress={onPress}>
-      {name}
-    </PlainButton>
-  );
-}
-
-function PlainButton({
-  isOn,
-  onPress,
-  children,
-}: {
-  isOn?: boolean;
-  onPress: () => void;
-  children: React.ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      aria-pressed={isOn}
-      onClick={onPress}
-      className={`min-h-[44px] rounded px-3 text-lg pointer-coarse:min-h-[64px] pointer-coarse:min-w-[64px] ${isOn ? 'bg-tape font-bold text-on-tape' : 'border border-rule text-ink'}`}
-    >
-      {children}
-    </button>
-  );
 }
 
 function FighterTile({

@@ -1,0 +1,82 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { Toaster, toast } from 'sonner';
+import { plannedSecondsOf } from '@eurhythm/core/plan';
+import { otherLead } from '@eurhythm/core/moves';
+import type { RunState } from '@eurhythm/core/run';
+import { clockText } from '@eurhythm/core/units';
+import type { FighterView, RunView } from '@eurhythm/contract';
+import { putting } from '../../../sync/letters/letter.ts';
+import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { SyncNotice } from '../../../sync/SyncNotice.tsx';
+import { useWrite } from '../../../sync/useSync.ts';
+import { Button, ButtonLink } from '../../../ui/Button.tsx';
+import { keptBurst } from '../burst/classBurst.ts';
+import type { Marks } from '../marks/useMarks.ts';
+import { MarkTable } from './MarkTable.tsx';
+import { tellHeld } from './summary.ts';
+
+interface AfterRunProps {
+  readonly run: RunView;
+  readonly marks: Marks;
+  readonly rung: RunState['rung'];
+  readonly fighters: readonly FighterView[];
+  onBurst(): void;
+}
+
+/** After the class: what was held, what is open, and every mark, to be put right. */
+export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const close = useWrite(
+    () => putting(SUBJECTS.run, `runs/${run.id}/end`, {}, { page: `/floor/${run.id}` }),
+    {
+      onSuccess: async () => {
+        await client.invalidateQueries();
+        void navigate('/fighters');
+      },
+      onError: (error) => toast.error(error.message),
+    },
+  );
+  const openNumbers = keptBurst(run.id)?.trials.filter(({ count }) => count === null).length ?? 0;
+  return (
+    <main className="mat flex min-h-screen flex-col gap-4 px-10 py-6 phone:px-4">
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <h1 className="board text-6xl phone:text-4xl">That was the session</h1>
+          <p className="text-xl text-quiet">
+            {run.title} · {clockText(plannedSecondsOf(run.rounds))} planned ·{' '}
+            {tellHeld(
+              run.rounds.map(({ title }) => title),
+              [...rung.keys()],
+            )}
+          </p>
+        </div>
+        <div className="flex flex-wrap gap-3">
+          {run.endedAt === null && (
+            <Button weight="main" className="min-h-[64px] text-xl" onClick={() => close.mutate()}>
+              Close the session
+            </Button>
+          )}
+          <Button className="min-h-[64px] text-xl" onClick={onBurst}>
+            {openNumbers > 0 ? `Numbers still open: ${openNumbers}` : 'Ten-second burst'}
+          </Button>
+          <a
+            href={`/api/sessions/${encodeURIComponent(run.sessionId)}/homework.zip`}
+            download
+            className="inline-flex min-h-[64px] items-center px-4 font-semibold underline"
+          >
+            For home
+          </a>
+          <ButtonLink weight="bare" className="min-h-[64px]" to="/">
+            Today
+          </ButtonLink>
+        </div>
+      </div>
+      <MarkTable run={run} marks={marks} fighters={fighters} otherLead={otherLead(run.lead)} />
+      <p className="text-quiet">Closing writes the session into everybody’s log.</p>
+      <SyncNotice className="min-h-11" />
+      <Toaster position="top-right" />
+    </main>
+  );
+}

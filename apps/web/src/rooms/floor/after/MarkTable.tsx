@@ -1,0 +1,84 @@
+import { useState } from 'react';
+import type { FighterView, RunView } from '@eurhythm/contract';
+import { useShortcut } from '../../../ui/useShortcut.ts';
+import { StampRow } from '../marks/StampRow.tsx';
+import { markText, type Pressed, type StampId } from '../marks/stamps.ts';
+import type { Marks } from '../marks/useMarks.ts';
+import { letters, sumUp } from './summary.ts';
+
+interface MarkTableProps {
+  readonly run: RunView;
+  readonly marks: Marks;
+  readonly fighters: readonly FighterView[];
+  readonly otherLead: Pressed['otherLead'];
+}
+
+/** Every round of everybody; what is open stands first. A press gives the chosen stamp. */
+export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
+  const [stamp, setStamp] = useState<StampId>('finished');
+  useShortcut('u', marks.undo);
+  const sums = sumUp(run, fighters, marks.of);
+  if (sums.length === 0) return <p className="text-xl text-quiet">Nobody was in this run.</p>;
+  return (
+    <>
+      <StampRow stamp={stamp} onStamp={setStamp}>
+        {marks.canUndo && (
+          <button type="button" className="min-h-[44px] px-3 font-bold underline" onClick={marks.undo}>
+            Undo
+          </button>
+        )}
+      </StampRow>
+      <div
+        className="max-w-full overflow-x-auto"
+        tabIndex={0}
+        role="region"
+        aria-label="Marks of the session"
+      >
+        <table className="border-collapse text-left">
+          <thead>
+            <tr>
+              <th scope="col" className="pr-4 font-semibold">
+                Who
+              </th>
+              {run.rounds.map((round, i) => (
+                <th key={i} scope="col" className="px-1 text-center font-semibold" title={round.title}>
+                  {i + 1}
+                </th>
+              ))}
+              <th scope="col" className="pl-4 font-semibold">
+                Finished
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {sums.map(({ fighter, marks: row, finished, open }) => (
+              <tr key={fighter.id} className="border-t border-rule">
+                <th scope="row" className="pr-4 font-semibold whitespace-nowrap">
+                  {fighter.name}
+                  {open > 0 && <span className="ml-2 font-normal text-caution">{open} open</span>}
+                </th>
+                {row.map((mark, round) => (
+                  <td key={round} className="p-0.5">
+                    <button
+                      type="button"
+                      aria-label={`${fighter.name}, round ${round + 1}: ${mark ? markText(mark) : 'open'}`}
+                      title={mark ? markText(mark) : 'open'}
+                      onClick={() => marks.press(round, fighter.id, stamp, { seconds: 0, otherLead })}
+                      className={`min-h-[44px] min-w-[44px] rounded border font-semibold ${mark?.done === 'finished' ? 'border-rule' : mark ? 'border-tape bg-paper' : 'border-dashed border-rule text-quiet'}`}
+                    >
+                      {letters(mark)}
+                    </button>
+                  </td>
+                ))}
+                <td className="pl-4 tabular">
+                  {finished} of {row.length}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="text-quiet">F finished · P part · S sat out · l loose · w wild · – nothing known</p>
+    </>
+  );
+}

@@ -1,0 +1,61 @@
+import type { FighterView, RunView } from '@eurhythm/contract';
+import type { Mark } from '../marks/stamps.ts';
+
+/** How one fighter did the rounds of a run. */
+export interface FighterSum {
+  readonly fighter: FighterView;
+  /** By the rounds of the run; undefined where nobody said anything and no bell rang. */
+  readonly marks: readonly (Mark | undefined)[];
+  readonly finished: number;
+  /** Rounds that others did and of which nothing is known. */
+  readonly open: number;
+}
+
+/**
+ * The rounds of everybody, those with something open first, then as they came.
+ *
+ * @example
+ * sumUp({ rounds: [] }, [], () => undefined) // []
+ */
+export function sumUp(
+  { rounds }: Pick<RunView, 'rounds'>,
+  fighters: readonly FighterView[],
+  markOf: (round: number, fighterId: string) => Mark | undefined,
+): FighterSum[] {
+  const wasHeld = rounds.map((_, round) => fighters.some(({ id }) => markOf(round, id) !== undefined));
+  const sums = fighters.map((fighter): FighterSum => {
+    const marks = rounds.map((_, round) => markOf(round, fighter.id));
+    const finished = marks.filter((mark) => mark?.done === 'finished').length;
+    return {
+      fighter,
+      marks,
+      finished,
+      open: marks.filter((mark, i) => mark === undefined && wasHeld[i]).length,
+    };
+  });
+  return sums.toSorted((a, b) => b.open - a.open);
+}
+
+/**
+ * What was held against what was planned, in a sentence.
+ *
+ * @example
+ * tellHeld(['Pads', 'Shadow'], [0]) // 'Held to the end bell: 1 of 2 rounds. Not: Shadow.'
+ */
+export function tellHeld(titles: readonly string[], rung: readonly number[]): string {
+  const missed = titles.filter((_, round) => !rung.includes(round));
+  const all = `Held to the end bell: ${titles.length - missed.length} of ${titles.length} rounds.`;
+  return missed.length === 0 ? all : `${all} Not: ${missed.join(', ')}.`;
+}
+
+/**
+ * A mark in one letter or two: F, P or S, and l or w where it was loose or wild; a dash where nothing is known.
+ *
+ * @example
+ * letters({ done: 'part', quality: 'loose', seconds: 12, lead: null }) // 'P l'
+ */
+export function letters(mark: Mark | undefined): string {
+  if (!mark) return '–';
+  const done = mark.done === 'sat-out' ? 'S' : mark.done === 'part' ? 'P' : 'F';
+  return mark.quality === 'loose' || mark.quality === 'wild' ? `${done} ${mark.quality[0]}` : done;
+}
