@@ -38,6 +38,12 @@ describe('a trial that somebody counted', () => {
     expect(brought.body.errors).toBeUndefined();
     const { body: after } = await call('GET', 'export.json');
     expect(after.attempts.find((each: any) => each.id === 'copied')).toEqual(copy);
+    // A file that says nothing of what a trial said before leaves it as it is.
+    const { history: _, ...untold } = { ...copy, said: 30 };
+    await call('POST', 'import', { ...part, attempts: [untold] });
+    const { attempts } = (await call('GET', 'export.json')).body;
+    expect(attempts.find((each: any) => each.id === 'copied')).toEqual({ ...copy, said: 30 });
+    await call('POST', 'import', part);
     const { items } = (await call('GET', 'fighters/ines/attempts')).body;
     expect(items.find((each: any) => each.id === 'copied')).toMatchObject({ count: 31, first: 23 });
   });

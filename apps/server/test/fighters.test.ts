@@ -94,7 +94,8 @@ describe('a fighter’s log', () => {
   it('tells of each round what was done, of which session, with the names of its combos', async () => {
     await call('PUT', 'sessions/logged', session);
     await call('PUT', 'runs/logged', { sessionId: 'logged', fighterIds: ['ama'], startedAt: at });
-    const mark = { round: 0, fighterId: 'ama', done: 'part', quality: null, at };
+    const more = { quality: null, seconds: 30, lead: 'right' };
+    const mark = { round: 0, fighterId: 'ama', done: 'part', ...more, at };
     await call('PUT', 'runs/logged/results/m', mark);
     const { rounds } = (await call('GET', 'fighters/ama/log')).body;
     expect(rounds).toEqual([

@@ -19,6 +19,8 @@ export interface Part {
   readonly keys: readonly string[];
   /** Whether its things stand in an order that their place in the list tells. */
   readonly inOrder: boolean;
+  /** Fields that stay as they are here where a file does not tell them. */
+  readonly keeps: readonly string[];
   toRow(item: Item): Row;
   fromRow(row: Row): Item;
 }
@@ -29,6 +31,7 @@ const LEFT_OUT = new Set(['version', 'heldRounds', 'seconds:sessions', 'count', 
 interface More {
   readonly keys?: readonly string[];
   readonly inOrder?: boolean;
+  readonly keeps?: readonly string[];
   /** Columns of a row that follow from the rest. */
   readonly also?: (item: never) => Row;
   readonly toRow?: (item: never) => Row;
@@ -50,13 +53,14 @@ function part(name: PartName, told: string, table: PgTable, more: More = {}): Pa
         .filter(([key]) => !LEFT_OUT.has(key) && !LEFT_OUT.has(`${key}:${name}`))
         .map(([key, value]) => [key, value instanceof Date ? value.toISOString() : value]),
     );
-  const { keys = ['id'], inOrder = false, also, toRow, fromRow } = more;
+  const { keys = ['id'], inOrder = false, keeps = [], also, toRow, fromRow } = more;
   return {
     name,
     told,
     table,
     keys,
     inOrder,
+    keeps,
     toRow: (item) => ({ ...(toRow ? toRow(item as never) : plainRow(item)), ...also?.(item as never) }),
     fromRow: (row) => (fromRow ? fromRow(row as never) : plainItem(row)),
   };
@@ -97,8 +101,14 @@ export const PARTS: readonly Part[] = [
   part('tests', 'tests', schema.tests),
   part('runs', 'runs', schema.runs),
   part('runEvents', 'steps of runs', schema.runEvents, { keys: ['runId', 'sequence'] }),
-  part('results', 'marks', schema.roundResults, { keys: ['runId', 'round', 'fighterId'] }),
-  part('attempts', 'trials', schema.attempts),
+  part('results', 'marks', schema.roundResults, {
+    keys: ['runId', 'round', 'fighterId'],
+    also: ({ seconds = null, lead = null }: Of<'results'>) => ({ seconds, lead }),
+  }),
+  part('attempts', 'trials', schema.attempts, {
+    also: ({ said = null, measured = 'taps', history = [] }: Of<'attempts'>) => ({ said, measured, history }),
+    keeps: ['history'],
+  }),
   part('removedAttempts', 'trials that were taken out', schema.removedAttempts),
   part('ownCalls', 'own calls', schema.ownCalls, { keys: ['text'] }),
 ];

@@ -68,6 +68,11 @@ const sorted = (numbers: readonly unknown[]): Item[] =>
 
 type Compared = PartToWrite & { readonly same: number };
 
+/** What a file says nothing of and what stays as it is here. */
+function untold({ keeps }: Part, raw: Item, kept: Item): Item {
+  return Object.fromEntries(keeps.filter((key) => raw[key] === undefined).map((key) => [key, kept[key]]));
+}
+
 /** A list of the file beside the one that is here. */
 async function compared(part: Part, here: readonly Item[], file: readonly Item[]): Promise<Compared> {
   const known = new Map(here.map((item) => [keyOf(part, item), item]));
@@ -77,8 +82,9 @@ async function compared(part: Part, here: readonly Item[], file: readonly Item[]
   for (const [i, raw] of file.entries()) {
     if (i % AT_ONCE === AT_ONCE - 1) await letOthers();
     // As it will be read again: what the file may leave out takes its usual value.
-    const item = plain(part.fromRow(part.toRow(raw)));
-    const kept = known.get(keyOf(part, item));
+    const read = plain(part.fromRow(part.toRow(raw)));
+    const kept = known.get(keyOf(part, read));
+    const item = kept ? { ...read, ...untold(part, raw, kept) } : read;
     if (kept === undefined) added.push(item);
     else if (!isDeepStrictEqual(kept, item) && takesPlace(part.name, kept, item)) changed.push(item);
   }
