@@ -188,6 +188,12 @@ test('a pedal is learnt by pressing it, holds however fast it repeats itself, an
   for (let i = 0; i < 30; i++) await page.keyboard.down('PageDown');
   await page.keyboard.up('PageDown');
   await expect(call(page)).toHaveText('held');
+  await page.waitForTimeout(600);
+  for (let i = 0; i < 30; i++) await page.keyboard.press(' '); // another one sends the space bar
+  await expect(call(page)).not.toHaveText('held');
+  await page.waitForTimeout(600);
+  await page.keyboard.press(' ');
+  await expect(call(page)).toHaveText('held');
   await page.reload();
   await expect(call(page)).toHaveText('held', { timeout: 90_000 });
   await page.keyboard.press('PageDown');

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { keepBindings, learnt, readBindings, type Bindings, type HandAction } from './presses.ts';
+import { useShortcut } from '../../ui/useShortcut.ts';
+import { OnePress, keepBindings, learnt, readBindings, type Bindings, type HandAction } from './presses.ts';
 import { usePresses } from './usePresses.ts';
 
 export interface Hands {
@@ -18,6 +19,11 @@ export function useHands(actions: Readonly<Record<HandAction, () => void>>, isOf
     keepBindings(next);
     setBindings(next);
   };
+  const [space] = useState(() => new OnePress());
+  // The space bar presses a button that has the focus; else it holds, and a pedal that sends it may repeat itself.
+  useShortcut(' ', () => {
+    if (space.isNew('key: ', performance.now()) && !isOff) actions.hold();
+  });
   usePresses((press) => {
     if (learning) {
       change(learnt(bindings, learning, press));

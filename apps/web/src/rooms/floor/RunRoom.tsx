@@ -111,10 +111,6 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
     setBurst(true);
   };
   const free = (action: () => void) => () => !isBurst && action();
-  useShortcut(
-    ' ',
-    free(() => deck.toggle()),
-  );
   const hands = useHands(
     {
       hold: () => deck.toggle(),

@@ -63,7 +63,7 @@ export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
                       type="button"
                       aria-label={`${fighter.name}, round ${round + 1}: ${mark ? markText(mark) : 'open'}`}
                       title={mark ? markText(mark) : 'open'}
-                      onClick={() => marks.press(round, fighter.id, stamp, { seconds: 0, otherLead })}
+                      onClick={() => marks.press(round, fighter.id, stamp, { seconds: null, otherLead })}
                       className={`min-h-[44px] min-w-[44px] rounded border font-semibold ${mark?.done === 'finished' ? 'border-rule' : mark ? 'border-tape bg-paper' : 'border-dashed border-rule text-quiet'}`}
                     >
                       {letters(mark)}

@@ -39,7 +39,8 @@ export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: Ma
   }, [typed]);
   const round = isBefore && now > 0 ? now - 1 : now;
   const press = (fighter: FighterView | undefined): void => {
-    if (fighter) marks.press(round, fighter.id, stamp, pressed());
+    if (fighter)
+      marks.press(round, fighter.id, stamp, round === now ? pressed() : { ...pressed(), seconds: null });
   };
   const type = (digit: number): void => {
     const { digits, place } = afterDigit(typed, digit, fighters.length);

@@ -24,6 +24,12 @@ describe('a press', () => {
   });
 });
 
+it('after the round says nothing of when, and keeps what was known of it', () => {
+  const later = { ...pressed, seconds: null };
+  expect(markText(stamped(undefined, 'part', later))).toBe('part');
+  expect(markText(stamped(after('part'), 'part', later))).toBe('part 1:12');
+});
+
 describe('first letters', () => {
   const people = ['Oskar Bello', 'Ines Okafor', 'Radek Ilić', 'Oskar Brandt'].map((name) => ({ name }));
   it.each([

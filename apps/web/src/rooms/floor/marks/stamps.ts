@@ -17,8 +17,8 @@ export type StampId = (typeof STAMPS)[number]['id'];
 export type Mark = Pick<ResultView, 'done' | 'quality' | 'seconds' | 'lead'>;
 
 export interface Pressed {
-  /** Where the round stands, in seconds. */
-  readonly seconds: number;
+  /** Where the round stands, in seconds; null where it is over and nobody knows. */
+  readonly seconds: number | null;
   /** The lead that is not the planned one. */
   readonly otherLead: 'left' | 'right';
 }
@@ -34,7 +34,11 @@ export function stamped(before: Mark | undefined, stamp: StampId, { seconds, oth
   const kept = { quality, lead };
   switch (stamp) {
     case 'part':
-      return { ...kept, done: 'part', seconds: Math.round(seconds) };
+      return {
+        ...kept,
+        done: 'part',
+        seconds: seconds === null ? (before?.seconds ?? null) : Math.round(seconds),
+      };
     case 'sat-out':
       return { done: 'sat-out', quality: null, seconds: null, lead: null };
     case 'finished':

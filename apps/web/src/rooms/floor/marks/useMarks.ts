@@ -20,7 +20,8 @@ export interface Marks {
 
 interface LastPress {
   readonly key: string;
-  readonly before: ResultView | undefined;
+  /** What stood before it. */
+  readonly stood: Mark | undefined;
   readonly now: ResultView;
 }
 
@@ -55,25 +56,26 @@ export function useMarks(run: RunView, rung: RunState['rung']): Marks {
     press: (round, fighterId, stamp, pressed) => {
       const key = keyOf(round, fighterId);
       const before = results.get(key);
+      const stood = standing(round, fighterId);
       const now: ResultView = {
         id: before?.id ?? newId(),
         runId: run.id,
         round,
         fighterId,
-        ...stamped(standing(round, fighterId), stamp, pressed),
+        ...stamped(stood, stamp, pressed),
         at: new Date().toISOString(),
       };
-      setLast({ key, before, now });
+      setLast({ key, stood, now });
       keep(key, now);
     },
     undo: () => {
       if (!last) return;
-      const { before, now, key } = last;
+      const { stood, now, key } = last;
       // Pressed now: the newest press stands, and the one that is taken back came later than what it replaced.
       const at = new Date().toISOString();
-      if (before) keep(key, { ...before, at });
-      else if (rung.has(now.round))
-        keep(key, { ...now, done: 'finished', quality: null, seconds: null, lead: null, at });
+      // Where the bell has rung meanwhile, nothing said is a finished round.
+      const back = stood ?? (rung.has(now.round) ? ({ done: 'finished' } as const) : null);
+      if (back) keep(key, { ...now, quality: null, seconds: null, lead: null, ...back, at });
       else {
         const next = new Map(results);
         next.delete(key);
