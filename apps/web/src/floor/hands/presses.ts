@@ -24,7 +24,7 @@ export const USUAL_BINDINGS: Bindings = {
 };
 
 /** A pedal that is stood on repeats itself: the same press this soon after is the same one. */
-export const SAME_PRESS_MS = 350;
+export const SAME_PRESS_MS = 200;
 
 /** Keys that stay what they are: without them nobody gets out of a page by keyboard, or writes. */
 const KEPT = new Set(['Tab', 'Escape', 'Enter', ' ', 'Shift', 'Control', 'Alt', 'Meta', '?', '/']);
