@@ -28,6 +28,7 @@ import type { SessionToPlay } from '../heavy/tasks/playedSession.ts';
 import { refuseField } from '../house/refuse.ts';
 import { PlayedSessionService } from './playedSession.service.ts';
 import { SoundFileService } from './soundFile.service.ts';
+import { SoundsAtHand } from './soundsAtHand.ts';
 
 @May('coach')
 @Controller('api')
@@ -122,6 +123,6 @@ function attachment({ title }: SessionToPlay, ending: string): string {
 @Module({
   imports: [SessionsModule, GymSettingsModule, HeavyModule],
   controllers: [ExchangeController],
-  providers: [PlayedSessionService, SoundFileService],
+  providers: [PlayedSessionService, SoundFileService, SoundsAtHand],
 })
 export class ExchangeModule {}

@@ -3,13 +3,12 @@ import { wavHeader } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
 import { HeavyWork } from '../heavy/heavyWork.ts';
 import { FILE_RATE, pieceOf, type SoundPlan } from '../heavy/tasks/soundPlan.ts';
-import type { ClipFolder } from '../voice/clipFolder.ts';
-import { InjectClips } from '../voice/clips.ts';
+import { SoundsAtHand } from './soundsAtHand.ts';
 
 /** So much is mixed at once: short enough that other work gets its turn, long enough that the way to the thread is nothing. */
 const PIECE: Seconds = 5;
-/** So many are mixed ahead of the one that is sent: one for each other thread. */
-const AHEAD = 2;
+/** So many are mixed ahead of the one that is sent: for each other thread one to work on and one that waits for it. */
+const AHEAD = 4;
 
 export interface SoundFile {
   /** Size of the whole file in bytes. */
@@ -22,7 +21,7 @@ export interface SoundFile {
 export class SoundFileService {
   constructor(
     private readonly heavy: HeavyWork,
-    @InjectClips() private readonly folder: ClipFolder,
+    private readonly sounds: SoundsAtHand,
   ) {}
 
   wav(plan: SoundPlan): SoundFile {
@@ -41,7 +40,7 @@ export class SoundFileService {
 
   private piece(plan: SoundPlan, from: Seconds): Promise<Uint8Array> {
     const piece = pieceOf(plan, from, Math.min(PIECE, plan.seconds - from));
-    const mixed = this.heavy.goOn('mixPiece', piece, this.folder.path);
+    const mixed = this.sounds.of(piece.sources).then((sounds) => this.heavy.goOn('mixPiece', piece, sounds));
     // Nobody may come for it any more; who does is told.
     mixed.catch(() => {});
     return mixed;

@@ -5,6 +5,7 @@ import type { RoundPlan } from '@eurhythm/core/rounds';
 import { giveWay } from '../house/giveWay.ts';
 import { readFile as readGymFile, type ReadFile } from '../keep/file/readFile.ts';
 import { compiledJson } from './tasks/compiledJson.ts';
+import { fileSounds } from './tasks/fileSounds.ts';
 import { homeworkSheet } from './tasks/homeworkSheet.ts';
 import { midiFile } from './tasks/midiFile.ts';
 import { midiRhythm, type ReadRhythm } from './tasks/midiRhythm.ts';
@@ -44,7 +45,8 @@ const tasks = {
       sound: soundPlan(played),
     };
   },
-  mixPiece: (piece: SoundPiece, clipFolder: string): Uint8Array => mixPiece(piece, clipFolder),
+  fileSounds,
+  mixPiece: (piece: SoundPiece, sounds: readonly Float32Array[]): Uint8Array => mixPiece(piece, sounds),
   rhythm: (bytes: Uint8Array, how: RhythmQuery): ReadRhythm => midiRhythm(bytes, how),
   recordedCall: (wav: Uint8Array): RecordedCall => recordedCall(wav),
   fasterCall,

@@ -19,7 +19,7 @@ export function resample({ sampleRate, samples }: Sound, rate: number): Sound {
   // Samples of the result lie at so many places between two of the source, and then at the same ones again.
   const common = divisor(sampleRate, rate);
   const [places, step] = [rate / common, sampleRate / common];
-  const kernels: Float64Array[] = [];
+  const kernels = kernelsOf(places, cutoff);
   const made = new Float32Array(Math.round((samples.length * rate) / sampleRate));
   for (let i = 0; i < made.length; i++) {
     const whole = Math.floor((i * step) / places);
@@ -32,6 +32,24 @@ export function resample({ sampleRate, samples }: Sound, rate: number): Sound {
     made[i] = sum;
   }
   return { sampleRate: rate, samples: made };
+}
+
+/** So many pairs of rates are in use at once: that of the clips, of a recording, of what listens. */
+const MOST_REMEMBERED = 8;
+/** An odd rate needs a kernel for nearly every sample; those are not kept. */
+const MOST_PLACES = 1000;
+
+const remembered = new Map<string, Float64Array[]>();
+
+/** The kernels that have been worked out for these places; who needs another adds it. */
+function kernelsOf(places: number, cutoff: number): Float64Array[] {
+  const key = `${places} ${cutoff}`;
+  const known = remembered.get(key);
+  if (known) return known;
+  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
+  const kernels: Float64Array[] = [];
+  if (places <= MOST_PLACES) remembered.set(key, kernels);
+  return kernels;
 }
 
 /** The windowed sinc at the samples around a place between two of them. */

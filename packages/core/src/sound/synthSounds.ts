@@ -64,6 +64,11 @@ const RECIPES: Readonly<Record<SynthSound, Recipe>> = {
 
 export const SYNTH_SOUNDS = Object.keys(RECIPES) as readonly SynthSound[];
 
+/** How long a tick or bell sounds. */
+export function synthSeconds(kind: SynthSound): Seconds {
+  return RECIPES[kind].seconds;
+}
+
 /**
  * Renders a tick or bell. Its first strike begins at sample 0, at full level, so that its start is its instant.
  *

@@ -1,5 +1,5 @@
 import { soundEvents, type SoundEvent } from '@eurhythm/core/rounds';
-import { synthSound } from '@eurhythm/core/sound';
+import { synthSeconds } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
 import type { PlayedSession } from './playedSession.ts';
 
@@ -32,7 +32,7 @@ export function soundPlan({ seconds, rounds }: PlayedSession): SoundPlan {
     return places.get(key)!;
   });
   const clips = rounds.flatMap(({ round }) => round.cues.flatMap(({ clip }) => clip?.seconds ?? []));
-  const synths = sources.flatMap((each) => (each.kind === 'synth' ? secondsOf(each.sound) : []));
+  const synths = sources.flatMap((each) => (each.kind === 'synth' ? synthSeconds(each.sound) : []));
   return {
     seconds: seconds + TAIL,
     sources,
@@ -67,8 +67,4 @@ export interface SoundPiece extends Omit<SoundPlan, 'longest'> {
 
 export function keyOf(source: SoundEvent['source']): string {
   return source.kind === 'clip' ? source.id : source.sound;
-}
-
-function secondsOf(sound: Parameters<typeof synthSound>[0]): Seconds {
-  return synthSound(sound, FILE_RATE).samples.length / FILE_RATE;
 }
