@@ -64,7 +64,12 @@ const RECIPES: Readonly<Record<SynthSound, Recipe>> = {
 
 export const SYNTH_SOUNDS = Object.keys(RECIPES) as readonly SynthSound[];
 
-/** How long a tick or bell sounds. */
+/**
+ * How long a tick or bell sounds.
+ *
+ * @example
+ * synthSeconds('bell-start') // 1.6
+ */
 export function synthSeconds(kind: SynthSound): Seconds {
   return RECIPES[kind].seconds;
 }
