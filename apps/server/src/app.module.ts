@@ -12,6 +12,9 @@ import { GymModule } from './gym/gym.module.ts';
 import { KeepModule } from './keep/keep.module.ts';
 import { AccessGuard } from './house/access.ts';
 import { isLoopback } from './house/loopback.ts';
+import { DoorModule } from './door/door.module.ts';
+import { ReachModule, type Reach } from './door/reach.ts';
+import { HallModule } from './hall/hall.module.ts';
 import { LibraryModule } from './library/library.module.ts';
 import { LogModule } from './log/log.module.ts';
 import { MovesModule } from './moves/moves.module.ts';
@@ -28,6 +31,7 @@ import { VoiceModule } from './voice/voice.module.ts';
 const LIMIT = { ttl: 60_000, limit: 1500 };
 const TOO_OFTEN = 'This is asked too often. Wait a moment, then try again.';
 const isThisMachine = (context: ExecutionContext): boolean =>
+  context.getType() !== 'http' ||
   isLoopback(context.switchToHttp().getRequest<Request>().socket.remoteAddress);
 
 /** One module for each room of the product, over one store and one data folder. */
@@ -48,6 +52,8 @@ const isThisMachine = (context: ExecutionContext): boolean =>
     GradesModule,
     ExchangeModule,
     SoundCheckModule,
+    DoorModule,
+    HallModule,
     ThrottlerModule.forRoot({ throttlers: [LIMIT], skipIf: isThisMachine, errorMessage: TOO_OFTEN }),
   ],
   providers: [
@@ -56,10 +62,15 @@ const isThisMachine = (context: ExecutionContext): boolean =>
   ],
 })
 export class AppModule {
-  static over(store: Store, dataFolder: string): DynamicModule {
+  static over(store: Store, dataFolder: string, reach: Reach): DynamicModule {
     return {
       module: AppModule,
-      imports: [StoreModule.over(store), VoiceModule.in(dataFolder), KeepModule.in(dataFolder)],
+      imports: [
+        StoreModule.over(store),
+        VoiceModule.in(dataFolder),
+        KeepModule.in(dataFolder),
+        ReachModule.at(reach),
+      ],
     };
   }
 }

@@ -1,11 +1,15 @@
 import { resolve } from 'node:path';
 import { CannotStart } from './house/cannotStart.ts';
+import { isOwnHost, networkHosts } from './door/reach.ts';
 import { takeDataFolder } from './house/dataFolder.ts';
 import { openOrExplain } from './openOrExplain.ts';
 
 async function start(): Promise<void> {
   const port = portFrom(process.env['PORT']);
-  const host = process.env['HOST'] ?? '127.0.0.1';
+  const isHall = process.argv.includes('--hall');
+  const host = process.env['HOST'] ?? (isHall ? '0.0.0.0' : '127.0.0.1');
+  if (isHall && isOwnHost(host))
+    throw new CannotStart(`HOST=${host} is this machine alone; leave it out to open the gym to the hall.`);
   const names = (process.env['EURHYTHM_NAMES'] ?? '').split(',').flatMap((name) => name.trim() || []);
   const dataFolder = resolve(process.env['EURHYTHM_DATA'] ?? 'data');
   const taken = takeDataFolder(dataFolder);
@@ -16,7 +20,12 @@ async function start(): Promise<void> {
     openOrExplain({ folder: dataFolder, url: process.env['DATABASE_URL'] }),
     import('./serve.ts'),
   ]);
-  await serve(store, { host, port, names, dataFolder });
+  const certificates = isOwnHost(host)
+    ? null
+    : await (
+        await import('./door/certificates.ts')
+      ).certificatesIn(dataFolder, [...networkHosts(host), ...names]);
+  await serve(store, { host, port, names, dataFolder, certificates });
 }
 
 function portFrom(text: string | undefined): number {

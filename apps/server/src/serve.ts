@@ -1,12 +1,17 @@
 import 'reflect-metadata';
-import type { Server } from 'node:http';
+import type { IncomingMessage, RequestListener, Server } from 'node:http';
+import { createServer } from 'node:https';
 import compression from 'compression';
 import { NestFactory } from '@nestjs/core';
 import { ExpressAdapter, type NestExpressApplication } from '@nestjs/platform-express';
 import { AppModule } from './app.module.ts';
+import type { Certificates } from './door/certificates.ts';
+import { addressesOf, reachOf, securePortOf, type Reach } from './door/reach.ts';
+import { watchDoor } from './door/watchDoor.ts';
+import { HallAdapter } from './hall/hallAdapter.ts';
 import { CannotStart } from './house/cannotStart.ts';
 import { loggable } from './house/databaseFaults.ts';
-import { guardRequests } from './house/guard.ts';
+import { guardRequests, namesOf, refusalFor } from './house/guard.ts';
 import { serveOpenApi } from './house/openApi.ts';
 import { readRequests } from './house/readRequests.ts';
 import { RefusalFilter, contractPipe } from './house/refusals.ts';
@@ -21,16 +26,21 @@ export interface Place {
   /** Other names of this machine. */
   readonly names: readonly string[];
   readonly dataFolder: string;
+  /** Of a server that is open to the network. */
+  readonly certificates: Certificates | null;
 }
 
 /** Answers requests until the process is told to end. @throws CannotStart with a sentence */
-export async function serve(store: Store, { host, port, names, dataFolder }: Place): Promise<void> {
+export async function serve(store: Store, place: Place): Promise<void> {
+  const { host, port, dataFolder, certificates } = place;
+  const reach = reachOf(place, certificates);
   const app = await NestFactory.create<NestExpressApplication>(
-    AppModule.over(store, dataFolder),
+    AppModule.over(store, dataFolder, reach),
     new ExpressAdapter(),
     { logger: ['error', 'warn'], bodyParser: false },
   );
-  guardRequests(app, { host, port, names });
+  guardRequests(app, reach);
+  watchDoor(app);
   readRequests(app);
   app.use(compression());
   app.useGlobalPipes(contractPipe());
@@ -38,11 +48,23 @@ export async function serve(store: Store, { host, port, names, dataFolder }: Pla
   serveOpenApi(app);
   serveWebPages(app);
 
+  const mayCome = (request: IncomingMessage): boolean => refusalFor(request, namesOf(reach)) === null;
+  const hall = new HallAdapter(app, mayCome, store.shared);
+  app.useWebSocketAdapter(hall);
+  const secure =
+    certificates &&
+    createServer(
+      { cert: certificates.certificate, key: certificates.key },
+      app.getHttpAdapter().getInstance() as RequestListener,
+    );
+
   let isStopping = false;
   const stop = async (): Promise<void> => {
     // A terminal tells everybody, and whoever started this tells it again.
     if (isStopping) return;
     isStopping = true;
+    secure?.close();
+    secure?.closeAllConnections();
     await app.close();
     await store.close();
     process.exit(0);
@@ -50,13 +72,27 @@ export async function serve(store: Store, { host, port, names, dataFolder }: Pla
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop());
   await app.init();
   await listen(app.getHttpServer() as Server, port, host);
-  process.stdout.write(`Eurhythm is at http://${host}:${port}\n`);
+  if (secure) await listen(secure, securePortOf(port), host);
+  await hall.ready(secure);
+  process.stdout.write(greeting(reach));
   app
     .get(SessionsService, { strict: false })
     .warmVoice()
     .catch((error: unknown) => {
       if (!isStopping) console.error('The voice could not be prepared ahead:', loggable(error));
     });
+}
+
+/** Where it is, for this machine and for others. */
+function greeting(reach: Reach): string {
+  const { addresses, secureAddresses } = addressesOf(reach);
+  if (addresses.length === 0) return `Eurhythm is at http://${reach.host}:${reach.port}\n`;
+  return [
+    `Eurhythm is at http://127.0.0.1:${reach.port}`,
+    `Others on the network reach it at ${addresses.join(' ')}`,
+    `Phones that trust it, at ${secureAddresses.join(' ')} (how: ${addresses[0]}/phone)`,
+    '',
+  ].join('\n');
 }
 
 function listen(server: Server, port: number, host: string): Promise<void> {

@@ -16,6 +16,16 @@ const CLOSED = [
   'post /api/import/{table}.csv',
 ];
 
+/** What anybody on the network may use, once the server is open to it. */
+const FOR_ALL = [
+  'get /api/door',
+  'get /api/door/authority.crt',
+  'get /api/health',
+  'post /api/door/close',
+  'post /api/door/open',
+  'post /api/hall/join',
+];
+
 describe('who may use each route', () => {
   it('is told for every one; those that say nothing are for this machine alone', async () => {
     const { paths } = (await call('GET', 'docs-json')).body;
@@ -32,7 +42,11 @@ describe('who may use each route', () => {
         .sort(),
     ).toEqual(CLOSED);
     for (const [route, may] of routes)
-      if (may !== undefined) expect([route, may]).toEqual([route, ['machine', 'coach']]);
+      if (may !== undefined)
+        expect([route, may]).toEqual([
+          route,
+          ['machine', 'coach', ...(FOR_ALL.includes(route) ? ['visitor'] : [])],
+        ]);
   });
   it('lets this machine do everything', async () => {
     for (const path of ['export.json', 'backups', 'keeping', 'fighters'])

@@ -50,7 +50,9 @@ describe('a request for another name', () => {
       expect([host, (await ask('GET', '/api/health', { host })).status]).toEqual([host, 200]);
   });
   it('knows the names that it was given, and every address of the machine when it is open to the network', () => {
-    expect(namesOf({ host: '192.0.2.7', port: 80, names: ['Hall.local', 'door:8080'] })).toEqual(
+    expect(
+      namesOf({ host: '192.0.2.7', port: 80, securePort: null, names: ['Hall.local', 'door:8080'] }),
+    ).toEqual(
       new Set([
         ...['localhost', '127.0.0.1'].flatMap((name) => [name, `${name}:80`]),
         '[::1]:80',
@@ -58,7 +60,8 @@ describe('a request for another name', () => {
         'door:8080',
       ]),
     );
-    expect(namesOf({ host: '0.0.0.0', port: 4321, names: [] })).toContain('127.0.0.1:4321');
+    expect(namesOf({ host: '0.0.0.0', port: 4321, securePort: null, names: [] })).toContain('127.0.0.1:4321');
+    expect(namesOf({ host: '192.0.2.7', port: 80, securePort: 81, names: [] })).toContain('192.0.2.7:81');
   });
 });
 

@@ -2,13 +2,14 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
+import { isOpenPage } from './server/api.ts';
 import { queries, queryClient } from './server/queries.ts';
 import { openSync } from './sync/opened.ts';
 import { router } from './app/router.tsx';
 import './ui/base.css';
 
 // What the first page shows is asked for while the rest of it is read.
-void queryClient.prefetchQuery(queries.gym());
+if (!isOpenPage(location.pathname)) void queryClient.prefetchQuery(queries.gym());
 if (location.pathname === '/') void queryClient.prefetchQuery(queries.today());
 
 // Drafts and waiting writes are at hand before the first page is drawn.

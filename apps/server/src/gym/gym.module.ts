@@ -28,6 +28,7 @@ class GymController {
   ) {}
 
   @Get('health')
+  @May('coach', 'visitor')
   @answers(HealthView)
   health(): HealthView {
     return { ok: true };

@@ -1,20 +1,27 @@
 import 'reflect-metadata';
 import type { ExecutionContext } from '@nestjs/common';
-import { AccessGuard, May } from './access.ts';
+import { AccessGuard, May, SAY_PASSPHRASE, setWho, type Who } from './access.ts';
 import { isLoopback } from './loopback.ts';
 
 class Open {
-  forAll(): void {}
+  forCoaches(): void {}
 }
 May('coach')(Open);
+class Door {
+  forAll(): void {}
+}
+May('coach', 'visitor')(Door);
 class Closed {
   alone(): void {}
 }
 
-const asked = (room: new () => object, route: string, remoteAddress: string): boolean | string => {
+const asked = (room: new () => object, who: Who | null): boolean | string => {
+  const request = {};
+  if (who) setWho(request, who);
   const context = {
-    switchToHttp: () => ({ getRequest: () => ({ socket: { remoteAddress } }) }),
-    getHandler: () => (room.prototype as Record<string, unknown>)[route],
+    getType: () => 'http',
+    switchToHttp: () => ({ getRequest: () => request }),
+    getHandler: () => Object.values(Object.getOwnPropertyDescriptors(room.prototype))[1]!.value as unknown,
     getClass: () => room,
   } as unknown as ExecutionContext;
   try {
@@ -24,18 +31,25 @@ const asked = (room: new () => object, route: string, remoteAddress: string): bo
   }
 };
 
+const ALONE = 'This may only be done on the machine on which the server runs.';
+
 describe('who may use a route', () => {
-  it.each(['127.0.0.1', '::1', '::ffff:127.0.0.1'])('this machine, by %s, may use every one', (address) => {
-    expect([asked(Open, 'forAll', address), asked(Closed, 'alone', address)]).toEqual([true, true]);
+  it.each([
+    ['machine', [true, true, true]],
+    ['coach', [true, true, ALONE]],
+    ['visitor', [true, SAY_PASSPHRASE, SAY_PASSPHRASE]],
+    // Whom nobody wrote down is nobody.
+    [null, [true, SAY_PASSPHRASE, SAY_PASSPHRASE]],
+  ] as const)('%s', (who, answers) => {
+    expect([Door, Open, Closed].map((room) => asked(room, who))).toEqual(answers);
   });
-  it.each(['192.168.1.7', '::ffff:10.0.0.2', 'fe80::1'])(
-    'another one, by %s, those that say so',
-    (address) => {
-      expect(asked(Open, 'forAll', address)).toBe(true);
-      expect(asked(Closed, 'alone', address)).toBe(
-        'This may only be done on the machine on which the server runs.',
-      );
-    },
-  );
-  it('a connection that tells no address is of another one', () => expect(isLoopback(undefined)).toBe(false));
+});
+
+describe('this machine itself', () => {
+  it.each(['127.0.0.1', '::1', '::ffff:127.0.0.1'])('is %s', (address) => {
+    expect(isLoopback(address)).toBe(true);
+  });
+  it.each(['192.168.1.7', '::ffff:10.0.0.2', 'fe80::1', undefined])('is not %s', (address) => {
+    expect(isLoopback(address)).toBe(false);
+  });
 });

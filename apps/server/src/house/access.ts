@@ -1,9 +1,9 @@
-import { isLoopback } from './loopback.ts';
 import {
   applyDecorators,
   ForbiddenException,
   Injectable,
   SetMetadata,
+  UnauthorizedException,
   type CanActivate,
   type ExecutionContext,
 } from '@nestjs/common';
@@ -12,10 +12,10 @@ import { ApiExtension } from '@nestjs/swagger';
 import type { Request } from 'express';
 
 /**
- * Who asks: this machine itself, or a coach on another one, where whoever runs the server has opened it to the network by `HOST`. Devices
- * that join a class come with the hall.
+ * Who asks: this machine itself; a coach on another one, who has said the gym's passphrase there; or anybody else on the network,
+ * where whoever runs the server has opened it to that.
  */
-export type Who = 'machine' | 'coach';
+export type Who = 'machine' | 'coach' | 'visitor';
 
 const MAY = 'may';
 
@@ -23,17 +23,32 @@ const MAY = 'may';
 export const May = (...who: readonly Exclude<Who, 'machine'>[]): MethodDecorator & ClassDecorator =>
   applyDecorators(SetMetadata(MAY, who), ApiExtension('x-may', ['machine', ...who]));
 
+/** What a visitor is told everywhere but at the door. */
+export const SAY_PASSPHRASE = 'Say the gym’s passphrase first.';
+
+/** Where it stands in a request who asks; the door writes it there before any route. */
+const WHO = Symbol('who');
+
+export function setWho(request: object, who: Who): void {
+  (request as { [WHO]?: Who })[WHO] = who;
+}
+
+export function whoAsks(request: object): Who {
+  return (request as { [WHO]?: Who })[WHO] ?? 'visitor';
+}
+
 /** The one guard through which every route passes. */
 @Injectable()
 export class AccessGuard implements CanActivate {
   private readonly reflector = new Reflector();
 
   canActivate(context: ExecutionContext): boolean {
-    const { socket } = context.switchToHttp().getRequest<Request>();
-    const who: Who = isLoopback(socket.remoteAddress) ? 'machine' : 'coach';
+    if (context.getType() !== 'http') return true;
+    const who = whoAsks(context.switchToHttp().getRequest<Request>());
     const places = [context.getHandler(), context.getClass()];
     const may = this.reflector.getAllAndOverride<readonly Who[] | undefined>(MAY, places) ?? [];
     if (who === 'machine' || may.includes(who)) return true;
+    if (who === 'visitor') throw new UnauthorizedException({ message: SAY_PASSPHRASE });
     throw new ForbiddenException({
       message: 'This may only be done on the machine on which the server runs.',
     });

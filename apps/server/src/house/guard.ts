@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http';
 import { isIPv6 } from 'node:net';
 import { networkInterfaces } from 'node:os';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -29,6 +30,8 @@ const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 export interface ServerNames {
   readonly host: string;
   readonly port: number;
+  /** Of the secure way beside it, where there is one. */
+  readonly securePort: number | null;
   /** Names under which others on the network know it, without a port or with one. */
   readonly names: readonly string[];
 }
@@ -59,7 +62,7 @@ export function guardRequests(app: NestExpressApplication, server: ServerNames):
 
 /** Why a request may not come in; null when it may. */
 export function refusalFor(
-  { method, headers }: Pick<Request, 'method' | 'headers'>,
+  { method = 'GET', headers }: Pick<IncomingMessage, 'method' | 'headers'>,
   names: ReadonlySet<string>,
 ): string | null {
   const host = (headers.host ?? '').toLowerCase();
@@ -78,19 +81,20 @@ export function refusalFor(
 }
 
 /** Every way to write the address of this server, with its port. */
-export function namesOf({ host, port, names }: ServerNames): ReadonlySet<string> {
+export function namesOf({ host, port, securePort, names }: ServerNames): ReadonlySet<string> {
   const isEverywhere = host === '0.0.0.0' || host === '::';
   const addresses = isEverywhere
     ? Object.values(networkInterfaces()).flatMap((all) => (all ?? []).map(({ address }) => address))
     : [host];
   const known = ['localhost', '127.0.0.1', '::1', ...addresses, ...names].map((name) => name.toLowerCase());
-  return new Set(known.flatMap((name) => writtenWith(name, port)));
+  const ports = securePort === null ? [port] : [port, securePort];
+  return new Set(known.flatMap((name) => ports.flatMap((each) => writtenWith(name, each))));
 }
 
 /** A name with the port; one that brings its own keeps it, and an address of the newer kind stands in brackets. */
 function writtenWith(name: string, port: number): string[] {
   if (isIPv6(name)) return [`[${name}]:${port}`];
   if (/:\d+$/.test(name)) return [name];
-  // A browser leaves out the port that everybody knows.
-  return port === 80 ? [name, `${name}:80`] : [`${name}:${port}`];
+  // A browser leaves out the ports that everybody knows.
+  return port === 80 || port === 443 ? [name, `${name}:${port}`] : [`${name}:${port}`];
 }

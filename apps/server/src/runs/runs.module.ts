@@ -25,6 +25,7 @@ import { TestsModule } from '../tests/tests.module.ts';
 import { TestsService } from '../tests/tests.service.ts';
 import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
+import { RunNews } from './runNews.ts';
 import { RunPlanService } from './runPlan.service.ts';
 import { RunsService } from './runs.service.ts';
 
@@ -136,7 +137,7 @@ class AttemptsController {
 @Module({
   imports: [SessionsModule, MovesModule, FightersModule, TestsModule, GymSettingsModule],
   controllers: [RunsController, AttemptsController],
-  providers: [RunsService, MarksService, RunLogService, RunPlanService],
-  exports: [RunsService],
+  providers: [RunsService, MarksService, RunLogService, RunPlanService, RunNews],
+  exports: [RunsService, RunPlanService, RunNews],
 })
 export class RunsModule {}

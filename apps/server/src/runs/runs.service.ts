@@ -29,6 +29,7 @@ import type { Database, Transaction } from '../store/database.ts';
 import { runRoundCombos, runRounds, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { TestsService } from '../tests/tests.service.ts';
+import { RunNews } from './runNews.ts';
 import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
 import { partnersOfRun } from './partnersOfRun.ts';
@@ -45,6 +46,7 @@ export class RunsService {
     private readonly marks: MarksService,
     private readonly sheets: SheetsService,
     private readonly gym: GymService,
+    private readonly news: RunNews,
   ) {}
 
   async one(id: string): Promise<RunView> {
@@ -164,14 +166,17 @@ export class RunsService {
     if ((event.round ?? 0) > last) throw refuseField('round', `This run has ${run.rounds.length} rounds.`);
     const { kind, at: told, ...data } = event;
     const { at, toldAt } = doneAt(told, offset);
-    await this.database.transaction(async (tx) => {
+    const isNew = await this.database.transaction(async (tx) => {
       const isNew = await this.log.append(tx, runId, { id, kind, at, toldAt, data });
       if (isNew && kind === 'bell') await this.marks.ring(tx, run, event.round!);
       if (isNew && kind === 'all-clean') await this.marks.allClean(tx, run, event.round!);
       if (isNew && kind === 'end' && run.endedAt === null)
         await tx.update(runs).set({ endedAt: at }).where(eq(runs.id, runId));
+      return isNew;
     });
-    return (await this.log.movesOf(runId)).find((each) => each.id === id)!;
+    const taken = (await this.log.movesOf(runId)).find((each) => each.id === id)!;
+    if (isNew) this.news.tell(runId, taken);
+    return taken;
   }
 
   /** Ends a run; one that has ended stays as it is. */

@@ -23,6 +23,7 @@ export async function openEmbedded({ folder, isRestoring }: StoreWish, copies: C
   const database = drizzle(client, { schema });
   return {
     database,
+    shared: null,
     prepare: async (begin) => {
       await bringUpToDate(database, copies, () => migrate(database, { migrationsFolder: MIGRATIONS }));
       await begin(database);

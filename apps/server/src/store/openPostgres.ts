@@ -28,6 +28,7 @@ export async function openPostgres(url: string, copies: CopyFolder): Promise<Sto
   }
   return {
     database,
+    shared: pool,
     prepare: async (begin) => {
       const client = await pool.connect();
       try {

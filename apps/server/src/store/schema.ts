@@ -16,7 +16,9 @@ import type {
   VariantDto,
 } from '@eurhythm/contract';
 import {
+  bigserial,
   boolean,
+  customType,
   doublePrecision,
   index,
   integer,
@@ -31,6 +33,7 @@ import {
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
 const lead = (name: string) => text(name).$type<'left' | 'right'>();
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 /** How often a thing has been changed: a change names the state that it was based on. */
 const version = () => integer('version').notNull().default(1);
 
@@ -368,4 +371,29 @@ export const ownCalls = pgTable('own_calls', {
   /** Where the recording begins or ends within the call. */
   cutOff: text('cut_off').$type<CutOff>(),
   updatedAt: at('updated_at').notNull(),
+});
+
+/** The passphrase of the gym's door, and what its keys are signed with. It stays where it was set: no copy in a file has it. */
+export const doors = pgTable('doors', {
+  id: text('id').primaryKey(),
+  /** By scrypt, with its salt and its costs. */
+  passphrase: text('passphrase').notNull(),
+  secret: text('secret').notNull(),
+  setAt: at('set_at').notNull(),
+});
+
+/** The codes with which devices join a run; they go with its end. */
+export const hallCodes = pgTable('hall_codes', {
+  code: text('code').primaryKey(),
+  runId: text('run_id')
+    .notNull()
+    .unique()
+    .references(() => runs.id, { onDelete: 'cascade' }),
+});
+
+/** What devices on different servers say to one another, where it is too long for the database's own messages. */
+export const hallMessages = pgTable('hall_messages', {
+  id: bigserial('id', { mode: 'number' }).primaryKey(),
+  createdAt: at('created_at').defaultNow(),
+  payload: bytes('payload'),
 });

@@ -18,6 +18,7 @@ export function CommandBox({ open, onClose }: { open: boolean; onClose: () => vo
       name,
       to: name === 'Today' ? '/' : `/${name.toLowerCase()}`,
     })),
+    { name: 'Devices of the hall', to: '/gym/devices' },
     { name: 'Keep and take away', to: '/gym/keep' },
     ...combos.map((combo) => ({
       name: `${combo.grade} ${combo.number} · ${combo.title}`,

@@ -30,6 +30,9 @@ function Lost() {
   );
 }
 
+/** A page without the frame of the gym. */
+const alone = { ErrorBoundary: Lost, HydrateFallback: () => null };
+
 export const router = createBrowserRouter([
   {
     Component: Shell,
@@ -47,6 +50,7 @@ export const router = createBrowserRouter([
           { path: 'moves/:code?', lazy: room(() => import('../rooms/moves/MovesRoom.tsx'), 'MovesRoom') },
           { path: 'gym', lazy: room(() => import('../rooms/gym/GymRoom.tsx'), 'GymRoom') },
           { path: 'gym/sound', lazy: room(() => import('../rooms/gym/sound/SoundCheck.tsx'), 'SoundCheck') },
+          { path: 'gym/devices', lazy: room(() => import('../rooms/door/DevicesRoom.tsx'), 'DevicesRoom') },
           { path: 'gym/keep', lazy: room(() => import('../rooms/gym/keep/KeepRoom.tsx'), 'KeepRoom') },
           { path: 'gym/voice', lazy: room(() => import('../rooms/gym/sound/OwnVoice.tsx'), 'OwnVoice') },
           {
@@ -74,5 +78,10 @@ export const router = createBrowserRouter([
       { path: 'fighters/:id', lazy: room(fighters, 'FighterRoom') },
     ],
   },
-  { path: 'floor/:runId', ErrorBoundary: Lost, HydrateFallback: () => null, lazy: room(floor, 'RunRoom') },
+  { path: 'floor/:runId', ...alone, lazy: room(floor, 'RunRoom') },
+  // Pages for devices that are not the coach's: nothing on them is of the gym but the class that they join.
+  { path: 'join/:code?', ...alone, lazy: room(() => import('../rooms/hall/JoinRoom.tsx'), 'JoinRoom') },
+  { path: 'hall/:code/:view', ...alone, lazy: room(() => import('../rooms/hall/HallRoom.tsx'), 'HallRoom') },
+  { path: 'door', ...alone, lazy: room(() => import('../rooms/door/DoorRoom.tsx'), 'DoorRoom') },
+  { path: 'phone', ...alone, lazy: room(() => import('../rooms/door/PhoneRoom.tsx'), 'PhoneRoom') },
 ]);

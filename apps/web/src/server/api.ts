@@ -56,6 +56,7 @@ async function ask<T>(path: string, request: RequestInit): Promise<T> {
   if (response.status === 204) return undefined as T;
   const answer: unknown = await response.json().catch(() => null);
   if (!response.ok) {
+    if (response.status === 401) goToDoor();
     throw new Refused(
       response.status,
       isRefusal(answer) ? answer : { message: `The server answered ${response.status}.` },
@@ -73,4 +74,13 @@ export const get = <T>(path: string): Promise<T> => send<T>('GET', path);
 /** An id made here, so that a request can be sent twice and done once. */
 export function newId(): string {
   return crypto.randomUUID();
+}
+
+/** Pages that need no passphrase. */
+export const isOpenPage = (path: string): boolean => /^\/(door|join|hall|phone)(\/|$)/.test(path);
+
+/** On a device that has not said the passphrase, or an older one, the door comes before every page of the gym. */
+function goToDoor(): void {
+  const { pathname, search } = window.location;
+  if (!isOpenPage(pathname)) window.location.assign(`/door?to=${encodeURIComponent(pathname + search)}`);
 }

@@ -5,6 +5,7 @@ import type {
   BookView,
   ComboVersion,
   ComboView,
+  DoorView,
   FighterLog,
   FighterView,
   FitView,
@@ -55,6 +56,8 @@ const items = async <T>(path: string): Promise<readonly T[]> => (await get<{ ite
 const bookOf = ({ items: moves, numbers }: BookView): MoveBook => moveBook(moves, numbers);
 
 export const queries = {
+  /** Who asks, and how others reach the gym. */
+  door: () => queryOptions({ queryKey: ['door'], queryFn: () => get<DoorView>('door') }),
   moves: () =>
     queryOptions({ queryKey: ['moves'], queryFn: () => get<BookView>('moves'), staleTime: 60_000 }),
   techniques: () =>

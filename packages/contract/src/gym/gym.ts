@@ -70,6 +70,9 @@ export class YouthLimitsDto implements Omit<YouthLimits, 'band'> {
   contact?: number;
 }
 
+/** How a fighter is called on devices that others see. */
+export const HALL_NAMES = ['first', 'initials'] as const;
+
 /** What a class asks for at the door, until the gym says otherwise. */
 export const STARTER_CHECKLIST = ['forms signed', 'named bottle', 'gloves', 'gum shield', 'pads'];
 
@@ -139,6 +142,11 @@ export class SchoolDto implements School {
   @IsOneOf('the sound of the voice', VOICE_SOUNDS)
   voiceSound: VoiceSound = 'hall';
 
+  /** How fighters are called on devices that everybody in the hall sees. */
+  @MayBeMissing()
+  @IsOneOf('the names in the hall', HALL_NAMES)
+  hallNames: (typeof HALL_NAMES)[number] = 'first';
+
   @MayBeMissing()
   @IsOneOf('the order of a date', DAY_ORDERS)
   dayOrder: DateWays['dayOrder'] = 'day-first';
@@ -193,6 +201,7 @@ export const STARTER_SCHOOL_SETTINGS: SchoolDto = {
   voice: 'slt',
   voiceRate: 1,
   voiceSound: 'hall',
+  hallNames: 'first',
   ...STARTER_DATES,
   frontHighBlock: STARTER_SCHOOL.frontHighBlock,
   floorSteps: STARTER_SCHOOL.floorSteps,

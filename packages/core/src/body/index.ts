@@ -19,3 +19,4 @@ export * from './limbClock.ts';
 export * from './drift.ts';
 export * from './findings/index.ts';
 export * from './audience.ts';
+export * from './padsAhead.ts';

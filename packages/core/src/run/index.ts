@@ -5,3 +5,7 @@ export * from './roundSeed.ts';
 export * from './compileInRun.ts';
 export * from './inTheRound.ts';
 export * from './clipIds.ts';
+export * from './clocks.ts';
+export * from './pulse.ts';
+export * from './hallNames.ts';
+export * from './stamps.ts';

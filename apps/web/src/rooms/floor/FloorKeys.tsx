@@ -15,6 +15,7 @@ interface FloorKeysProps {
   onBurst(): void;
   onTempo(by: number): void;
   onMixer(): void;
+  onDevices(): void;
 }
 
 /** What the press that holds does now. */
@@ -31,6 +32,7 @@ export function FloorKeys({
   onBurst,
   onTempo,
   onMixer,
+  onDevices,
 }: FloorKeysProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-4 px-8 text-base phone:px-4">
@@ -53,6 +55,9 @@ export function FloorKeys({
       </span>
       <KeyButton name="V" onPress={onMixer}>
         volume
+      </KeyButton>
+      <KeyButton name="D" onPress={onDevices}>
+        devices
       </KeyButton>
       <KeyButton name="→" onPress={() => deck.goTo(state.round + 1)}>
         next round

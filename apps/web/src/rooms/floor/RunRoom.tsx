@@ -11,10 +11,14 @@ import { NO_SOUND, makesSound, type FloorDesk } from '../../floor/SilentDesk.ts'
 import { openRunDeck } from '../../floor/openRunDeck.ts';
 import type { RunDeck } from '../../floor/RunDeck.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
+import type { HallDesk } from '../../hall/HallDesk.ts';
+import { deskId, useHallDesk } from '../../hall/useHallDesk.ts';
 import { AfterRun } from './after/AfterRun.tsx';
 import { Board } from './board/Board.tsx';
 import { BurstPane } from './burst/BurstPane.tsx';
 import { useHands } from '../../floor/hands/useHands.ts';
+import { DevicesPanel } from './hall/DevicesPanel.tsx';
+import { useDeskTasks } from './hall/useDeskTasks.ts';
 import { FloorKeys } from './FloorKeys.tsx';
 import { HandsFields } from './HandsFields.tsx';
 import { HoldBar } from './HoldBar.tsx';
@@ -52,11 +56,41 @@ interface RunProps {
   readonly starts: boolean;
 }
 
-function Run({ run, plan, fighters, starts }: RunProps) {
+function Run(props: RunProps) {
+  const [hall, { isDecided, isElsewhere }] = useHallDesk(props.run.id);
+  if (isElsewhere) return <PlayedElsewhere hall={hall} />;
+  if (!isDecided) return <FloorNote title="Fetching the session" starts={props.starts} />;
+  return <RunHere {...props} hall={hall} />;
+}
+
+function RunHere({ run, plan, fighters, starts, hall }: RunProps & { readonly hall: HallDesk }) {
   const deck = useDeck(run, plan, starts);
   const book = useMemo(() => moveBook(plan.book.items, plan.book.numbers), [plan]);
   if (!deck) return <FloorNote title="Making room for sound" starts={starts} />;
-  return <RunOnDeck run={run} fighters={fighters} book={book} deck={deck} />;
+  return <RunOnDeck run={run} fighters={fighters} book={book} deck={deck} hall={hall} />;
+}
+
+/** Two devices that play one class would be heard twice. */
+function PlayedElsewhere({ hall }: { hall: HallDesk }) {
+  return (
+    <main className="mat flex h-screen flex-col items-center justify-center gap-6 p-6 text-center">
+      <h1 className="board text-5xl phone:text-3xl">This class is played elsewhere</h1>
+      <p className="text-2xl phone:text-lg">
+        Another tab or another device plays it and takes the presses. If you take it over, that one falls
+        silent.
+      </p>
+      <Button
+        weight="main"
+        className="min-h-[64px] px-8 text-2xl"
+        onClick={() => void hall.takeOver(deskId()).then(() => window.location.reload())}
+      >
+        Play it here
+      </Button>
+      <ButtonLink weight="bare" to="/floor">
+        Leave the Floor
+      </ButtonLink>
+    </main>
+  );
 }
 
 /** A deck for the time that the page shows the run: from then on it knows better than the server where the run stands. */
@@ -85,9 +119,10 @@ interface RunOnDeckProps {
   readonly fighters: readonly FighterView[];
   readonly book: MoveBook;
   readonly deck: RunDeck<FloorDesk>;
+  readonly hall: HallDesk;
 }
 
-function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
+function RunOnDeck({ run, fighters, book, deck, hall }: RunOnDeckProps) {
   const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
   const marks = useMarks(run, deck.rung);
   const markBar = {
@@ -95,7 +130,9 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
     pressed: () => ({ seconds: deck.position, otherLead: otherLead(run.lead) }),
     onAllClean: (round: number) => deck.allClean(round),
   };
+  useDeskTasks({ run, fighters, deck, hall, marks, pressed: markBar.pressed });
   const [isBurst, setBurst] = useState(false);
+  const [isDevices, setDevices] = useState(false);
   const [isMixer, setMixer] = useState(false);
   useEffect(() => {
     const touch = (): void => deck.touch();
@@ -134,6 +171,10 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
     'v',
     free(() => setMixer(!isMixer)),
   );
+  useShortcut(
+    'd',
+    free(() => setDevices(!isDevices)),
+  );
   useShortcut('u', free(marks.undo));
   useShortcut('t', free(openBurst));
 
@@ -154,7 +195,11 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
         )}
         <HoldBar state={state} deck={deck} />
       </div>
-      <MarkBar fighters={fighters} round={state.round} {...markBar} />
+      {isDevices ? (
+        <DevicesPanel hall={hall} />
+      ) : (
+        <MarkBar fighters={fighters} round={state.round} {...markBar} />
+      )}
       {isMixer && (
         <div className="px-8">
           <Mixer desk={deck.desk} />
@@ -170,6 +215,7 @@ function RunOnDeck({ run, fighters, book, deck }: RunOnDeckProps) {
         onBurst={openBurst}
         onTempo={(by) => changeTempo(by)()}
         onMixer={() => setMixer(!isMixer)}
+        onDevices={() => setDevices(!isDevices)}
       />
       <Toaster position="top-right" />
     </main>

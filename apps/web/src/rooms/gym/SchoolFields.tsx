@@ -41,6 +41,7 @@ const WAYS = [
     { 'day-first': '5 March 2026', 'month-first': 'March 5, 2026', 'year-first': '2026-03-05' },
   ],
   ['clock', 'The clock has', '', { '24': '24 hours', '12': '12 hours' }],
+  ['hallNames', 'Names on the screens of the hall', '', { first: 'first names', initials: 'initials' }],
   ['weekBegins', 'A week begins on', '', { monday: 'Monday', sunday: 'Sunday', saturday: 'Saturday' }],
 ] as const satisfies readonly (readonly [keyof SchoolDto, string, string, Record<string, string>])[];
 

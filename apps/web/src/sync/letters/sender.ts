@@ -14,7 +14,8 @@ const BACK_OFF = [1000, 2000, 4000, 8000, 15_000, 30_000] as const;
 /** The answers after which the same request may go through later. */
 function isAway(error: unknown): boolean {
   if (!(error instanceof Refused)) return true;
-  return error.status === 0 || error.status >= 500 || error.status === 429;
+  // 401: the passphrase has to be said on this device again; until then it waits.
+  return error.status === 0 || error.status >= 500 || error.status === 429 || error.status === 401;
 }
 
 /**

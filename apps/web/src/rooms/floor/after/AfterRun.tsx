@@ -11,7 +11,7 @@ import { SUBJECTS } from '../../../sync/letters/subjects.ts';
 import { SyncNotice } from '../../../sync/SyncNotice.tsx';
 import { useWrite } from '../../../sync/useSync.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
-import { keptBurst } from '../burst/classBurst.ts';
+import { openNumbers } from '../burst/keptBurst.ts';
 import type { Marks } from '../marks/useMarks.ts';
 import { MarkTable } from './MarkTable.tsx';
 import { tellHeld } from './summary.ts';
@@ -38,7 +38,7 @@ export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps)
       onError: (error) => toast.error(error.message),
     },
   );
-  const openNumbers = keptBurst(run.id)?.trials.filter(({ count }) => count === null).length ?? 0;
+  const open = openNumbers(run.id).length;
   return (
     <main className="mat flex min-h-screen flex-col gap-4 px-10 py-6 phone:px-4">
       <div className="flex flex-wrap items-end justify-between gap-4">
@@ -59,7 +59,7 @@ export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps)
             </Button>
           )}
           <Button className="min-h-[64px] text-xl" onClick={onBurst}>
-            {openNumbers > 0 ? `Numbers still open: ${openNumbers}` : 'Ten-second burst'}
+            {open > 0 ? `Numbers still open: ${open}` : 'Ten-second burst'}
           </Button>
           <a
             href={`/api/sessions/${encodeURIComponent(run.sessionId)}/homework.zip`}

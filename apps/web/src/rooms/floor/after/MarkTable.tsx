@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { FighterView, RunView } from '@eurhythm/contract';
 import { useShortcut } from '../../../ui/useShortcut.ts';
 import { StampRow } from '../marks/StampRow.tsx';
-import { markText, type Pressed, type StampId } from '../marks/stamps.ts';
+import { markText, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { Marks } from '../marks/useMarks.ts';
 import { letters, sumUp } from './summary.ts';
 

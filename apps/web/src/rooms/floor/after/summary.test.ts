@@ -1,5 +1,5 @@
 import type { FighterView } from '@eurhythm/contract';
-import type { Mark } from '../marks/stamps.ts';
+import type { Mark } from '@eurhythm/core/run';
 import { letters, sumUp, tellHeld } from './summary.ts';
 
 const fighter = (id: string) => ({ id, name: id }) as FighterView;

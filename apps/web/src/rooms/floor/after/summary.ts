@@ -1,5 +1,5 @@
 import type { FighterView, RunView } from '@eurhythm/contract';
-import type { Mark } from '../marks/stamps.ts';
+import type { Mark } from '@eurhythm/core/run';
 
 /** How one fighter did the rounds of a run. */
 export interface FighterSum {

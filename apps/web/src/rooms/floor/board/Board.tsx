@@ -2,8 +2,7 @@ import { useMemo } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { comboName } from '@eurhythm/core/plan';
 import { EYE_AHEAD, momentOfRound, sceneAt } from '@eurhythm/core/rounds';
-import type { FighterView, RunView } from '@eurhythm/contract';
-import type { DeckState, RunDeck } from '../../../floor/RunDeck.ts';
+import type { DeckState } from '../../../floor/RunDeck.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
 import { bigText } from './bigText.ts';
 import { CallArea } from './CallArea.tsx';
@@ -12,12 +11,13 @@ import { PartnersComing, WorkingNow, partnersAt } from './PartnersNow.tsx';
 import { ScenePicture } from './ScenePicture.tsx';
 import { StripArea } from './StripArea.tsx';
 import { TapeClock } from './TapeClock.tsx';
+import type { Person, ShownDeck, ShownRun } from './shown.ts';
 import { blockAt, nextCycle, nextInRound, nextText } from './whatComes.ts';
 
 interface BoardProps {
-  readonly run: RunView;
-  readonly fighters: readonly FighterView[];
-  readonly deck: RunDeck;
+  readonly run: ShownRun;
+  readonly fighters: readonly Person[];
+  readonly deck: ShownDeck;
   readonly state: DeckState;
   readonly book: MoveBook;
 }

@@ -1,13 +1,13 @@
 import type { RoundMoment, PlacedScene } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
-import type { RunView } from '@eurhythm/contract';
-import type { DeckState, RunDeck } from '../../../floor/RunDeck.ts';
+import type { DeckState } from '../../../floor/RunDeck.ts';
 import type { bigText } from './bigText.ts';
+import type { ShownDeck, ShownRun } from './shown.ts';
 
 interface CallAreaProps {
   readonly state: DeckState;
-  readonly deck: RunDeck;
-  readonly run: RunView;
+  readonly deck: ShownDeck;
+  readonly run: ShownRun;
   readonly moment: RoundMoment;
   readonly scene: PlacedScene | null;
   readonly big: ReturnType<typeof bigText>;
@@ -89,7 +89,7 @@ function SideWord({
 }
 
 /** Told before the run: the calls that will not be heard, round by round. */
-function DroppedCalls({ deck, run }: { deck: RunDeck; run: RunView }) {
+function DroppedCalls({ deck, run }: { deck: ShownDeck; run: ShownRun }) {
   const dropped = deck.rounds.map(
     (round) => round.findings.filter((finding) => finding.rule === 'call-dropped').length,
   );

@@ -1,5 +1,5 @@
 import { turnInRun } from '@eurhythm/core/plan';
-import type { FighterView, RunView } from '@eurhythm/contract';
+import type { Person, ShownRun } from './shown.ts';
 
 type Role = 'work' | 'hold' | 'watch' | 'rest';
 const ROLE_WORDS: Readonly<Record<Role, string>> = {
@@ -13,7 +13,7 @@ const ROLE_WORDS: Readonly<Record<Role, string>> = {
 export type Partners = readonly (readonly { readonly id: string; readonly role: Role }[])[];
 
 /** The partners of this turn, and in a rest those of the turn that comes; null where nobody was put together. */
-export function partnersAt(run: RunView, round: number, at: number): Partners | null {
+export function partnersAt(run: ShownRun, round: number, at: number): Partners | null {
   const { round: shown, turn } = turnInRun(run.rounds, round, at);
   const groups = run.partners.find((each) => each.round === shown)?.groups;
   if (!groups) return null;
@@ -25,7 +25,7 @@ export function partnersAt(run: RunView, round: number, at: number): Partners | 
 
 interface PartnersProps {
   readonly partners: Partners;
-  readonly fighters: readonly FighterView[];
+  readonly fighters: readonly Person[];
 }
 
 /** While people change: everybody finds a name, a partner and a task. */
@@ -71,7 +71,7 @@ export function WorkingNow({ partners, fighters }: PartnersProps) {
 }
 
 /** Somebody's first name; the whole one where two share it. */
-function calledName(id: string, fighters: readonly FighterView[]): string {
+function calledName(id: string, fighters: readonly Person[]): string {
   const firstOf = (name: string): string => name.split(' ')[0]!;
   const name = fighters.find((each) => each.id === id)?.name ?? '';
   const shared = fighters.filter((each) => firstOf(each.name) === firstOf(name)).length > 1;

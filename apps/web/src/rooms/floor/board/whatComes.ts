@@ -1,9 +1,9 @@
 import { comboName } from '@eurhythm/core/plan';
 import { sceneAt, type BlockCombo, type Cycle } from '@eurhythm/core/rounds';
 import type { RoundToPlay } from '@eurhythm/core/run';
-import type { RunView } from '@eurhythm/contract';
+import type { ShownRun } from './shown.ts';
 
-type RunBlock = RunView['rounds'][number]['blocks'][number];
+type RunBlock = ShownRun['rounds'][number]['blocks'][number];
 
 /** The block that runs at an instant, when it ends, and the seconds that are left of it. */
 export function blockAt(
@@ -23,12 +23,12 @@ export function nextCycle(round: Pick<RoundToPlay, 'cycles'>, at: number): Cycle
 }
 
 /** What comes after this round. */
-export function nextText(run: RunView, round: number): string {
+export function nextText(run: ShownRun, round: number): string {
   return run.rounds[round + 1]?.title ?? 'the end';
 }
 
 interface Shown {
-  readonly run: RunView;
+  readonly run: ShownRun;
   readonly compiled: RoundToPlay;
   readonly combos: ReadonlyMap<string, BlockCombo>;
   readonly round: number;

@@ -20,7 +20,8 @@ import { BurstChoice, EVERYBODY, type BurstWish, type Timed } from './BurstChoic
 import { BurstCount } from './BurstCount.tsx';
 import { ClassNumbers } from './ClassNumbers.tsx';
 import { Outcome } from './Outcome.tsx';
-import { attemptOf, classBurst, keepBurst, keptBurst, told, type ClassBurst } from './classBurst.ts';
+import { classBurst } from './classBurst.ts';
+import { keepBurst, tellNumber, useKeptBurst } from './keptBurst.ts';
 
 /** Length of a burst that no test gives. */
 const SECONDS = 10;
@@ -48,7 +49,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
     lead: 'own',
   });
   const [phase, setPhase] = useState<Phase>({ kind: 'choose' });
-  const [ofClass, setOfClass] = useState<ClassBurst | null>(() => keptBurst(run.id));
+  const ofClass = useKeptBurst(run.id);
   const [failure, setFailure] = useState('');
   const [taps, setTaps] = useState<readonly number[]>([]);
   const player = phase.kind === 'running' ? phase.player : null;
@@ -63,14 +64,10 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
 
   const send = (id: string, attempt: SaveAttemptDto): void =>
     void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
-  const keepClass = (burst: ClassBurst | null): void => {
-    keepBurst(run.id, burst);
-    setOfClass(burst);
-  };
   const finish = useStable((): void => {
     const at = new Date().toISOString();
     setPhase({ kind: 'done', summary: summariseBurst(taps, seconds) });
-    if (isClass) return keepClass(classBurst(fighters, what, wish.lead, at, newId));
+    if (isClass) return keepBurst(run.id, classBurst(fighters, what, wish.lead, at, newId));
     const test = what.id === undefined ? { title: what.title, seconds } : { testId: what.id };
     const attempt = { fighterId: wish.who, runId: run.id, ...test, lead, instants: [...taps], at };
     send(newId(), { ...attempt, measured: 'taps' });
@@ -93,15 +90,10 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
     const at = player.position - deck.desk.latency - BURST_READY;
     if (at >= 0 && at <= seconds) setTaps((before) => [...before, Math.round(at * 1000) / 1000]);
   };
-  const tell = (place: number, count: number): void => {
-    if (!ofClass) return;
-    const burst = told(ofClass, place, count);
-    const { id } = burst.trials[place]!;
-    keepClass(burst);
-    send(id, attemptOf(burst, burst.trials[place]!, run.id));
-  };
+  const tell = (place: number, count: number): void =>
+    void tellNumber(run.id, ofClass!.trials[place]!.fighterId, count);
   const closeClass = (): void => {
-    if (ofClass?.trials.every(({ count }) => count !== null)) keepClass(null);
+    if (ofClass?.trials.every(({ count }) => count !== null)) keepBurst(run.id, null);
     onClose();
   };
   useShortcut(' ', tap);

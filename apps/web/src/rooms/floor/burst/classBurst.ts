@@ -89,18 +89,3 @@ export function attemptOf(
   const test = what.id === undefined ? { title: what.title, seconds: what.seconds } : { testId: what.id };
   return { fighterId, runId, ...test, lead, instants: [], said: count ?? 0, measured: 'partner', at };
 }
-
-const placeOf = (runId: string): string => `eurhythm.class-burst.${runId}`;
-
-export function keptBurst(runId: string): ClassBurst | null {
-  try {
-    return JSON.parse(localStorage.getItem(placeOf(runId)) ?? 'null') as ClassBurst | null;
-  } catch {
-    return null; // not written by us
-  }
-}
-
-export function keepBurst(runId: string, burst: ClassBurst | null): void {
-  if (burst) localStorage.setItem(placeOf(runId), JSON.stringify(burst));
-  else localStorage.removeItem(placeOf(runId));
-}

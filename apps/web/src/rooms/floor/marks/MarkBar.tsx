@@ -4,7 +4,7 @@ import { useShortcut } from '../../../ui/useShortcut.ts';
 import { NameFinder } from './NameFinder.tsx';
 import { afterDigit, keyOf } from './numberKeys.ts';
 import { PlainButton, StampRow } from './StampRow.tsx';
-import { markText, type Mark, type Pressed, type StampId } from './stamps.ts';
+import { markText, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { Marks } from './useMarks.ts';
 
 interface MarkBarProps {

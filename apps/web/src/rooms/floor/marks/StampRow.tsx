@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { useShortcut } from '../../../ui/useShortcut.ts';
-import { STAMPS, type StampId } from './stamps.ts';
+import { STAMPS, type StampId } from '@eurhythm/core/run';
 
 interface StampRowProps {
   readonly stamp: StampId;

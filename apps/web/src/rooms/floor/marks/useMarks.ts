@@ -5,7 +5,7 @@ import { newId } from '../../../server/api.ts';
 import { putting, takingOut } from '../../../sync/letters/letter.ts';
 import { sync } from '../../../sync/opened.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
-import { stamped, type Mark, type Pressed, type StampId } from './stamps.ts';
+import { stamped, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
 
 /** A mark can be taken back this long. */
 const UNDO_MS = 10_000;

@@ -1,5 +1,5 @@
-import type { ResultView } from '@eurhythm/contract';
-import { clockText } from '@eurhythm/core/units';
+import type { Lead } from '../moves/index.ts';
+import { clockText, type Seconds } from '../units/index.ts';
 
 /** What a press says of a fighter's round. Nobody has to be pressed who finishes it. */
 export const STAMPS = [
@@ -13,14 +13,23 @@ export const STAMPS = [
 ] as const;
 export type StampId = (typeof STAMPS)[number]['id'];
 
+export const STAMP_IDS = STAMPS.map(({ id }) => id);
+
 /** What a mark says, beside whose and when. */
-export type Mark = Pick<ResultView, 'done' | 'quality' | 'seconds' | 'lead'>;
+export interface Mark {
+  readonly done: 'finished' | 'part' | 'sat-out';
+  readonly quality?: 'clean' | 'loose' | 'wild' | null;
+  /** Of a part: how far, from the start of the round. */
+  readonly seconds?: Seconds | null;
+  /** Where it was another than planned. */
+  readonly lead?: Lead | null;
+}
 
 export interface Pressed {
   /** Where the round stands, in seconds; null where it is over and nobody knows. */
-  readonly seconds: number | null;
+  readonly seconds: Seconds | null;
   /** The lead that is not the planned one. */
-  readonly otherLead: 'left' | 'right';
+  readonly otherLead: Lead;
 }
 
 /**

@@ -1,4 +1,3 @@
-import { startingWith } from './startingWith.ts';
 import { markText, stamped, type Mark } from './stamps.ts';
 
 const pressed = { seconds: 71.6, otherLead: 'right' } as const;
@@ -28,18 +27,4 @@ it('after the round says nothing of when, and keeps what was known of it', () =>
   const later = { ...pressed, seconds: null };
   expect(markText(stamped(undefined, 'part', later))).toBe('part');
   expect(markText(stamped(after('part'), 'part', later))).toBe('part 1:12');
-});
-
-describe('first letters', () => {
-  const people = ['Oskar Bello', 'Ines Okafor', 'Radek Ilić', 'Oskar Brandt'].map((name) => ({ name }));
-  it.each([
-    ['ok', ['Ines Okafor']],
-    ['OSK', ['Oskar Bello', 'Oskar Brandt']],
-    ['oskar br', ['Oskar Brandt']],
-    ['ilic', ['Radek Ilić']],
-    ['', []],
-    ['x', []],
-  ])('%j are of %j', (letters, names) => {
-    expect(startingWith(people, letters).map(({ name }) => name)).toEqual(names);
-  });
 });

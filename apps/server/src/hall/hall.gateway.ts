@@ -1,0 +1,186 @@
+import { UseFilters, UsePipes } from '@nestjs/common';
+import {
+  ConnectedSocket,
+  MessageBody,
+  SubscribeMessage,
+  WebSocketGateway,
+  WebSocketServer,
+  type OnGatewayConnection,
+  type OnGatewayDisconnect,
+  type OnGatewayInit,
+} from '@nestjs/websockets';
+import {
+  JoinDto,
+  PulseDto,
+  WishDto,
+  type HallDeviceView,
+  type HallViewName,
+  type WishAnswerView,
+} from '@eurhythm/contract';
+import { validateSync } from 'class-validator';
+import type { DefaultEventsMap, RemoteSocket, Server, Socket } from 'socket.io';
+import { DoorService } from '../door/door.service.ts';
+import { whoIs } from '../door/watchDoor.ts';
+import { contractPipe } from '../house/refusals.ts';
+import { RunNews } from '../runs/runNews.ts';
+import { HallService } from './hall.service.ts';
+import { MessageFilter } from './messageFilter.ts';
+
+/** What is known of a device from its coming in on. `desk` plays the run. */
+interface Device {
+  readonly runId: string;
+  readonly view: HallViewName | 'desk';
+  readonly name: string;
+  /** Of a desk: the same for as long as its page is open. */
+  readonly deskId: string;
+}
+
+/** A remote waits so long for the desk's answer. */
+const ANSWER_MS = 4000;
+const AWAY = 'The coach’s device does not answer. Press again when it is back.';
+const ONLY_SHOWS = 'This device only shows. Join as a remote to press something.';
+
+const everybodyOf = (runId: string): string => `run ${runId}`;
+const deskOf = (runId: string): string => `desk ${runId}`;
+/** Desks that another one plays instead of. */
+const waitingFor = (runId: string): string => `waiting ${runId}`;
+
+const deviceOf = (socket: Pick<Socket, 'data'>): Device => (socket.data as { device: Device }).device;
+
+/**
+ * The devices of a class. One of them, the desk, plays the run and decides; the others show where it stands, and a remote asks it
+ * for something.
+ */
+@UsePipes(contractPipe())
+@UseFilters(new MessageFilter())
+@WebSocketGateway()
+export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewayDisconnect {
+  @WebSocketServer()
+  private readonly server!: Server;
+  /** What each desk of this server told last, for those who come later. */
+  private readonly pulses = new Map<string, PulseDto>();
+
+  constructor(
+    private readonly hall: HallService,
+    private readonly door: DoorService,
+    private readonly news: RunNews,
+  ) {}
+
+  afterInit(server: Server): void {
+    server.use((socket, next) => {
+      this.comesIn(socket).then(
+        (device) => {
+          (socket.data as { device: Device }).device = device;
+          next();
+        },
+        (error: Error) => next(new Error(error.message)),
+      );
+    });
+    this.news.hear((runId, event) => {
+      server.to(everybodyOf(runId)).emit('event', event);
+      if (event.kind === 'end') this.pulses.delete(runId);
+    });
+  }
+
+  /** Who this is and what it may. @throws with a sentence */
+  private async comesIn(socket: Socket): Promise<Device> {
+    const { runId, deskId, ...auth } = socket.handshake.auth as Record<string, unknown>;
+    if (typeof runId === 'string') {
+      if ((await whoIs(socket.request, this.door)) === 'visitor')
+        throw new Error('Say the gym’s passphrase first.');
+      return { runId, view: 'desk', name: '', deskId: String(deskId) };
+    }
+    const join = Object.assign(new JoinDto(), auth);
+    const [wrong] = validateSync(join);
+    if (wrong) throw new Error(Object.values(wrong.constraints ?? {})[0] ?? 'This cannot be read.');
+    const run = await this.hall.runOf(join.code, socket.handshake.address);
+    return { runId: run, view: join.view, name: join.name ?? '', deskId: '' };
+  }
+
+  async handleConnection(socket: Socket): Promise<void> {
+    const { runId, view } = deviceOf(socket);
+    await socket.join(everybodyOf(runId));
+    const pulse = this.pulses.get(runId);
+    if (pulse) socket.emit('pulse', pulse);
+    if (view === 'desk') await this.deskComes(socket);
+    await this.tellDevices(runId);
+  }
+
+  async handleDisconnect(socket: Socket): Promise<void> {
+    // Who was not let in has nobody to tell.
+    if (!(socket.data as { device?: Device }).device) return;
+    await this.tellDevices(deviceOf(socket).runId);
+  }
+
+  /** A desk plays, unless another one does; the same page that has lost its way and come back is no other one. */
+  private async deskComes(socket: Socket): Promise<void> {
+    const { runId, deskId } = deviceOf(socket);
+    const others = (await this.desksOf(runId)).filter((each) => deviceOf(each).deskId !== deskId);
+    await socket.join(others.length === 0 ? deskOf(runId) : waitingFor(runId));
+    socket.emit('desk', { isElsewhere: others.length > 0 });
+  }
+
+  private desksOf(runId: string): Promise<RemoteSocket<DefaultEventsMap, unknown>[]> {
+    return this.server.in(deskOf(runId)).fetchSockets();
+  }
+
+  /** A desk that waited plays from now on, and the one that played is told. */
+  @SubscribeMessage('take-over')
+  async takeOver(@ConnectedSocket() socket: Socket): Promise<boolean> {
+    const { runId, view } = deviceOf(socket);
+    if (view !== 'desk') return false;
+    for (const other of await this.desksOf(runId)) {
+      if (other.id === socket.id) continue;
+      other.leave(deskOf(runId));
+      other.join(waitingFor(runId));
+      other.emit('taken-over');
+    }
+    await socket.leave(waitingFor(runId));
+    await socket.join(deskOf(runId));
+    await this.tellDevices(runId);
+    return true;
+  }
+
+  /** What this server's clock shows, in milliseconds since 1970. */
+  @SubscribeMessage('clock')
+  clock(): number {
+    return Date.now();
+  }
+
+  @SubscribeMessage('pulse')
+  pulse(@ConnectedSocket() socket: Socket, @MessageBody() pulse: PulseDto): void {
+    const { runId } = deviceOf(socket);
+    if (!socket.rooms.has(deskOf(runId))) return;
+    this.pulses.set(runId, pulse);
+    socket.to(everybodyOf(runId)).volatile.emit('pulse', pulse);
+  }
+
+  /** What a remote asks is done by the desk, or not at all. */
+  @SubscribeMessage('wish')
+  async wish(@ConnectedSocket() socket: Socket, @MessageBody() wish: WishDto): Promise<WishAnswerView> {
+    const { runId, view, name } = deviceOf(socket);
+    if (view !== 'remote' && view !== 'station') return { id: wish.id, isDone: false, message: ONLY_SHOWS };
+    const [desk] = await this.desksOf(runId);
+    if (!desk) return { id: wish.id, isDone: false, message: AWAY };
+    try {
+      const [answer] = (await this.server
+        .to(desk.id)
+        .timeout(ANSWER_MS)
+        .emitWithAck('wish', { ...wish, from: name })) as unknown as WishAnswerView[];
+      return answer ?? { id: wish.id, isDone: false, message: AWAY };
+    } catch {
+      // The time for an answer is over.
+      return { id: wish.id, isDone: false, message: AWAY };
+    }
+  }
+
+  /** The desks know who is there. */
+  private async tellDevices(runId: string): Promise<void> {
+    const all = await this.server.in(everybodyOf(runId)).fetchSockets();
+    const devices = all.flatMap((each): HallDeviceView[] => {
+      const { view, name } = deviceOf(each as never);
+      return view === 'desk' ? [] : [{ id: each.id, view, name }];
+    });
+    this.server.to([deskOf(runId), waitingFor(runId)]).emit('devices', devices);
+  }
+}

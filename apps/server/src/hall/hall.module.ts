@@ -1,0 +1,40 @@
+import { Body, Controller, HttpCode, Module, Param, Post, Put, Req } from '@nestjs/common';
+import { HallCodeView, HallRunView, JoinDto } from '@eurhythm/contract';
+import type { Request } from 'express';
+import { DoorModule } from '../door/door.module.ts';
+import { FightersModule } from '../fighters/fighters.module.ts';
+import { GymSettingsModule } from '../gym/gymSettings.module.ts';
+import { May } from '../house/access.ts';
+import { answers } from '../house/answers.ts';
+import { RunsModule } from '../runs/runs.module.ts';
+import { HallGateway } from './hall.gateway.ts';
+import { HallService } from './hall.service.ts';
+
+@Controller('api')
+class HallController {
+  constructor(private readonly hall: HallService) {}
+
+  /** The code with which devices join this run. */
+  @Put('runs/:id/hall')
+  @May('coach')
+  @answers(HallCodeView)
+  async code(@Param('id') id: string): Promise<HallCodeView> {
+    return { code: await this.hall.codeOf(id) };
+  }
+
+  /** The run with this code, for a device that joins it. */
+  @Post('hall/join')
+  @HttpCode(200)
+  @May('coach', 'visitor')
+  @answers(HallRunView)
+  async join(@Body() { code }: JoinDto, @Req() { socket }: Request): Promise<HallRunView> {
+    return this.hall.view(await this.hall.runOf(code, socket.remoteAddress ?? ''));
+  }
+}
+
+@Module({
+  imports: [RunsModule, FightersModule, GymSettingsModule, DoorModule],
+  controllers: [HallController],
+  providers: [HallService, HallGateway],
+})
+export class HallModule {}

@@ -1,0 +1,105 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { PassphraseDto, checkFields } from '@eurhythm/contract';
+import { QrCode } from '../../hall/QrCode.tsx';
+import { send } from '../../server/api.ts';
+import { queries } from '../../server/queries.ts';
+import { Button, ButtonLink } from '../../ui/Button.tsx';
+import { Part, Plain } from '../../ui/Panel.tsx';
+
+/** How other devices reach the gym, and what a coach says on them. */
+export function DevicesRoom() {
+  const { data: door } = useQuery(queries.door());
+  if (!door) return null;
+  const [here] = door.addresses;
+  return (
+    <div className="mx-auto w-full max-w-6xl px-6 pt-8">
+      <h1 className="mb-6 text-3xl">Devices of the hall</h1>
+      <div className="grid items-start gap-x-12 gap-y-8 lg:grid-cols-2">
+        <Part title="Where others reach it">
+          {here ? (
+            <div className="flex flex-wrap items-center gap-6">
+              <QrCode text={`${here}/join`} label={`Join at ${here}/join`} className="h-40 w-40 shrink-0" />
+              <ul className="min-w-0 space-y-1">
+                {[...door.addresses, ...door.secureAddresses].map((address) => (
+                  <li key={address} className="font-semibold break-all">
+                    {address}
+                  </li>
+                ))}
+              </ul>
+            </div>
+          ) : (
+            <Plain>
+              Nowhere: this server is open to its own machine alone. Start it with{' '}
+              <code>npm start -- --hall</code> to open it to the network of the hall.
+            </Plain>
+          )}
+          <Plain>
+            To join a class, a device needs the code that the Floor shows under <em>devices</em>, and nothing
+            else. It sees that class and nothing else of the gym.
+          </Plain>
+          <ButtonLink to="/phone">A phone that trusts the gym</ButtonLink>
+        </Part>
+        <Passphrase hasPassphrase={door.hasPassphrase} />
+      </div>
+    </div>
+  );
+}
+
+function Passphrase({ hasPassphrase }: { hasPassphrase: boolean }) {
+  const client = useQueryClient();
+  const [passphrase, setPassphrase] = useState('');
+  const [refusal, setRefusal] = useState('');
+  const save = async (): Promise<void> => {
+    const [wrong] = checkFields(PassphraseDto, { passphrase });
+    if (wrong) return setRefusal(wrong.message);
+    try {
+      // Not kept on this device as other writes are.
+      await send('PUT', 'door/passphrase', { passphrase });
+      setPassphrase('');
+      toast('The passphrase is set. Other devices have to say it anew.');
+      await client.invalidateQueries({ queryKey: ['door'] });
+    } catch (error) {
+      setRefusal((error as Error).message);
+    }
+  };
+  return (
+    <Part title="The coach’s passphrase">
+      <Plain>
+        {hasPassphrase
+          ? 'A passphrase is set. A new one closes the door to every device that came in with the old one.'
+          : 'None is set, so no other device comes in but to join a class.'}
+      </Plain>
+      <form
+        className="flex flex-col gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save();
+        }}
+      >
+        <label className="flex flex-col gap-1 font-semibold">
+          {hasPassphrase ? 'New passphrase' : 'Passphrase'}
+          <input
+            type="password"
+            autoComplete="new-password"
+            value={passphrase}
+            aria-invalid={refusal !== ''}
+            aria-describedby="passphrase-refusal"
+            className="min-h-11 rounded-md border border-quiet bg-paper px-3 font-normal"
+            onChange={(event) => {
+              setPassphrase(event.target.value);
+              setRefusal('');
+            }}
+          />
+        </label>
+        <p id="passphrase-refusal" role="alert" className="min-h-6 font-semibold text-caution">
+          {refusal}
+        </p>
+        <Button type="submit" disabled={passphrase === ''}>
+          Set the passphrase
+        </Button>
+      </form>
+    </Part>
+  );
+}

@@ -1,0 +1,58 @@
+import { useSyncExternalStore } from 'react';
+import { putting } from '../../../sync/letters/letter.ts';
+import { sync } from '../../../sync/opened.ts';
+import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { attemptOf, told, type ClassBurst } from './classBurst.ts';
+
+const placeOf = (runId: string): string => `eurhythm.class-burst.${runId}`;
+const listeners = new Set<() => void>();
+
+/** What was read last; the same text is the same burst. */
+let last: { readonly text: string | null; readonly burst: ClassBurst | null } = { text: null, burst: null };
+
+/** The burst of this run whose numbers are being told; null when there is none. */
+export function keptBurst(runId: string): ClassBurst | null {
+  const text = localStorage.getItem(placeOf(runId));
+  if (text !== last.text) last = { text, burst: text === null ? null : read(text) };
+  return last.burst;
+}
+
+function read(text: string): ClassBurst | null {
+  try {
+    return JSON.parse(text) as ClassBurst;
+  } catch {
+    return null; // not written by us
+  }
+}
+
+export function keepBurst(runId: string, burst: ClassBurst | null): void {
+  if (burst) localStorage.setItem(placeOf(runId), JSON.stringify(burst));
+  else localStorage.removeItem(placeOf(runId));
+  for (const listener of listeners) listener();
+}
+
+/** Keeps one number of the burst and sends it as a trial; somebody who is not in it changes nothing. */
+export function tellNumber(runId: string, fighterId: string, count: number): ClassBurst | null {
+  const burst = keptBurst(runId);
+  const place = burst?.trials.findIndex((trial) => trial.fighterId === fighterId) ?? -1;
+  if (!burst || place === -1) return null;
+  const now = told(burst, place, count);
+  const trial = now.trials[place]!;
+  keepBurst(runId, now);
+  const page = `/floor/${runId}`;
+  void sync.put(putting(SUBJECTS.trial, `attempts/${trial.id}`, attemptOf(now, trial, runId), { page }));
+  return now;
+}
+
+/** Those whose number is open. */
+export const openNumbers = (runId: string): string[] =>
+  (keptBurst(runId)?.trials ?? []).filter(({ count }) => count === null).map(({ fighterId }) => fighterId);
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+export function useKeptBurst(runId: string): ClassBurst | null {
+  return useSyncExternalStore(subscribe, () => keptBurst(runId));
+}

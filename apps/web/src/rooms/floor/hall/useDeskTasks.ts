@@ -1,0 +1,68 @@
+import { useEffect, useSyncExternalStore } from 'react';
+import { STAMPS, markText, stamped, type Pressed } from '@eurhythm/core/run';
+import type { FighterView, PulseDto, RunView, WishAnswerView, WishDto } from '@eurhythm/contract';
+import type { RunDeck } from '../../../floor/RunDeck.ts';
+import type { HallDesk } from '../../../hall/HallDesk.ts';
+import { useStable } from '../../../ui/useStable.ts';
+import { openNumbers, tellNumber, useKeptBurst } from '../burst/keptBurst.ts';
+import type { Marks } from '../marks/useMarks.ts';
+
+interface Desk {
+  readonly run: RunView;
+  readonly fighters: readonly FighterView[];
+  readonly deck: RunDeck;
+  readonly hall: HallDesk;
+  readonly marks: Marks;
+  pressed(): Pressed;
+}
+
+/** What this page does for the other devices of the class: it tells where the run stands, and does what a remote asks. */
+export function useDeskTasks({ run, fighters, deck, hall, marks, pressed }: Desk): void {
+  const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
+  const burst = useKeptBurst(run.id);
+  const place = useStable((): Omit<PulseDto, 'at'> => {
+    const { phase, round } = deck.state;
+    const shown = phase === 'running' || phase === 'held' || phase === 'over' ? phase : 'ready';
+    return { phase: shown, round, position: deck.position, counting: openNumbers(run.id) };
+  });
+  const grant = useStable((wish: WishDto): Omit<WishAnswerView, 'id'> => {
+    const name = fighters.find(({ id }) => id === wish.fighterId)?.name;
+    const { phase, round } = deck.state;
+    if (phase === 'loading' || phase === 'failed') return not('The coach’s device is not ready yet.');
+    if (phase === 'over' && wish.kind !== 'mark' && wish.kind !== 'count') return not('The class is over.');
+    switch (wish.kind) {
+      case 'hold':
+        deck.toggle();
+        return done(deck.state.phase === 'running' ? 'It runs.' : 'Held.');
+      case 'next':
+        deck.goTo(round + 1);
+        return done('On to the next round.');
+      case 'again':
+        deck.goTo(round);
+        return done('This round again.');
+      case 'mark': {
+        if (name === undefined || !wish.fighterId || !STAMPS.some(({ id }) => id === wish.stamp))
+          return not('Whom this is about is not in the class.');
+        const said = stamped(marks.of(round, wish.fighterId), wish.stamp!, pressed());
+        marks.press(round, wish.fighterId, wish.stamp!, pressed());
+        return done(`${name}: ${markText(said)}.`);
+      }
+      case 'count': {
+        if (wish.said === undefined || !wish.fighterId || !tellNumber(run.id, wish.fighterId, wish.said))
+          return not('No number of this fighter is asked for now.');
+        return done(`${name ?? 'Somebody who left'}: ${wish.said}.`);
+      }
+      default:
+        return wish.kind satisfies never;
+    }
+  });
+  useEffect(() => {
+    hall.serve({ place, grant });
+    return () => hall.serve(null);
+  }, [hall, place, grant]);
+  // What changes is seen at once everywhere.
+  useEffect(() => hall.pulse(), [hall, state.phase, state.round, burst]);
+}
+
+const done = (message: string): Omit<WishAnswerView, 'id'> => ({ isDone: true, message });
+const not = (message: string): Omit<WishAnswerView, 'id'> => ({ isDone: false, message });

@@ -1,0 +1,118 @@
+import { useState } from 'react';
+import { clockText } from '@eurhythm/core/units';
+import { comboName } from '@eurhythm/core/plan';
+import { Strip } from '../../strip/Strip.tsx';
+import { useWidth } from '../../strip/useWidth.ts';
+import { blockAt } from '../floor/board/whatComes.ts';
+import { partnersAt } from '../floor/board/PartnersNow.tsx';
+import { GroupChoice } from './GroupChoice.tsx';
+import type { HallProps } from './hallProps.ts';
+import { groupsOf, useShownLine } from './useShownLine.ts';
+
+const placeOf = (sessionId: string): string => `eurhythm.station.${sessionId}`;
+
+/** A phone at a bag or a pair: whose it is, what they do now, and how long it lasts. */
+export function StationView({ view, deck, state, book }: HallProps) {
+  const [own, setOwn] = useState<readonly string[]>(() => readOwn(view.sessionId));
+  const [isChoosing, setChoosing] = useState(own.length === 0);
+  const [group, setGroup] = useState('');
+  const { at, moment, cycle, combo, walk } = useShownLine(deck, state, book, group);
+  const [ref, width] = useWidth<HTMLDivElement>(340);
+  const round = view.plan.rounds[state.round]!;
+  const { block, left } = blockAt(round.blocks as never, at);
+  const choose = (id: string): void => {
+    const next = own.includes(id) ? own.filter((each) => each !== id) : [...own, id];
+    setOwn(next);
+    localStorage.setItem(placeOf(view.sessionId), JSON.stringify(next));
+  };
+  const people = view.fighters.filter(({ id }) => own.includes(id));
+  const partners = partnersAt(
+    { rounds: view.plan.rounds as never, partners: view.partners },
+    state.round,
+    at,
+  );
+  const tasks = new Map(partners?.flat().map(({ id, role }) => [id, role]));
+  if (isChoosing)
+    return (
+      <main className="mat flex min-h-dvh flex-col gap-4 p-4">
+        <h1 className="board text-4xl">Who trains here?</h1>
+        <ul aria-label="People" className="grid grid-cols-2 gap-2">
+          {view.fighters.map(({ id, name }) => (
+            <li key={id}>
+              <button
+                type="button"
+                aria-pressed={own.includes(id)}
+                onClick={() => choose(id)}
+                className={`min-h-[64px] w-full rounded border-2 text-lg font-semibold ${own.includes(id) ? 'border-tape bg-tape text-on-tape' : 'border-rule'}`}
+              >
+                {name}
+              </button>
+            </li>
+          ))}
+        </ul>
+        <button
+          type="button"
+          className="min-h-[64px] rounded bg-ink text-xl font-semibold text-canvas"
+          onClick={() => setChoosing(false)}
+        >
+          That is all
+        </button>
+      </main>
+    );
+  return (
+    <main className="mat flex min-h-dvh flex-col gap-3 p-4">
+      <div className="flex items-baseline justify-between gap-3">
+        <h1 className="min-w-0 truncate font-text text-lg tracking-normal">{round.title}</h1>
+        <span className="board text-5xl leading-none" role="timer" aria-label="Time left">
+          {clockText(Math.ceil(left - 0.02))}
+        </span>
+      </div>
+      <GroupChoice groups={groupsOf(deck, state.round)} value={group} onChange={setGroup} />
+      <p className="board flex min-h-32 flex-1 items-center justify-center text-center text-7xl leading-none break-words uppercase">
+        {state.phase === 'held'
+          ? 'held'
+          : (moment.call?.text ?? (block?.kind === 'rest' ? 'rest' : state.phase === 'ready' ? 'ready' : ''))}
+      </p>
+      <div ref={ref} className="min-w-0 overflow-hidden">
+        {combo && cycle && (
+          <p className="text-lg">
+            {comboName(combo)} · {cycle.lead} lead
+          </p>
+        )}
+        {walk && cycle && (
+          <Strip
+            walk={walk}
+            beats={cycle.beats}
+            lead={cycle.lead}
+            size="wall"
+            room={width}
+            now={moment.cycle ? moment.beat : null}
+            done={moment.cycle ? moment.stroke : null}
+          />
+        )}
+      </div>
+      <ul aria-label="Here" className="text-xl">
+        {people.map(({ id, name }) => (
+          <li key={id}>
+            <strong>{name}</strong> <span className="text-quiet">{tasks.get(id) ?? ''}</span>
+          </li>
+        ))}
+      </ul>
+      <button
+        type="button"
+        className="min-h-[44px] text-left text-quiet underline"
+        onClick={() => setChoosing(true)}
+      >
+        Other people here
+      </button>
+    </main>
+  );
+}
+
+function readOwn(sessionId: string): readonly string[] {
+  try {
+    return JSON.parse(localStorage.getItem(placeOf(sessionId)) ?? '[]') as string[];
+  } catch {
+    return []; // not written by us
+  }
+}
