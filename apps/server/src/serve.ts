@@ -8,7 +8,6 @@ import { AppModule } from './app.module.ts';
 import type { Certificates } from './door/certificates.ts';
 import { addressesOf, reachOf, securePortOf, type Reach } from './door/reach.ts';
 import { watchDoor } from './door/watchDoor.ts';
-import { HallAdapter } from './hall/hallAdapter.ts';
 import { CannotStart } from './house/cannotStart.ts';
 import { loggable } from './house/databaseFaults.ts';
 import { guardRequests, namesOf, refusalFor } from './house/guard.ts';
@@ -49,8 +48,6 @@ export async function serve(store: Store, place: Place): Promise<void> {
   serveWebPages(app);
 
   const mayCome = (request: IncomingMessage): boolean => refusalFor(request, namesOf(reach)) === null;
-  const hall = new HallAdapter(app, mayCome, store.shared);
-  app.useWebSocketAdapter(hall);
   const secure =
     certificates &&
     createServer(
@@ -58,6 +55,7 @@ export async function serve(store: Store, place: Place): Promise<void> {
       app.getHttpAdapter().getInstance() as RequestListener,
     );
 
+  let closeHall = (): Promise<void> => Promise.resolve();
   let isStopping = false;
   const stop = async (): Promise<void> => {
     // A terminal tells everybody, and whoever started this tells it again.
@@ -65,22 +63,32 @@ export async function serve(store: Store, place: Place): Promise<void> {
     isStopping = true;
     secure?.close();
     secure?.closeAllConnections();
+    await closeHall();
     await app.close();
     await store.close();
     process.exit(0);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop());
+  withoutSockets(app);
   await app.init();
-  await listen(app.getHttpServer() as Server, port, host);
+  const plain = app.getHttpServer() as Server;
+  await listen(plain, port, host);
   if (secure) await listen(secure, securePortOf(port), host);
-  await hall.ready(secure);
   process.stdout.write(greeting(reach));
+  closeHall = await (
+    await import('./hall/openHall.ts')
+  ).openHall(app, { plain, secure, shared: store.shared, mayCome });
   app
     .get(SessionsService, { strict: false })
     .warmVoice()
     .catch((error: unknown) => {
       if (!isStopping) console.error('The voice could not be prepared ahead:', loggable(error));
     });
+}
+
+/** Keeps the framework from reading its sockets at the start: the hall is opened once the server listens. */
+function withoutSockets(app: NestExpressApplication): void {
+  (app as unknown as { loadSocketModule(): Promise<void> }).loadSocketModule = () => Promise.resolve();
 }
 
 /** Where it is, for this machine and for others. */

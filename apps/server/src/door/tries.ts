@@ -1,5 +1,5 @@
 import { HttpException, HttpStatus } from '@nestjs/common';
-import { RateLimiterMemory, type RateLimiterRes } from 'rate-limiter-flexible';
+import type { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 
 /** So many tries in this time, then it is waited. */
 interface Patience {
@@ -9,19 +9,32 @@ interface Patience {
 
 /** Counts tries, by whoever makes them and by all together, so that guessing takes longer than anybody has. */
 export class Tries {
-  private readonly own: RateLimiterMemory;
-  private readonly all: RateLimiterMemory;
+  private readonly own: Patience;
+  private readonly all: Patience;
+  private made: Promise<{ own: RateLimiterMemory; all: RateLimiterMemory }> | null = null;
 
   constructor(own: Patience, all: Patience) {
-    this.own = new RateLimiterMemory({ points: own.tries, duration: own.seconds });
-    this.all = new RateLimiterMemory({ points: all.tries, duration: all.seconds });
+    this.own = own;
+    this.all = all;
+  }
+
+  /** The package brings stores for a dozen databases, so it is read when somebody first tries. */
+  private limiters(): NonNullable<Tries['made']> {
+    this.made ??= import('rate-limiter-flexible').then((read) => {
+      const { RateLimiterMemory } = packageOf(read);
+      const of = ({ tries, seconds }: Patience): RateLimiterMemory =>
+        new RateLimiterMemory({ points: tries, duration: seconds });
+      return { own: of(this.own), all: of(this.all) };
+    });
+    return this.made;
   }
 
   /** Takes a try, before it is known whether it is right: many at once are counted too. @throws 429 with a sentence when there were too many */
   async take(who: string): Promise<void> {
+    const { own, all } = await this.limiters();
     try {
-      await this.own.consume(who);
-      await this.all.consume('all');
+      await own.consume(who);
+      await all.consume('all');
     } catch (waits) {
       throw new TooManyTries((waits as RateLimiterRes).msBeforeNext);
     }
@@ -29,8 +42,9 @@ export class Tries {
 
   /** It was right: nobody who knows has to wait. */
   async wasRight(who: string): Promise<void> {
-    await this.own.delete(who);
-    await this.all.reward('all');
+    const { own, all } = await this.limiters();
+    await own.delete(who);
+    await all.reward('all');
   }
 }
 
@@ -40,4 +54,9 @@ class TooManyTries extends HttpException {
     const when = minutes === 1 ? 'a minute' : `${minutes} minutes`;
     super({ message: `That was wrong too often. Try again in ${when}.` }, HttpStatus.TOO_MANY_REQUESTS);
   }
+}
+
+/** A package of the older kind, as Node gives it or as the bundle does. */
+function packageOf<P extends object>(read: P): P {
+  return (read as { default?: P }).default ?? read;
 }

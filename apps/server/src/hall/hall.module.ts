@@ -1,13 +1,11 @@
 import { Body, Controller, HttpCode, Module, Param, Post, Put, Req } from '@nestjs/common';
 import { HallCodeView, HallRunView, JoinDto } from '@eurhythm/contract';
 import type { Request } from 'express';
-import { DoorModule } from '../door/door.module.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { May } from '../house/access.ts';
 import { answers } from '../house/answers.ts';
 import { RunsModule } from '../runs/runs.module.ts';
-import { HallGateway } from './hall.gateway.ts';
 import { HallService } from './hall.service.ts';
 
 @Controller('api')
@@ -33,8 +31,8 @@ class HallController {
 }
 
 @Module({
-  imports: [RunsModule, FightersModule, GymSettingsModule, DoorModule],
+  imports: [RunsModule, FightersModule, GymSettingsModule],
   controllers: [HallController],
-  providers: [HallService, HallGateway],
+  providers: [HallService],
 })
 export class HallModule {}

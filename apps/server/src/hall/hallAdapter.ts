@@ -1,6 +1,5 @@
 import type { Server as HttpServer, IncomingMessage } from 'node:http';
 import { IoAdapter } from '@nestjs/platform-socket.io';
-import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { Pool } from 'pg';
 import type { Server, ServerOptions } from 'socket.io';
 
@@ -14,11 +13,11 @@ export class HallAdapter extends IoAdapter {
   private server: Server | null = null;
 
   constructor(
-    app: NestExpressApplication,
+    plain: HttpServer,
     private readonly mayCome: (request: IncomingMessage) => boolean,
     private readonly pool: Pool | null,
   ) {
-    super(app);
+    super(plain);
   }
 
   override createIOServer(port: number, options?: ServerOptions): Server {
