@@ -19,8 +19,8 @@ async function coachesClass(browser: Browser, base: string, sessionId: string): 
   await page.request.put(`${base}/api/gym/notice`, { data: { accepted: true } });
   const { items } = await (await page.request.get(`${base}/api/fighters`)).json();
   const fighterIds = items
-    .filter((each: any) => each.fit)
-    .map((each: any) => each.id)
+    .filter((each: { id: string; fit: boolean }) => each.fit)
+    .map((each: { id: string; fit: boolean }) => each.id)
     .slice(0, 6);
   const id = `hall-${Math.random().toString(36).slice(2)}`;
   const data = { sessionId, fighterIds, startedAt: new Date().toISOString() };

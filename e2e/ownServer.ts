@@ -48,8 +48,10 @@ export class OwnServer {
 
   /** As a power cut. */
   async kill(): Promise<void> {
-    const ended = new Promise((done) => this.process!.once('exit', done));
-    this.process!.kill('SIGKILL');
+    const { process } = this;
+    if (!process || process.exitCode !== null || process.signalCode !== null) return;
+    const ended = new Promise((done) => process.once('exit', done));
+    process.kill('SIGKILL');
     await ended;
   }
 

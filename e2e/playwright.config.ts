@@ -47,6 +47,8 @@ export default defineConfig({
     // What cannot be pressed for so long will not be pressed later.
     actionTimeout: 30_000,
     trace: 'off',
+    // What a story puts between a page and the server would not be asked; those about working alone allow it.
+    serviceWorkers: 'block',
   },
   // The story begins on a fresh gym, so it goes first.
   projects: [

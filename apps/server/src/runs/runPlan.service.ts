@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { TIME_CALLS } from '@eurhythm/core/rounds';
 import { burstRound } from '@eurhythm/core/run';
-import type { PlannedRoundView, RunPlanView } from '@eurhythm/contract';
+import type { BeginningView, PlannedRoundView, RunPlanView, RunView } from '@eurhythm/contract';
 import { MovesService } from '../moves/moves.service.ts';
 import { RoundsService } from '../sessions/rounds.service.ts';
 import { RunsService } from './runs.service.ts';
@@ -19,7 +19,16 @@ export class RunPlanService {
   ) {}
 
   async plan(runId: string): Promise<RunPlanView> {
-    const { lead, word, rounds } = await this.runs.one(runId);
+    return this.planOf(await this.runs.one(runId));
+  }
+
+  /** A session's run as it would begin, and its plan, for a device that may have to begin by itself. */
+  async beginning(sessionId: string): Promise<BeginningView> {
+    const run = await this.runs.beginning(sessionId);
+    return { run, plan: await this.planOf(run) };
+  }
+
+  private async planOf({ id: runId, lead, word, rounds }: RunView): Promise<RunPlanView> {
     const all = [...rounds.flatMap(({ blocks }) => blocks), ...burstRound(ANY_SECONDS).blocks];
     const [book, planned] = await Promise.all([
       this.moves.view(),

@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put, Query } from '@nestjs/common';
 import {
   AttemptView,
+  BeginningView,
   MarkResultDto,
   PageQuery,
   ResultView,
@@ -109,6 +110,19 @@ class RunsController {
 }
 
 @May('coach')
+@Controller('api/sessions')
+class BeginningsController {
+  constructor(private readonly plans: RunPlanService) {}
+
+  /** The run of a session as it would begin now. */
+  @Get(':id/beginning')
+  @answers(BeginningView)
+  beginning(@Param('id') id: string): Promise<BeginningView> {
+    return this.plans.beginning(id);
+  }
+}
+
+@May('coach')
 @Controller('api/attempts')
 class AttemptsController {
   constructor(
@@ -136,7 +150,7 @@ class AttemptsController {
 
 @Module({
   imports: [SessionsModule, MovesModule, FightersModule, TestsModule, GymSettingsModule],
-  controllers: [RunsController, AttemptsController],
+  controllers: [RunsController, BeginningsController, AttemptsController],
   providers: [RunsService, MarksService, RunLogService, RunPlanService, RunNews],
   exports: [RunsService, RunPlanService, RunNews],
 })

@@ -1,9 +1,10 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { heldRounds, withPartnersTold } from '@eurhythm/core/plan';
+import { runBegins } from '@eurhythm/core/plan';
 import type { WrittenBlock } from '@eurhythm/core/rounds';
 import { missingFields } from '@eurhythm/core/run';
 import type {
   AttemptView,
+  FighterView,
   LastRunView,
   LastTrained,
   MarkResultDto,
@@ -32,7 +33,6 @@ import { TestsService } from '../tests/tests.service.ts';
 import { RunNews } from './runNews.ts';
 import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
-import { partnersOfRun } from './partnersOfRun.ts';
 import { groupsOf, trainedIn } from './trained.ts';
 
 @Injectable()
@@ -106,16 +106,10 @@ export class RunsService {
     { sessionId, fighterIds, startedAt }: StartRunDto,
     offset: ClockOffset,
   ): Promise<RunView> {
-    const session = await this.sessions.one(sessionId);
     const present = await this.mustBeFit(fighterIds);
-    const [sheet, { grades }] = await Promise.all([this.sheets.one(sessionId), this.gym.gym()]);
-    const held = heldRounds(session.rounds);
-    const ranks = grades.map((grade) => grade.id);
-    const { rotations, partners } = partnersOfRun(held, present, sheet, ranks);
-    const rounds = withPartnersTold(held, rotations);
-    const { title, lead, word = '', groups = [] } = session;
-    const kept = { id, sessionId, title, lead, word, rounds, fighterIds, partners };
-    const row = { ...kept, startedAt: doneAt(startedAt, offset).at };
+    const { groups, ...begun } = await this.begin(sessionId, present);
+    const { rounds } = begun;
+    const row = { id, ...begun, fighterIds, startedAt: doneAt(startedAt, offset).at };
     await this.database.transaction(async (tx) => {
       const made = await tx
         .insert(runs)
@@ -128,6 +122,38 @@ export class RunsService {
       if (trained.combos.length > 0) await tx.insert(runRoundCombos).values(trained.combos);
     });
     return this.one(id);
+  }
+
+  /**
+   * A run of this session as it would begin now, for those on the sheet of its class, or for all who are fit. With it, a device that has
+   * lost the server begins by itself.
+   */
+  async beginning(sessionId: string): Promise<RunView> {
+    const [sheet, fit] = await Promise.all([this.sheets.one(sessionId), this.fighters.fit()]);
+    const ticked = new Set(sheet.present.map(({ fighterId }) => fighterId));
+    const present = fit.filter(({ id }) => ticked.size === 0 || ticked.has(id));
+    const { groups: _, ...begun } = await this.begin(sessionId, present);
+    return {
+      id: '',
+      ...begun,
+      startedAt: new Date().toISOString(),
+      endedAt: null,
+      results: [],
+      events: [],
+    };
+  }
+
+  private async begin(sessionId: string, present: readonly FighterView[]) {
+    const [session, sheet, { grades }] = await Promise.all([
+      this.sessions.one(sessionId),
+      this.sheets.one(sessionId),
+      this.gym.gym(),
+    ]);
+    const ranks = grades.map((grade) => grade.id);
+    const { rounds, partners } = runBegins(session.rounds, present, sheet, ranks);
+    const { title, lead, word = '', groups = [] } = session;
+    const fighterIds = present.map(({ id }) => id);
+    return { sessionId, title, lead, word, rounds: [...rounds], fighterIds, partners: [...partners], groups };
   }
 
   /** When each combo was last in a session that was held. */

@@ -4,6 +4,7 @@ import { NavLink, Outlet } from 'react-router';
 import { Toaster } from 'sonner';
 import { Key } from '../ui/Button.tsx';
 import { CautionsSheet, FirstStartNotice, StandingLine } from './Cautions.tsx';
+import { NewerNotice } from './NewerNotice.tsx';
 import { SyncNotice } from '../sync/SyncNotice.tsx';
 import { queries } from '../server/queries.ts';
 import { Unread } from '../server/Unread.tsx';
@@ -96,6 +97,7 @@ export function Shell() {
           </div>
         </header>
         <SyncNotice className="justify-end px-6" />
+        <NewerNotice />
         <main id="page" ref={page} tabIndex={-1} className="flex flex-1 flex-col outline-none">
           <Unread />
           {/* What a room needs is fetched before it is drawn. */}

@@ -1,12 +1,13 @@
 import { burstRound, keptRunEvent, readRunEvent, runState, UNTOUCHED_RUN } from '@eurhythm/core/run';
-import type { RunPlanView, RunView } from '@eurhythm/contract';
+import type { RunEventView, RunPlanView, RunView } from '@eurhythm/contract';
 import { newId } from '../server/api.ts';
-import { byOwnClock } from '../server/clock.ts';
+import { byOwnClock, byServersClock } from '../server/clock.ts';
 import { putting } from '../sync/letters/letter.ts';
 import { sync } from '../sync/opened.ts';
 import { SUBJECTS } from '../sync/letters/subjects.ts';
 import { coreWork } from '../workers/coreWork.ts';
 import { AudioDesk } from './AudioDesk.ts';
+import { keepEvent } from './keptRun.ts';
 import { RoundPlayer } from './RoundPlayer.ts';
 import { RunDeck } from './RunDeck.ts';
 import { SilentDesk, makesSound, type FloorDesk } from './SilentDesk.ts';
@@ -31,8 +32,14 @@ export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<FloorDesk>
     compile: (round, shifts) => coreWork().compile(book, plan.rounds[round]!, setting, shifts),
     compileBurst: (seconds) => coreWork().compile(book, burstRound(seconds), setting, []),
     player: (round, onEnd, following) => new RoundPlayer(desk, round, onEnd, following),
-    note: (event) =>
-      void sync.put(putting(SUBJECTS.step, `runs/${run.id}/events/${newId()}`, keptRunEvent(event))),
+    note: (event) => {
+      const id = newId();
+      const kept = keptRunEvent(event);
+      // As the server would tell it, to a page that is loaded while the server is away.
+      const own = { ...kept, id, sequence: 0, receivedAt: kept.at } as RunEventView;
+      keepEvent(run.id, { ...own, at: new Date(byServersClock(event.at)).toISOString() });
+      void sync.put(putting(SUBJECTS.step, `runs/${run.id}/events/${id}`, kept));
+    },
     now: Date.now,
     awake: new WakeLock(),
   });

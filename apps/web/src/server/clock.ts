@@ -23,3 +23,13 @@ export function hearClock(told: string | null, now: number = Date.now()): void {
 export function byOwnClock(serverTime: number): number {
   return serverTime + ahead;
 }
+
+/**
+ * An instant of this device by the server's clock.
+ *
+ * @example
+ * byServersClock(Date.parse('2026-03-05T18:30:00Z')) // the same, on a device whose clock is right
+ */
+export function byServersClock(ownTime: number): number {
+  return ownTime - ahead;
+}

@@ -2,6 +2,7 @@ import { QueryClient, queryOptions } from '@tanstack/react-query';
 import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import type {
   BackupList,
+  BeginningView,
   BookView,
   ComboVersion,
   ComboView,
@@ -32,6 +33,8 @@ import { Refused, get } from './api.ts';
 export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
+      // Whether there is a network says nothing: the server may be this machine, or what it said last is kept in the browser.
+      networkMode: 'always',
       staleTime: 5_000,
       retry: (times, error) => times < 2 && error instanceof Refused && error.status === 0,
     },
@@ -113,6 +116,12 @@ export const queries = {
       queryKey: ['runs', id, 'plan'],
       queryFn: () => get<RunPlanView>(`runs/${id}/plan`),
       staleTime: Infinity,
+    }),
+  /** A session's run as it would begin now, for the time without the server. */
+  beginning: (sessionId: string) =>
+    queryOptions({
+      queryKey: ['sessions', sessionId, 'beginning'],
+      queryFn: () => get<BeginningView>(`sessions/${sessionId}/beginning`),
     }),
   run: (id: string) =>
     queryOptions({ queryKey: ['runs', id], queryFn: () => get<RunView>(`runs/${id}`), staleTime: Infinity }),

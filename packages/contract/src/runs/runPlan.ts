@@ -1,5 +1,6 @@
 import type { Block, CountWords, Phase, TimeCall } from '@eurhythm/core/rounds';
 import { COUNT_LANGUAGES } from '@eurhythm/core/calls';
+import { RunView } from './runs.ts';
 import { BlockDto } from '../blocks/index.ts';
 import { ClipView } from '../gym/voice.ts';
 import { BookView } from '../moves/numbers.ts';
@@ -84,4 +85,13 @@ export class RunPlanView {
   /** Pace of the gym, as a factor on the times of the book. */
   @IsAmount()
   readonly factor!: number;
+}
+
+/** A run as it would begin now, with its plan, so that a device begins it even when the server is away. */
+export class BeginningView {
+  @IsShaped(() => RunView)
+  readonly run!: RunView;
+
+  @IsShaped(() => RunPlanView)
+  readonly plan!: RunPlanView;
 }

@@ -15,3 +15,4 @@ export * from './gradeNumbers.ts';
 export * from './tempoWords.ts';
 export * from './planSession.ts';
 export * from './draft/countedTechnique.ts';
+export * from './partners/runBegins.ts';

@@ -1,12 +1,12 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import type { FighterView, RunView } from '@eurhythm/contract';
+import type { FighterView } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
 import { queries } from '../../server/queries.ts';
-import { putting } from '../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
-import { useWrite } from '../../sync/useSync.ts';
+import { WriteRefused } from '../../sync/letters/Sync.ts';
+import { sync } from '../../sync/opened.ts';
+import { beginRun } from './beginRun.ts';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
@@ -33,21 +33,19 @@ export function ChooseRoom() {
     sheet && sheet.present.length > 0 ? new Set(sheet.present.map((each) => each.fighterId)) : null;
   const isHere = (id: string): boolean => changed[`${sessionId} ${id}`] ?? ticked?.has(id) ?? true;
   const present = (fighters ?? []).filter((fighter) => fighter.fit && isHere(fighter.id));
-  const started = {
-    sessionId,
-    fighterIds: present.map((fighter) => fighter.id),
-  };
-  const start = useWrite<RunView>(
-    () => putting(SUBJECTS.run, `runs/${runId}`, { ...started, startedAt: new Date().toISOString() }),
-    {
-      onSuccess: (run) => {
-        client.setQueryData(['runs', run.id], run);
-        void client.invalidateQueries({ queryKey: ['today'] });
-        void navigate(`/floor/${run.id}`);
-      },
-      onError: errors.showFailure,
+  const start = useMutation({
+    networkMode: 'always',
+    mutationFn: () => beginRun({ runId, sessionId, present }),
+    onSuccess: (run) => {
+      client.setQueryData(['runs', run.id], run);
+      void client.invalidateQueries({ queryKey: ['today'] });
+      void navigate(`/floor/${run.id}`);
     },
-  );
+    onError: async (error) => {
+      if (error instanceof WriteRefused) await sync.unshelve(error.shelved.letter.id);
+      errors.showFailure(error);
+    },
+  });
   if (!sessions || !fighters || !today) return null;
   if (sessions.length === 0) {
     return (

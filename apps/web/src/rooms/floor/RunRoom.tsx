@@ -10,6 +10,7 @@ import { useShortcut } from '../../ui/useShortcut.ts';
 import { NO_SOUND, makesSound, type FloorDesk } from '../../floor/SilentDesk.ts';
 import { openRunDeck } from '../../floor/openRunDeck.ts';
 import type { RunDeck } from '../../floor/RunDeck.ts';
+import { withKept } from '../../floor/keptRun.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import type { HallDesk } from '../../hall/HallDesk.ts';
 import { deskId, useHallDesk } from '../../hall/useHallDesk.ts';
@@ -29,11 +30,13 @@ import { useMarks } from './marks/useMarks.ts';
 /** A run on the Floor. */
 export function RunRoom() {
   const { runId = '' } = useParams();
-  const { data: run, error } = useQuery({
+  const { data: told, error } = useQuery({
     ...queries.run(runId),
     refetchOnMount: 'always' as const,
     refetchOnWindowFocus: false,
   });
+  // What was done here and has not arrived, or was told before it did, is part of it.
+  const run = useMemo(() => told && withKept(told), [told]);
   const { data: plan, error: noPlan } = useQuery({ ...queries.runPlan(runId), enabled: run !== undefined });
   const { data: fighters } = useQuery(queries.fighters());
   // Whoever starts before there is anything to start with is heard all the same.
@@ -41,7 +44,8 @@ export function RunRoom() {
   const isThere = run !== undefined && plan !== undefined && fighters !== undefined;
   useShortcut(' ', () => isThere || setStarts(!starts));
   useShortcut('b', () => isThere || setStarts(!starts));
-  const failure = error ?? noPlan;
+  // A server that is away takes nothing from what is here already.
+  const failure = (run ? null : error) ?? (plan ? null : noPlan);
   if (failure) return <FloorNote title={failure.message} isFailure />;
   if (!run || !plan || !fighters) return <FloorNote title="Fetching the session" starts={starts} />;
   const there = run.fighterIds.flatMap((id) => fighters.find((fighter) => fighter.id === id) ?? []);

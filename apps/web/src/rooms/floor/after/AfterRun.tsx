@@ -10,6 +10,7 @@ import { putting } from '../../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
 import { SyncNotice } from '../../../sync/SyncNotice.tsx';
 import { useWrite } from '../../../sync/useSync.ts';
+import { forgetRun } from '../../../floor/keptRun.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { openNumbers } from '../burst/keptBurst.ts';
 import type { Marks } from '../marks/useMarks.ts';
@@ -32,6 +33,7 @@ export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps)
     () => putting(SUBJECTS.run, `runs/${run.id}/end`, {}, { page: `/floor/${run.id}` }),
     {
       onSuccess: async () => {
+        forgetRun(run.id);
         await client.invalidateQueries();
         void navigate('/fighters');
       },

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { RunState } from '@eurhythm/core/run';
 import type { ResultView, RunView } from '@eurhythm/contract';
+import { keepResult } from '../../../floor/keptRun.ts';
 import { newId } from '../../../server/api.ts';
 import { putting, takingOut } from '../../../sync/letters/letter.ts';
 import { sync } from '../../../sync/opened.ts';
@@ -37,8 +38,11 @@ export function useMarks(run: RunView, rung: RunState['rung']): Marks {
     return () => clearTimeout(timer);
   }, [last]);
 
-  const send = ({ id, runId: _, ...mark }: ResultView): void =>
+  const send = (result: ResultView): void => {
+    const { id, runId: _, ...mark } = result;
+    keepResult(run.id, id, result);
     void sync.put(putting(SUBJECTS.mark, `runs/${run.id}/results/${id}`, mark, { page: `/floor/${run.id}` }));
+  };
   const standing = (round: number, fighterId: string): Mark | undefined => {
     const pressed = results.get(keyOf(round, fighterId));
     const bell = rung.get(round);
@@ -80,6 +84,7 @@ export function useMarks(run: RunView, rung: RunState['rung']): Marks {
         const next = new Map(results);
         next.delete(key);
         setResults(next);
+        keepResult(run.id, now.id, null);
         void sync.put(takingOut(SUBJECTS.mark, `runs/${run.id}/results/${now.id}`));
       }
       setLast(null);

@@ -1,0 +1,67 @@
+import type { Phase } from '../../rounds/index.ts';
+import { heldRounds } from '../heldRounds.ts';
+import { partnerPlan, type Attendee, type PartnerGroup } from './partnerPlan.ts';
+import { rotationsOf, withPartnersTold } from './partnerRounds.ts';
+
+/** Who came to a class, and how they are put together. */
+export interface ClassToPair {
+  readonly present: readonly {
+    readonly fighterId: string;
+    readonly from?: number | undefined;
+    readonly until?: number | null | undefined;
+  }[];
+  readonly size: 1 | 2 | 3;
+  readonly rotations: number;
+}
+
+/** As much of a fighter as decides with whom somebody works. */
+export interface FighterToPair {
+  readonly id: string;
+  readonly gradeId: string;
+  readonly height?: Attendee['size'] | undefined;
+  readonly apart?: Attendee['apart'] | undefined;
+}
+
+/** A run at its beginning: the rounds as they are held, and who stands together in each. */
+export interface RunBeginning<R> {
+  readonly rounds: readonly R[];
+  readonly partners: readonly { readonly round: number; readonly groups: readonly PartnerGroup[] }[];
+}
+
+type PlannedRound = Parameters<typeof rotationsOf>[0][number] &
+  Parameters<typeof heldRounds>[0][number] & { readonly title: string; readonly kind: Phase };
+
+/**
+ * What a run of this session is for those who are there, put together as the sheet of the class says; who is not on the sheet has
+ * come after all. Without anybody on the sheet nobody is put together. `grades` are ids, lowest first.
+ *
+ * @example
+ * runBegins([], [], { present: [], size: 2, rotations: 1 }, []) // { rounds: [], partners: [] }
+ */
+export function runBegins<R extends PlannedRound>(
+  session: readonly R[],
+  fighters: readonly FighterToPair[],
+  { present, size, rotations: wanted }: ClassToPair,
+  grades: readonly string[],
+): RunBeginning<R> {
+  const held = heldRounds(session);
+  const rotations = rotationsOf(held, present.length === 0 || size === 1 ? 0 : wanted);
+  const plan = partnerPlan(
+    fighters.map((fighter) => attendee(fighter, present, grades)),
+    wanted,
+    size,
+  );
+  const partners = rotations.flatMap((rotation, round) =>
+    rotation === null ? [] : [{ round, groups: plan[rotation]!.groups }],
+  );
+  return { rounds: withPartnersTold(held, rotations), partners };
+}
+
+function attendee(
+  { id, gradeId, height = null, apart = [] }: FighterToPair,
+  present: ClassToPair['present'],
+  grades: readonly string[],
+): Attendee {
+  const { from = 0, until = null } = present.find(({ fighterId }) => fighterId === id) ?? {};
+  return { id, rank: grades.indexOf(gradeId), size: height, apart, from, until };
+}
