@@ -222,6 +222,18 @@ describe('RoundPlayer', () => {
     two.dispose();
   });
 
+  it('is followed by another round than it was, in place of the one whose beginning stands on the clock', () => {
+    const other = { ...round, cues: [tick(0.25), tick(0.75)] };
+    const two = new RoundPlayer(desk as unknown as ClockedDesk, round, () => {}, round);
+    two.start(18);
+    expect(desk.placed.some(({ at }) => at === 20)).toBe(true);
+    two.follow(other);
+    const zero = desk.placed[0]!.when - desk.placed[0]!.at;
+    const behind = desk.placed.map(({ when }) => when - zero).filter((at) => at >= 20 - 1e-9);
+    expect(behind).toEqual([20.25, 20.75]);
+    two.dispose();
+  });
+
   it('lets its heartbeat go', () => {
     player.dispose();
     expect(HandWorker.last.ended).toBe(true);

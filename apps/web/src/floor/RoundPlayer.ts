@@ -36,7 +36,7 @@ export class RoundPlayer {
   private readonly onState = (): void => this.moveToAudio();
   private readonly desk: ClockedDesk;
   private readonly onEnd: (end: PlayerEnd) => void;
-  private readonly following: RoundToPlay | null;
+  private following: RoundToPlay | null;
 
   /** `onEnd` is told when the round is over, or has come to where it was to be held. */
   constructor(
@@ -130,6 +130,17 @@ export class RoundPlayer {
     this.round = round;
     this.events = this.eventsOf(round);
     this.placeAgain(from);
+  }
+
+  /** Another round follows this one; what of the former stands on the clock already is taken off. */
+  follow(following: RoundToPlay | null): void {
+    this.following = following;
+    this.events = this.eventsOf(this.round);
+    const { duration } = this.round;
+    for (const { at, take } of this.placed) if (at >= duration) take();
+    this.placed = this.placed.filter(({ at }) => at < duration);
+    this.next = Math.min(this.next, this.own);
+    this.place();
   }
 
   dispose(): void {

@@ -30,7 +30,7 @@ class HandPlayer implements Player {
   heldAt: number | null = null;
   isGone = false;
   tookOver: HandOver | null = null;
-  readonly following: RoundToPlay | null;
+  following: RoundToPlay | null;
   private readonly onEnd: (end: PlayerEnd) => void;
   constructor(round: RoundToPlay, onEnd: (end: PlayerEnd) => void, following: RoundToPlay | null) {
     this.round = round;
@@ -40,6 +40,9 @@ class HandPlayer implements Player {
   end(kind: 'over' | 'held'): void {
     const handOver: HandOver = { anchor: { clock: 'audio', zero: 60 }, placed: [], next: 0 };
     this.onEnd(kind === 'held' ? { kind } : { kind, handOver });
+  }
+  follow(following: RoundToPlay | null): void {
+    this.following = following;
   }
   takeOver(handOver: HandOver): void {
     Object.assign(this, { running: true, position: 0, tookOver: handOver });
@@ -114,6 +117,25 @@ beforeEach(() => {
 });
 
 describe('RunDeck', () => {
+  it('takes another tempo for the round that comes, also when it is skipped to, begun again or loaded anew', async () => {
+    const deck = deckOf();
+    await deck.load();
+    deck.start();
+    expect(await deck.advance(4)).toBeNull();
+    const faster = deck.rounds[1]!;
+    expect(faster.cycles).toEqual(roundOf([{ from: 0, by: 4 }]).cycles);
+    expect(player().following).toBe(faster);
+    expect(log.at(-1)).toMatchObject({ kind: 'tempo', round: 1, position: 0, by: 4 });
+    deck.goTo(1);
+    expect([deck.rounds[1], deck.state.tempoBy]).toEqual([faster, 4]);
+    deck.goTo(1);
+    expect(player().round).toBe(faster);
+    const again = deckOf(runState(log));
+    await again.load();
+    expect(again.rounds[1]!.cycles).toEqual(faster.cycles);
+    deck.goTo(2);
+    expect(await deck.advance(4)).toBe('No round comes after this one.');
+  });
   it('loads every call before the first bell, and waits', async () => {
     const deck = deckOf();
     await deck.load();

@@ -69,6 +69,8 @@ export class RunDeck<D extends Desk = Desk> {
     holdsSoon: false,
     tempoBy: 0,
   };
+  /** Rounds at a tempo that was taken for them before they began. */
+  private readonly advised = new Map<number, RoundToPlay>();
   private run: RunState;
   private changing: Promise<unknown> = Promise.resolve();
   private player: Player | null = null;
@@ -112,6 +114,8 @@ export class RunDeck<D extends Desk = Desk> {
           return shifts ? compile(i, shifts) : round;
         }),
       );
+      for (const [i, shifts] of this.run.shifts)
+        if (shifts.every(({ from }) => from === 0)) this.advised.set(i, this.rounds[i]!);
       await desk.load([...new Set([...this.rounds.flatMap(clipIds), ...clips])], (share) =>
         this.set({ share }),
       );
@@ -210,7 +214,29 @@ export class RunDeck<D extends Desk = Desk> {
     return null;
   }
 
-  /** Goes to another round, from its start and at its planned tempo; runs on if it ran. Behind the last one it is over. */
+  /** The round that comes next goes so much faster than planned, from its start; gives a sentence where there is none to change. */
+  advance(by: number): Promise<string | null> {
+    const changed = this.changing.then(() => this.advanceNow(by));
+    this.changing = changed.catch(() => null);
+    return changed;
+  }
+
+  private async advanceNow(by: number): Promise<string | null> {
+    const round = this.state.round + 1;
+    if (!this.rounds[round]) return 'No round comes after this one.';
+    const shifts = [...(this.run.shifts.get(round) ?? []), { from: 0, by }];
+    const compiled = await this.parts.compile(round, shifts);
+    await this.desk.load(clipIds(compiled), () => {});
+    if (this.state.round + 1 !== round) return 'That round has begun meanwhile.';
+    this.rounds = this.rounds.with(round, compiled);
+    this.advised.set(round, compiled);
+    this.player?.follow(compiled);
+    this.note({ kind: 'tempo', at: this.parts.now(), round, position: 0, by });
+    this.set({});
+    return null;
+  }
+
+  /** Goes to another round, from its start and at its planned tempo, or the one taken for it before; runs on if it ran. Behind the last one it is over. */
   goTo(round: number): void {
     const { phase } = this.state;
     if (round < 0 || phase === 'loading' || phase === 'failed' || this.run.phase === 'over') return;
@@ -219,7 +245,7 @@ export class RunDeck<D extends Desk = Desk> {
     const kind = round === this.state.round ? 'again' : 'skip';
     this.note({ kind, at: this.parts.now(), round, running });
     if (round >= this.rounds.length) return this.finish();
-    this.rounds = this.rounds.with(round, this.planned[round]!);
+    this.rounds = this.rounds.with(round, this.advised.get(round) ?? this.planned[round]!);
     this.open(round);
     if (running) this.runFrom(0);
     else this.standAt(0);

@@ -29,6 +29,8 @@ export interface Player {
   hold(): Seconds;
   holdAt(position: Seconds | null): void;
   swap(round: RoundToPlay, from: Seconds): void;
+  /** Another round follows this one from now on. */
+  follow(following: RoundToPlay | null): void;
   takeOver(handOver: HandOver): void;
   dispose(): void;
 }

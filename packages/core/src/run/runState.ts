@@ -41,9 +41,11 @@ export function afterEvent(state: RunState, event: RunEvent): RunState {
       return { ...state, phase: 'held', at, round: event.round, position: event.position };
     case 'skip':
     case 'again': {
-      // A round that begins anew begins at its planned tempo.
+      // A round that begins anew begins at its planned tempo, or at the one that was advised before it began.
       const shifts = new Map(state.shifts);
-      shifts.delete(event.round);
+      const advised = (shifts.get(event.round) ?? []).filter(({ from }) => from === 0);
+      if (advised.length > 0) shifts.set(event.round, advised);
+      else shifts.delete(event.round);
       const phase = event.running ? 'running' : 'held';
       return { ...state, phase, at, round: event.round, position: 0, shifts };
     }

@@ -1,1 +1,2 @@
 export * from './burst.ts';
+export * from './nextTempo.ts';

@@ -24,6 +24,7 @@ import { FloorKeys } from './FloorKeys.tsx';
 import { HandsFields } from './HandsFields.tsx';
 import { HoldBar } from './HoldBar.tsx';
 import { Mixer } from '../../floor/Mixer.tsx';
+import { TempoLadder } from './ladder/TempoLadder.tsx';
 import { MarkBar } from './marks/MarkBar.tsx';
 import { useMarks } from './marks/useMarks.ts';
 
@@ -71,7 +72,7 @@ function RunHere({ run, plan, fighters, starts, hall }: RunProps & { readonly ha
   const deck = useDeck(run, plan, starts);
   const book = useMemo(() => moveBook(plan.book.items, plan.book.numbers), [plan]);
   if (!deck) return <FloorNote title="Making room for sound" starts={starts} />;
-  return <RunOnDeck run={run} fighters={fighters} book={book} deck={deck} hall={hall} />;
+  return <RunOnDeck {...{ run, fighters, book, deck, hall }} factor={plan.factor} />;
 }
 
 /** Two devices that play one class would be heard twice. */
@@ -124,9 +125,11 @@ interface RunOnDeckProps {
   readonly book: MoveBook;
   readonly deck: RunDeck<FloorDesk>;
   readonly hall: HallDesk;
+  /** Pace of the gym. */
+  readonly factor: number;
 }
 
-function RunOnDeck({ run, fighters, book, deck, hall }: RunOnDeckProps) {
+function RunOnDeck({ run, fighters, book, deck, hall, factor }: RunOnDeckProps) {
   const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
   const marks = useMarks(run, deck.rung);
   const markBar = {
@@ -199,6 +202,7 @@ function RunOnDeck({ run, fighters, book, deck, hall }: RunOnDeckProps) {
         )}
         <HoldBar state={state} deck={deck} />
       </div>
+      <TempoLadder {...{ run, deck, state, fighters, marks, book, factor }} />
       {isDevices ? (
         <DevicesPanel hall={hall} />
       ) : (

@@ -1,0 +1,44 @@
+import { starterBook } from '@eurhythm/core/moves';
+import type { Cycle } from '@eurhythm/core/rounds';
+import type { SetQuality } from '@eurhythm/core/speed';
+import { ladderAdvice } from './tempoAdvice.ts';
+
+const combo = { id: 'a', grade: 'Ebb', number: 1, title: 'A', line: '1 2 3', beatsPerBar: 4 };
+const round = (bpm: number, of = 'a') => ({
+  combos: [combo],
+  cycles: [{ combo: of, at: 0, beats: 4, beatSeconds: 60 / bpm, lead: 'left' } as unknown as Cycle],
+});
+const advice = (
+  rounds: readonly ReturnType<typeof round>[],
+  said: readonly (SetQuality | null)[][],
+  at = said.length - 1,
+) => ladderAdvice({ rounds, round: at, book: starterBook(), factor: 1.25, qualities: (i) => said[i] ?? [] });
+
+describe('the ladder of a class', () => {
+  it('goes up for the next round of the same combo when all was clean twice', () => {
+    expect(advice([round(84), round(84), round(84)], [['clean'], ['clean', null]])).toEqual({
+      bpm: 88,
+      by: 4,
+      sentence: 'Clean twice at 84: up to 88.',
+    });
+  });
+  it('goes back when one was wild, from what the next round was to be', () => {
+    expect(advice([round(84), round(88), round(92)], [['clean'], ['clean', 'wild']])).toMatchObject({
+      bpm: 80,
+      by: -12,
+    });
+  });
+  it('tells it without a press where the next round has another combo, or goes like that already', () => {
+    expect(advice([round(84), round(90, 'b')], [['loose']])!.by).toBeNull();
+    expect(advice([round(84), round(84)], [['loose']])!.by).toBeNull();
+  });
+  it('skips rounds of other combos, and rounds of which nothing was said', () => {
+    expect(
+      advice([round(84), round(60, 'b'), round(84), round(84)], [['clean'], ['wild'], ['clean']])!.bpm,
+    ).toBe(88);
+    expect(advice([round(84), round(84)], [[null, null]])).toBeNull();
+  });
+  it('says nothing of a round without a combo', () => {
+    expect(advice([{ combos: [], cycles: [] }], [['clean']])).toBeNull();
+  });
+});
