@@ -3,13 +3,17 @@ import { SIZES, faultsOf, tooWide } from './axe.ts';
 import { choose } from './choose.ts';
 
 /** The Floor on any screen, by touch, and by keyboard alone. */
-async function takeToTheFloor(page: Page, people: readonly string[]): Promise<void> {
+async function takeToTheFloor(
+  page: Page,
+  people: readonly string[],
+  sessionId = 'knees-behind-the-cross',
+): Promise<void> {
   await page.request.put('/api/gym/notice', { data: { accepted: true } });
   const { items: fighters } = await (await page.request.get('/api/fighters')).json();
   const fighterIds = people.map((name) => fighters.find((each: { name: string }) => each.name === name).id);
   const id = `floor-${Math.random().toString(36).slice(2)}`;
   const answer = await page.request.put(`/api/runs/${id}`, {
-    data: { sessionId: 'knees-behind-the-cross', fighterIds, startedAt: new Date().toISOString() },
+    data: { sessionId, fighterIds, startedAt: new Date().toISOString() },
   });
   expect(await answer.text()).toContain(id);
   await page.goto(`/floor/${id}`);
@@ -235,4 +239,38 @@ test('after the class every mark is seen and put right, and what was not held is
     await page.setViewportSize(size);
     expect(await tooWide(page)).toBe(0);
   }
+});
+
+test('the ladder: clean twice offers a faster next round in the rest, and one key takes it', async ({
+  page,
+}) => {
+  const { items } = await (await page.request.get('/api/combos')).json();
+  const block = (id: string) => ({
+    ...{ kind: 'combo', id, seconds: 9, combos: [{ comboId: items[0].id }], bpm: 84 },
+    ...{ calls: 'on-beat', words: 'numbers', leadPlan: 'as-set', cyclesEach: 1, lanes: [] },
+  });
+  const rounds = ['one', 'two', 'three'].map((title, i) => ({
+    ...{ id: `r${i}`, title, kind: 'pads' },
+    blocks: [block(`w${i}`), { kind: 'rest', id: `p${i}`, seconds: 8 }],
+  }));
+  const session = { title: 'Ladder', lead: 'left', plannedFor: null, word: '', groups: [], rounds };
+  const saved = await page.request.put('/api/sessions/ladder', { data: session });
+  expect(await saved.text()).toContain('Ladder');
+  await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello'], 'ladder');
+  await page.keyboard.press(' ');
+  const rest = page.getByRole('timer', { name: 'Rest left' });
+  await expect(page.getByText('round 1 of 3')).toBeVisible();
+  await expect(page.getByRole('timer', { name: 'Time left' })).toBeVisible({ timeout: 60_000 });
+  await expect(rest).toBeVisible({ timeout: 60_000 });
+  await page.keyboard.press('a');
+  await expect(page.getByText('Clean once at 84: once more, then faster.')).toBeVisible();
+  await expect(page.getByText('round 2 of 3')).toBeVisible({ timeout: 40_000 });
+  await expect(rest).toBeVisible({ timeout: 60_000 });
+  await page.keyboard.press('a');
+  await expect(page.getByText('Clean twice at 84: up to 88.')).toBeVisible();
+  await page.keyboard.press('n');
+  await expect(page.getByText('The next round goes at 88 a minute.')).toBeVisible();
+  await expect(page.getByText('round 3 of 3')).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText(/88 a minute/).first()).toBeVisible();
+  await expect(page.getByText('tempo +4')).toBeVisible();
 });
