@@ -274,3 +274,36 @@ test('the ladder: clean twice offers a faster next round in the rest, and one ke
   await expect(page.getByText(/88 a minute/).first()).toBeVisible();
   await expect(page.getByText('tempo +4')).toBeVisible();
 });
+
+test('somebody comes late and somebody leaves, with two presses each, also after a reload', async ({
+  page,
+}) => {
+  await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello']);
+  const people = page.getByRole('list', { name: 'People' });
+  await page.keyboard.press('h');
+  await page.getByRole('button', { name: /^Sanne Ibarra/ }).click();
+  await page.keyboard.press('h');
+  await expect(people.getByRole('button', { name: /Sanne Ibarra/ })).toBeVisible();
+  await page.keyboard.press('h');
+  await page.getByRole('button', { name: /^Lumi Achterberg/ }).click();
+  await expect(page.getByRole('button', { name: /^Lumi Achterberg/ })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
+  for (const size of Object.values(SIZES)) {
+    await page.setViewportSize(size);
+    expect(await tooWide(page)).toBe(0);
+    expect(await faultsOf(page)).toEqual([]);
+  }
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.reload();
+  await expect(call(page)).toHaveText('ready when you are', { timeout: 60_000 });
+  await expect(people.getByRole('button', { name: /Sanne Ibarra/ })).toBeVisible();
+  await expect(people.getByRole('button', { name: /Lumi Achterberg/ })).toHaveCount(0);
+  // Who has come works with somebody in the rounds that come.
+  const { partners } = await (
+    await page.request.get(`/api/runs/${new URL(page.url()).pathname.split('/').at(-1)}`)
+  ).json();
+  for (const { round, groups } of partners)
+    if (round > 0) expect(JSON.stringify(groups)).not.toContain('lumi');
+});

@@ -24,7 +24,7 @@ try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   for (const [name, view] of Object.entries(VIEWS)) {
     if (only.length > 0 && !only.includes(name)) continue;
-    if (name !== 'notice') await acceptNotice(page, base);
+    await acceptNotice(page, base);
     await view(page, base);
     await page.evaluate(() => document.fonts.ready);
     await page.waitForTimeout(400);

@@ -92,6 +92,16 @@ export const SHEETS = {
       sizes: [{ width: 1280, height: 800 }],
     })),
   },
+  hall: {
+    width: 1280,
+    shots: [
+      ...['hall-devices', 'hall-wall'].map((view) => ({ view, sizes: [{ width: 1280, height: 800 }] })),
+      ...['hall-join', 'hall-holder', 'hall-remote', 'hall-station'].map((view) => ({
+        view,
+        sizes: [{ width: 360, height: 740 }],
+      })),
+    ],
+  },
   dark: {
     width: 1280,
     colorScheme: 'dark',
@@ -127,10 +137,6 @@ export async function contactSheet(browser, base, { width, colorScheme = 'light'
 }
 
 export const VIEWS = {
-  async notice(page, base) {
-    await page.goto(base);
-    await page.getByRole('dialog').waitFor();
-  },
   async today(page, base) {
     await page.goto(base);
     await page.getByRole('link', { name: /to the Floor/ }).waitFor();
@@ -242,6 +248,25 @@ const FLOOR_STATES = {
   technique: (page, base) => floorAt(page, base, 'three-groups', 1, 52),
   /** Combos of three groups on one clock. */
   lanes: (page, base) => floorAt(page, base, 'three-groups', 3, 60.4),
+  /** The class of three groups in the hall: how devices join it, and what they show. */
+  async 'hall-devices'(page, base) {
+    await floorAt(page, base, 'three-groups', 3, 60.4);
+    await page.keyboard.press('d');
+    await page.getByRole('img', { name: /^Join at/ }).waitFor();
+  },
+  'hall-wall': (page, base) => joined(page, base, 'wall'),
+  async 'hall-join'(page, base) {
+    await page.goto(`${base}/join/${await codeOf(page, base)}`);
+    await page.getByRole('button', { name: /^Wall/ }).waitFor();
+  },
+  'hall-holder': (page, base) => joined(page, base, 'holder'),
+  'hall-remote': (page, base) => joined(page, base, 'remote'),
+  async 'hall-station'(page, base) {
+    await joined(page, base, 'station');
+    for (const name of ['Sanne', 'Mbali']) await page.getByRole('button', { name }).click();
+    await page.getByRole('button', { name: 'That is all' }).click();
+    await page.waitForTimeout(600);
+  },
   async 'class-numbers'(page, base) {
     await floorAt(page, base, 'knees-behind-the-cross', 3, 42.2);
     await page.keyboard.press('t');
@@ -278,4 +303,15 @@ async function floorAt(page, base, session, round, position) {
   await page.getByTestId('call').waitFor({ timeout: 60_000 });
   await page.keyboard.press('Shift');
   await page.waitForTimeout(1200);
+}
+
+/** The code of the run that was begun last. */
+async function codeOf(page, base) {
+  return (await (await page.request.put(`${base}/api/runs/shot-${runs}/hall`, { data: {} })).json()).code;
+}
+
+async function joined(page, base, view) {
+  await page.goto(`${base}/hall/${await codeOf(page, base)}/${view}`);
+  await page.locator('main.mat').waitFor();
+  await page.waitForTimeout(2500);
 }

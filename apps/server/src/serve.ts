@@ -63,8 +63,8 @@ export async function serve(store: Store, place: Place): Promise<void> {
     isStopping = true;
     secure?.close();
     secure?.closeAllConnections();
-    await closeHall();
-    await app.close();
+    // What is being worked out is dropped at once; the sockets would wait for it.
+    await Promise.all([app.close(), closeHall()]);
     await store.close();
     process.exit(0);
   };

@@ -84,14 +84,17 @@ export class MarksService {
    * that was made before the bell and comes later says more, so the bell's marks are as old as the run.
    */
   async ring(tx: Transaction, run: typeof runs.$inferSelect, round: number): Promise<void> {
-    const rung = run.fighterIds.map((fighterId) => ({
-      id: `bell-${round}-${fighterId}`.slice(0, 64),
-      runId: run.id,
-      round,
-      fighterId,
-      done: 'finished' as const,
-      at: run.startedAt,
-    }));
+    const gone = await this.log.goneFrom(tx, run.id);
+    const rung = run.fighterIds
+      .filter((id) => !gone.has(id))
+      .map((fighterId) => ({
+        id: `bell-${round}-${fighterId}`.slice(0, 64),
+        runId: run.id,
+        round,
+        fighterId,
+        done: 'finished' as const,
+        at: run.startedAt,
+      }));
     if (rung.length === 0) return;
     await tx
       .insert(roundResults)

@@ -47,6 +47,22 @@ export class RunLogService {
     return true;
   }
 
+  /** Who has left the run and not come back. */
+  async goneFrom(tx: Transaction, runId: string): Promise<ReadonlySet<string>> {
+    const rows = await tx
+      .select({ kind: runEvents.kind, data: runEvents.data })
+      .from(runEvents)
+      .where(and(eq(runEvents.runId, runId), inArray(runEvents.kind, ['comes', 'leaves'])))
+      .orderBy(asc(runEvents.sequence));
+    const gone = new Set<string>();
+    for (const { kind, data } of rows) {
+      const id = String(data['fighterId']);
+      if (kind === 'leaves') gone.add(id);
+      else gone.delete(id);
+    }
+    return gone;
+  }
+
   /** What was done to the run itself. */
   async movesOf(runId: string): Promise<RunEventView[]> {
     const rows = await this.database
@@ -66,7 +82,7 @@ export function eventView({
   receivedAt,
   data,
 }: typeof runEvents.$inferSelect): RunEventView {
-  const { round, position, running, by } = data as Partial<RunEventView>;
+  const { round, position, running, by, fighterId } = data as Partial<RunEventView>;
   return {
     id,
     sequence,
@@ -77,5 +93,6 @@ export function eventView({
     ...(position === undefined ? {} : { position }),
     ...(running === undefined ? {} : { running }),
     ...(by === undefined ? {} : { by }),
+    ...(fighterId === undefined ? {} : { fighterId }),
   };
 }

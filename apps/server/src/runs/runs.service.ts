@@ -1,5 +1,5 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { runBegins } from '@eurhythm/core/plan';
+import { runBegins, withGroups } from '@eurhythm/core/plan';
 import type { WrittenBlock } from '@eurhythm/core/rounds';
 import { missingFields } from '@eurhythm/core/run';
 import type {
@@ -10,6 +10,8 @@ import type {
   MarkResultDto,
   PageQuery,
   ResultView,
+  RoundGroupsDto,
+  RoundPartnersView,
   RunEventDto,
   RunEventView,
   RunPage,
@@ -34,6 +36,8 @@ import { RunNews } from './runNews.ts';
 import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
 import { groupsOf, trainedIn } from './trained.ts';
+
+const NEEDED_NAMES: Readonly<Record<string, string>> = { by: 'the change', fighterId: 'the fighter' };
 
 @Injectable()
 export class RunsService {
@@ -184,18 +188,25 @@ export class RunsService {
     const run = await this.row(runId);
     const missing = missingFields(event).map((field) => ({
       field,
-      message: `What was done (${event.kind}) needs ${field === 'by' ? 'the change' : `the ${field}`}.`,
+      message: `What was done (${event.kind}) needs ${NEEDED_NAMES[field] ?? `the ${field}`}.`,
     }));
     if (missing.length > 0) throw refuseFields(missing);
     // A skip behind the last round is how a run is over before its time.
     const last = event.kind === 'skip' ? run.rounds.length : run.rounds.length - 1;
     if ((event.round ?? 0) > last) throw refuseField('round', `This run has ${run.rounds.length} rounds.`);
-    const { kind, at: told, ...data } = event;
+    const { kind, at: told, partners, ...data } = event;
+    // Who may not train does not come late either.
+    const coming = kind === 'comes' ? await this.mustBeFit([event.fighterId!]) : [];
+    const groupsOfComing = coming.length > 0 ? await this.groupsIn(run.sessionId, coming) : {};
+    if (kind === 'leaves' && !run.fighterIds.includes(event.fighterId!))
+      throw refuseField('fighterId', 'This fighter is not in the run.');
     const { at, toldAt } = doneAt(told, offset);
     const isNew = await this.database.transaction(async (tx) => {
       const isNew = await this.log.append(tx, runId, { id, kind, at, toldAt, data });
       if (isNew && kind === 'bell') await this.marks.ring(tx, run, event.round!);
       if (isNew && kind === 'all-clean') await this.marks.allClean(tx, run, event.round!);
+      if (isNew && (kind === 'comes' || kind === 'leaves'))
+        await this.move(tx, runId, groupsOfComing, event.round!, partners);
       if (isNew && kind === 'end' && run.endedAt === null)
         await tx.update(runs).set({ endedAt: at }).where(eq(runs.id, runId));
       return isNew;
@@ -203,6 +214,35 @@ export class RunsService {
     const taken = (await this.log.movesOf(runId)).find((each) => each.id === id)!;
     if (isNew) this.news.tell(runId, taken);
     return taken;
+  }
+
+  /** The group of each of these in a session; the one called like the grade where the session is gone. */
+  private async groupsIn(
+    sessionId: string,
+    fighters: readonly FighterView[],
+  ): Promise<Record<string, string>> {
+    const { groups = [] } = await this.sessions.one(sessionId).catch(() => ({ groups: [] }));
+    return groupsOf(fighters, groups);
+  }
+
+  /** Puts those who come into the run, each with a group; who leaves stays in its log. The rounds that come have these groups. */
+  private async move(
+    tx: Transaction,
+    runId: string,
+    coming: Readonly<Record<string, string>>,
+    round: number,
+    told: readonly RoundGroupsDto[] = [],
+  ): Promise<void> {
+    const [run] = await tx.select().from(runs).where(eq(runs.id, runId)).for('update');
+    const { fighterIds, groupOf, partners } = run!;
+    await tx
+      .update(runs)
+      .set({
+        fighterIds: [...new Set([...fighterIds, ...Object.keys(coming)])],
+        groupOf: { ...groupOf, ...coming },
+        partners: withGroups(partners, round, told) as RoundPartnersView[],
+      })
+      .where(eq(runs.id, runId));
   }
 
   /** Ends a run; one that has ended stays as it is. */

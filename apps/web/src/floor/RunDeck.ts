@@ -1,3 +1,4 @@
+import type { RoundPartners } from '@eurhythm/core/plan';
 import type { TempoShift } from '@eurhythm/core/rounds';
 import {
   BURST_READY,
@@ -46,7 +47,8 @@ export interface DeckParts<D extends Desk = Desk> {
   compileBurst(seconds: Seconds): Promise<RoundToPlay>;
   /** Plays a round, and behind it the beginning of the one that follows, until that one has a player of its own. */
   player(round: RoundToPlay, onEnd: (end: PlayerEnd) => void, following: RoundToPlay | null): Player;
-  note(event: RunEvent): void;
+  /** Keeps and sends what was done, with what goes along and is no part of the event. */
+  note(event: RunEvent, along?: { readonly partners: readonly RoundPartners[] }): void;
   now(): EpochMs;
   readonly awake: { hold(): void; release(): void; dispose(): void };
 }
@@ -264,6 +266,19 @@ export class RunDeck<D extends Desk = Desk> {
   /** The rounds whose end bell has rung, and whether all that was finished in them was clean. */
   get rung(): RunState['rung'] {
     return this.run.rung;
+  }
+
+  /** Who came or left since the beginning. */
+  get moved(): RunState['moved'] {
+    return this.run.moved;
+  }
+
+  /** Somebody comes late or leaves early. */
+  move(fighterId: string, kind: 'comes' | 'leaves', partners: readonly RoundPartners[]): void {
+    const event = { kind, at: this.parts.now(), round: this.state.round, fighterId } as const;
+    this.run = afterEvent(this.run, event);
+    this.parts.note(event, { partners });
+    this.set({});
   }
 
   /** Everybody who finished a round without another word was clean. */

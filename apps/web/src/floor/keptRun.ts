@@ -1,3 +1,4 @@
+import type { RoundPartners } from '@eurhythm/core/plan';
 import type { ResultView, RunEventView, RunPlanView, RunView } from '@eurhythm/contract';
 
 /*
@@ -9,9 +10,11 @@ export interface KeptRun {
   /** Events and marks that were made here, as they were sent. */
   readonly events: readonly RunEventView[];
   readonly results: Readonly<Record<string, ResultView | null>>;
+  /** Who stands together since somebody came or left; null while all are as at the beginning. */
+  readonly partners: RunView['partners'] | null;
 }
 
-const NOTHING: KeptRun = { events: [], results: {} };
+const NOTHING: KeptRun = { events: [], results: {}, partners: null };
 const placeOf = (runId: string): string => `eurhythm.run.${runId}`;
 /** The cache in which the application keeps what it fetched of the gym. */
 const CACHE = 'gym';
@@ -43,16 +46,23 @@ export function keepResult(runId: string, id: string, result: ResultView | null)
   keep(runId, { ...kept, results: { ...kept.results, [id]: result } });
 }
 
+export function keepPartners(runId: string, partners: readonly RoundPartners[]): void {
+  keep(runId, { ...keptRun(runId), partners: partners as RunView['partners'] });
+}
+
 export function forgetRun(runId: string): void {
   localStorage.removeItem(placeOf(runId));
 }
 
 /** The run as the server told it at some time, with what was done to it here since. */
-export function withKept(run: RunView, { events, results }: KeptRun = keptRun(run.id)): RunView {
+export function withKept(run: RunView, { events, results, partners }: KeptRun = keptRun(run.id)): RunView {
   const known = new Set(run.events.map(({ id }) => id));
   const others = run.results.filter(({ id }) => !(id in results));
+  const came = events.flatMap(({ kind, fighterId }) => (kind === 'comes' && fighterId ? [fighterId] : []));
   return {
     ...run,
+    fighterIds: [...new Set([...run.fighterIds, ...came])],
+    partners: partners ?? run.partners,
     events: [...run.events, ...events.filter(({ id }) => !known.has(id))],
     results: [...others, ...Object.values(results).flatMap((result) => result ?? [])],
   };

@@ -1,3 +1,4 @@
+import type { RoundPartners } from '@eurhythm/core/plan';
 import { burstRound, keptRunEvent, readRunEvent, runState, UNTOUCHED_RUN } from '@eurhythm/core/run';
 import type { RunEventView, RunPlanView, RunView } from '@eurhythm/contract';
 import { newId } from '../server/api.ts';
@@ -7,7 +8,7 @@ import { sync } from '../sync/opened.ts';
 import { SUBJECTS } from '../sync/letters/subjects.ts';
 import { coreWork } from '../workers/coreWork.ts';
 import { AudioDesk } from './AudioDesk.ts';
-import { keepEvent } from './keptRun.ts';
+import { keepEvent, keepPartners } from './keptRun.ts';
 import { RoundPlayer } from './RoundPlayer.ts';
 import { RunDeck } from './RunDeck.ts';
 import { SilentDesk, makesSound, type FloorDesk } from './SilentDesk.ts';
@@ -32,15 +33,29 @@ export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<FloorDesk>
     compile: (round, shifts) => coreWork().compile(book, plan.rounds[round]!, setting, shifts),
     compileBurst: (seconds) => coreWork().compile(book, burstRound(seconds), setting, []),
     player: (round, onEnd, following) => new RoundPlayer(desk, round, onEnd, following),
-    note: (event) => {
+    note: (event, along) => {
       const id = newId();
       const kept = keptRunEvent(event);
       // As the server would tell it, to a page that is loaded while the server is away.
       const own = { ...kept, id, sequence: 0, receivedAt: kept.at } as RunEventView;
       keepEvent(run.id, { ...own, at: new Date(byServersClock(event.at)).toISOString() });
-      void sync.put(putting(SUBJECTS.step, `runs/${run.id}/events/${id}`, kept));
+      void sync.put(
+        putting(SUBJECTS.step, `runs/${run.id}/events/${id}`, {
+          ...kept,
+          ...(along ? { partners: groupsAlone(along.partners) } : {}),
+        }),
+      );
+      if (along) keepPartners(run.id, along.partners);
     },
     now: Date.now,
     awake: new WakeLock(),
   });
+}
+
+/** Who stands together, without the turns, which the server works out as this page does. */
+function groupsAlone(partners: readonly RoundPartners[]): object[] {
+  return partners.map(({ round, groups }) => ({
+    round,
+    groups: groups.map(({ members }) => ({ members })),
+  }));
 }

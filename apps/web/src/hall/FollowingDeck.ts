@@ -139,5 +139,5 @@ export class FollowingDeck {
 
 /** Whether an event changes where a run stands. */
 function moves({ kind }: RunEvent): boolean {
-  return kind !== 'bell' && kind !== 'all-clean' && kind !== 'tempo';
+  return !['bell', 'all-clean', 'tempo', 'comes', 'leaves'].includes(kind);
 }

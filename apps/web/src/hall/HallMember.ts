@@ -135,7 +135,11 @@ export class HallMember {
       // Refused by the server itself, not by the way to it.
       if (!socket.active && deck.state.phase !== 'over') this.set({ kind: 'refused', message });
     });
-    socket.on('event', (event: RunEventView) => deck.hear(event));
+    socket.on('event', (event: RunEventView) => {
+      deck.hear(event);
+      // Who stands together is told with the run.
+      if (event.kind === 'comes' || event.kind === 'leaves') void this.catchUp(deck);
+    });
     socket.on('pulse', ({ at, counting, ...pulse }: PulseDto) => {
       deck.pulse({ ...pulse, at: Date.parse(at) });
       if (counting.join() !== this.state.counting.join()) this.set({ counting });

@@ -7,6 +7,7 @@ import {
   IsCount,
   IsInstant,
   IsListed,
+  IsListOf,
   IsOneOf,
   IsOwnId,
   IsText,
@@ -39,6 +40,53 @@ export class StartRunDto {
   startedAt!: string;
 }
 
+/** Lists of what each of a group does. */
+function IsTurns(): PropertyDecorator {
+  const validate = (value: unknown): boolean =>
+    Array.isArray(value) &&
+    value.every((turn) => Array.isArray(turn) && turn.every((task) => typeof task === 'string'));
+  return ValidateBy(
+    { name: 'isTurns', validator: { validate } },
+    { message: 'The turns are lists of what each one does.' },
+  );
+}
+
+/** Who stands together, and what each of them does in each turn. */
+export class PartnerGroupView implements PartnerGroup {
+  @IsTexts()
+  readonly members!: readonly string[];
+
+  @IsTurns()
+  @IsArray()
+  readonly turns!: PartnerGroup['turns'];
+}
+
+/** The partners of one round. */
+export class RoundPartnersView {
+  @IsCount()
+  readonly round!: number;
+
+  @IsListed(() => PartnerGroupView)
+  readonly groups!: readonly PartnerGroupView[];
+}
+
+/** Fighters who stand together. */
+export class GroupDto {
+  @IsArray({ message: 'A group is a list of fighters.' })
+  @ArrayMaxSize(100, { message: 'A run holds at most 100 fighters.' })
+  @IsOwnId('a fighter', { each: true })
+  members!: string[];
+}
+
+/** The groups of one round. */
+export class RoundGroupsDto {
+  @IsWholeWithin('the round', 0, 1000, '')
+  round!: number;
+
+  @IsListOf('the groups', () => GroupDto, { most: 100 })
+  groups!: GroupDto[];
+}
+
 /** Something that was done to a run: which of the fields have to be there depends on the kind. */
 export class RunEventDto {
   @IsOneOf('what was done', RUN_EVENT_KINDS)
@@ -67,6 +115,16 @@ export class RunEventDto {
   @MayBeMissing()
   @IsWithin('the change of tempo', -200, 200, 'beats a minute')
   by?: number;
+
+  /** Who comes late or leaves early. */
+  @MayBeMissing()
+  @IsOwnId('a fighter')
+  fighterId?: string;
+
+  /** Who stands together in the rounds that come. */
+  @MayBeMissing()
+  @IsListOf('the partners', () => RoundGroupsDto, { most: 2000 })
+  partners?: RoundGroupsDto[];
 }
 
 export class RunEventView {
@@ -102,6 +160,10 @@ export class RunEventView {
   @MayBeMissing()
   @IsAmount()
   readonly by?: number;
+
+  @MayBeMissing()
+  @IsText()
+  readonly fighterId?: string;
 }
 
 export class MarkResultDto {
@@ -138,36 +200,6 @@ export class ResultView extends MarkResultDto {
 
   @IsText()
   readonly runId!: string;
-}
-
-/** Lists of what each of a group does. */
-function IsTurns(): PropertyDecorator {
-  const validate = (value: unknown): boolean =>
-    Array.isArray(value) &&
-    value.every((turn) => Array.isArray(turn) && turn.every((task) => typeof task === 'string'));
-  return ValidateBy(
-    { name: 'isTurns', validator: { validate } },
-    { message: 'The turns are lists of what each one does.' },
-  );
-}
-
-/** Who stands together, and what each of them does in each turn. */
-export class PartnerGroupView implements PartnerGroup {
-  @IsTexts()
-  readonly members!: readonly string[];
-
-  @IsTurns()
-  @IsArray()
-  readonly turns!: PartnerGroup['turns'];
-}
-
-/** The partners of one round. */
-export class RoundPartnersView {
-  @IsCount()
-  readonly round!: number;
-
-  @IsListed(() => PartnerGroupView)
-  readonly groups!: readonly PartnerGroupView[];
 }
 
 /** A run as a list tells it. */

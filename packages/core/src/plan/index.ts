@@ -16,3 +16,4 @@ export * from './tempoWords.ts';
 export * from './planSession.ts';
 export * from './draft/countedTechnique.ts';
 export * from './partners/runBegins.ts';
+export * from './partners/replanPartners.ts';

@@ -13,6 +13,8 @@ export const RUN_EVENT_KINDS = [
   'tempo',
   'bell',
   'all-clean',
+  'comes',
+  'leaves',
   'end',
 ] as const;
 export type RunEventKind = (typeof RUN_EVENT_KINDS)[number];
@@ -43,6 +45,13 @@ export type RunEvent =
     }
   /** The end bell of a round has rung: whoever has no other mark has finished it; or all of those were clean. */
   | { readonly kind: 'bell' | 'all-clean'; readonly at: EpochMs; readonly round: number }
+  /** Somebody comes late or leaves early, in this round. */
+  | {
+      readonly kind: 'comes' | 'leaves';
+      readonly at: EpochMs;
+      readonly round: number;
+      readonly fighterId: string;
+    }
   | { readonly kind: 'end'; readonly at: EpochMs };
 
 /** An event as it is kept: fields that its kind does not need may be missing. */
@@ -53,6 +62,7 @@ export interface KeptRunEvent {
   readonly position?: Seconds;
   readonly running?: boolean;
   readonly by?: Bpm;
+  readonly fighterId?: string;
 }
 
 /**
@@ -62,7 +72,7 @@ export interface KeptRunEvent {
  * readRunEvent({ kind: 'end', at: '1970-01-01T00:00:01Z' }) // { kind: 'end', at: 1000 }
  */
 export function readRunEvent(kept: KeptRunEvent): RunEvent | null {
-  const { round = 0, position = 0, running = false, by = 0 } = kept;
+  const { round = 0, position = 0, running = false, by = 0, fighterId = '' } = kept;
   const at = Date.parse(kept.at);
   switch (kept.kind) {
     case 'start':
@@ -77,6 +87,9 @@ export function readRunEvent(kept: KeptRunEvent): RunEvent | null {
     case 'bell':
     case 'all-clean':
       return { kind: kept.kind, at, round };
+    case 'comes':
+    case 'leaves':
+      return { kind: kept.kind, at, round, fighterId };
     case 'end':
       return { kind: 'end', at };
     default:
@@ -94,14 +107,16 @@ export function keptRunEvent(event: RunEvent): KeptRunEvent {
   return { ...event, at: new Date(event.at).toISOString() };
 }
 
+type NeededField = 'round' | 'position' | 'by' | 'fighterId';
+
 /**
  * The fields that an event of a kind cannot do without and does not have.
  *
  * @example
  * missingFields({ kind: 'start', at: '2026-03-05T18:30:00Z', round: 0 }) // ['position']
  */
-export function missingFields(event: KeptRunEvent): ('round' | 'position' | 'by')[] {
-  const needed: Readonly<Record<string, readonly ('round' | 'position' | 'by')[]>> = {
+export function missingFields(event: KeptRunEvent): NeededField[] {
+  const needed: Readonly<Record<string, readonly NeededField[]>> = {
     start: ['round', 'position'],
     hold: ['round', 'position'],
     'go-on': ['round', 'position'],
@@ -110,6 +125,8 @@ export function missingFields(event: KeptRunEvent): ('round' | 'position' | 'by'
     tempo: ['round', 'position', 'by'],
     bell: ['round'],
     'all-clean': ['round'],
+    comes: ['round', 'fighterId'],
+    leaves: ['round', 'fighterId'],
   };
   return (needed[event.kind] ?? []).filter((field) => event[field] === undefined);
 }

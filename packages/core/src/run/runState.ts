@@ -13,6 +13,8 @@ export interface RunState {
   readonly shifts: ReadonlyMap<number, readonly TempoShift[]>;
   /** Rounds whose end bell has rung, each with whether all that was finished in it was clean. */
   readonly rung: ReadonlyMap<number, { readonly isClean: boolean }>;
+  /** Who came after the beginning or left before the end, each with whether that one is there now. */
+  readonly moved: ReadonlyMap<string, { readonly isHere: boolean; readonly round: number }>;
 }
 
 export const UNTOUCHED_RUN: RunState = {
@@ -22,6 +24,7 @@ export const UNTOUCHED_RUN: RunState = {
   at: 0,
   shifts: new Map(),
   rung: new Map(),
+  moved: new Map(),
 };
 
 /**
@@ -58,6 +61,12 @@ export function afterEvent(state: RunState, event: RunEvent): RunState {
     case 'all-clean': {
       const isClean = kind === 'all-clean' || (state.rung.get(event.round)?.isClean ?? false);
       return { ...state, rung: new Map(state.rung).set(event.round, { isClean }) };
+    }
+    case 'comes':
+    case 'leaves': {
+      const { fighterId, round } = event;
+      const isHere = kind === 'comes';
+      return { ...state, moved: new Map(state.moved).set(fighterId, { isHere, round }) };
     }
     case 'end':
       return { ...state, phase: 'over', at };

@@ -16,6 +16,7 @@ interface FloorKeysProps {
   onTempo(by: number): void;
   onMixer(): void;
   onDevices(): void;
+  onPeople(): void;
 }
 
 /** What the press that holds does now. */
@@ -33,6 +34,7 @@ export function FloorKeys({
   onTempo,
   onMixer,
   onDevices,
+  onPeople,
 }: FloorKeysProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-4 px-8 text-base phone:px-4">
@@ -58,6 +60,9 @@ export function FloorKeys({
       </KeyButton>
       <KeyButton name="D" onPress={onDevices}>
         devices
+      </KeyButton>
+      <KeyButton name="H" onPress={onPeople}>
+        who is here
       </KeyButton>
       <KeyButton name="→" onPress={() => deck.goTo(state.round + 1)}>
         next round

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useParams } from 'react-router';
 import { Toaster, toast } from 'sonner';
 import { moveBook, otherLead, type MoveBook } from '@eurhythm/core/moves';
-import type { FighterView, RunPlanView, RunView } from '@eurhythm/contract';
+import type { FighterView, GymView, RunPlanView, RunView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { useStable } from '../../ui/useStable.ts';
 import { useShortcut } from '../../ui/useShortcut.ts';
@@ -26,6 +26,8 @@ import { HoldBar } from './HoldBar.tsx';
 import { Mixer } from '../../floor/Mixer.tsx';
 import { TempoLadder } from './ladder/TempoLadder.tsx';
 import { MarkBar } from './marks/MarkBar.tsx';
+import { PeoplePanel } from './people/PeoplePanel.tsx';
+import { usePeople } from './people/usePeople.ts';
 import { useMarks } from './marks/useMarks.ts';
 
 /** A run on the Floor. */
@@ -42,21 +44,23 @@ export function RunRoom() {
   const { data: fighters } = useQuery(queries.fighters());
   // Whoever starts before there is anything to start with is heard all the same.
   const [starts, setStarts] = useState(false);
-  const isThere = run !== undefined && plan !== undefined && fighters !== undefined;
+  const { data: gym } = useQuery(queries.gym());
+  const isThere = run !== undefined && plan !== undefined && fighters !== undefined && gym !== undefined;
   useShortcut(' ', () => isThere || setStarts(!starts));
   useShortcut('b', () => isThere || setStarts(!starts));
   // A server that is away takes nothing from what is here already.
   const failure = (run ? null : error) ?? (plan ? null : noPlan);
   if (failure) return <FloorNote title={failure.message} isFailure />;
-  if (!run || !plan || !fighters) return <FloorNote title="Fetching the session" starts={starts} />;
-  const there = run.fighterIds.flatMap((id) => fighters.find((fighter) => fighter.id === id) ?? []);
-  return <Run key={run.id} run={run} plan={plan} fighters={there} starts={starts} />;
+  if (!run || !plan || !fighters || !gym) return <FloorNote title="Fetching the session" starts={starts} />;
+  return <Run key={run.id} {...{ run, plan, fighters, starts }} grades={gym.grades} />;
 }
 
 interface RunProps {
   readonly run: RunView;
   readonly plan: RunPlanView;
+  /** Everybody of the gym. */
   readonly fighters: readonly FighterView[];
+  readonly grades: GymView['grades'];
   /** A start was pressed before all of this was there. */
   readonly starts: boolean;
 }
@@ -68,11 +72,11 @@ function Run(props: RunProps) {
   return <RunHere {...props} hall={hall} />;
 }
 
-function RunHere({ run, plan, fighters, starts, hall }: RunProps & { readonly hall: HallDesk }) {
+function RunHere({ run, plan, fighters, grades, starts, hall }: RunProps & { readonly hall: HallDesk }) {
   const deck = useDeck(run, plan, starts);
   const book = useMemo(() => moveBook(plan.book.items, plan.book.numbers), [plan]);
   if (!deck) return <FloorNote title="Making room for sound" starts={starts} />;
-  return <RunOnDeck {...{ run, fighters, book, deck, hall }} factor={plan.factor} />;
+  return <RunOnDeck {...{ run, book, deck, hall, grades }} everybody={fighters} factor={plan.factor} />;
 }
 
 /** Two devices that play one class would be heard twice. */
@@ -121,7 +125,8 @@ function useDeck(run: RunView, plan: RunPlanView, starts: boolean): RunDeck<Floo
 
 interface RunOnDeckProps {
   readonly run: RunView;
-  readonly fighters: readonly FighterView[];
+  readonly everybody: readonly FighterView[];
+  readonly grades: GymView['grades'];
   readonly book: MoveBook;
   readonly deck: RunDeck<FloorDesk>;
   readonly hall: HallDesk;
@@ -129,9 +134,11 @@ interface RunOnDeckProps {
   readonly factor: number;
 }
 
-function RunOnDeck({ run, fighters, book, deck, hall, factor }: RunOnDeckProps) {
+function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: RunOnDeckProps) {
   const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
-  const marks = useMarks(run, deck.rung);
+  const people = usePeople(begun, deck, everybody, grades);
+  const { run, here: fighters } = people;
+  const marks = useMarks(run, deck);
   const markBar = {
     marks,
     pressed: () => ({ seconds: deck.position, otherLead: otherLead(run.lead) }),
@@ -139,7 +146,8 @@ function RunOnDeck({ run, fighters, book, deck, hall, factor }: RunOnDeckProps) 
   };
   useDeskTasks({ run, fighters, deck, hall, marks, pressed: markBar.pressed });
   const [isBurst, setBurst] = useState(false);
-  const [isDevices, setDevices] = useState(false);
+  const [panel, setPanel] = useState<'devices' | 'people' | null>(null);
+  const toggle = (which: 'devices' | 'people') => () => setPanel(panel === which ? null : which);
   const [isMixer, setMixer] = useState(false);
   useEffect(() => {
     const touch = (): void => deck.touch();
@@ -178,10 +186,8 @@ function RunOnDeck({ run, fighters, book, deck, hall, factor }: RunOnDeckProps) 
     'v',
     free(() => setMixer(!isMixer)),
   );
-  useShortcut(
-    'd',
-    free(() => setDevices(!isDevices)),
-  );
+  useShortcut('d', free(toggle('devices')));
+  useShortcut('h', free(toggle('people')));
   useShortcut('u', free(marks.undo));
   useShortcut('t', free(openBurst));
 
@@ -190,7 +196,7 @@ function RunOnDeck({ run, fighters, book, deck, hall, factor }: RunOnDeckProps) 
     return <FloorNote title="Loading the voice" share={state.share} starts={state.startsSoon} />;
   if (isBurst) return <BurstPane run={run} fighters={fighters} deck={deck} onClose={() => setBurst(false)} />;
   if (state.phase === 'over')
-    return <AfterRun run={run} marks={marks} rung={deck.rung} fighters={fighters} onBurst={openBurst} />;
+    return <AfterRun run={run} marks={marks} rung={deck.rung} fighters={people.all} onBurst={openBurst} />;
   return (
     <main className="mat hall flex h-dvh flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
       <div className="flex min-h-0 flex-1 flex-col phone:h-dvh phone:flex-none">
@@ -203,8 +209,10 @@ function RunOnDeck({ run, fighters, book, deck, hall, factor }: RunOnDeckProps) 
         <HoldBar state={state} deck={deck} />
       </div>
       <TempoLadder {...{ run, deck, state, fighters, marks, book, factor }} />
-      {isDevices ? (
+      {panel === 'devices' ? (
         <DevicesPanel hall={hall} />
+      ) : panel === 'people' ? (
+        <PeoplePanel people={people} everybody={everybody} />
       ) : (
         <MarkBar fighters={fighters} round={state.round} {...markBar} />
       )}
@@ -223,7 +231,8 @@ function RunOnDeck({ run, fighters, book, deck, hall, factor }: RunOnDeckProps) 
         onBurst={openBurst}
         onTempo={(by) => changeTempo(by)()}
         onMixer={() => setMixer(!isMixer)}
-        onDevices={() => setDevices(!isDevices)}
+        onDevices={toggle('devices')}
+        onPeople={toggle('people')}
       />
       <Toaster position="top-right" />
     </main>

@@ -27,7 +27,7 @@ interface LastPress {
 }
 
 /** The marks of a run: shown at once, kept until the server has them, taken back within ten seconds. */
-export function useMarks(run: RunView, rung: RunState['rung']): Marks {
+export function useMarks(run: RunView, { rung, moved }: Pick<RunState, 'rung' | 'moved'>): Marks {
   const [results, setResults] = useState<ReadonlyMap<string, ResultView>>(
     () => new Map(run.results.map((result) => [keyOf(result.round, result.fighterId), result])),
   );
@@ -45,7 +45,7 @@ export function useMarks(run: RunView, rung: RunState['rung']): Marks {
   };
   const standing = (round: number, fighterId: string): Mark | undefined => {
     const pressed = results.get(keyOf(round, fighterId));
-    const bell = rung.get(round);
+    const bell = wasThere(moved.get(fighterId), round) ? rung.get(round) : undefined;
     if (!bell) return pressed;
     const done = pressed ?? { done: 'finished' as const, quality: null };
     return bell.isClean && done.done === 'finished' ? { ...done, quality: done.quality ?? 'clean' } : done;
@@ -90,6 +90,15 @@ export function useMarks(run: RunView, rung: RunState['rung']): Marks {
       setLast(null);
     },
   };
+}
+
+/** Whether somebody was there for the end bell of a round. */
+function wasThere(
+  moved: { readonly isHere: boolean; readonly round: number } | undefined,
+  round: number,
+): boolean {
+  if (!moved) return true;
+  return moved.isHere ? round >= moved.round : round < moved.round;
 }
 
 function keyOf(round: number, fighterId: string): string {

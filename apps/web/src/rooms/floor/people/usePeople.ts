@@ -1,0 +1,48 @@
+import { useMemo, useState } from 'react';
+import { replanPartners } from '@eurhythm/core/plan';
+import type { FighterView, GymView, RunView } from '@eurhythm/contract';
+import type { RunDeck } from '../../../floor/RunDeck.ts';
+
+export interface People {
+  /** Who is there now, in the order of their numbers. */
+  readonly here: readonly FighterView[];
+  /** Everybody who was in the run at any time. */
+  readonly all: readonly FighterView[];
+  /** The run as it is since somebody came or left. */
+  readonly run: RunView;
+  /** Somebody comes late, or leaves. */
+  press(fighter: FighterView): void;
+}
+
+/** Who is in a run: those of its beginning, who came late, and without those who left. What comes is planned anew at each change. */
+export function usePeople(
+  run: RunView,
+  deck: RunDeck,
+  everybody: readonly FighterView[],
+  grades: GymView['grades'],
+): People {
+  const { moved } = deck;
+  const [partners, setPartners] = useState(run.partners);
+  return useMemo(() => {
+    const came = [...moved].filter(([, { isHere }]) => isHere).map(([id]) => id);
+    const ids = [...new Set([...run.fighterIds, ...came])];
+    const all = ids.flatMap((id) => everybody.find((fighter) => fighter.id === id) ?? []);
+    const here = all.filter(({ id }) => moved.get(id)?.isHere ?? true);
+    return {
+      here,
+      all,
+      run: { ...run, partners },
+      press: (fighter) => {
+        const isHere = here.includes(fighter);
+        const next = isHere ? here.filter(({ id }) => id !== fighter.id) : [...here, fighter];
+        const trainees = next.map(({ id, gradeId, height = null, apart = [] }) => ({
+          ...{ id, size: height, apart },
+          rank: grades.findIndex((grade) => grade.id === gradeId),
+        }));
+        const planned = replanPartners(partners, deck.state.round, trainees);
+        setPartners(planned as RunView['partners']);
+        deck.move(fighter.id, isHere ? 'leaves' : 'comes', planned);
+      },
+    };
+  }, [moved, run, partners, everybody, grades, deck]);
+}

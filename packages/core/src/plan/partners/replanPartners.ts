@@ -1,0 +1,67 @@
+import { groupUp, type Group, type Trainee } from './pairUp.ts';
+import { turnsOf, type GroupSize, type PartnerGroup } from './partnerPlan.ts';
+
+/** Who stands together in one round. */
+export interface RoundPartners {
+  readonly round: number;
+  readonly groups: readonly PartnerGroup[];
+}
+
+/**
+ * The partners of a run after somebody came or left in a round: what was and what is stays, what comes is planned anew from those
+ * who are there, and who worked together before is parted first. Groups are as large as most of them were.
+ *
+ * @example
+ * replanPartners([], 0, []) // []
+ */
+export function replanPartners(
+  partners: readonly RoundPartners[],
+  now: number,
+  people: readonly Trainee[],
+): RoundPartners[] {
+  const met: Group[] = [];
+  return partners.map(({ round, groups }, at) => {
+    if (round <= now) {
+      met.push(...groups.map(({ members }) => members));
+      return { round, groups };
+    }
+    const made = groupUp(people, usualSize(groups), met);
+    met.push(...made);
+    return { round, groups: inTurns(made, at) };
+  });
+}
+
+/**
+ * Partners of which the rounds after this one have other groups, as somebody put them together elsewhere; each takes turns as they would
+ * have here.
+ *
+ * @example
+ * withGroups([], 0, []) // []
+ */
+export function withGroups(
+  partners: readonly RoundPartners[],
+  now: number,
+  told: readonly { readonly round: number; readonly groups: readonly { readonly members: Group }[] }[],
+): RoundPartners[] {
+  return partners.map((was, at) => {
+    const groups = was.round > now && told.find(({ round }) => round === was.round)?.groups;
+    if (!groups) return was;
+    return {
+      round: was.round,
+      groups: inTurns(
+        groups.map(({ members }) => members),
+        at,
+      ),
+    };
+  });
+}
+
+const inTurns = (groups: readonly Group[], at: number): PartnerGroup[] =>
+  groups.map((members, i) => ({ members, turns: turnsOf(members.length, at + i) }));
+
+/** The size that most of these groups have; pairs where nobody was put together yet. */
+function usualSize(groups: readonly PartnerGroup[]): GroupSize {
+  const sizes = groups.map(({ members }) => members.length);
+  const often = (size: number): number => sizes.filter((each) => each === size).length;
+  return ([2, 3, 1] as const).reduce((best, size) => (often(size) > often(best) ? size : best));
+}
