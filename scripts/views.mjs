@@ -283,7 +283,7 @@ const FLOOR_STATES = {
   async burst(page, base) {
     await page.goto(`${base}/floor/shot-${runs}`);
     await page.keyboard.press('Shift');
-    await page.getByText(/ten-second burst/i).waitFor({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'T burst' }).waitFor({ timeout: 60_000 });
     await page.keyboard.press('t');
     await page.getByRole('button', { name: 'Start' }).click();
     await page.waitForTimeout(6800);

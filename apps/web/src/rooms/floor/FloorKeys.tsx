@@ -37,7 +37,7 @@ export function FloorKeys({
   onPeople,
 }: FloorKeysProps) {
   return (
-    <div className="flex flex-wrap items-center gap-x-4 px-8 text-base phone:px-4">
+    <div className="flex flex-wrap items-center gap-x-3.5 px-8 text-base phone:px-4">
       <KeyButton name="Space" onPress={() => deck.toggle()} isMain>
         {holdWord(state).toLowerCase()}
       </KeyButton>
@@ -62,7 +62,7 @@ export function FloorKeys({
         devices
       </KeyButton>
       <KeyButton name="H" onPress={onPeople}>
-        who is here
+        people
       </KeyButton>
       <KeyButton name="→" onPress={() => deck.goTo(state.round + 1)}>
         next round
@@ -71,11 +71,11 @@ export function FloorKeys({
         round again
       </KeyButton>
       <KeyButton name="T" onPress={onBurst}>
-        ten-second burst
+        burst
       </KeyButton>
       {fighters > 0 && (
         <span className="text-quiet pointer-coarse:hidden">
-          <Key>{keyOf(0, fighters)}</Key>–<Key>{keyOf(fighters - 1, fighters)}</Key> mark a fighter
+          <Key>{keyOf(0, fighters)}</Key>–<Key>{keyOf(fighters - 1, fighters)}</Key> mark
         </span>
       )}
       {canUndo && (

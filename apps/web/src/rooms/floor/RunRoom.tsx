@@ -199,7 +199,7 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
     return <AfterRun run={run} marks={marks} rung={deck.rung} fighters={people.all} onBurst={openBurst} />;
   return (
     <main className="mat hall flex h-dvh flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
-      <div className="flex min-h-0 flex-1 flex-col phone:h-dvh phone:flex-none">
+      <div className="flex min-h-0 flex-1 flex-col overflow-clip phone:h-dvh phone:flex-none">
         <Board run={run} fighters={fighters} deck={deck} state={state} book={book} />
         {!makesSound() && (
           <p role="status" className="px-10 font-semibold text-caution phone:px-4">
