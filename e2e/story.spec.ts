@@ -186,7 +186,14 @@ test('a ten-second burst is counted by taps', async () => {
 test('the session ends by itself and stands in the fighter’s log', async () => {
   await page.keyboard.press(' ');
   await expect(page.getByText('That was the session')).toBeVisible({ timeout: 120_000 });
+  const efforts = page.getByRole('group', { name: /How hard was it/ });
+  await efforts.getByRole('button', { name: '7', exact: true }).click();
+  await page.getByLabel('Note').fill('Knees too low');
+  const runId = new URL(page.url()).pathname.split('/').at(-1)!;
   await page.getByRole('button', { name: 'Close the session' }).click();
+  await expect
+    .poll(async () => (await page.request.get(`/api/runs/${runId}`)).json())
+    .toMatchObject({ effort: 7, note: 'Knees too low' });
   await page.getByRole('link', { name: /Yara Pelkonen/ }).click();
   const row = page.getByRole('row', { name: /Ebb 4 · 100 a minute/ });
   await expect(row).toContainText('finished, clean');

@@ -1,4 +1,4 @@
-/** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
+/** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log|hall]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
 import { build, install } from '../house.mjs';
 import { printTable } from './table.mjs';
 
@@ -17,6 +17,7 @@ const PARTS = {
   hearing: () => import('./hearingBench.mjs'),
   load: () => import('./loadBench.mjs'),
   log: () => import('./logBench.mjs'),
+  hall: () => import('./hallBench.mjs'),
 };
 const wanted = process.argv.slice(2);
 for (const [name, measure] of Object.entries(PARTS))

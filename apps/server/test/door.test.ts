@@ -129,12 +129,30 @@ describe('the devices of a class', () => {
         forceNew: true,
       });
       sockets.push(socket);
+      // What is told at once comes before anybody listens for it.
+      socket.onAny((event, said) => inboxOf(socket).push([event, said]));
       socket.on('connect', () => done(socket));
       socket.on('connect_error', fail);
     });
-  const heard = (socket: Socket, event: string): Promise<any> =>
-    new Promise((done) => socket.once(event, done));
-  afterAll(() => sockets.forEach((socket) => socket.disconnect()));
+  let isOver = false;
+  const inboxes = new Map<Socket, [event: string, said: any][]>();
+  const inboxOf = (socket: Socket): [event: string, said: any][] => {
+    if (!inboxes.has(socket)) inboxes.set(socket, []);
+    return inboxes.get(socket)!;
+  };
+  /** The next message of a kind that nobody has heard yet. */
+  const heard = async (socket: Socket, event: string): Promise<any> => {
+    while (!isOver) {
+      const inbox = inboxOf(socket);
+      const place = inbox.findIndex(([kind]) => kind === event);
+      if (place !== -1) return inbox.splice(place, 1)[0]![1];
+      await new Promise((done) => setTimeout(done, 10));
+    }
+  };
+  afterAll(() => {
+    isOver = true;
+    sockets.forEach((socket) => socket.disconnect());
+  });
   let code = '';
   const runId = 'run-with-devices';
   const event = (kind: string, more: object = {}) =>
@@ -191,6 +209,7 @@ describe('the devices of a class', () => {
       forceNew: true,
     });
     sockets.push(second);
+    second.onAny((told, said) => inboxOf(second).push([told, said]));
     expect(await heard(second, 'desk')).toEqual({ isElsewhere: true });
     const [, taken] = await Promise.all([
       new Promise((done) => first.once('taken-over', () => done(true))),

@@ -110,6 +110,7 @@ const RIGHT: Readonly<Record<string, object>> = {
   'PUT runs/fuzzed': { sessionId: 'first-steps', fighterIds: ['ines'], startedAt: at },
   'PUT runs/known/events/e': { kind: 'tempo', round: 0, position: 3, running: true, by: 2, at },
   'PUT runs/known/results/m': { round: 0, fighterId: 'ines', done: 'finished', quality: 'clean', at },
+  'PUT runs/known/note': { effort: 7, note: 'Knees too low' },
   'PUT attempts/fuzzed': {
     fighterId: 'ines',
     runId: 'known',

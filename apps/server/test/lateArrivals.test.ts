@@ -67,3 +67,14 @@ describe('who comes late or leaves', () => {
     expect(answer.body.message).toMatch(/marked not fit to train/);
   });
 });
+
+describe('what is said of a class as a whole', () => {
+  it('is kept, changed and taken back, also after its end', async () => {
+    const said = (effort: number | null, note: string | null) =>
+      call('PUT', 'runs/late/note', { effort, note });
+    expect((await said(7, 'Knees too low')).body).toMatchObject({ effort: 7, note: 'Knees too low' });
+    await event('end', { kind: 'end', at: at(900) });
+    expect((await said(null, null)).body).toMatchObject({ effort: null, note: null });
+    expect((await said(11, null)).body.message).toBe('The effort is a whole number from 1 to 10.');
+  });
+});

@@ -1,4 +1,5 @@
 import { HttpException, HttpStatus } from '@nestjs/common';
+import { olderPackage } from '../house/olderPackage.ts';
 import type { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 
 /** So many tries in this time, then it is waited. */
@@ -21,7 +22,7 @@ export class Tries {
   /** The package brings stores for a dozen databases, so it is read when somebody first tries. */
   private limiters(): NonNullable<Tries['made']> {
     this.made ??= import('rate-limiter-flexible').then((read) => {
-      const { RateLimiterMemory } = packageOf(read);
+      const { RateLimiterMemory } = olderPackage(read);
       const of = ({ tries, seconds }: Patience): RateLimiterMemory =>
         new RateLimiterMemory({ points: tries, duration: seconds });
       return { own: of(this.own), all: of(this.all) };
@@ -54,9 +55,4 @@ class TooManyTries extends HttpException {
     const when = minutes === 1 ? 'a minute' : `${minutes} minutes`;
     super({ message: `That was wrong too often. Try again in ${when}.` }, HttpStatus.TOO_MANY_REQUESTS);
   }
-}
-
-/** A package of the older kind, as Node gives it or as the bundle does. */
-function packageOf<P extends object>(read: P): P {
-  return (read as { default?: P }).default ?? read;
 }

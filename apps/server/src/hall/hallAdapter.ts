@@ -1,6 +1,7 @@
 import type { Server as HttpServer, IncomingMessage } from 'node:http';
 import { IoAdapter } from '@nestjs/platform-socket.io';
 import type { Pool } from 'pg';
+import { olderPackage } from '../house/olderPackage.ts';
 import type { Server, ServerOptions } from 'socket.io';
 
 /** Where devices of the hall speak to the server. */
@@ -37,7 +38,7 @@ export class HallAdapter extends IoAdapter {
   /** Once the server listens: joins the others on the same database, and listens on the secure way too. */
   async ready(secure: HttpServer | null): Promise<void> {
     if (this.pool) {
-      const { createAdapter } = await import('@socket.io/postgres-adapter');
+      const { createAdapter } = olderPackage(await import('@socket.io/postgres-adapter'));
       const onError = (error: Error): void =>
         console.error('Devices on other servers are not reached for a moment:', error.message);
       this.server?.adapter(createAdapter(this.pool, { tableName: 'hall_messages', errorHandler: onError }));

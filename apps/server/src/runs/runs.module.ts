@@ -7,6 +7,7 @@ import {
   ResultView,
   RunEventDto,
   RunEventView,
+  RunNoteDto,
   RunPage,
   RunPlanView,
   RunView,
@@ -88,6 +89,13 @@ class RunsController {
   @answers(RunView)
   end(@Param('id') id: string): Promise<RunView> {
     return this.runs.end(id);
+  }
+
+  /** How hard the class was, and what the coach notes of it; also after its end. */
+  @Put(':id/note')
+  @answers(RunView)
+  note(@Param('id') id: string, @Body() body: RunNoteDto): Promise<RunView> {
+    return this.runs.note(id, body);
   }
 
   @Put(':id/results/:resultId')

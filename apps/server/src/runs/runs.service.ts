@@ -14,6 +14,7 @@ import type {
   RoundPartnersView,
   RunEventDto,
   RunEventView,
+  RunNoteDto,
   RunPage,
   RunView,
   SaveAttemptDto,
@@ -142,6 +143,8 @@ export class RunsService {
       ...begun,
       startedAt: new Date().toISOString(),
       endedAt: null,
+      effort: null,
+      note: null,
       results: [],
       events: [],
     };
@@ -249,6 +252,13 @@ export class RunsService {
   async end(id: string): Promise<RunView> {
     const { endedAt } = await this.row(id);
     if (endedAt === null) await this.take(id, 'end', { kind: 'end', at: new Date().toISOString() }, 0);
+    return this.one(id);
+  }
+
+  /** Keeps what the coach says of the class as a whole. */
+  async note(id: string, said: RunNoteDto): Promise<RunView> {
+    await this.row(id);
+    await this.database.update(runs).set(said).where(eq(runs.id, id));
     return this.one(id);
   }
 

@@ -214,6 +214,9 @@ export const runs = pgTable(
     partners: jsonb('partners').$type<RoundPartnersView[]>().notNull().default([]),
     startedAt: at('started_at').notNull(),
     endedAt: at('ended_at'),
+    /** How hard the class was as a whole, 1 to 10, and what the coach noted; null until somebody says. */
+    effort: integer('effort'),
+    note: text('note'),
   },
   (table) => [index('runs_by_start').on(table.startedAt), index('runs_of_session').on(table.sessionId)],
 );

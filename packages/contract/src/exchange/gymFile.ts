@@ -30,6 +30,7 @@ import {
   IsOwnId,
   IsPlainLine,
   IsPlainName,
+  IsPlainText,
   IsWholeWithin,
   IsWithin,
   LEADS,
@@ -39,7 +40,7 @@ import {
   OrNull,
 } from '../rules/index.ts';
 import { MOST_COUNT, SaveTestDto } from '../runs/attempts.ts';
-import { DONE, QUALITIES, RoundPartnersView } from '../runs/runs.ts';
+import { DONE, EFFORT, MOST_NOTE, QUALITIES, RoundPartnersView } from '../runs/runs.ts';
 import { SaveThemeDto } from '../sessions/calendar.ts';
 import { SaveLibraryItemDto } from '../sessions/library.ts';
 import { RoundDto, SaveSessionDto } from '../sessions/sessions.ts';
@@ -226,6 +227,14 @@ export class FileRun {
   @OrNull()
   @IsInstant('the end')
   endedAt!: string | null;
+
+  @MayBeNull()
+  @IsWholeWithin('the effort', EFFORT.min, EFFORT.max, '')
+  effort?: number | null;
+
+  @MayBeNull()
+  @IsPlainText('the note', MOST_NOTE)
+  note?: string | null;
 }
 
 export class FileRunEvent {

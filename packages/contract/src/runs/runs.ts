@@ -10,6 +10,7 @@ import {
   IsListOf,
   IsOneOf,
   IsOwnId,
+  IsPlainText,
   IsText,
   IsTexts,
   IsWholeWithin,
@@ -202,6 +203,21 @@ export class ResultView extends MarkResultDto {
   readonly runId!: string;
 }
 
+/** How hard a class can be. */
+export const EFFORT = { min: 1, max: 10 } as const;
+export const MOST_NOTE = 1000;
+
+/** What the coach says of a class as a whole. */
+export class RunNoteDto {
+  @OrNull()
+  @IsWholeWithin('the effort', EFFORT.min, EFFORT.max, '')
+  effort!: number | null;
+
+  @OrNull()
+  @IsPlainText('the note', MOST_NOTE)
+  note!: string | null;
+}
+
 /** A run as a list tells it. */
 export class RunSummary {
   @IsText()
@@ -263,6 +279,15 @@ export class RunView {
   /** Who works with whom, round by round, from the sheet of the class. */
   @IsListed(() => RoundPartnersView)
   readonly partners!: readonly RoundPartnersView[];
+
+  /** How hard it was, 1 to 10, and what the coach noted. */
+  @OrNull()
+  @IsCount()
+  readonly effort!: number | null;
+
+  @OrNull()
+  @IsText()
+  readonly note!: string | null;
 
   @IsListed(() => ResultView)
   readonly results!: readonly ResultView[];

@@ -14,6 +14,7 @@ import { forgetRun } from '../../../floor/keptRun.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { openNumbers } from '../burst/keptBurst.ts';
 import type { Marks } from '../marks/useMarks.ts';
+import { SaidOfClass } from './SaidOfClass.tsx';
 import { MarkTable } from './MarkTable.tsx';
 import { tellHeld } from './summary.ts';
 
@@ -76,6 +77,7 @@ export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps)
         </div>
       </div>
       <MarkTable run={run} marks={marks} fighters={fighters} otherLead={otherLead(run.lead)} />
+      <SaidOfClass run={run} />
       <p className="text-quiet">Closing writes the session into everybody’s log.</p>
       <SyncNotice className="min-h-11" />
       <Toaster position="top-right" />

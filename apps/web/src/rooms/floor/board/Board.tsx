@@ -3,6 +3,7 @@ import type { MoveBook } from '@eurhythm/core/moves';
 import { comboName } from '@eurhythm/core/plan';
 import { EYE_AHEAD, momentOfRound, sceneAt } from '@eurhythm/core/rounds';
 import type { DeckState } from '../../../floor/RunDeck.ts';
+import { lineTeller } from '../../../strip/lineWords.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
 import { bigText } from './bigText.ts';
 import { CallArea } from './CallArea.tsx';
@@ -44,6 +45,7 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
     [deck],
   );
   const combo = shown && combos.get(shown.combo);
+  const tell = useMemo(() => lineTeller(book), [book]);
   const partners = partnersAt(run, state.round, at);
   // People look for each other.
   const isChange = isRest || state.phase === 'ready';
@@ -100,8 +102,9 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
         data-testid="next"
       >
         {isRest
-          ? combo && `then: ${comboName(combo)}, ${shown!.lead} lead · ${shown!.line ?? combo.line}`
-          : nextInRound({ run, compiled, combos, round: state.round, at, shown })}
+          ? combo &&
+            `then: ${comboName(combo)}, ${shown!.lead} lead · ${tell(shown!.line ?? combo.line, shown!.lead)}`
+          : nextInRound({ run, compiled, combos, round: state.round, at, shown, tell })}
       </p>
     </>
   );

@@ -1,3 +1,5 @@
+import type { Walk } from '@eurhythm/core/body';
+import { toNumber } from '@eurhythm/core/units';
 import type { BlockCombo, Cycle } from '@eurhythm/core/rounds';
 import { comboName } from '@eurhythm/core/plan';
 import { Strip } from '../../../strip/Strip.tsx';
@@ -52,10 +54,15 @@ function Lane({
             size="lane"
             room={width / scale - 10}
             now={now}
-            done={isOwn ? null : done}
+            done={isOwn ? lastDone(walk, now) : done}
           />
         </div>
       )}
     </section>
   );
+}
+
+/** The last stroke of a lane's own line that is over; its strikes are no cues, since the clock is that of everybody else. */
+function lastDone({ strokes }: Walk, now: number | null): number | null {
+  return now === null ? null : (strokes.findLast(({ beat }) => toNumber(beat) <= now)?.index ?? null);
 }

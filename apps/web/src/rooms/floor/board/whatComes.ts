@@ -1,6 +1,7 @@
 import { comboName } from '@eurhythm/core/plan';
 import { sceneAt, type BlockCombo, type Cycle } from '@eurhythm/core/rounds';
 import type { RoundToPlay } from '@eurhythm/core/run';
+import type { LineTeller } from '../../../strip/lineWords.ts';
 import type { ShownRun } from './shown.ts';
 
 type RunBlock = ShownRun['rounds'][number]['blocks'][number];
@@ -35,10 +36,11 @@ interface Shown {
   readonly at: number;
   /** The time through that is shown now. */
   readonly shown: Cycle | undefined;
+  readonly tell: LineTeller;
 }
 
 /** What comes after what is shown: another combo, another block, or the next round. */
-export function nextInRound({ run, compiled, combos, round, at, shown }: Shown): string {
+export function nextInRound({ run, compiled, combos, round, at, shown, tell }: Shown): string {
   const { blocks } = run.rounds[round]!;
   const { block, end } = blockAt(blocks, at);
   const later = compiled.cycles.find(
@@ -48,7 +50,8 @@ export function nextInRound({ run, compiled, combos, round, at, shown }: Shown):
       (cycle.combo !== shown?.combo || cycle.lead !== shown.lead || cycle.line !== shown.line),
   );
   const combo = later && combos.get(later.combo);
-  if (combo) return `next: ${comboName(combo)}, ${later.lead} lead · ${later.line ?? combo.line}`;
+  if (combo)
+    return `next: ${comboName(combo)}, ${later.lead} lead · ${tell(later.line ?? combo.line, later.lead)}`;
   const following = block && blocks[blocks.indexOf(block) + 1];
   if (!following) return `after this round: ${nextText(run, round)}`;
   if (following.kind === 'rest') return `next: rest, then ${nextText(run, round)}`;

@@ -1,0 +1,2 @@
+ALTER TABLE "runs" ADD COLUMN "effort" integer;--> statement-breakpoint
+ALTER TABLE "runs" ADD COLUMN "note" text;
