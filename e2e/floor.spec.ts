@@ -251,16 +251,20 @@ test('the ladder: clean twice offers a faster next round in the rest, and one ke
   });
   const rounds = ['one', 'two', 'three'].map((title, i) => ({
     ...{ id: `r${i}`, title, kind: 'pads' },
-    blocks: [block(`w${i}`), { kind: 'rest', id: `p${i}`, seconds: 8 }],
+    blocks: [block(`w${i}`), { kind: 'rest', id: `p${i}`, seconds: 6 }],
   }));
   const session = { title: 'Ladder', lead: 'left', plannedFor: null, word: '', groups: [], rounds };
   const saved = await page.request.put('/api/sessions/ladder', { data: session });
   expect(await saved.text()).toContain('Ladder');
   await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello'], 'ladder');
-  await page.keyboard.press(' ');
+  // The time to get ready is over.
+  const runId = new URL(page.url()).pathname.split('/').at(-1);
+  const data = { kind: 'start', round: 0, position: 15, at: new Date().toISOString() };
+  expect((await page.request.put(`/api/runs/${runId}/events/begun`, { data })).ok()).toBe(true);
+  await page.reload();
   const rest = page.getByRole('timer', { name: 'Rest left' });
   await expect(page.getByText('round 1 of 3')).toBeVisible();
-  await expect(page.getByRole('timer', { name: 'Time left' })).toBeVisible({ timeout: 60_000 });
+  await page.keyboard.press('Shift');
   await expect(rest).toBeVisible({ timeout: 60_000 });
   await page.keyboard.press('a');
   await expect(page.getByText('Clean once at 84: once more, then faster.')).toBeVisible();

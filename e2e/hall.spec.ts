@@ -166,6 +166,7 @@ test('a second device does not play the same class; it can take it over, and the
 
 test('the door: the passphrase is set on the machine, and a phone is told how to trust the gym', async ({
   page,
+  baseURL,
 }) => {
   await page.request.put('/api/gym/notice', { data: { accepted: true } });
   await page.goto('/gym/devices');
@@ -184,6 +185,12 @@ test('the door: the passphrase is set on the machine, and a phone is told how to
   await page.getByLabel('The coach’s passphrase').fill('three grey herons');
   await page.getByRole('button', { name: 'Come in' }).click();
   await expect(page).toHaveURL(/\/combos/);
+  // The door leads to pages of the gym alone.
+  await page.goto('/door?to=/%5Cexample.org/');
+  await page.getByLabel('The coach’s passphrase').fill('three grey herons');
+  await page.getByRole('button', { name: 'Come in' }).click();
+  await expect(page.getByRole('heading', { name: 'The gym’s door' })).toBeHidden();
+  expect(new URL(page.url()).origin).toBe(baseURL);
   await page.goto('/phone');
   await expect(page.getByText(/open to its own machine alone/)).toBeVisible();
   expect(await faultsOf(page)).toEqual([]);

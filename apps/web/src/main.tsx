@@ -2,7 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
-import { isOpenPage } from './server/api.ts';
+import { isOpenPage } from '@eurhythm/contract/openPages';
 import { queries, queryClient } from './server/queries.ts';
 import { openSync } from './sync/opened.ts';
 import { router } from './app/router.tsx';

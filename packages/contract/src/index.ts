@@ -18,6 +18,7 @@ export * from './runs/runs.ts';
 export * from './runs/runPlan.ts';
 export * from './runs/attempts.ts';
 export * from './hall/hall.ts';
+export * from './hall/openPages.ts';
 export * from './fighters/fighters.ts';
 export * from './gym/gym.ts';
 export * from './gym/today.ts';

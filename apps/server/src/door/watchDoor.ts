@@ -2,6 +2,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { parse } from 'cookie';
 import type { NextFunction, Request, Response } from 'express';
 import type { IncomingMessage } from 'node:http';
+import { isOpenPage } from '@eurhythm/contract';
 import { SAY_PASSPHRASE, setWho, whoAsks, type Who } from '../house/access.ts';
 import { databaseFault } from '../house/databaseFaults.ts';
 import { isLoopback } from '../house/loopback.ts';
@@ -10,8 +11,6 @@ import { DoorService } from './door.service.ts';
 /** Where a device keeps the key of who has said the passphrase on it. */
 export const KEY_COOKIE = 'eurhythm_key';
 
-/** Pages that a visitor sees: the door itself, joining a class, what a joined device shows, and how a phone comes to trust the gym. */
-const OPEN_PAGES = /^\/(door|join|hall|phone)(\/|$)/;
 /** Files of the application, which hold nothing of the gym. */
 const FILES = /^\/(assets\/|[^/]+\.\w+$)/;
 /** Routes that ask for no passphrase: whether the server is there, the door itself, and joining a class by its code. */
@@ -35,7 +34,7 @@ export function watchDoor(app: NestExpressApplication): void {
       const { status, body } = databaseFault(error) ?? AWAY;
       return void response.status(status).json(body);
     }
-    if (whoAsks(request) !== 'visitor' || OPEN_PAGES.test(request.path) || OPEN_ROUTES.test(request.path))
+    if (whoAsks(request) !== 'visitor' || isOpenPage(request.path) || OPEN_ROUTES.test(request.path))
       return next();
     if (request.path.startsWith('/api')) return void response.status(401).json({ message: SAY_PASSPHRASE });
     response.redirect(303, `/door?to=${encodeURIComponent(request.originalUrl)}`);

@@ -1,4 +1,11 @@
-import { UseFilters, UsePipes } from '@nestjs/common';
+import {
+  BadRequestException,
+  HttpException,
+  Logger,
+  UnauthorizedException,
+  UseFilters,
+  UsePipes,
+} from '@nestjs/common';
 import {
   ConnectedSocket,
   MessageBody,
@@ -21,6 +28,8 @@ import { validateSync } from 'class-validator';
 import type { DefaultEventsMap, RemoteSocket, Server, Socket } from 'socket.io';
 import { DoorService } from '../door/door.service.ts';
 import { whoIs } from '../door/watchDoor.ts';
+import { SAY_PASSPHRASE } from '../house/access.ts';
+import { loggable } from '../house/databaseFaults.ts';
 import { contractPipe } from '../house/refusals.ts';
 import { RunNews } from '../runs/runNews.ts';
 import { HallService } from './hall.service.ts';
@@ -57,6 +66,7 @@ const deviceOf = (socket: Pick<Socket, 'data'>): Device => (socket.data as { dev
 export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewayDisconnect {
   @WebSocketServer()
   private readonly server!: Server;
+  private readonly log = new Logger('Hall');
   /** What each desk of this server told last, for those who come later. */
   private readonly pulses = new Map<string, PulseDto>();
 
@@ -73,7 +83,7 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
           (socket.data as { device: Device }).device = device;
           next();
         },
-        (error: Error) => next(new Error(error.message)),
+        (error: unknown) => next(new Error(this.refusalOf(error))),
       );
     });
     this.news.hear((runId, event) => {
@@ -87,29 +97,47 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     const { runId, deskId, ...auth } = socket.handshake.auth as Record<string, unknown>;
     if (typeof runId === 'string') {
       if ((await whoIs(socket.request, this.door)) === 'visitor')
-        throw new Error('Say the gym’s passphrase first.');
+        throw new UnauthorizedException(SAY_PASSPHRASE);
       return { runId, view: 'desk', name: '', deskId: String(deskId) };
     }
     const join = Object.assign(new JoinDto(), auth);
     const [wrong] = validateSync(join);
-    if (wrong) throw new Error(Object.values(wrong.constraints ?? {})[0] ?? 'This cannot be read.');
+    if (wrong) throw new BadRequestException(Object.values(wrong.constraints ?? {})[0]);
     const run = await this.hall.runOf(join.code, socket.handshake.address);
     return { runId: run, view: join.view, name: join.name ?? '', deskId: '' };
   }
 
+  /** The sentence for who is not let in; nothing of a fault of our own is told. */
+  private refusalOf(error: unknown): string {
+    if (error instanceof HttpException) return error.message;
+    this.log.error(loggable(error));
+    return 'The class cannot be looked at for a moment. It is tried again.';
+  }
+
   async handleConnection(socket: Socket): Promise<void> {
     const { runId, view } = deviceOf(socket);
-    await socket.join(everybodyOf(runId));
-    const pulse = this.pulses.get(runId);
-    if (pulse) socket.emit('pulse', pulse);
-    if (view === 'desk') await this.deskComes(socket);
-    await this.tellDevices(runId);
+    await this.goOn(async () => {
+      await socket.join(everybodyOf(runId));
+      const pulse = this.pulses.get(runId);
+      if (pulse) socket.emit('pulse', pulse);
+      if (view === 'desk') await this.deskComes(socket);
+      await this.tellDevices(runId);
+    });
   }
 
   async handleDisconnect(socket: Socket): Promise<void> {
     // Who was not let in has nobody to tell.
-    if (!(socket.data as { device?: Device }).device) return;
-    await this.tellDevices(deviceOf(socket).runId);
+    const { device } = socket.data as { device?: Device };
+    if (device) await this.goOn(() => this.tellDevices(device.runId));
+  }
+
+  /** Nobody waits for what comes of a coming or going: a database that is away then must not end the server. */
+  private async goOn(work: () => Promise<void>): Promise<void> {
+    try {
+      await work();
+    } catch (error) {
+      this.log.warn(loggable(error));
+    }
   }
 
   /** A desk plays, unless another one does; the same page that has lost its way and come back is no other one. */

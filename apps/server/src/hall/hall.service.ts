@@ -1,16 +1,17 @@
 import { randomInt } from 'node:crypto';
-import { Injectable, NotFoundException } from '@nestjs/common';
+import { Injectable, Logger, NotFoundException } from '@nestjs/common';
 import { hallNames } from '@eurhythm/core/run';
 import { CODE_LENGTH, CODE_LETTERS, type HallRunView } from '@eurhythm/contract';
-import { eq } from 'drizzle-orm';
+import { and, eq, isNull } from 'drizzle-orm';
 import { Tries } from '../door/tries.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
+import { loggable } from '../house/databaseFaults.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { RunNews } from '../runs/runNews.ts';
 import { RunPlanService } from '../runs/runPlan.service.ts';
 import { RunsService } from '../runs/runs.service.ts';
 import type { Database } from '../store/database.ts';
-import { hallCodes } from '../store/schema.ts';
+import { hallCodes, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 
 const NO_SUCH_CODE = 'No class has this code. It may be mistyped, or the class is over.';
@@ -18,6 +19,7 @@ const NO_SUCH_CODE = 'No class has this code. It may be mistyped, or the class i
 /** The codes with which devices join a class, and what they are given. */
 @Injectable()
 export class HallService {
+  private readonly log = new Logger('Hall');
   private readonly tries = new Tries({ tries: 10, seconds: 300 }, { tries: 200, seconds: 300 });
 
   constructor(
@@ -29,7 +31,7 @@ export class HallService {
     news: RunNews,
   ) {
     news.hear((runId, { kind }) => {
-      if (kind === 'end') void this.close(runId);
+      if (kind === 'end') this.close(runId).catch((error: unknown) => this.log.warn(loggable(error)));
     });
   }
 
@@ -48,7 +50,12 @@ export class HallService {
   /** The run with this code. @throws 404 with a sentence, 429 after too many wrong ones */
   async runOf(code: string, address: string): Promise<string> {
     await this.tries.take(address);
-    const [row] = await this.database.select().from(hallCodes).where(eq(hallCodes.code, code));
+    // Of a run that is over it opens nothing, also where it could not be taken out.
+    const [row] = await this.database
+      .select({ runId: hallCodes.runId })
+      .from(hallCodes)
+      .innerJoin(runs, eq(hallCodes.runId, runs.id))
+      .where(and(eq(hallCodes.code, code), isNull(runs.endedAt)));
     if (!row) throw new NotFoundException(NO_SUCH_CODE);
     await this.tries.wasRight(address);
     return row.runId;

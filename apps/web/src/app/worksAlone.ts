@@ -32,11 +32,11 @@ export function keepApplication(onNewer: (use: () => void) => void): void {
         if (coming.state === 'installed' && navigator.serviceWorker.controller) tell(coming);
       });
     });
-  }, NOT_KEPT);
+  }, needsServer);
 }
 
-/** On a page that the browser does not trust, or in a private window, the application needs the server; it works as before. */
-const NOT_KEPT = (): void => {};
+/** On a page that the browser does not trust, or in a private window, nothing is kept: the application works as before, with the server. */
+function needsServer(): void {}
 
 /** Fetches what the next class needs, so that it can be held with the server away: its plan, and all that is said in it. */
 export async function fetchAhead(sessionId: string): Promise<void> {

@@ -35,6 +35,17 @@ export interface DeckState {
   readonly tempoBy: number;
 }
 
+export const LOADING: DeckState = {
+  phase: 'loading',
+  share: 0,
+  round: 0,
+  cameBackAt: null,
+  failure: '',
+  startsSoon: false,
+  holdsSoon: false,
+  tempoBy: 0,
+};
+
 /** What a deck works with: sound, compiling, the clock, the screen, and the writes. */
 export interface DeckParts<D extends Desk = Desk> {
   readonly desk: D;
@@ -61,16 +72,7 @@ export class RunDeck<D extends Desk = Desk> {
   rounds: readonly RoundToPlay[] = [];
   /** The rounds at their planned tempo. */
   private planned: readonly RoundToPlay[] = [];
-  state: DeckState = {
-    phase: 'loading',
-    share: 0,
-    round: 0,
-    cameBackAt: null,
-    failure: '',
-    startsSoon: false,
-    holdsSoon: false,
-    tempoBy: 0,
-  };
+  state: DeckState = LOADING;
   /** Rounds at a tempo that was taken for them before they began. */
   private readonly advised = new Map<number, RoundToPlay>();
   private run: RunState;

@@ -13,7 +13,7 @@ import {
 } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
 import type { RunEventView } from '@eurhythm/contract';
-import type { DeckState } from '../floor/RunDeck.ts';
+import { LOADING, type DeckState } from '../floor/RunDeck.ts';
 
 export interface FollowingParts {
   /** What was done to the run before this device came. */
@@ -31,16 +31,7 @@ const PULSE_HOLDS_MS = 5000;
 export class FollowingDeck {
   rounds: readonly RoundToPlay[] = [];
   readonly audible = true;
-  state: DeckState = {
-    phase: 'loading',
-    share: 0,
-    round: 0,
-    cameBackAt: null,
-    failure: '',
-    startsSoon: false,
-    holdsSoon: false,
-    tempoBy: 0,
-  };
+  state: DeckState = LOADING;
   private planned: readonly RoundToPlay[] = [];
   private run: RunState;
   private lastPulse: Pulse | null = null;

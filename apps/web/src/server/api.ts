@@ -1,5 +1,6 @@
 import type { FieldError, Refusal } from '@eurhythm/contract';
 import { CLOCK_HEADER } from '@eurhythm/contract/clocks';
+import { isOpenPage } from '@eurhythm/contract/openPages';
 import { hearClock } from './clock.ts';
 
 /** A request that the server refused, with its sentence and the fields it is about. */
@@ -75,9 +76,6 @@ export const get = <T>(path: string): Promise<T> => send<T>('GET', path);
 export function newId(): string {
   return crypto.randomUUID();
 }
-
-/** Pages that need no passphrase. */
-export const isOpenPage = (path: string): boolean => /^\/(door|join|hall|phone)(\/|$)/.test(path);
 
 /** On a device that has not said the passphrase, or an older one, the door comes before every page of the gym. */
 function goToDoor(): void {

@@ -86,6 +86,18 @@ export function runState(events: readonly RunEvent[]): RunState {
 }
 
 /**
+ * Whether somebody was there for the end bell of a round.
+ *
+ * @example
+ * wasThere(UNTOUCHED_RUN, 'ines', 0) // true
+ */
+export function wasThere({ moved }: Pick<RunState, 'moved'>, fighterId: string, round: number): boolean {
+  const move = moved.get(fighterId);
+  if (!move) return true;
+  return move.isHere ? round >= move.round : round < move.round;
+}
+
+/**
  * So much faster a round goes by now.
  *
  * @example

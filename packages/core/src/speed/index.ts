@@ -1,2 +1,3 @@
 export * from './burst.ts';
 export * from './nextTempo.ts';
+export * from './ladderAdvice.ts';

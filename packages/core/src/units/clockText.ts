@@ -16,6 +16,19 @@ export function clockText(seconds: Seconds): string {
   return hours > 0 ? `${hours}:${twoDigits(minutes)}:${rest}` : `${minutes}:${rest}`;
 }
 
+/** A frame that is drawn this much late does not show a second more. */
+const LATE: Seconds = 0.02;
+
+/**
+ * The whole seconds that are left, as somebody counts them down: the last one is 1, and 0 is over.
+ *
+ * @example
+ * secondsLeft(4.3) // 5
+ */
+export function secondsLeft(left: Seconds): Seconds {
+  return Math.max(0, Math.ceil(left - LATE));
+}
+
 /**
  * An instant to the tenth of a second, rounded.
  *

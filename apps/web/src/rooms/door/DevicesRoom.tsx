@@ -1,12 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { toast } from 'sonner';
 import { PassphraseDto, checkFields } from '@eurhythm/contract';
 import { QrCode } from '../../hall/QrCode.tsx';
 import { send } from '../../server/api.ts';
 import { queries } from '../../server/queries.ts';
-import { Button, ButtonLink } from '../../ui/Button.tsx';
+import { ButtonLink } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
+import { PassphraseForm } from './PassphraseForm.tsx';
 
 /** How other devices reach the gym, and what a coach says on them. */
 export function DevicesRoom() {
@@ -49,20 +49,13 @@ export function DevicesRoom() {
 
 function Passphrase({ hasPassphrase }: { hasPassphrase: boolean }) {
   const client = useQueryClient();
-  const [passphrase, setPassphrase] = useState('');
-  const [refusal, setRefusal] = useState('');
-  const save = async (): Promise<void> => {
+  const save = async (passphrase: string): Promise<void> => {
     const [wrong] = checkFields(PassphraseDto, { passphrase });
-    if (wrong) return setRefusal(wrong.message);
-    try {
-      // Not kept on this device as other writes are.
-      await send('PUT', 'door/passphrase', { passphrase });
-      setPassphrase('');
-      toast('The passphrase is set. Other devices have to say it anew.');
-      await client.invalidateQueries({ queryKey: ['door'] });
-    } catch (error) {
-      setRefusal((error as Error).message);
-    }
+    if (wrong) throw new Error(wrong.message);
+    // Not kept on this device as other writes are.
+    await send('PUT', 'door/passphrase', { passphrase });
+    toast('The passphrase is set. Other devices have to say it anew.');
+    await client.invalidateQueries({ queryKey: ['door'] });
   };
   return (
     <Part title="The coach’s passphrase">
@@ -71,35 +64,9 @@ function Passphrase({ hasPassphrase }: { hasPassphrase: boolean }) {
           ? 'A passphrase is set. A new one closes the door to every device that came in with the old one.'
           : 'None is set, so no other device comes in but to join a class.'}
       </Plain>
-      <form
-        className="flex flex-col gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void save();
-        }}
-      >
-        <label className="flex flex-col gap-1 font-semibold">
-          {hasPassphrase ? 'New passphrase' : 'Passphrase'}
-          <input
-            type="password"
-            autoComplete="new-password"
-            value={passphrase}
-            aria-invalid={refusal !== ''}
-            aria-describedby="passphrase-refusal"
-            className="min-h-11 rounded-md border border-quiet bg-paper px-3 font-normal"
-            onChange={(event) => {
-              setPassphrase(event.target.value);
-              setRefusal('');
-            }}
-          />
-        </label>
-        <p id="passphrase-refusal" role="alert" className="min-h-6 font-semibold text-caution">
-          {refusal}
-        </p>
-        <Button type="submit" disabled={passphrase === ''}>
-          Set the passphrase
-        </Button>
-      </form>
+      <PassphraseForm label={hasPassphrase ? 'New passphrase' : 'Passphrase'} isNew onSay={save}>
+        Set the passphrase
+      </PassphraseForm>
     </Part>
   );
 }

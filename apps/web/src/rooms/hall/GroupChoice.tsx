@@ -1,3 +1,5 @@
+import { PlainButton } from '../../ui/PlainButton.tsx';
+
 interface GroupChoiceProps {
   readonly groups: readonly string[];
   readonly value: string;
@@ -10,15 +12,9 @@ export function GroupChoice({ groups, value, onChange }: GroupChoiceProps) {
   return (
     <div role="group" aria-label="Group" className="flex flex-wrap gap-2">
       {['', ...groups].map((group) => (
-        <button
-          key={group}
-          type="button"
-          aria-pressed={value === group}
-          onClick={() => onChange(group)}
-          className={`min-h-[44px] rounded border-2 px-3 font-semibold ${value === group ? 'border-tape bg-tape text-on-tape' : 'border-rule'}`}
-        >
+        <PlainButton key={group} isOn={value === group} onPress={() => onChange(group)}>
           {group === '' ? 'everybody else' : group}
-        </button>
+        </PlainButton>
       ))}
     </div>
   );

@@ -4,6 +4,7 @@ import { moveBook } from '@eurhythm/core/moves';
 import { HALL_VIEWS, type HallRunView, type HallViewName } from '@eurhythm/contract';
 import type { FollowingDeck } from '../../hall/FollowingDeck.ts';
 import type { HallMember, MemberState } from '../../hall/HallMember.ts';
+import { deviceName } from '../../hall/deviceName.ts';
 import { useMember } from '../../hall/useMember.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { HallNote } from './HallNote.tsx';
@@ -17,10 +18,9 @@ const VIEWS = { wall: WallView, holder: HolderView, remote: RemoteView, station:
 /** A device that has joined a class. */
 export function HallRoom() {
   const { code = '', view = 'wall' } = useParams();
-  const name = localStorage.getItem('eurhythm.device-name') ?? '';
   const known = HALL_VIEWS.find((each) => each === view);
   if (!known) return <HallNote title="There is no such view" />;
-  return <Joined key={`${code}/${known}`} code={code} name={name} shown={known} />;
+  return <Joined key={`${code}/${known}`} code={code} name={deviceName()} shown={known} />;
 }
 
 function Joined({ code, name, shown }: { code: string; name: string; shown: HallViewName }) {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { padsAhead, type Pad } from '@eurhythm/core/body';
-import { clockText } from '@eurhythm/core/units';
+import { clockText, secondsLeft } from '@eurhythm/core/units';
 import { comboName } from '@eurhythm/core/plan';
 import { blockAt } from '../floor/board/whatComes.ts';
 import { GroupChoice } from './GroupChoice.tsx';
@@ -31,7 +31,7 @@ export function HolderView({ view, deck, state, book }: HallProps) {
           {cycle && <span className="text-quiet"> · {cycle.lead} lead</span>}
         </h1>
         <span className="board text-5xl leading-none" role="timer" aria-label="Time left">
-          {clockText(Math.ceil(left - 0.02))}
+          {clockText(secondsLeft(left))}
         </span>
       </div>
       <GroupChoice groups={groupsOf(deck, state.round)} value={group} onChange={setGroup} />

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { CODE_LENGTH, type HallViewName } from '@eurhythm/contract';
+import { deviceName, keepDeviceName } from '../../hall/deviceName.ts';
 import { send } from '../../server/api.ts';
 import { Button } from '../../ui/Button.tsx';
 
@@ -10,20 +11,19 @@ const VIEWS: readonly (readonly [HallViewName, string, string])[] = [
   ['remote', 'Remote', 'hold, next round, marks, numbers'],
   ['station', 'Station', 'a phone at a bag or a pair'],
 ];
-const NAME_PLACE = 'eurhythm.device-name';
 
 /** Any device joins a class with the code that the coach shows. */
 export function JoinRoom() {
   const { code: told = '' } = useParams();
   const navigate = useNavigate();
   const [code, setCode] = useState(told.toUpperCase());
-  const [name, setName] = useState(() => localStorage.getItem(NAME_PLACE) ?? '');
+  const [name, setName] = useState(deviceName);
   const [refusal, setRefusal] = useState('');
   const join = async (view: HallViewName): Promise<void> => {
     try {
       const wish = { code, view, ...(name.trim() === '' ? {} : { name: name.trim() }) };
       await send('POST', 'hall/join', wish);
-      localStorage.setItem(NAME_PLACE, name.trim());
+      keepDeviceName(name.trim());
       void navigate(`/hall/${code}/${view}`);
     } catch (error) {
       setRefusal((error as Error).message);

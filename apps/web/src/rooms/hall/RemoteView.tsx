@@ -1,10 +1,11 @@
 import { useState } from 'react';
-import { STAMPS, type StampId } from '@eurhythm/core/run';
-import { clockText } from '@eurhythm/core/units';
+import type { StampId } from '@eurhythm/core/run';
+import { clockText, secondsLeft } from '@eurhythm/core/units';
 import type { WishDto } from '@eurhythm/contract';
 import { useFrame } from '../../floor/useFrame.ts';
 import { Button } from '../../ui/Button.tsx';
 import { blockAt } from '../floor/board/whatComes.ts';
+import { StampRow } from '../floor/marks/StampRow.tsx';
 import type { HallProps } from './hallProps.ts';
 
 /** The class in a hand: hold, next, again, marks, and the numbers of a burst. What is pressed is done by the coach's device. */
@@ -27,7 +28,7 @@ export function RemoteView({ view, deck, state, member, joined }: HallProps) {
           {isOver ? 'That was the session' : round.title}
         </h1>
         <span className="board text-4xl leading-none" role="timer" aria-label="Time left">
-          {isOver ? '' : clockText(Math.ceil(left - 0.02))}
+          {isOver ? '' : clockText(secondsLeft(left))}
         </span>
       </div>
       <p
@@ -55,19 +56,7 @@ export function RemoteView({ view, deck, state, member, joined }: HallProps) {
         <Numbers {...{ view, counting: joined.counting, ask }} />
       ) : (
         <section aria-label="Marks" className="flex flex-col gap-2">
-          <div role="group" aria-label="What a press says" className="flex flex-wrap gap-1.5">
-            {STAMPS.map(({ id, name }) => (
-              <button
-                key={id}
-                type="button"
-                aria-pressed={stamp === id}
-                onClick={() => setStamp(id)}
-                className={`min-h-[44px] rounded border-2 px-3 font-semibold ${stamp === id ? 'border-tape bg-tape text-on-tape' : 'border-rule'}`}
-              >
-                {name}
-              </button>
-            ))}
-          </div>
+          <StampRow stamp={stamp} onStamp={setStamp} />
           <ul aria-label="People" className="grid grid-cols-2 gap-2">
             {view.fighters.map(({ id, name }) => (
               <li key={id}>

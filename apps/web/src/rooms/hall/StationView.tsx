@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { clockText } from '@eurhythm/core/units';
+import { clockText, secondsLeft } from '@eurhythm/core/units';
 import { comboName } from '@eurhythm/core/plan';
+import { PlainButton } from '../../ui/PlainButton.tsx';
 import { Strip } from '../../strip/Strip.tsx';
 import { useWidth } from '../../strip/useWidth.ts';
 import { blockAt } from '../floor/board/whatComes.ts';
@@ -39,14 +40,9 @@ export function StationView({ view, deck, state, book }: HallProps) {
         <ul aria-label="People" className="grid grid-cols-2 gap-2">
           {view.fighters.map(({ id, name }) => (
             <li key={id}>
-              <button
-                type="button"
-                aria-pressed={own.includes(id)}
-                onClick={() => choose(id)}
-                className={`min-h-[64px] w-full rounded border-2 text-lg font-semibold ${own.includes(id) ? 'border-tape bg-tape text-on-tape' : 'border-rule'}`}
-              >
+              <PlainButton isOn={own.includes(id)} onPress={() => choose(id)} className="w-full">
                 {name}
-              </button>
+              </PlainButton>
             </li>
           ))}
         </ul>
@@ -64,7 +60,7 @@ export function StationView({ view, deck, state, book }: HallProps) {
       <div className="flex items-baseline justify-between gap-3">
         <h1 className="min-w-0 truncate font-text text-lg tracking-normal">{round.title}</h1>
         <span className="board text-5xl leading-none" role="timer" aria-label="Time left">
-          {clockText(Math.ceil(left - 0.02))}
+          {clockText(secondsLeft(left))}
         </span>
       </div>
       <GroupChoice groups={groupsOf(deck, state.round)} value={group} onChange={setGroup} />

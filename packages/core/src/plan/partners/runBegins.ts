@@ -1,6 +1,7 @@
 import type { Phase } from '../../rounds/index.ts';
 import { heldRounds } from '../heldRounds.ts';
 import { partnerPlan, type Attendee, type PartnerGroup } from './partnerPlan.ts';
+import type { Trainee } from './pairUp.ts';
 import { rotationsOf, withPartnersTold } from './partnerRounds.ts';
 
 /** Who came to a class, and how they are put together. */
@@ -58,10 +59,23 @@ export function runBegins<R extends PlannedRound>(
 }
 
 function attendee(
-  { id, gradeId, height = null, apart = [] }: FighterToPair,
+  fighter: FighterToPair,
   present: ClassToPair['present'],
   grades: readonly string[],
 ): Attendee {
-  const { from = 0, until = null } = present.find(({ fighterId }) => fighterId === id) ?? {};
-  return { id, rank: grades.indexOf(gradeId), size: height, apart, from, until };
+  const { from = 0, until = null } = present.find(({ fighterId }) => fighterId === fighter.id) ?? {};
+  return { ...traineeOf(fighter, grades), from, until };
+}
+
+/**
+ * As much of a fighter as decides with whom somebody works, by the ids of the grades, lowest first.
+ *
+ * @example
+ * traineeOf({ id: 'ines', gradeId: 'slack' }, ['ebb', 'slack']) // { id: 'ines', rank: 1, size: null, apart: [] }
+ */
+export function traineeOf(
+  { id, gradeId, height = null, apart = [] }: FighterToPair,
+  grades: readonly string[],
+): Trainee {
+  return { id, rank: grades.indexOf(gradeId), size: height, apart };
 }

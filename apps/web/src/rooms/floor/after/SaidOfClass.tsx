@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { EFFORT, MOST_NOTE, type RunView } from '@eurhythm/contract';
+import { PlainButton } from '../../../ui/PlainButton.tsx';
 import { putting } from '../../../sync/letters/letter.ts';
 import { sync } from '../../../sync/opened.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
@@ -27,19 +28,18 @@ export function SaidOfClass({ run }: { run: RunView }) {
         </p>
         <div role="group" aria-labelledby="effort" className="flex flex-wrap gap-1.5">
           {EFFORTS.map((each) => (
-            <button
+            <PlainButton
               key={each}
-              type="button"
-              aria-pressed={effort === each}
-              onClick={() => {
+              isOn={effort === each}
+              className="min-w-[44px]"
+              onPress={() => {
                 const next = effort === each ? null : each;
                 setEffort(next);
                 keep({ effort: next, note });
               }}
-              className={`min-h-[44px] min-w-[44px] rounded border-2 font-semibold pointer-coarse:min-h-[64px] ${effort === each ? 'border-tape bg-tape text-on-tape' : 'border-rule'}`}
             >
               {each}
-            </button>
+            </PlainButton>
           ))}
         </div>
       </div>

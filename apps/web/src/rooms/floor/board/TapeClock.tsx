@@ -1,4 +1,4 @@
-import { clockText } from '@eurhythm/core/units';
+import { clockText, secondsLeft } from '@eurhythm/core/units';
 
 interface TapeClockProps {
   /** Seconds left, and the length of what runs. */
@@ -26,7 +26,7 @@ export function TapeClock({ left, of, isRest }: TapeClockProps) {
         style={{ width: `max(${shown * 100}%, 8rem)`, clipPath: EDGE }}
       />
       <span className="board absolute inset-0 flex items-center justify-center text-[3.2rem] phone:text-[2.75rem] leading-none text-on-tape">
-        {clockText(Math.ceil(left - 0.02))}
+        {clockText(secondsLeft(left))}
       </span>
     </div>
   );

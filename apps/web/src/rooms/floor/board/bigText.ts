@@ -1,3 +1,4 @@
+import { secondsLeft } from '@eurhythm/core/units';
 import type { PlacedScene, RoundMoment } from '@eurhythm/core/rounds';
 import type { DeckState } from '../../../floor/RunDeck.ts';
 
@@ -31,7 +32,7 @@ export function bigText({ phase, moment: { call }, scene, at, isRest }: Seen): {
     return { text: String(scene.count.n), said: isCountWord ? null : spoken };
   }
   if (scene?.until !== undefined) {
-    const left = Math.max(0, Math.ceil(scene.until - at - 0.02));
+    const left = secondsLeft(scene.until - at);
     // The last seconds are counted aloud, and what is done stands in the picture.
     return { text: String(left), said: call?.kind === 'count' ? null : spoken };
   }

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { BURST_READY } from '@eurhythm/core/run';
 import { USUAL_BURST_TITLE } from '@eurhythm/core/rounds';
+import { secondsLeft } from '@eurhythm/core/units';
 import { summariseBurst, type BurstSummary } from '@eurhythm/core/speed';
 import type { FighterView, RunView, SaveAttemptDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
@@ -113,7 +114,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
         <BurstCount
           name={isClass ? 'Everybody' : (fighter?.name ?? '')}
           what={isClass ? what.title : `${what.title}, ${lead} lead`}
-          count={isClass ? Math.max(0, Math.ceil(BURST_READY + seconds - position - 0.02)) : taps.length}
+          count={isClass ? secondsLeft(BURST_READY + seconds - position) : taps.length}
           told={
             !isWork
               ? 'get ready'

@@ -5,8 +5,6 @@ import { QrCode } from '../../../hall/QrCode.tsx';
 import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/Button.tsx';
 
-const VIEW_NAMES = { wall: 'wall', holder: 'holder', remote: 'remote', station: 'station' } as const;
-
 /** How other devices join this class, and which ones have. */
 export function DevicesPanel({ hall }: { hall: HallDesk }) {
   const { code, devices, failure, isConnected } = useSyncExternalStore(hall.subscribe, hall.snapshot);
@@ -35,9 +33,7 @@ export function DevicesPanel({ hall }: { hall: HallDesk }) {
               ? 'The server does not answer; devices come back by themselves.'
               : devices.length === 0
                 ? 'No device has joined yet.'
-                : devices
-                    .map(({ view, name }) => [VIEW_NAMES[view], name].filter(Boolean).join(' '))
-                    .join(' · ')}
+                : devices.map(({ view, name }) => `${view} ${name}`.trim()).join(' · ')}
         </p>
         {door && door.addresses.length === 0 && (
           <p className="text-base text-quiet">

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { toast } from 'sonner';
 import type { MoveBook } from '@eurhythm/core/moves';
+import { ladderAdvice } from '@eurhythm/core/speed';
 import type { FighterView, RunView } from '@eurhythm/contract';
 import type { DeckState, RunDeck } from '../../../floor/RunDeck.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
@@ -8,7 +9,6 @@ import { Key } from '../../../ui/Button.tsx';
 import { useShortcut } from '../../../ui/useShortcut.ts';
 import { blockAt } from '../board/whatComes.ts';
 import type { Marks } from '../marks/useMarks.ts';
-import { ladderAdvice } from './tempoAdvice.ts';
 
 interface TempoLadderProps {
   readonly run: RunView;

@@ -3,7 +3,8 @@ import type { FighterView } from '@eurhythm/contract';
 import { useShortcut } from '../../../ui/useShortcut.ts';
 import { NameFinder } from './NameFinder.tsx';
 import { afterDigit, keyOf } from './numberKeys.ts';
-import { PlainButton, StampRow } from './StampRow.tsx';
+import { PlainButton } from '../../../ui/PlainButton.tsx';
+import { StampRow } from './StampRow.tsx';
 import { markText, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { Marks } from './useMarks.ts';
 

@@ -1,11 +1,12 @@
 import type { ReactNode } from 'react';
+import { PlainButton } from '../../../ui/PlainButton.tsx';
 import { useShortcut } from '../../../ui/useShortcut.ts';
 import { STAMPS, type StampId } from '@eurhythm/core/run';
 
 interface StampRowProps {
   readonly stamp: StampId;
   onStamp(stamp: StampId): void;
-  readonly children: ReactNode;
+  readonly children?: ReactNode;
 }
 
 /** What a press says; each has its letter. */
@@ -36,26 +37,5 @@ function StampButton({
     <PlainButton isOn={isOn} onPress={onPress}>
       {name}
     </PlainButton>
-  );
-}
-
-export function PlainButton({
-  isOn,
-  onPress,
-  children,
-}: {
-  isOn?: boolean;
-  onPress: () => void;
-  children: ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      aria-pressed={isOn}
-      onClick={onPress}
-      className={`min-h-[44px] rounded px-3 text-lg pointer-coarse:min-h-[64px] pointer-coarse:min-w-[64px] ${isOn ? 'bg-tape font-bold text-on-tape' : 'border border-rule text-ink'}`}
-    >
-      {children}
-    </button>
   );
 }

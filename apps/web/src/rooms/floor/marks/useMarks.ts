@@ -1,12 +1,11 @@
 import { useEffect, useState } from 'react';
-import type { RunState } from '@eurhythm/core/run';
+import { stamped, wasThere, type Mark, type Pressed, type RunState, type StampId } from '@eurhythm/core/run';
 import type { ResultView, RunView } from '@eurhythm/contract';
 import { keepResult } from '../../../floor/keptRun.ts';
 import { newId } from '../../../server/api.ts';
 import { putting, takingOut } from '../../../sync/letters/letter.ts';
 import { sync } from '../../../sync/opened.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
-import { stamped, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
 
 /** A mark can be taken back this long. */
 const UNDO_MS = 10_000;
@@ -45,7 +44,7 @@ export function useMarks(run: RunView, { rung, moved }: Pick<RunState, 'rung' | 
   };
   const standing = (round: number, fighterId: string): Mark | undefined => {
     const pressed = results.get(keyOf(round, fighterId));
-    const bell = wasThere(moved.get(fighterId), round) ? rung.get(round) : undefined;
+    const bell = wasThere({ moved }, fighterId, round) ? rung.get(round) : undefined;
     if (!bell) return pressed;
     const done = pressed ?? { done: 'finished' as const, quality: null };
     return bell.isClean && done.done === 'finished' ? { ...done, quality: done.quality ?? 'clean' } : done;
@@ -90,15 +89,6 @@ export function useMarks(run: RunView, { rung, moved }: Pick<RunState, 'rung' | 
       setLast(null);
     },
   };
-}
-
-/** Whether somebody was there for the end bell of a round. */
-function wasThere(
-  moved: { readonly isHere: boolean; readonly round: number } | undefined,
-  round: number,
-): boolean {
-  if (!moved) return true;
-  return moved.isHere ? round >= moved.round : round < moved.round;
 }
 
 function keyOf(round: number, fighterId: string): string {

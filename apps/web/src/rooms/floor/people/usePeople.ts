@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { replanPartners } from '@eurhythm/core/plan';
+import { replanPartners, traineeOf } from '@eurhythm/core/plan';
 import type { FighterView, GymView, RunView } from '@eurhythm/contract';
 import type { RunDeck } from '../../../floor/RunDeck.ts';
 
@@ -24,6 +24,7 @@ export function usePeople(
   const { moved } = deck;
   const [partners, setPartners] = useState(run.partners);
   return useMemo(() => {
+    const ranks = grades.map(({ id }) => id);
     const came = [...moved].filter(([, { isHere }]) => isHere).map(([id]) => id);
     const ids = [...new Set([...run.fighterIds, ...came])];
     const all = ids.flatMap((id) => everybody.find((fighter) => fighter.id === id) ?? []);
@@ -35,11 +36,11 @@ export function usePeople(
       press: (fighter) => {
         const isHere = here.includes(fighter);
         const next = isHere ? here.filter(({ id }) => id !== fighter.id) : [...here, fighter];
-        const trainees = next.map(({ id, gradeId, height = null, apart = [] }) => ({
-          ...{ id, size: height, apart },
-          rank: grades.findIndex((grade) => grade.id === gradeId),
-        }));
-        const planned = replanPartners(partners, deck.state.round, trainees);
+        const planned = replanPartners(
+          partners,
+          deck.state.round,
+          next.map((each) => traineeOf(each, ranks)),
+        );
         setPartners(planned as RunView['partners']);
         deck.move(fighter.id, isHere ? 'leaves' : 'comes', planned);
       },

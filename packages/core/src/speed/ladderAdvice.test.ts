@@ -1,7 +1,7 @@
-import { starterBook } from '@eurhythm/core/moves';
-import type { Cycle } from '@eurhythm/core/rounds';
-import type { SetQuality } from '@eurhythm/core/speed';
-import { ladderAdvice } from './tempoAdvice.ts';
+import { starterBook } from '../moves/index.ts';
+import type { Cycle } from '../rounds/index.ts';
+import { ladderAdvice } from './ladderAdvice.ts';
+import type { SetQuality } from './nextTempo.ts';
 
 const combo = { id: 'a', grade: 'Ebb', number: 1, title: 'A', line: '1 2 3', beatsPerBar: 4 };
 const round = (bpm: number, of = 'a') => ({

@@ -1,11 +1,11 @@
-import { analyseCombo, cleanTempo, limbClock, repeatClock } from '@eurhythm/core/body';
-import type { MoveBook } from '@eurhythm/core/moves';
-import type { Cycle } from '@eurhythm/core/rounds';
-import type { RoundToPlay } from '@eurhythm/core/run';
-import { nextTempo, setQuality, type SetQuality, type TempoAdvice } from '@eurhythm/core/speed';
-import type { Bpm } from '@eurhythm/core/units';
+import { analyseCombo, cleanTempo, limbClock, repeatClock } from '../body/index.ts';
+import type { MoveBook } from '../moves/index.ts';
+import type { Cycle } from '../rounds/index.ts';
+import type { RoundToPlay } from '../run/index.ts';
+import type { Bpm } from '../units/index.ts';
+import { nextTempo, setQuality, type SetQuality, type TempoAdvice } from './nextTempo.ts';
 
-interface Ladder {
+export interface Ladder {
   /** The rounds as they are played. */
   readonly rounds: readonly Pick<RoundToPlay, 'cycles' | 'combos'>[];
   /** The round whose work is over. */
@@ -26,6 +26,9 @@ const bpmOf = (cycle: Cycle): Bpm => Math.round(60 / cycle.beatSeconds);
 
 /**
  * What the marks of a round say about the tempo of the next one with the same combo; null where there is no combo, or nobody was marked.
+ *
+ * @example
+ * ladderAdvice({ rounds: [], round: 0, book, factor: 1, qualities: () => [] }) // null
  */
 export function ladderAdvice({ rounds, round, book, factor, qualities }: Ladder): LadderAdvice | null {
   const done = rounds[round]?.cycles.at(-1);
