@@ -69,12 +69,16 @@ export function slowLink(from: number, to: number, waits: () => number): Promise
       [near, far],
       [far, near],
     ] as const) {
+      const line: (() => void)[] = [];
       let last = 0;
-      one.on('data', (data) => {
+      const later = (what: () => void): void => {
+        line.push(what);
         last = Math.max(last, Date.now() + waits());
-        setTimeout(() => other.writable && other.write(data), last - Date.now());
-      });
-      one.on('close', () => other.destroy());
+        // Timers of one instant come in no order; the line has one.
+        setTimeout(() => line.shift()?.(), last - Date.now());
+      };
+      one.on('data', (data) => later(() => other.writable && other.write(data)));
+      one.on('close', () => later(() => other.end()));
       one.on('error', () => other.destroy());
     }
   });

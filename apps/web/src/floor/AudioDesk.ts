@@ -49,10 +49,10 @@ export class AudioDesk {
     onShare(1);
   }
 
-  /** Puts a sound on the audio clock; gives back what takes it off again. */
+  /** Puts a sound on the audio clock; gives back what takes it off again. A call that could not be had stays away. */
   play(event: SoundEvent, when: Seconds): () => void {
     const buffer = this.buffers.get(event.source.kind === 'clip' ? event.source.id : event.source.sound);
-    if (!buffer) throw new Error(`nothing loaded for ${JSON.stringify(event.source)}`);
+    if (!buffer) return () => {};
     const source = new AudioBufferSourceNode(this.context, { buffer });
     const gain = new GainNode(this.context, { gain: event.gain });
     source.connect(gain).connect(this.buses[event.bus]);

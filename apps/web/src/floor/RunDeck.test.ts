@@ -136,12 +136,14 @@ describe('RunDeck', () => {
     deck.goTo(2);
     expect(await deck.advance(4)).toBe('No round comes after this one.');
   });
-  it('loads every call before the first bell, and waits', async () => {
+  it('is ready with the calls of the first rounds, fetches the rest behind them, and waits', async () => {
     const deck = deckOf();
     await deck.load();
     expect(deck.state).toMatchObject({ phase: 'ready', round: 0, share: 1, cameBackAt: null });
-    expect(desk.loaded).toEqual(['ready', 'ten']);
     expect(log).toEqual([]);
+    await new Promise(setImmediate);
+    expect(desk.loaded).toEqual(['ready', 'ten']);
+    expect(deck.state.lacksFrom).toBeNull();
   });
   it('keeps a start that is pressed while it loads, and takes it back with the next press', async () => {
     const deck = deckOf();

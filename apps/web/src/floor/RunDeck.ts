@@ -18,6 +18,7 @@ import {
 } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
 import type { Desk, HandOver, Player, PlayerEnd } from './player.ts';
+import { RunVoice } from './RunVoice.ts';
 
 export interface DeckState {
   readonly phase: 'loading' | 'ready' | 'running' | 'held' | 'over' | 'failed';
@@ -33,6 +34,8 @@ export interface DeckState {
   readonly holdsSoon: boolean;
   /** Beats a minute more than planned, since somebody changed it while it ran. */
   readonly tempoBy: number;
+  /** The first round whose calls could not be had so far; it is tried again and again. */
+  readonly lacksFrom: number | null;
 }
 
 export const LOADING: DeckState = {
@@ -44,6 +47,7 @@ export const LOADING: DeckState = {
   startsSoon: false,
   holdsSoon: false,
   tempoBy: 0,
+  lacksFrom: null,
 };
 
 /** What a deck works with: sound, compiling, the clock, the screen, and the writes. */
@@ -65,8 +69,8 @@ export interface DeckParts<D extends Desk = Desk> {
 }
 
 /**
- * Plays a run from round to round. Everything is compiled and loaded before the first bell, so that a lost network is not
- * heard; what is done to the run goes into its log, from which a reload comes back to the right second.
+ * Plays a run from round to round. Everything is compiled before the first bell, and the calls are loaded in the order in which
+ * they come, within seconds of it, so that a lost network is not heard; what is done to the run goes into its log, from which a reload comes back to the right second.
  */
 export class RunDeck<D extends Desk = Desk> {
   rounds: readonly RoundToPlay[] = [];
@@ -80,9 +84,11 @@ export class RunDeck<D extends Desk = Desk> {
   private player: Player | null = null;
   private readonly listeners = new Set<() => void>();
   private readonly parts: DeckParts<D>;
+  private readonly voice: RunVoice;
 
   constructor(parts: DeckParts<D>) {
     this.parts = parts;
+    this.voice = new RunVoice(parts.desk, (lacksFrom) => this.set({ lacksFrom }));
     this.run = parts.done;
   }
 
@@ -107,9 +113,9 @@ export class RunDeck<D extends Desk = Desk> {
     return this.desk.audible;
   }
 
-  /** Compiles all rounds, loads every call, and takes up the run where it stands. */
+  /** Compiles all rounds, loads the calls that come first, and takes up the run where it stands. */
   async load(): Promise<void> {
-    const { desk, rounds, clips, compile } = this.parts;
+    const { rounds, clips, compile } = this.parts;
     try {
       this.planned = await Promise.all(Array.from({ length: rounds }, (_, i) => compile(i, [])));
       this.rounds = await Promise.all(
@@ -120,9 +126,8 @@ export class RunDeck<D extends Desk = Desk> {
       );
       for (const [i, shifts] of this.run.shifts)
         if (shifts.every(({ from }) => from === 0)) this.advised.set(i, this.rounds[i]!);
-      await desk.load([...new Set([...this.rounds.flatMap(clipIds), ...clips])], (share) =>
-        this.set({ share }),
-      );
+      const place = this.place();
+      await this.voice.load(this.rounds, place.over ? 0 : place.round, clips, (share) => this.set({ share }));
     } catch (error) {
       this.set({ phase: 'failed', failure: error instanceof Error ? error.message : String(error) });
       return;
@@ -130,9 +135,13 @@ export class RunDeck<D extends Desk = Desk> {
     this.takeUp();
   }
 
-  private takeUp(): void {
+  private place(): ReturnType<typeof placeInRun> {
     const durations = this.rounds.map(({ duration }) => duration);
-    const place = placeInRun(this.run, durations, this.parts.now());
+    return placeInRun(this.run, durations, this.parts.now());
+  }
+
+  private takeUp(): void {
+    const place = this.place();
     if (place.over) {
       if (this.run.phase === 'running') this.ringUpTo(this.rounds.length);
       this.set({ phase: 'over', round: this.rounds.length - 1 });
@@ -298,6 +307,7 @@ export class RunDeck<D extends Desk = Desk> {
   dispose(): void {
     this.player?.dispose();
     this.player = null;
+    this.voice.dispose();
     this.parts.awake.dispose();
     this.desk.close();
   }

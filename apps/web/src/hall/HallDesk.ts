@@ -72,8 +72,8 @@ export class HallDesk {
       clearTimeout(waited);
       return this.set({ isElsewhere: true, isDecided: true });
     }
-    const socket = await hallSocket({ runId: this.runId, deskId });
-    if (this.isGone) return void socket.disconnect();
+    if (this.isGone) return;
+    const socket = hallSocket({ runId: this.runId, deskId });
     this.socket = socket;
     socket.on('connect', () => {
       this.set({ isConnected: true });
@@ -109,7 +109,7 @@ export class HallDesk {
   /** Plays the run here from now on; the tab or device that played it falls silent. */
   async takeOver(deskId: string): Promise<void> {
     await this.tab.take();
-    const socket = this.socket ?? (await hallSocket({ runId: this.runId, deskId }));
+    const socket = this.socket ?? hallSocket({ runId: this.runId, deskId });
     await socket.emitWithAck('take-over').catch(() => {
       // Without the server it is enough to have it from the other tabs.
     });

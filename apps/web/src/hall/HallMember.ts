@@ -75,7 +75,8 @@ export class HallMember {
       now: () => this.clock.now(),
     });
     this.set({ view, deck });
-    await Promise.all([this.connect(deck), deck.load()]);
+    this.connect(deck);
+    await deck.load();
     if (this.isGone) return;
     this.set({ kind: 'there' });
     this.timers.push(setInterval(() => deck.look(), LOOK_MS));
@@ -115,9 +116,8 @@ export class HallMember {
     return null;
   }
 
-  private async connect(deck: FollowingDeck): Promise<void> {
-    const socket = await hallSocket(this.as);
-    if (this.isGone) return void socket.disconnect();
+  private connect(deck: FollowingDeck): void {
+    const socket = hallSocket(this.as);
     this.socket = socket;
     let hasBeenThere = false;
     socket.on('connect', () => {

@@ -1,4 +1,4 @@
-import type { Socket } from 'socket.io-client';
+import { io, type Socket } from 'socket.io-client';
 import type { JoinDto } from '@eurhythm/contract';
 
 /** How a device comes in: by the code of a class, or as the desk that plays its run. */
@@ -9,8 +9,7 @@ export type ComingIn =
 const ANSWER_MS = 5000;
 
 /** A way to the other devices of a class, which is taken up again whenever it is lost. */
-export async function hallSocket(as: ComingIn): Promise<Socket> {
-  const { io } = await import('socket.io-client');
+export function hallSocket(as: ComingIn): Socket {
   return io({
     path: '/api/hall/socket',
     transports: ['websocket'],

@@ -33,6 +33,12 @@ import { useMarks } from './marks/useMarks.ts';
 /** A run on the Floor. */
 export function RunRoom() {
   const { runId = '' } = useParams();
+  return <RunOf key={runId} runId={runId} />;
+}
+
+function RunOf({ runId }: { runId: string }) {
+  // Who plays it is asked while the run is fetched.
+  const [hall, deskState] = useHallDesk(runId);
   const { data: told, error } = useQuery({
     ...queries.run(runId),
     refetchOnMount: 'always' as const,
@@ -52,7 +58,9 @@ export function RunRoom() {
   const failure = (run ? null : error) ?? (plan ? null : noPlan);
   if (failure) return <FloorNote title={failure.message} isFailure />;
   if (!run || !plan || !fighters || !gym) return <FloorNote title="Fetching the session" starts={starts} />;
-  return <Run key={run.id} {...{ run, plan, fighters, starts }} grades={gym.grades} />;
+  if (deskState.isElsewhere) return <PlayedElsewhere hall={hall} />;
+  if (!deskState.isDecided) return <FloorNote title="Fetching the session" starts={starts} />;
+  return <RunHere {...{ run, plan, fighters, starts, hall }} grades={gym.grades} />;
 }
 
 interface RunProps {
@@ -63,16 +71,10 @@ interface RunProps {
   readonly grades: GymView['grades'];
   /** A start was pressed before all of this was there. */
   readonly starts: boolean;
+  readonly hall: HallDesk;
 }
 
-function Run(props: RunProps) {
-  const [hall, { isDecided, isElsewhere }] = useHallDesk(props.run.id);
-  if (isElsewhere) return <PlayedElsewhere hall={hall} />;
-  if (!isDecided) return <FloorNote title="Fetching the session" starts={props.starts} />;
-  return <RunHere {...props} hall={hall} />;
-}
-
-function RunHere({ run, plan, fighters, grades, starts, hall }: RunProps & { readonly hall: HallDesk }) {
+function RunHere({ run, plan, fighters, grades, starts, hall }: RunProps) {
   const deck = useDeck(run, plan, starts);
   const book = useMemo(() => moveBook(plan.book.items, plan.book.numbers), [plan]);
   if (!deck) return <FloorNote title="Making room for sound" starts={starts} />;
@@ -204,6 +206,12 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
         {!makesSound() && (
           <p role="status" className="px-10 font-semibold text-caution phone:px-4">
             {NO_SOUND}
+          </p>
+        )}
+        {state.lacksFrom !== null && (
+          <p role="status" className="px-10 font-semibold text-caution phone:px-4">
+            The calls from round {state.lacksFrom + 1} on are not here yet; they are fetched as soon as the
+            server answers.
           </p>
         )}
         <HoldBar state={state} deck={deck} />

@@ -43,15 +43,20 @@ export class LetterStore {
     const rooms = ['letters', 'shelf', 'versions'] as const;
     const tx = this.database.transaction(rooms, 'readwrite', { durability: 'strict' });
     const letters = tx.objectStore('letters');
-    const older = (await letters.index('address').getAll(letter.address)).filter(({ isSent }) => !isSent);
-    for (const { sequence } of older) await letters.delete(sequence!);
     const shelf = tx.objectStore('shelf');
-    for (const key of await shelf.getAllKeys()) {
-      const shelved = await shelf.get(key);
-      if (shelved?.letter.address === letter.address) await shelf.delete(key);
-    }
     // What this page wrote last is newer than what it was drawn from.
-    const own = await tx.objectStore('versions').get(letter.address);
+    const [same, shelved, shelvedKeys, own] = await Promise.all([
+      letters.index('address').getAll(letter.address),
+      shelf.getAll(),
+      shelf.getAllKeys(),
+      tx.objectStore('versions').get(letter.address),
+    ]);
+    const older = same.filter(({ isSent }) => !isSent);
+    const gone = shelvedKeys.filter((_, i) => shelved[i]!.letter.address === letter.address);
+    await Promise.all([
+      ...older.map(({ sequence }) => letters.delete(sequence!)),
+      ...gone.map((key) => shelf.delete(key)),
+    ]);
     const isOwn = own !== undefined && own.origin === letter.origin && letter.basedOn !== undefined;
     await letters.add(isOwn ? { ...letter, basedOn: Math.max(letter.basedOn!, own.version) } : letter);
     await tx.done;
