@@ -210,5 +210,5 @@ test('who is ticked at the door stands on the Floor, by two in turns, with new p
   await expect(partners.getByText(/works$/)).toHaveCount(2);
   for (const name of four) await expect(partners).toContainText(name.split(' ')[0]!);
   const vtt = await (await page.request.get(`/api/sessions/${session}/calls.vtt`)).text();
-  expect(vtt).toContain('next, change roles');
+  expect(vtt).toContain('change, holders work');
 });

@@ -19,6 +19,22 @@ export const TIME_PHRASES = {
 /** What a rest says comes after it. */
 export const nextPhrase = (title: string): string => `next, ${title.toLowerCase()}`;
 
+const CHANGE_WORDS = /^change\b/i;
+/**
+ * Whether a rest is there for people to change what they do.
+ *
+ * @example
+ * tellsChange('change: holders work') // true
+ */
+export const tellsChange = (next: string): boolean => CHANGE_WORDS.test(next);
+/**
+ * What such a rest says.
+ *
+ * @example
+ * changePhrase('change: holders work') // 'change, holders work'
+ */
+export const changePhrase = (next: string): string => next.toLowerCase().replace(/:/g, ',');
+
 /** A change of lead, longest form first. */
 export const switchForms = (lead: Lead): string[] => [`switch, ${lead} lead`, 'switch'];
 export const SWITCH_BACK_FORMS: readonly string[] = ['switch back', 'switch'];

@@ -172,6 +172,14 @@ describe('a round', () => {
     expect(spoken).toEqual(['rest', 'ten seconds', 'next, flood four', 'ready']);
   });
 
+  it('says at once who works now when a rest is there to change roles', () => {
+    const change: Block = { kind: 'rest', id: 'turn.1', seconds: 15, next: 'change: holders work' };
+    const round = compile(comboBlock('1 2'), change, free);
+    const spoken = of(round, 'time').filter((cue) => cue.block === 'turn.1');
+    expect(texts(spoken)).toEqual(['change, holders work', 'ready']);
+    expect(spoken[0]!.clip!.start).toBeLessThan(60 + 3);
+  });
+
   it('prompts at seeded random waits, never the same twice in a row', () => {
     const [a, b] = [compile(free), compile(free)];
     expect(a).toEqual(b);

@@ -1,4 +1,5 @@
 import { usualBlock, type WrittenBlock } from '../../rounds/index.ts';
+import { turnsOf } from './partnerPlan.ts';
 import { inTurns, oneTurn, rotationsOf, turnAt, turnInRun, withPartnersTold } from './partnerRounds.ts';
 
 const work: WrittenBlock = { ...usualBlock('free', 'w'), seconds: 60 };
@@ -28,7 +29,11 @@ describe('a round in turns', () => {
       'w.t3',
       'r',
     ]);
-    expect(inTurns(round(2)).blocks[1]).toMatchObject({ next: 'change roles' });
+    expect(inTurns(round(2)).blocks[1]).toMatchObject({ next: 'change: holders work' });
+    expect(inTurns(round(3)).blocks[1]).toMatchObject({ next: 'change: watchers work' });
+    // As the partners are planned: who held works by two, who watched by three.
+    expect(turnsOf(2)[1]![turnsOf(2)[0]!.indexOf('hold')]).toBe('work');
+    expect(turnsOf(3)[1]![turnsOf(3)[0]!.indexOf('watch')]).toBe('work');
   });
   it('leaves who works alone a rest of half a minute and a little', () => {
     expect(told(inTurns(round(1, [work])).blocks)).toEqual([

@@ -30,8 +30,8 @@ export function oneTurn<B extends WrittenBlock>(blocks: readonly B[]): B[] {
 }
 
 /**
- * The round with its work done once for each who stands together: by two, work and hold change in between; by three there is
- * one who watches; alone, a rest follows the work. A rest that ends the round stays at its end.
+ * The round with its work done once for each who stands together: by two, work and hold change in between, by three the one who
+ * watched works next (as `turnsOf` gives the turns); alone, a rest follows the work. A rest that ends the round stays at its end.
  *
  * @example
  * inTurns({ kind: 'pads', blocks: [usualBlock('free', 'w')], turns: 2 }).blocks.map(({ id }) => id) // ['w', 'turn.1', 'w.t2']
@@ -49,7 +49,7 @@ export function inTurns<R extends RoundInTurns>(round: R): R {
     turn === 0
       ? work
       : [
-          changeRest(turn, CHANGE, 'change roles'),
+          changeRest(turn, CHANGE, turns === 2 ? 'change: holders work' : 'change: watchers work'),
           ...work.map((block) => ({ ...block, id: `${block.id}.t${turn + 1}` })),
         ],
   ).flat();

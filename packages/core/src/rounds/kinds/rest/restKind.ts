@@ -1,6 +1,6 @@
 import type { Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
-import { TIME_PHRASES, nextPhrase } from '../../../calls/index.ts';
+import { TIME_PHRASES, changePhrase, nextPhrase, tellsChange } from '../../../calls/index.ts';
 import { TEN_FROM } from '../../workClock.ts';
 import type { BlockBase } from '../blockBase.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
@@ -8,7 +8,7 @@ import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 /** Nobody works. */
 export interface RestBlock extends BlockBase {
   readonly kind: 'rest';
-  /** What comes after it, as it is said; nothing is said without it. */
+  /** What comes after it, as it is said; nothing is said without it. "change: …" is said at once, for people have to move. */
   readonly next?: string;
 }
 
@@ -21,11 +21,11 @@ export const restKind: BlockKind<RestBlock> = {
   isPause: true,
   usual: (id) => ({ kind: 'rest', id, seconds: 40 }),
   tell: () => '',
-  texts: ({ next = '' }) => (next === '' ? [] : [nextPhrase(next)]),
+  texts: ({ next = '' }) => (next === '' ? [] : [tellsChange(next) ? changePhrase(next) : nextPhrase(next)]),
   layOut: layOutRest,
 };
 
-/** A rest: said at its start, and near its end what comes next, ready, and three ticks. */
+/** A rest: said at its start, with who changes, and near its end what comes next, ready, and three ticks. */
 function layOutRest(
   { id, next = '' }: RestBlock,
   { from, to }: BlockTime,
@@ -42,10 +42,11 @@ function layOutRest(
       cue: { kind: 'time', block: id },
     });
   };
-  if (seconds >= TOLD_FROM)
+  if (tellsChange(next)) say(changePhrase(next), from + 1.4, from + 3);
+  else if (seconds >= TOLD_FROM)
     say(opensRound ? TIME_PHRASES.getReady : TIME_PHRASES.rest, from + (opensRound ? 0.2 : 1.4), from + 3);
   if (seconds >= TEN_FROM && timeCalls.has('ten')) say(TIME_PHRASES.ten, to - 10, to - 9);
-  if (next !== '' && seconds >= TOLD_FROM) say(nextPhrase(next), to - 7.5, to - 5);
+  if (next !== '' && !tellsChange(next) && seconds >= TOLD_FROM) say(nextPhrase(next), to - 7.5, to - 5);
   if (seconds >= 6 && timeCalls.has('ready')) {
     layout.calls.push({
       forms: [TIME_PHRASES.ready],
