@@ -10,6 +10,7 @@ const coreOrder = [
   'rounds',
   'plan',
   'run',
+  'home',
   'strikes',
   'speed',
   'progress',
@@ -27,7 +28,7 @@ const coreFlow = coreOrder.slice(0, -1).map((folder, position) => ({
 }));
 
 /** The pages: what stands later in the list may use what stands before it. */
-const webOrder = ['ui', 'workers', 'server', 'sync', 'strip', 'floor', 'rooms', 'app'];
+const webOrder = ['ui', 'workers', 'server', 'sync', 'strip', 'floor', 'rooms', 'home', 'app'];
 
 const webFlow = webOrder.slice(0, -1).map((folder, position) => ({
   name: `web-${folder}-looks-back-only`,
@@ -70,7 +71,7 @@ module.exports = {
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
-    exclude: { path: '(^|/)(dist|\\.build)/' },
+    exclude: { path: '(^|/)(dist|dist-home|\\.build)/' },
     tsPreCompilationDeps: true,
     enhancedResolveOptions: {
       exportsFields: ['exports'],

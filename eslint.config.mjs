@@ -4,7 +4,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
 export default ts.config(
-  { ignores: ['**/dist/', '**/.build/', '**/node_modules/', 'data/', 'test-results/'] },
+  { ignores: ['**/dist/', '**/dist-home/', '**/.build/', '**/node_modules/', 'data/', 'test-results/'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   {

@@ -51,7 +51,12 @@ function* filesUnder(path) {
   if (statSync(path).isFile()) yield path;
   else {
     for (const name of readdirSync(path).sort()) {
-      if (name !== 'node_modules' && name !== 'dist' && !name.endsWith('.tsbuildinfo'))
+      if (
+        name !== 'node_modules' &&
+        name !== 'dist' &&
+        name !== 'dist-home' &&
+        !name.endsWith('.tsbuildinfo')
+      )
         yield* filesUnder(join(path, name));
     }
   }
@@ -99,8 +104,13 @@ export function build() {
       run('node', ['apps/server/dist/buildEmptyDatabase.js']);
     },
   );
-  unlessFresh('web', [...base, 'apps/web'], ['apps/web/dist/index.html'], () => {
-    console.log('Building the pages …');
-    run('npm', ['run', '-s', 'build', '-w', '@eurhythm/web'], { quiet: true });
-  });
+  unlessFresh(
+    'web',
+    [...base, 'apps/web'],
+    ['apps/web/dist/index.html', 'apps/web/dist-home/home.html'],
+    () => {
+      console.log('Building the pages …');
+      run('npm', ['run', '-s', 'build', '-w', '@eurhythm/web'], { quiet: true });
+    },
+  );
 }

@@ -14,6 +14,7 @@ import { AccessGuard } from './house/access.ts';
 import { isLoopback } from './house/loopback.ts';
 import { DoorModule } from './door/door.module.ts';
 import { ReachModule, type Reach } from './door/reach.ts';
+import { HomeModule } from './home/home.module.ts';
 import { HallModule } from './hall/hall.module.ts';
 import { LibraryModule } from './library/library.module.ts';
 import { LogModule } from './log/log.module.ts';
@@ -54,6 +55,7 @@ const isThisMachine = (context: ExecutionContext): boolean =>
     SoundCheckModule,
     DoorModule,
     HallModule,
+    HomeModule,
     ThrottlerModule.forRoot({ throttlers: [LIMIT], skipIf: isThisMachine, errorMessage: TOO_OFTEN }),
   ],
   providers: [

@@ -81,8 +81,24 @@ describe('a fighter’s log', () => {
     const { attempts, bursts } = (await call('GET', 'fighters/ama/log')).body;
     expect(attempts).toHaveLength(4);
     expect(bursts).toEqual([
-      { testId: expect.any(String), title: 'Two straights', lead: 'left', best: 30, median: 26, trials: 3 },
-      { testId: bursts[0].testId, title: 'Two straights', lead: 'right', best: 18, median: 18, trials: 1 },
+      {
+        testId: expect.any(String),
+        title: 'Two straights',
+        lead: 'left',
+        best: 30,
+        median: 26,
+        trials: 3,
+        isSelfReported: false,
+      },
+      {
+        testId: bursts[0].testId,
+        title: 'Two straights',
+        lead: 'right',
+        best: 18,
+        median: 18,
+        trials: 1,
+        isSelfReported: false,
+      },
     ]);
   });
   it('counts what lies in the time, whatever order it came in', async () => {

@@ -88,6 +88,7 @@ describe('tests', () => {
       best: 3,
       median: 3,
       trials: 1,
+      isSelfReported: false,
     });
   });
   it('are made of a title and a length where nobody names one, the same ones each time', async () => {

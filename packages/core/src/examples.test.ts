@@ -5,6 +5,7 @@ import * as body from './body/index.ts';
 import * as calls from './calls/index.ts';
 import { lettersVoice } from './calls/testShelf.ts';
 import * as formats from './formats/index.ts';
+import * as home from './home/index.ts';
 import * as lines from './line/index.ts';
 import * as moves from './moves/index.ts';
 import * as plan from './plan/index.ts';
@@ -92,7 +93,7 @@ const round = rounds.compileRound(
  */
 const SCOPE: Readonly<Record<string, unknown>> = {
   ...{ ...units, ...moves, ...lines, ...body, ...teach, ...sound, ...calls },
-  ...{ ...rounds, ...plan, ...run, ...strikes, ...speed, ...formats },
+  ...{ ...rounds, ...plan, ...run, ...home, ...strikes, ...speed, ...formats },
   ...{ book, line, voice, combo, filled, round },
   walk: (text: string) => body.walkStance(line(text), book, 'left'),
 };

@@ -1,6 +1,7 @@
 import type { RhythmQuery } from '@eurhythm/contract';
 import type { VoiceClip } from '@eurhythm/core/calls';
 import { webVtt } from '@eurhythm/core/formats';
+import { clipIds } from '@eurhythm/core/run';
 import type { RoundPlan } from '@eurhythm/core/rounds';
 import { giveWay } from '../house/giveWay.ts';
 import { readFile as readGymFile, type ReadFile } from '../keep/file/readFile.ts';
@@ -45,6 +46,10 @@ const tasks = {
       sound: soundPlan(played),
     };
   },
+  /** The clips that a session calls, each once. */
+  usedClips: (session: SessionToPlay): string[] => [
+    ...new Set(playSession(session).rounds.flatMap(({ round }) => clipIds(round))),
+  ],
   fileSounds,
   mixPiece: (piece: SoundPiece, sounds: readonly Float32Array[]): Uint8Array => mixPiece(piece, sounds),
   rhythm: (bytes: Uint8Array, how: RhythmQuery): ReadRhythm => midiRhythm(bytes, how),

@@ -5,6 +5,7 @@ import {
   attempts,
   classSheets,
   fighters,
+  homeReports,
   removedAttempts,
   roundResults,
   runEvents,
@@ -35,6 +36,7 @@ export class PersonsService {
       await keepTotals(tx, id);
       await tx.delete(roundResults).where(eq(roundResults.fighterId, id));
       await tx.delete(runEvents).where(sql`${runEvents.data}->>'fighterId' = ${id}`);
+      await tx.delete(homeReports).where(eq(homeReports.fighterId, id));
       const trials = await tx
         .delete(attempts)
         .where(eq(attempts.fighterId, id))

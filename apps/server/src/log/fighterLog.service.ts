@@ -8,6 +8,7 @@ import { pageOf } from '../house/pages.ts';
 import type { Database } from '../store/database.ts';
 import { combos, grades, roundResults, runRoundCombos, runRounds, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { HomeReportsService } from '../home/homeReports.service.ts';
 import { TestsService } from '../tests/tests.service.ts';
 
 /** Rounds of a page when nobody says, and trials that a log shows. */
@@ -21,16 +22,18 @@ export class FighterLogService {
     @InjectDatabase() private readonly database: Database,
     private readonly fighters: FightersService,
     private readonly tests: TestsService,
+    private readonly home: HomeReportsService,
   ) {}
 
   async log(id: string, query: PageQuery): Promise<FighterLog> {
     const fighter = await this.fighters.one(id);
-    const [page, attempts, bursts] = await Promise.all([
+    const [page, attempts, bursts, home] = await Promise.all([
       this.rounds(id, query),
       this.tests.newestOf(id, SHOWN_TRIALS),
       this.tests.trialsOf(id),
+      this.home.of(id),
     ]);
-    return { fighter, rounds: page.items, attempts, bursts, next: page.next };
+    return { fighter, rounds: page.items, attempts, bursts, home, next: page.next };
   }
 
   /** A page of marked rounds, newest first, each with the combos of the fighter's own group. */

@@ -3,6 +3,7 @@ import { AttemptPage, FighterLog, PageQuery } from '@eurhythm/contract';
 import { May } from '../house/access.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { answers } from '../house/answers.ts';
+import { HomeModule } from '../home/home.module.ts';
 import { TestsModule } from '../tests/tests.module.ts';
 import { TestsService } from '../tests/tests.service.ts';
 import { FighterLogService } from './fighterLog.service.ts';
@@ -29,7 +30,7 @@ class FighterLogController {
 }
 
 @Module({
-  imports: [FightersModule, TestsModule],
+  imports: [FightersModule, TestsModule, HomeModule],
   controllers: [FighterLogController],
   providers: [FighterLogService],
 })

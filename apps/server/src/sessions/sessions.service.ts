@@ -57,6 +57,11 @@ export class SessionsService implements OnModuleInit {
     return pageOf(rows.map(sessionSummary), length);
   }
 
+  /** Every session by its id and its title. */
+  titles(): Promise<{ id: string; title: string }[]> {
+    return this.database.select({ id: sessions.id, title: sessions.title }).from(sessions);
+  }
+
   /** The sessions that have a date, by it. */
   async planned(): Promise<SessionSummary[]> {
     const rows = await this.database

@@ -349,6 +349,25 @@ export const attempts = pgTable(
   ],
 );
 
+/** What fighters say was done at home, by its code. Its bursts are trials. */
+export const homeReports = pgTable(
+  'home_reports',
+  {
+    id: text('id').primaryKey(),
+    fighterId: text('fighter_id')
+      .notNull()
+      .references(() => fighters.id),
+    /** Of a session that may be gone. */
+    sessionId: text('session_id'),
+    title: text('title').notNull(),
+    at: at('at').notNull(),
+    finished: integer('finished').notNull(),
+    rounds: integer('rounds').notNull(),
+    effort: integer('effort'),
+  },
+  (table) => [index('home_reports_of_fighter').on(table.fighterId, table.at)],
+);
+
 /** Trials that were taken out: one that is sent again stays out. */
 export const removedAttempts = pgTable('removed_attempts', {
   id: text('id').primaryKey(),

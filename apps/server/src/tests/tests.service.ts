@@ -11,7 +11,7 @@ import type {
   TestView,
   TrialsView,
 } from '@eurhythm/contract';
-import { and, asc, desc, eq, gte, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, ne, sql } from 'drizzle-orm';
 import { doneAt, type ClockOffset, type DoneAt } from '../house/deviceClock.ts';
 import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField } from '../house/refuse.ts';
@@ -158,9 +158,10 @@ export class TestsService {
     );
   }
 
-  /** Best, median and number of trials of each test and lead of a fighter, in the order in which they were first done. */
+  /** Best, median and number of trials of each test and lead of a fighter, what was told apart from what was seen, in the order in which they were first done. */
   async trialsOf(fighterId: string): Promise<TrialsView[]> {
     const first = sql<Date>`min(${attempts.at})`;
+    const told = sql<boolean>`(${attempts.measured} = 'self-reported')`;
     return this.database
       .select({
         testId: tests.id,
@@ -171,27 +172,26 @@ export class TestsService {
         ),
         median: sql<number>`percentile_cont(0.5) within group (order by ${attempts.count})`.mapWith(Number),
         trials: sql<number>`count(*)`.mapWith(Number),
+        isSelfReported: told.mapWith(Boolean),
       })
       .from(attempts)
       .innerJoin(tests, eq(attempts.testId, tests.id))
       .where(eq(attempts.fighterId, fighterId))
-      .groupBy(tests.id, tests.title, tests.direction, attempts.lead)
+      .groupBy(tests.id, tests.title, tests.direction, attempts.lead, told)
       .orderBy(first, attempts.lead);
   }
 
   /** Newest trials since an instant that were better than all before them, the newest first. */
   async bestSince(since: Date, most: number): Promise<BestBurstView[]> {
-    const newest = this.database
-      .$with('newest')
-      .as(
-        this.database
-          .selectDistinctOn([attempts.fighterId, attempts.testId, attempts.lead])
-          .from(attempts)
-          .where(gte(attempts.at, since))
-          .orderBy(attempts.fighterId, attempts.testId, attempts.lead, desc(attempts.at), desc(attempts.id)),
-      );
+    const newest = this.database.$with('newest').as(
+      this.database
+        .selectDistinctOn([attempts.fighterId, attempts.testId, attempts.lead])
+        .from(attempts)
+        .where(and(gte(attempts.at, since), ne(attempts.measured, 'self-reported')))
+        .orderBy(attempts.fighterId, attempts.testId, attempts.lead, desc(attempts.at), desc(attempts.id)),
+    );
     // Only of those who did something lately is looked at what was before.
-    const same = sql`from ${attempts} old where old.fighter_id = ${newest.fighterId} and old.test_id = ${newest.testId} and old.lead = ${newest.lead}`;
+    const same = sql`from ${attempts} old where old.fighter_id = ${newest.fighterId} and old.test_id = ${newest.testId} and old.lead = ${newest.lead} and old.measured <> 'self-reported'`;
     const before = sql<number>`(select max(old.count) ${same} and (old.at, old.id) < (${newest.at}, ${newest.id}))`;
     const rows = await this.database
       .with(newest)

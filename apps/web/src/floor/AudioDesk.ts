@@ -3,14 +3,25 @@ import { SYNTH_SOUNDS, synthSound } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
 import { readDeskSettings, type DeskSettings } from './deskSettings.ts';
 
+/** The WAV file of a clip. @throws with a sentence when it cannot be had */
+export type FetchClip = (id: string) => Promise<ArrayBuffer>;
+
+async function fromServer(id: string): Promise<ArrayBuffer> {
+  const response = await fetch(`/api/voice/clips/${id}.wav`);
+  if (!response.ok) throw new Error('A spoken call could not be loaded. Load the page again.');
+  return response.arrayBuffer();
+}
+
 /** The sound output of a page: one audio clock, a volume for each kind of sound, and everything that can be played. */
 export class AudioDesk {
   readonly context = new AudioContext({ latencyHint: 'playback' });
   private readonly buses: Readonly<Record<SoundEvent['bus'], GainNode>>;
   private readonly buffers = new Map<string, AudioBuffer>();
+  private readonly fetchClip: FetchClip;
   private settings = readDeskSettings();
 
-  constructor() {
+  constructor(fetchClip: FetchClip = fromServer) {
+    this.fetchClip = fetchClip;
     const bus = (): GainNode => new GainNode(this.context);
     this.buses = { call: bus(), tick: bus(), bell: bus() };
     for (const gain of Object.values(this.buses)) gain.connect(this.context.destination);
@@ -39,9 +50,7 @@ export class AudioDesk {
     let done = 0;
     await Promise.all(
       missing.map(async (id) => {
-        const response = await fetch(`/api/voice/clips/${id}.wav`);
-        if (!response.ok) throw new Error('A spoken call could not be loaded. Load the page again.');
-        this.buffers.set(id, await this.context.decodeAudioData(await response.arrayBuffer()));
+        this.buffers.set(id, await this.context.decodeAudioData(await this.fetchClip(id)));
         done += 1;
         onShare(done / missing.length);
       }),

@@ -1,3 +1,4 @@
+import { openHeartbeat } from '../workers/heartbeat.ts';
 import { soundEvents, type SoundEvent } from '@eurhythm/core/rounds';
 import { firstSoundFrom, type RoundToPlay } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
@@ -50,9 +51,7 @@ export class RoundPlayer {
     this.onEnd = onEnd;
     this.following = following;
     this.events = this.eventsOf(round);
-    this.heartbeat = new Worker(new URL('../workers/heartbeat.worker.ts', import.meta.url), {
-      type: 'module',
-    });
+    this.heartbeat = openHeartbeat();
     this.heartbeat.onmessage = () => this.beat();
     desk.context.addEventListener('statechange', this.onState);
   }

@@ -41,6 +41,7 @@ import {
 } from '../rules/index.ts';
 import { MOST_COUNT, SaveTestDto } from '../runs/attempts.ts';
 import { DONE, EFFORT, MOST_NOTE, QUALITIES, RoundPartnersView } from '../runs/runs.ts';
+import { FileHomeReport } from './fileHomeReport.ts';
 import { SaveThemeDto } from '../sessions/calendar.ts';
 import { SaveLibraryItemDto } from '../sessions/library.ts';
 import { RoundDto, SaveSessionDto } from '../sessions/sessions.ts';
@@ -472,6 +473,9 @@ export class GymFile {
 
   @IsPart(() => FileRemovedAttempt)
   removedAttempts?: FileRemovedAttempt[];
+
+  @IsPart(() => FileHomeReport)
+  homeReports?: FileHomeReport[];
 
   @IsPart(() => FileOwnCall)
   ownCalls?: FileOwnCall[];

@@ -18,6 +18,7 @@ import {
   OrNull,
   PageEnd,
 } from '../rules/index.ts';
+import { HomeReportView } from './homeReports.ts';
 import { AttemptView, TrialsView } from '../runs/attempts.ts';
 import { ResultView } from '../runs/runs.ts';
 
@@ -140,4 +141,8 @@ export class FighterLog extends PageEnd {
 
   @IsListed(() => TrialsView)
   readonly bursts!: readonly TrialsView[];
+
+  /** What was done at home, newest first. */
+  @IsListed(() => HomeReportView)
+  readonly home!: readonly HomeReportView[];
 }

@@ -14,6 +14,7 @@ import {
   IsText,
   IsWholeWithin,
   IsWithin,
+  IsYesNo,
   LEADS,
   MayBeMissing,
   MayBeNull,
@@ -181,4 +182,8 @@ export class TrialsView {
 
   @IsCount()
   readonly trials!: number;
+
+  /** Told from home, and never mixed with what a coach saw. */
+  @IsYesNo()
+  readonly isSelfReported!: boolean;
 }

@@ -95,5 +95,7 @@ export function brokenReferences(file: GymFile, after: WholeGymFile): Broken {
     if (runId !== null) must(runs.has(runId), `attempts.${i}.runId`, 'This run');
     must(tests.has(testId), `attempts.${i}.testId`, 'This test');
   }
+  for (const [i, { fighterId }] of (file.homeReports ?? []).entries())
+    must(fighters.has(fighterId), `homeReports.${i}.fighterId`, 'This fighter');
   return { errors, gaps };
 }

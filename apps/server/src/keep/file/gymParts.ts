@@ -109,6 +109,7 @@ export const PARTS: readonly Part[] = [
     also: ({ said = null, measured = 'taps', history = [] }: Of<'attempts'>) => ({ said, measured, history }),
     keeps: ['history'],
   }),
+  part('homeReports', 'reports from home', schema.homeReports),
   part('removedAttempts', 'trials that were taken out', schema.removedAttempts),
   part('ownCalls', 'own calls', schema.ownCalls, { keys: ['text'] }),
 ];

@@ -97,6 +97,7 @@ export function ofFighter(gym: WholeGymFile, id: string): GymFile | null {
     results,
     tests: gym.tests.filter((test) => tested.has(test.id)),
     attempts,
+    homeReports: gym.homeReports.filter(({ fighterId }) => fighterId === id),
   };
 }
 

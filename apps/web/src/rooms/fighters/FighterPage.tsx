@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
 import { FighterForm } from './FighterForm.tsx';
 import { FitMark } from './FitMark.tsx';
+import { HomeReports } from './HomeReports.tsx';
 import { PersonData } from './PersonData.tsx';
 import { RoundsTable } from './RoundsTable.tsx';
 
@@ -105,16 +106,18 @@ function Log({ log }: { log: FighterLog }) {
           )}
         </Part>
         <Rounds rounds={log.rounds} />
+        <HomeReports fighter={log.fighter} reports={log.home} />
       </div>
       <Part title="Best and usual" aside="per ten seconds">
         <ul>
           {log.bursts.map((burst) => (
             <li
-              key={`${burst.title}${burst.lead}`}
+              key={`${burst.title}${burst.lead}${burst.isSelfReported}`}
               className="flex items-baseline justify-between border-b border-rule py-2.5"
             >
               <span>
                 {burst.title}, {burst.lead} lead
+                {burst.isSelfReported && <span className="text-sm text-quiet"> · told, not seen</span>}
               </span>
               <span className="tabular text-right">
                 <strong className="font-heading text-2xl">{burst.best}</strong>

@@ -5,6 +5,7 @@ export const SUBJECTS = {
   mark: { one: 'mark', many: 'marks' },
   trial: { one: 'trial', many: 'trials' },
   step: { one: 'step of a run', many: 'steps of a run' },
+  home: { one: 'report from home', many: 'reports from home' },
   run: { one: 'run', many: 'runs' },
   combo: { one: 'combo', many: 'combos' },
   order: { one: 'order of combos', many: 'orders of combos' },

@@ -1,4 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Toaster, toast } from 'sonner';
 import { plannedSecondsOf } from '@eurhythm/core/plan';
@@ -12,6 +13,7 @@ import { SyncNotice } from '../../../sync/SyncNotice.tsx';
 import { useWrite } from '../../../sync/useSync.ts';
 import { forgetRun } from '../../../floor/keptRun.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
+import { HomePages } from '../../sessions/paper/HomePages.tsx';
 import { openNumbers } from '../burst/keptBurst.ts';
 import type { Marks } from '../marks/useMarks.ts';
 import { SaidOfClass } from './SaidOfClass.tsx';
@@ -41,6 +43,7 @@ export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps)
       onError: (error) => toast.error(error.message),
     },
   );
+  const [isHome, setHome] = useState(false);
   const open = openNumbers(run.id).length;
   return (
     <main className="mat flex min-h-screen flex-col gap-4 px-10 py-6 phone:px-4">
@@ -64,13 +67,15 @@ export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps)
           <Button className="min-h-[64px] text-xl" onClick={onBurst}>
             {open > 0 ? `Numbers still open: ${open}` : 'Ten-second burst'}
           </Button>
-          <a
-            href={`/api/sessions/${encodeURIComponent(run.sessionId)}/homework.zip`}
-            download
-            className="inline-flex min-h-[64px] items-center px-4 font-semibold underline"
-          >
+          <Button weight="bare" className="min-h-[64px]" onClick={() => setHome(true)}>
             For home
-          </a>
+          </Button>
+          <HomePages
+            id={run.sessionId}
+            fighterIds={run.fighterIds}
+            open={isHome}
+            onClose={() => setHome(false)}
+          />
           <ButtonLink weight="bare" className="min-h-[64px]" to="/">
             Today
           </ButtonLink>

@@ -1,0 +1,97 @@
+import { useEffect, useRef, useState } from 'react';
+import { BURST_AT_HOME, HOME_LIMITS, type HomeBurst } from '@eurhythm/core/home';
+import type { Lead } from '@eurhythm/core/moves';
+import { Button } from '../ui/Button.tsx';
+import { ChoiceField } from '../ui/Field.tsx';
+import { useStable } from '../ui/useStable.ts';
+import type { RunDeck } from '../floor/RunDeck.ts';
+import type { Player } from '../floor/player.ts';
+import { BurstCount } from '../rooms/floor/burst/BurstCount.tsx';
+import { LEAD_CHOICES } from '../rooms/sessions/choices.ts';
+
+interface HomeBurstProps {
+  readonly lead: Lead;
+  readonly deck: RunDeck;
+  onCounted(burst: HomeBurst): void;
+  onClose(): void;
+}
+
+/** Ten seconds, and every strike is one tap of whoever helps. What is tapped before the bell or after it does not count. */
+export function HomeBurstPane({ lead: usual, deck, onCounted, onClose }: HomeBurstProps) {
+  const [lead, setLead] = useState(usual);
+  const [phase, setPhase] = useState<'choosing' | 'running' | 'done'>('choosing');
+  const [count, setCount] = useState(0);
+  const counted = useRef(0);
+  const player = useRef<Player | null>(null);
+  const from = useRef(0);
+  useEffect(() => () => player.current?.dispose(), []);
+
+  const start = async (): Promise<void> => {
+    deck.touch();
+    counted.current = 0;
+    setCount(0);
+    const ready = await deck.burst(BURST_AT_HOME, () => {
+      onCounted({ lead, count: counted.current });
+      setPhase('done');
+    });
+    player.current?.dispose();
+    player.current = ready.player;
+    from.current = ready.from;
+    setPhase('running');
+    ready.player.start(0);
+  };
+  const tap = useStable((): void => {
+    const at = (player.current?.position ?? 0) - deck.desk.latency - from.current;
+    if (at < 0 || at > BURST_AT_HOME || counted.current >= HOME_LIMITS.count) return;
+    counted.current += 1;
+    setCount(counted.current);
+  });
+  useEffect(() => {
+    if (phase !== 'running') return;
+    const press = (event: KeyboardEvent): void => {
+      if (event.key === ' ') event.preventDefault();
+      if (!event.repeat) tap();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [phase, tap]);
+
+  return (
+    <main className="mat flex min-h-dvh flex-col gap-6 p-6">
+      <h1 className="board text-5xl phone:text-3xl">Ten-second burst</h1>
+      {phase === 'running' ? (
+        <BurstCount
+          name=""
+          what={`${lead} lead`}
+          count={count}
+          told="One tap, or one press of any key, for each strike, from the bell on."
+          onTap={tap}
+        />
+      ) : (
+        <div className="flex max-w-xl flex-col gap-4">
+          {phase === 'done' && (
+            <p role="status" className="text-3xl">
+              <strong className="font-heading text-6xl">{count}</strong> in ten seconds
+            </p>
+          )}
+          <ChoiceField
+            label="From which lead"
+            value={lead}
+            choices={LEAD_CHOICES}
+            onChange={(chosen) => setLead(chosen as Lead)}
+          />
+          <Button weight="main" className="min-h-[64px] text-2xl" onClick={() => void start()}>
+            {phase === 'done' ? 'Once more' : 'Start'}
+          </Button>
+          <Button className="min-h-[64px] text-xl" onClick={onClose}>
+            Back
+          </Button>
+          <p className="text-quiet">
+            Somebody beside you taps once for each strike. Straight into the air or on a bag, never at a
+            person.
+          </p>
+        </div>
+      )}
+    </main>
+  );
+}

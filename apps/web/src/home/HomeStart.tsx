@@ -1,0 +1,64 @@
+import { clockText } from '@eurhythm/core/units';
+import { roundSeconds } from '@eurhythm/core/plan';
+import { Button, Key } from '../ui/Button.tsx';
+import type { RunDeck } from '../floor/RunDeck.ts';
+import type { HomeSession } from './homeSession.ts';
+
+interface HomeStartProps {
+  readonly session: HomeSession;
+  readonly deck: RunDeck;
+  readonly isReady: boolean;
+}
+
+/** What is going to be done, for how long, and what to take care of. */
+export function HomeStart({ session: { title, fighter, rounds, cautions }, deck, isReady }: HomeStartProps) {
+  const times = rounds.map(roundSeconds);
+  const seconds = times.reduce((sum, each) => sum + each, 0);
+  return (
+    <main className="mat min-h-screen p-6">
+      <div className="mx-auto max-w-3xl">
+        <p className="text-quiet">
+          For {fighter.name} · {fighter.lead} lead
+        </p>
+        <h1 className="board text-6xl phone:text-4xl">{title}</h1>
+        <ol className="my-5 text-xl">
+          {rounds.map(({ id, title: name }, i) => (
+            <li key={id} className="flex justify-between gap-6 border-b border-rule py-1">
+              <span>{name}</span>
+              <span className="tabular">{clockText(times[i]!)}</span>
+            </li>
+          ))}
+          <li className="flex justify-between gap-6 py-1 font-bold">
+            <span>In all</span>
+            <span className="tabular">{clockText(seconds)}</span>
+          </li>
+        </ol>
+        <ul className="mb-6 border-l-4 border-tape pl-4" aria-label="Before you begin">
+          {cautions.map((caution) => (
+            <li key={caution}>{caution}</li>
+          ))}
+        </ul>
+        <Button
+          weight="main"
+          className="min-h-[64px] w-full text-2xl"
+          disabled={!isReady}
+          onClick={() => {
+            deck.touch();
+            deck.start();
+          }}
+        >
+          {isReady ? (
+            <>
+              <Key>Space</Key> start
+            </>
+          ) : (
+            'Getting ready'
+          )}
+        </Button>
+        <p className="mt-4 text-quiet">
+          This page works without the network. At the end it gives a code for your coach.
+        </p>
+      </div>
+    </main>
+  );
+}
