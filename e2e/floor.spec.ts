@@ -1,6 +1,8 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { SIZES, faultsOf, tooWide } from './axe.ts';
+import { encodeWav } from '@eurhythm/core/sound';
 import { choose } from './choose.ts';
+import { browserThatHears } from './microphone.ts';
 
 /** The Floor on any screen, by touch, and by keyboard alone. */
 async function takeToTheFloor(
@@ -205,6 +207,31 @@ test('a pedal is learnt by pressing it, holds however fast it repeats itself, an
   await expect(page.getByText('round 1 of 5')).toBeVisible();
 });
 
+test('two loud claps hold and go on, where that is switched on', async ({ baseURL }) => {
+  // Two claps at 3 s, and quiet until 12 s: noise that is gone in some milliseconds.
+  const [rate, samples] = [48_000, new Float32Array(12 * 48_000)];
+  for (const from of [3, 3.4])
+    for (let i = 0; i < rate / 10; i++)
+      samples[from * rate + i] = (Math.random() - 0.5) * Math.exp(-i / (0.006 * rate));
+  const browser = await browserThatHears(encodeWav({ sampleRate: rate, samples }));
+  const page = await browser.newPage({ baseURL: baseURL!, viewport: { width: 1280, height: 800 } });
+  await takeToTheFloor(page, ['Lumi Achterberg']);
+  await page.keyboard.press(' ');
+  await expect(call(page)).not.toHaveText('ready when you are');
+  await page.waitForTimeout(600);
+  await page.keyboard.press(' ');
+  await expect(call(page)).toHaveText('held');
+  await page.keyboard.press('v');
+  await page.getByLabel('Two loud claps hold and go on').click();
+  await expect(call(page)).not.toHaveText('held');
+  // Switched off, the next ones do nothing.
+  await page.getByLabel('Two loud claps hold and go on').click();
+  await page.keyboard.press('v');
+  await page.keyboard.press(' ');
+  await expect(call(page)).toHaveText('held');
+  await browser.close();
+});
+
 test('after the class every mark is seen and put right, and what was not held is told', async ({ page }) => {
   await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello']);
   const id = new URL(page.url()).pathname.split('/').at(-1)!;
@@ -239,6 +266,15 @@ test('after the class every mark is seen and put right, and what was not held is
     await page.setViewportSize(size);
     expect(await tooWide(page)).toBe(0);
   }
+  // What was missed is a session again, without the round that was held.
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.getByRole('button', { name: 'Plan what was missed' }).click();
+  await expect(page.getByRole('heading', { name: /^Missed: Knees/ })).toBeVisible();
+  const missedId = new URL(page.url()).pathname.split('/').at(-1)!;
+  const missed = await (await page.request.get(`/api/sessions/${missedId}`)).json();
+  expect(missed.rounds).toHaveLength(4);
+  expect(missed.rounds[0].blocks.some((block: { id: string }) => block.id.endsWith('-ready'))).toBe(false);
+  await page.request.delete(`/api/sessions/${missedId}`);
 });
 
 test('the ladder: clean twice offers a faster next round in the rest, and one key takes it', async ({

@@ -23,9 +23,7 @@ async function aShortSession(page: Page): Promise<void> {
       title: 'Saltmarsh at home',
       lead: 'left',
       plannedFor: null,
-      rounds: [
-        { id: 'h1', title: 'One two', kind: 'pads', blocks: [work('h1')] },
-      ],
+      rounds: [{ id: 'h1', title: 'One two', kind: 'pads', blocks: [work('h1')] }],
     },
   });
   expect(await answer.text()).toContain(SESSION);

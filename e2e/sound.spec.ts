@@ -1,9 +1,7 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { chromium, expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { writeMidi, type MidiEvent } from 'midi-file';
 import { choose } from './choose.ts';
+import { browserThatHears } from './microphone.ts';
 
 /** The own voice from the microphone, the sound check, files of a session, and the Floor's tempo and hold. */
 async function open(page: Page, path: string): Promise<void> {
@@ -18,17 +16,7 @@ test('a call is recorded from the microphone, its centre moved, and the gym call
   // What the microphone hears: the lower voice says "two" again and again.
   const clip = await (await page.request.get('/api/voice/say?text=two&voice=rms&rate=1')).json();
   const wav = await (await page.request.get(`/api/voice/clips/${clip.id}.wav`)).body();
-  const heard = join(mkdtempSync(join(tmpdir(), 'eurhythm-mic-')), 'two.wav');
-  writeFileSync(heard, wav);
-  const browser = await chromium.launch({
-    executablePath: test.info().project.use.launchOptions!.executablePath!,
-    args: [
-      ...test.info().project.use.launchOptions!.args!,
-      '--use-fake-ui-for-media-stream',
-      '--use-fake-device-for-media-stream',
-      `--use-file-for-fake-audio-capture=${heard}`,
-    ],
-  });
+  const browser = await browserThatHears(wav);
   const own = await browser.newPage({ baseURL: baseURL!, viewport: { width: 1280, height: 800 } });
   await open(own, '/gym/voice');
   await own.getByLabel('Find').fill('two');

@@ -36,7 +36,7 @@ import { TestsService } from '../tests/tests.service.ts';
 import { RunNews } from './runNews.ts';
 import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
-import { groupsOf, trainedIn } from './trained.ts';
+import { byGroup, groupsOf, trainedIn } from './trained.ts';
 
 const NEEDED_NAMES: Readonly<Record<string, string>> = { by: 'the change', fighterId: 'the fighter' };
 
@@ -55,10 +55,11 @@ export class RunsService {
   ) {}
 
   async one(id: string): Promise<RunView> {
-    const { groupOf: _, ...row } = await this.row(id);
+    const { groupOf, ...row } = await this.row(id);
     const [results, events] = await Promise.all([this.marks.of(id), this.log.movesOf(id)]);
     return {
       ...row,
+      groups: byGroup(groupOf),
       startedAt: row.startedAt.toISOString(),
       endedAt: row.endedAt?.toISOString() ?? null,
       results,
@@ -137,10 +138,11 @@ export class RunsService {
     const [sheet, fit] = await Promise.all([this.sheets.one(sessionId), this.fighters.fit()]);
     const ticked = new Set(sheet.present.map(({ fighterId }) => fighterId));
     const present = fit.filter(({ id }) => ticked.size === 0 || ticked.has(id));
-    const { groups: _, ...begun } = await this.begin(sessionId, present);
+    const { groups, ...begun } = await this.begin(sessionId, present);
     return {
       id: '',
       ...begun,
+      groups: byGroup(groupsOf(present, groups)),
       startedAt: new Date().toISOString(),
       endedAt: null,
       effort: null,

@@ -1,6 +1,13 @@
 import { kindOf } from '@eurhythm/core/rounds';
+import { groupBy } from '@eurhythm/core/units';
 import type { ClassGroupDto, FighterView, RoundDto } from '@eurhythm/contract';
 import type { runRoundCombos, runRounds } from '../store/schema.ts';
+
+/** The groups with those who are in them, in the order in which somebody was put into each. */
+export function byGroup(groupOf: Readonly<Record<string, string>>): { name: string; fighterIds: string[] }[] {
+  const all = groupBy(Object.entries(groupOf), ([, name]) => name);
+  return [...all].map(([name, those]) => ({ name, fighterIds: those.map(([id]) => id) }));
+}
 
 /** The group that each fighter is in: that of the session which has the grade, else the one that is called like the grade. */
 export function groupsOf(

@@ -247,6 +247,15 @@ export class RunPage extends PageEnd {
   readonly items!: readonly RunSummary[];
 }
 
+/** Those of a run who are in one group of the class. */
+export class RunGroupView {
+  @IsText()
+  readonly name!: string;
+
+  @IsTexts()
+  readonly fighterIds!: readonly string[];
+}
+
 export class RunView {
   @IsText()
   readonly id!: string;
@@ -275,6 +284,10 @@ export class RunView {
 
   @IsTexts()
   readonly fighterIds!: readonly string[];
+
+  /** The groups of the class; without any, everybody is one. */
+  @IsListed(() => RunGroupView)
+  readonly groups!: readonly RunGroupView[];
 
   /** Who works with whom, round by round, from the sheet of the class. */
   @IsListed(() => RoundPartnersView)

@@ -10,6 +10,7 @@ export * from './draft/pickCombos.ts';
 export * from './draft/draftWish.ts';
 export * from './draft/draftSession.ts';
 export * from './heldRounds.ts';
+export * from './missedRounds.ts';
 export * from './comboName.ts';
 export * from './gradeNumbers.ts';
 export * from './tempoWords.ts';

@@ -1,4 +1,5 @@
 import type { CompiledRound, Cycle, SoundEvent } from '../rounds/index.ts';
+import { synthSeconds } from '../sound/index.ts';
 import type { Seconds } from '../units/index.ts';
 
 /** A change of tempo begins with a time through that is at least this far ahead, so that its sounds can be placed by then. */
@@ -130,4 +131,25 @@ export function excerpt<R extends CompiledRound>(round: R, cycles: number): R {
     })),
     cycles: round.cycles.slice(0, cycles).map((cycle) => ({ ...cycle, at: cycle.at - from })),
   };
+}
+
+/** Loudspeaker and hall ring on for so long. */
+const RINGS_ON: Seconds = 0.15;
+
+/**
+ * Whether a call or a bell sounds at an instant of a round, or rings on; ticks are no matter.
+ *
+ * @example
+ * soundsAt({ cues: [{ at: 1, kind: 'bell', text: '', block: 'b', sound: 'bell-start' }] }, 1.2) // true
+ */
+export function soundsAt({ cues }: Pick<CompiledRound, 'cues'>, at: Seconds): boolean {
+  return cues.some(({ at: rings, clip, sound }) => {
+    if (clip && at >= clip.start - RINGS_ON && at < clip.start + clip.seconds + RINGS_ON) return true;
+    return (
+      sound !== undefined &&
+      sound.startsWith('bell') &&
+      at >= rings - RINGS_ON &&
+      at < rings + synthSeconds(sound) + RINGS_ON
+    );
+  });
 }

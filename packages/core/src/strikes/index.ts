@@ -1,1 +1,2 @@
+export * from './claps.ts';
 export * from './virtualFighter.ts';

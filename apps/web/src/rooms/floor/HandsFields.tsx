@@ -1,6 +1,8 @@
 import { HAND_ACTIONS, USUAL_BINDINGS, tellPresses, type HandAction } from '../../floor/hands/presses.ts';
+import type { Claps } from '../../floor/hands/useClaps.ts';
 import type { Hands } from '../../floor/hands/useHands.ts';
 import { Button } from '../../ui/Button.tsx';
+import { TickField } from '../../ui/Field.tsx';
 
 const NAMES: Readonly<Record<HandAction, string>> = {
   hold: 'Hold and go on',
@@ -9,7 +11,7 @@ const NAMES: Readonly<Record<HandAction, string>> = {
 };
 
 /** Which key, pedal or button does what on this device: learnt by pressing it. */
-export function HandsFields({ bindings, learning, learn, change }: Hands) {
+export function HandsFields({ bindings, learning, learn, change, claps }: Hands & { readonly claps: Claps }) {
   return (
     <div
       className="flex flex-wrap items-center gap-x-6 gap-y-1 pb-2"
@@ -32,6 +34,12 @@ export function HandsFields({ bindings, learning, learn, change }: Hands) {
       <Button weight="bare" className="pointer-coarse:min-h-[64px]" onClick={() => change(USUAL_BINDINGS)}>
         As usual again
       </Button>
+      <TickField label="Two loud claps hold and go on" checked={claps.isOn} onChange={claps.set} />
+      {claps.failure !== '' && (
+        <p role="status" className="font-semibold text-caution">
+          {claps.failure}
+        </p>
+      )}
     </div>
   );
 }

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useParams } from 'react-router';
 import { Toaster, toast } from 'sonner';
 import { moveBook, otherLead, type MoveBook } from '@eurhythm/core/moves';
+import { soundsAt } from '@eurhythm/core/run';
 import type { FighterView, GymView, RunPlanView, RunView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { useStable } from '../../ui/useStable.ts';
@@ -17,6 +18,7 @@ import { deskId, useHallDesk } from '../../hall/useHallDesk.ts';
 import { AfterRun } from './after/AfterRun.tsx';
 import { Board } from './board/Board.tsx';
 import { BurstPane } from './burst/BurstPane.tsx';
+import { useClaps } from '../../floor/hands/useClaps.ts';
 import { useHands } from '../../floor/hands/useHands.ts';
 import { DevicesPanel } from './hall/DevicesPanel.tsx';
 import { useDeskTasks } from './hall/useDeskTasks.ts';
@@ -173,6 +175,14 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
     },
     isBurst,
   );
+  // What comes out of the loudspeaker is no clap.
+  const claps = useClaps(
+    free(() => deck.toggle()),
+    () => {
+      const { phase, round } = deck.state;
+      return phase === 'running' && soundsAt(deck.rounds[round]!, deck.position);
+    },
+  );
   const changeTempo = (by: number) => () =>
     void deck.changeTempo(by).then(
       (told) => told && toast(told),
@@ -227,7 +237,7 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
       {isMixer && (
         <div className="px-8">
           <Mixer desk={deck.desk} />
-          <HandsFields {...hands} />
+          <HandsFields {...hands} claps={claps} />
         </div>
       )}
       <FloorKeys

@@ -2,11 +2,13 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Toaster, toast } from 'sonner';
-import { plannedSecondsOf } from '@eurhythm/core/plan';
+import { missedRounds, plannedSecondsOf, rungSeconds } from '@eurhythm/core/plan';
 import { otherLead } from '@eurhythm/core/moves';
 import type { RunState } from '@eurhythm/core/run';
 import { clockText } from '@eurhythm/core/units';
-import type { FighterView, RunView } from '@eurhythm/contract';
+import type { FighterView, RunView, SaveSessionDto } from '@eurhythm/contract';
+import { newId } from '../../../server/api.ts';
+import { queries } from '../../../server/queries.ts';
 import { putting } from '../../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
 import { SyncNotice } from '../../../sync/SyncNotice.tsx';
@@ -28,6 +30,9 @@ interface AfterRunProps {
   onBurst(): void;
 }
 
+/** Longest title of a session. */
+const MOST_TITLE = 60;
+
 /** After the class: what was held, what is open, and every mark, to be put right. */
 export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps) {
   const client = useQueryClient();
@@ -44,6 +49,25 @@ export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps)
     },
   );
   const [isHome, setHome] = useState(false);
+  const missed = missedRounds(run.rounds, [...rung.keys()]);
+  const [missedId] = useState(newId);
+  const plan = useWrite(
+    (session: SaveSessionDto) => putting(SUBJECTS.session, `sessions/${missedId}`, session),
+    {
+      onSuccess: async () => {
+        await client.invalidateQueries({ queryKey: ['sessions'] });
+        void navigate(`/sessions/${missedId}`);
+      },
+      onError: (error) => toast.error(error.message),
+    },
+  );
+  const planMissed = async (): Promise<void> => {
+    // The groups are those of the session, where it is still here.
+    const session = await client.fetchQuery(queries.session(run.sessionId)).catch(() => null);
+    const { lead, word } = run;
+    const title = `Missed: ${run.title}`.slice(0, MOST_TITLE);
+    plan.mutate({ title, lead, word, plannedFor: null, rounds: missed, groups: session?.groups ?? [] });
+  };
   const open = openNumbers(run.id).length;
   return (
     <main className="mat flex min-h-screen flex-col gap-4 px-10 py-6 phone:px-4">
@@ -51,7 +75,8 @@ export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps)
         <div>
           <h1 className="board text-6xl phone:text-4xl">That was the session</h1>
           <p className="text-xl text-quiet">
-            {run.title} · {clockText(plannedSecondsOf(run.rounds))} planned ·{' '}
+            {run.title} · {clockText(rungSeconds(run.rounds, [...rung.keys()]))} of{' '}
+            {clockText(plannedSecondsOf(run.rounds))} held ·{' '}
             {tellHeld(
               run.rounds.map(({ title }) => title),
               [...rung.keys()],
@@ -67,6 +92,15 @@ export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps)
           <Button className="min-h-[64px] text-xl" onClick={onBurst}>
             {open > 0 ? `Numbers still open: ${open}` : 'Ten-second burst'}
           </Button>
+          {missed.length > 0 && (
+            <Button
+              className="min-h-[64px] text-xl"
+              disabled={plan.isPending}
+              onClick={() => void planMissed()}
+            >
+              Plan what was missed
+            </Button>
+          )}
           <Button weight="bare" className="min-h-[64px]" onClick={() => setHome(true)}>
             For home
           </Button>

@@ -4,7 +4,7 @@ import { useShortcut } from '../../../ui/useShortcut.ts';
 import { StampRow } from '../marks/StampRow.tsx';
 import { markText, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { Marks } from '../marks/useMarks.ts';
-import { letters, sumUp } from './summary.ts';
+import { byGroups, letters, sumUp } from './summary.ts';
 
 interface MarkTableProps {
   readonly run: RunView;
@@ -18,6 +18,7 @@ export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
   const [stamp, setStamp] = useState<StampId>('finished');
   useShortcut('u', marks.undo);
   const sums = sumUp(run, fighters, marks.of);
+  const groups = byGroups(sums, run.groups);
   if (sums.length === 0) return <p className="text-xl text-quiet">Nobody was in this run.</p>;
   return (
     <>
@@ -50,32 +51,44 @@ export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
               </th>
             </tr>
           </thead>
-          <tbody>
-            {sums.map(({ fighter, marks: row, finished, open }) => (
-              <tr key={fighter.id} className="border-t border-rule">
-                <th scope="row" className="pr-4 font-semibold whitespace-nowrap">
-                  {fighter.name}
-                  {open > 0 && <span className="ml-2 font-normal text-caution">{open} open</span>}
-                </th>
-                {row.map((mark, round) => (
-                  <td key={round} className="p-0.5">
-                    <button
-                      type="button"
-                      aria-label={`${fighter.name}, round ${round + 1}: ${mark ? markText(mark) : 'open'}`}
-                      title={mark ? markText(mark) : 'open'}
-                      onClick={() => marks.press(round, fighter.id, stamp, { seconds: null, otherLead })}
-                      className={`min-h-[44px] min-w-[44px] rounded border font-semibold ${mark?.done === 'finished' ? 'border-rule' : mark ? 'border-tape bg-paper' : 'border-dashed border-rule text-quiet'}`}
-                    >
-                      {letters(mark)}
-                    </button>
+          {groups.map(({ name, sums: own, finished: all, of }) => (
+            <tbody key={name}>
+              {groups.length > 1 && (
+                <tr className="border-t-2 border-ink">
+                  <th scope="rowgroup" colSpan={run.rounds.length + 1} className="pt-2 font-heading text-xl">
+                    {name || 'No group'}
+                  </th>
+                  <td className="pt-2 pl-4 font-semibold tabular">
+                    {all} of {of}
                   </td>
-                ))}
-                <td className="pl-4 tabular">
-                  {finished} of {row.length}
-                </td>
-              </tr>
-            ))}
-          </tbody>
+                </tr>
+              )}
+              {own.map(({ fighter, marks: row, finished, open }) => (
+                <tr key={fighter.id} className="border-t border-rule">
+                  <th scope="row" className="pr-4 font-semibold whitespace-nowrap">
+                    {fighter.name}
+                    {open > 0 && <span className="ml-2 font-normal text-caution">{open} open</span>}
+                  </th>
+                  {row.map((mark, round) => (
+                    <td key={round} className="p-0.5">
+                      <button
+                        type="button"
+                        aria-label={`${fighter.name}, round ${round + 1}: ${mark ? markText(mark) : 'open'}`}
+                        title={mark ? markText(mark) : 'open'}
+                        onClick={() => marks.press(round, fighter.id, stamp, { seconds: null, otherLead })}
+                        className={`min-h-[44px] min-w-[44px] rounded border font-semibold ${mark?.done === 'finished' ? 'border-rule' : mark ? 'border-tape bg-paper' : 'border-dashed border-rule text-quiet'}`}
+                      >
+                        {letters(mark)}
+                      </button>
+                    </td>
+                  ))}
+                  <td className="pl-4 tabular">
+                    {finished} of {row.length}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          ))}
         </table>
       </div>
       <p className="text-quiet">F finished · P part · S sat out · l loose · w wild · – nothing known</p>

@@ -1,6 +1,6 @@
 import type { FighterView } from '@eurhythm/contract';
 import type { Mark } from '@eurhythm/core/run';
-import { letters, sumUp, tellHeld } from './summary.ts';
+import { byGroups, letters, sumUp, tellHeld } from './summary.ts';
 
 const fighter = (id: string) => ({ id, name: id }) as FighterView;
 const mark = (done: Mark['done'], quality: Mark['quality'] = null): Mark => ({ done, quality });
@@ -18,6 +18,20 @@ describe('the summary of a run', () => {
       ['ines', 1, 0],
     ]);
     expect(sums[0]!.marks.map(letters)).toEqual(['F w', '–', '–']);
+    const groups = [
+      { name: 'Ebb', fighterIds: ['ines', 'gone'] },
+      { name: 'Slack', fighterIds: [] },
+    ];
+    const told = byGroups(sums, groups).map(({ name, finished, of, sums: own }) => [
+      name,
+      finished,
+      of,
+      own.length,
+    ]);
+    expect(told).toEqual([
+      ['Ebb', 1, 3, 1],
+      ['', 1, 3, 1],
+    ]);
   });
   it('tells what was planned and not held', () => {
     expect(tellHeld(['Warm up', 'Pads', 'Shadow'], [0, 1, 2])).toBe('Held to the end bell: 3 of 3 rounds.');

@@ -36,6 +36,34 @@ export function sumUp(
   return sums.toSorted((a, b) => b.open - a.open);
 }
 
+/** Those of one group, and how much of what they could finish they did. */
+export interface GroupSum {
+  readonly name: string;
+  readonly sums: readonly FighterSum[];
+  readonly finished: number;
+  readonly of: number;
+}
+
+/**
+ * The same by groups, in their order; who is in none stands behind them, without a name.
+ *
+ * @example
+ * byGroups([], []) // []
+ */
+export function byGroups(sums: readonly FighterSum[], groups: RunView['groups']): GroupSum[] {
+  const groupOf = new Map(groups.flatMap(({ name, fighterIds }) => fighterIds.map((id) => [id, name])));
+  const all = [...groups.map(({ name }) => name), ''].map((name): GroupSum => {
+    const own = sums.filter(({ fighter }) => (groupOf.get(fighter.id) ?? '') === name);
+    return {
+      name,
+      sums: own,
+      finished: own.reduce((sum, each) => sum + each.finished, 0),
+      of: own.reduce((sum, each) => sum + each.marks.length, 0),
+    };
+  });
+  return all.filter((group) => group.sums.length > 0);
+}
+
 /**
  * What was held against what was planned, in a sentence.
  *

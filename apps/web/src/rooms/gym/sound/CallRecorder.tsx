@@ -5,7 +5,8 @@ import type { OwnCallView, VoiceView } from '@eurhythm/contract';
 import { useShortcut } from '../../../ui/useShortcut.ts';
 import type { DeskInHand } from '../../../floor/useDesk.ts';
 import { Button, Key } from '../../../ui/Button.tsx';
-import { CannotRecord, startTake, type Take } from './recording.ts';
+import { NoMicrophone } from '../../../floor/microphone.ts';
+import { startTake, type Take } from './recording.ts';
 import { Waveform } from './Waveform.tsx';
 
 interface CallRecorderProps {
@@ -47,7 +48,7 @@ export function CallRecorder({
       setTake(begun);
       onSound(await begun.wav);
     } catch (error) {
-      setTold(error instanceof CannotRecord ? error.message : 'The recording could not be read. Try again.');
+      setTold(error instanceof NoMicrophone ? error.message : 'The recording could not be read. Try again.');
     }
     setTake(null);
   };

@@ -1,10 +1,8 @@
 import { encodeWav, readWav } from '@eurhythm/core/sound';
+import { openMicrophone } from '../../../floor/microphone.ts';
 
 /** Longest take; a forgotten microphone stops by itself. */
 const MOST_MS = 5000;
-
-/** Why a recording cannot be made, as a sentence that says what to do. */
-export class CannotRecord extends Error {}
 
 export interface Take {
   /** Ends the take; gives it as a WAV file. */
@@ -12,7 +10,7 @@ export interface Take {
   readonly wav: Promise<Blob>;
 }
 
-/** Begins a take from the microphone. @throws CannotRecord when there is none or it may not be used. */
+/** Begins a take from the microphone. @throws NoMicrophone when there is none or it may not be used. */
 export async function startTake(): Promise<Take> {
   const stream = await openMicrophone();
   const recorder = new MediaRecorder(stream);
@@ -30,24 +28,6 @@ export async function startTake(): Promise<Take> {
     return asWav(new Blob(parts, { type: recorder.mimeType }));
   });
   return { stop, wav };
-}
-
-async function openMicrophone(): Promise<MediaStream> {
-  if (!navigator.mediaDevices)
-    throw new CannotRecord('This page may not use a microphone: open it on this machine, or over https.');
-  try {
-    // What cleans up a telephone call would eat consonants, so it stays off.
-    return await navigator.mediaDevices.getUserMedia({
-      audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false },
-    });
-  } catch (error) {
-    const name = error instanceof DOMException ? error.name : '';
-    throw new CannotRecord(
-      name === 'NotFoundError'
-        ? 'No microphone was found. Plug one in, or upload a WAV file instead.'
-        : 'The microphone is not allowed. Press the lock beside the address, allow the microphone, and record again; everything else works without it.',
-    );
-  }
 }
 
 /** Any sound that the browser can read, as a mono WAV file. */

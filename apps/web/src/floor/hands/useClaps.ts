@@ -1,0 +1,54 @@
+import { useEffect, useState } from 'react';
+import { ClapDetector } from '@eurhythm/core/strikes';
+import { useStable } from '../../ui/useStable.ts';
+import { hearMicrophone } from '../microphone.ts';
+
+const KEY = 'eurhythm.claps';
+
+export interface Claps {
+  readonly isOn: boolean;
+  /** Why nothing is heard; empty while it is. */
+  readonly failure: string;
+  set(isOn: boolean): void;
+}
+
+/** Two loud claps near this device do something, where that is switched on; nothing counts while the device sounds itself. */
+export function useClaps(onTwo: () => void, sounds: () => boolean): Claps {
+  const [isOn, setOn] = useState(() => localStorage.getItem(KEY) === 'yes');
+  const [failure, setFailure] = useState('');
+  const two = useStable(onTwo);
+  const isMuted = useStable(sounds);
+  useEffect(() => {
+    if (!isOn) return;
+    let close: (() => void) | null = null;
+    let isGone = false;
+    let detector: ClapDetector | null = null;
+    hearMicrophone(
+      (samples, sampleRate) => {
+        const heard = detector ?? new ClapDetector(sampleRate);
+        detector = heard;
+        if (heard.push(samples, isMuted()).length > 0) two();
+      },
+      () => setFailure('The microphone is gone: claps are not heard. The keys work as before.'),
+    ).then(
+      (opened) => {
+        if (isGone) opened();
+        else close = opened;
+      },
+      (error: Error) => setFailure(error.message),
+    );
+    return () => {
+      isGone = true;
+      close?.();
+    };
+  }, [isOn, two, isMuted]);
+  return {
+    isOn,
+    failure: isOn ? failure : '',
+    set: (next) => {
+      localStorage.setItem(KEY, next ? 'yes' : 'no');
+      setFailure('');
+      setOn(next);
+    },
+  };
+}

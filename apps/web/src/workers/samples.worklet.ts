@@ -1,0 +1,30 @@
+/** Sends what comes in to the page, in pieces of so many samples, all channels as one. */
+const PIECE = 1024;
+
+/** What a worklet has and a page has not. */
+declare const registerProcessor: (name: string, processor: unknown) => void;
+declare class AudioWorkletProcessor {
+  readonly port: MessagePort;
+}
+
+class Samples extends AudioWorkletProcessor {
+  private piece = new Float32Array(PIECE);
+  private filled = 0;
+
+  process([input = []]: readonly (readonly Float32Array[])[]): boolean {
+    const [first] = input;
+    for (let i = 0; first && i < first.length; i++) {
+      let sum = 0;
+      for (const channel of input) sum += channel[i]!;
+      this.piece[this.filled] = sum / input.length;
+      this.filled += 1;
+      if (this.filled < PIECE) continue;
+      this.port.postMessage(this.piece, [this.piece.buffer]);
+      this.piece = new Float32Array(PIECE);
+      this.filled = 0;
+    }
+    return true;
+  }
+}
+
+registerProcessor('samples', Samples);
