@@ -1,3 +1,8 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+
 /** How to come to each main view in a browser page; the names are the names of the pictures. */
 
 /** Puts the first-start notice away, as somebody in the gym has done long ago. */
@@ -5,9 +10,9 @@ export async function acceptNotice(page, base) {
   await page.request.put(`${base}/api/gym/notice`, { data: { accepted: true } });
 }
 
-async function startRun(page, base, id, session) {
+async function startRun(page, base, id, session, first = 3) {
   const { items } = await (await page.request.get(`${base}/api/fighters`)).json();
-  const fighterIds = items.slice(3).map((fighter) => fighter.id);
+  const fighterIds = items.slice(first).map((fighter) => fighter.id);
   const present = fighterIds.map((fighterId) => ({ fighterId, from: 0, until: null, ticked: [] }));
   await page.request.put(`${base}/api/sessions/${session}/sheet`, {
     data: { present, size: 2, rotations: 4 },
@@ -87,7 +92,7 @@ export const SHEETS = {
   },
   'floor-kinds': {
     width: 1280,
-    shots: ['technique', 'lanes', 'burst', 'class-numbers'].map((view) => ({
+    shots: ['technique', 'lanes', 'burst', 'class-numbers', 'summary', 'home-end'].map((view) => ({
       view,
       sizes: [{ width: 1280, height: 800 }],
     })),
@@ -280,8 +285,33 @@ const FLOOR_STATES = {
     }
     await page.keyboard.type('2');
   },
+  /** After a class of which three rounds were held. */
+  async summary(page, base) {
+    await floorAt(page, base, 'three-groups', 0, 10, 0);
+    const done = (event, data) =>
+      page.request.put(`${base}/api/runs/shot-${runs}/events/${event}`, {
+        data: { at: new Date().toISOString(), ...data },
+      });
+    for (const round of [0, 1, 2]) await done(`bell-${round}`, { kind: 'bell', round });
+    await done('skip', { kind: 'skip', round: 17, running: false });
+    await page.reload();
+    await page.getByText('That was the session').waitFor({ timeout: 60_000 });
+  },
+  /** The page for home at its end. */
+  async 'home-end'(page, base) {
+    const address = `${base}/api/sessions/knees-behind-the-cross/home.html?fighter=leilani`;
+    const file = join(mkdtempSync(join(tmpdir(), 'eurhythm-home-')), 'home.html');
+    writeFileSync(file, await (await page.request.get(address, { timeout: 60_000 })).body());
+    await page.goto(pathToFileURL(file).href);
+    await page.getByRole('button', { name: 'start' }).click();
+    for (let i = 0; i < 5; i++) {
+      await page.waitForTimeout(300);
+      await page.keyboard.press('n');
+    }
+    await page.getByRole('button', { name: '7', exact: true }).click();
+  },
   async burst(page, base) {
-    await page.goto(`${base}/floor/shot-${runs}`);
+    await floorAt(page, base, 'knees-behind-the-cross', 3, 42.2);
     await page.keyboard.press('Shift');
     await page.getByRole('button', { name: 'T burst' }).waitFor({ timeout: 60_000 });
     await page.keyboard.press('t');
@@ -295,9 +325,9 @@ const FLOOR_STATES = {
 };
 
 /** Takes a session to the Floor and to a second of one of its rounds. */
-async function floorAt(page, base, session, round, position) {
+async function floorAt(page, base, session, round, position, first = 3) {
   const id = `shot-${(runs += 1)}`;
-  await startRun(page, base, id, session);
+  await startRun(page, base, id, session, first);
   await setClock(page, base, id, round, position);
   await page.goto(`${base}/floor/${id}`);
   await page.getByTestId('call').waitFor({ timeout: 60_000 });

@@ -9,6 +9,15 @@ import { useDates } from '../../ui/dates.ts';
 
 register([ScatterChart, GridComponent, TooltipComponent, SVGRenderer]);
 
+const MEASURED_WORDS: Readonly<Record<AttemptView['measured'], string>> = {
+  taps: 'by taps',
+  partner: 'counted by a partner',
+  'by-hand': 'counted by hand',
+  microphone: 'by microphone',
+  sensor: 'by sensor',
+  'self-reported': 'told, not seen',
+};
+
 /** A colour token of the surface that the element stands on. */
 function token(element: Element, name: string): string {
   return getComputedStyle(element).getPropertyValue(`--color-${name}`).trim();
@@ -26,14 +35,14 @@ export function BurstChart({ attempts, title }: { attempts: readonly AttemptView
     const dots = (lead: 'left' | 'right') =>
       attempts
         .filter((attempt) => attempt.lead === lead)
-        .map((attempt) => [Date.parse(attempt.at), attempt.count]);
+        .map((attempt) => [Date.parse(attempt.at), attempt.count, MEASURED_WORDS[attempt.measured]]);
     chart.setOption({
       animation: false,
       textStyle: { fontFamily: getComputedStyle(element).fontFamily, color: quiet },
       grid: { left: 44, right: 16, top: 18, bottom: 30 },
       tooltip: {
-        formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) =>
-          `${value[1]} in ten seconds, ${seriesName}<br>${dates.tell(value[0], 'short time')}`,
+        formatter: ({ seriesName, value }: { seriesName: string; value: [number, number, string] }) =>
+          `${value[1]} in ten seconds, ${seriesName}, ${value[2]}<br>${dates.tell(value[0], 'short time')}`,
       },
       xAxis: {
         type: 'time',

@@ -106,30 +106,32 @@ function Log({ log }: { log: FighterLog }) {
           )}
         </Part>
         <Rounds rounds={log.rounds} />
+      </div>
+      <div className="space-y-8">
+        <Part title="Best and usual" aside="per ten seconds">
+          <ul>
+            {log.bursts.map((burst) => (
+              <li
+                key={`${burst.title}${burst.lead}${burst.isSelfReported}`}
+                className="flex items-baseline justify-between border-b border-rule py-2.5"
+              >
+                <span>
+                  {burst.title}, {burst.lead} lead
+                  {burst.isSelfReported && <span className="text-sm text-quiet"> · told, not seen</span>}
+                </span>
+                <span className="tabular text-right">
+                  <strong className="font-heading text-2xl">{burst.best}</strong>
+                  <span className="ml-2 text-sm text-quiet">
+                    median {burst.median}, {burst.trials} {burst.trials === 1 ? 'trial' : 'trials'}
+                  </span>
+                </span>
+              </li>
+            ))}
+          </ul>
+          {log.bursts.length === 0 && <Plain>Nothing measured yet.</Plain>}
+        </Part>
         <HomeReports fighter={log.fighter} reports={log.home} />
       </div>
-      <Part title="Best and usual" aside="per ten seconds">
-        <ul>
-          {log.bursts.map((burst) => (
-            <li
-              key={`${burst.title}${burst.lead}${burst.isSelfReported}`}
-              className="flex items-baseline justify-between border-b border-rule py-2.5"
-            >
-              <span>
-                {burst.title}, {burst.lead} lead
-                {burst.isSelfReported && <span className="text-sm text-quiet"> · told, not seen</span>}
-              </span>
-              <span className="tabular text-right">
-                <strong className="font-heading text-2xl">{burst.best}</strong>
-                <span className="ml-2 text-sm text-quiet">
-                  median {burst.median}, {burst.trials} {burst.trials === 1 ? 'trial' : 'trials'}
-                </span>
-              </span>
-            </li>
-          ))}
-        </ul>
-        {log.bursts.length === 0 && <Plain>Nothing measured yet.</Plain>}
-      </Part>
     </div>
   );
 }

@@ -53,7 +53,7 @@ export function WorkingNow({ partners, fighters }: PartnersProps) {
   return (
     <ul
       aria-label="Partners"
-      className="flex shrink-0 gap-x-7 overflow-hidden px-10 text-[1.75rem] leading-tight whitespace-nowrap flat:hidden phone:flex-wrap phone:px-4 phone:text-base"
+      className="flex shrink-0 gap-x-7 overflow-hidden px-10 text-[1.75rem] leading-[1.1] whitespace-nowrap flat:hidden phone:flex-wrap phone:px-4 phone:text-base"
     >
       {partners.map((group) => (
         <li key={group.map(({ id }) => id).join()}>

@@ -42,7 +42,7 @@ export function StripArea({
   const walk = useWalk(cycle?.line ?? combo?.line, cycle?.lead ?? 'left', book);
   const room = width / scale - 50;
   return (
-    <div className="flex min-h-[16.5rem] shrink-0 items-start gap-4 px-6 max-[500px]:px-0 flat:hidden">
+    <div className="flex min-h-[15.9rem] shrink-0 items-start gap-4 px-6 max-[500px]:px-0 flat:hidden">
       <div ref={ref} className="min-w-0 flex-1 overflow-hidden">
         {walk && cycle && (
           <div style={{ opacity: now === null ? 0.55 : 1, zoom: scale }}>
