@@ -108,9 +108,8 @@ export class HomeReportsService {
         .select({ id: attempts.id })
         .from(attempts)
         .where(and(eq(attempts.fighterId, fighterId), eq(attempts.measured, 'self-reported')));
-      for (const trial of trials)
-        if (trial.id.startsWith(`${trialId(id)}-`))
-          await tx.delete(attempts).where(eq(attempts.id, trial.id));
+      const own = trials.map((trial) => trial.id).filter((each) => each.startsWith(`${trialId(id)}-`));
+      await this.tests.takeOut(tx, own);
     });
   }
 }

@@ -11,7 +11,7 @@ import type {
   TestView,
   TrialsView,
 } from '@eurhythm/contract';
-import { and, asc, desc, eq, gte, ne, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, ne, sql } from 'drizzle-orm';
 import { doneAt, type ClockOffset, type DoneAt } from '../house/deviceClock.ts';
 import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField } from '../house/refuse.ts';
@@ -123,6 +123,11 @@ export class TestsService {
       await tx.insert(removedAttempts).values({ id, at: new Date() }).onConflictDoNothing();
       await tx.delete(attempts).where(eq(attempts.id, id));
     });
+  }
+
+  /** Takes trials out as part of a larger change; they may come again. */
+  async takeOut(tx: Transaction, ids: readonly string[]): Promise<void> {
+    if (ids.length > 0) await tx.delete(attempts).where(inArray(attempts.id, [...ids]));
   }
 
   /** The newest trials of a fighter, in the order of their times. */

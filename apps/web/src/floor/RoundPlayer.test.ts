@@ -1,3 +1,4 @@
+import { jest } from '@jest/globals';
 import type { Cue } from '@eurhythm/core/rounds';
 import { spliced, type RoundToPlay } from '@eurhythm/core/run';
 import { RoundPlayer, type ClockedDesk } from './RoundPlayer.ts';
@@ -43,14 +44,16 @@ const round: RoundToPlay = {
 let desk: HandDesk;
 let ended: number;
 let held: number;
+let slept: number;
 let player: RoundPlayer;
 beforeEach(() => {
   Object.assign(globalThis, { Worker: HandWorker });
   desk = new HandDesk();
   ended = 0;
   held = 0;
+  slept = 0;
   player = new RoundPlayer(desk as unknown as ClockedDesk, round, (end) =>
-    end.kind === 'over' ? (ended += 1) : (held += 1),
+    end.kind === 'over' ? (ended += 1) : end.kind === 'held' ? (held += 1) : (slept += 1),
   );
 });
 afterEach(() => player.dispose());
@@ -234,6 +237,21 @@ describe('RoundPlayer', () => {
     two.dispose();
   });
 
+  it('tells when its device slept, once, and only while it runs', () => {
+    const clock = jest.spyOn(Date, 'now');
+    let now = Date.now();
+    clock.mockImplementation(() => now);
+    HandWorker.last.onmessage!();
+    now += 60_000;
+    HandWorker.last.onmessage!();
+    expect(slept).toBe(0);
+    player.start(0);
+    pass(1);
+    now += 60_000;
+    pass(1);
+    expect(slept).toBe(1);
+    clock.mockRestore();
+  });
   it('lets its heartbeat go', () => {
     player.dispose();
     expect(HandWorker.last.ended).toBe(true);

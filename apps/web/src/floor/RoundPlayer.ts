@@ -8,6 +8,8 @@ import type { Anchor, Desk, HandOver, PlacedSound, PlayerEnd } from './player.ts
 const AHEAD: Seconds = 4;
 /** Time between the press and the first sound, so that nothing is due before it can be placed. */
 const HEAD_START: Seconds = 0.12;
+/** A thread that beats five times a second and was not heard for so long slept, with its device. */
+const SLEPT_MS = 5000;
 /** Beats that are counted before a held round goes on. */
 const COUNTED_BEATS = 2;
 
@@ -32,6 +34,7 @@ export class RoundPlayer {
   private countedTo: Seconds = 0;
   private holdsAt: Seconds | null = null;
   private next = 0;
+  private beatAt = Date.now();
   private placed: PlacedSound[] = [];
   private readonly heartbeat: Worker;
   private readonly onState = (): void => this.moveToAudio();
@@ -39,7 +42,7 @@ export class RoundPlayer {
   private readonly onEnd: (end: PlayerEnd) => void;
   private following: RoundToPlay | null;
 
-  /** `onEnd` is told when the round is over, or has come to where it was to be held. */
+  /** `onEnd` is told when the round is over, has come to where it was to be held, or the device slept. */
   constructor(
     desk: ClockedDesk,
     round: RoundToPlay,
@@ -166,7 +169,11 @@ export class RoundPlayer {
   }
 
   private beat(): void {
+    const now = Date.now();
+    const hasSlept = now - this.beatAt > SLEPT_MS;
+    this.beatAt = now;
     if (!this.anchor) return;
+    if (hasSlept) return this.onEnd({ kind: 'slept' });
     this.place();
     const { position, holdsAt, anchor } = this;
     this.placed = this.placed.filter(({ at }) => at > position - 5);

@@ -37,9 +37,9 @@ class HandPlayer implements Player {
     this.onEnd = onEnd;
     this.following = following;
   }
-  end(kind: 'over' | 'held'): void {
+  end(kind: PlayerEnd['kind']): void {
     const handOver: HandOver = { anchor: { clock: 'audio', zero: 60 }, placed: [], next: 0 };
-    this.onEnd(kind === 'held' ? { kind } : { kind, handOver });
+    this.onEnd(kind === 'over' ? { kind, handOver } : { kind });
   }
   follow(following: RoundToPlay | null): void {
     this.following = following;
@@ -203,6 +203,27 @@ describe('RunDeck', () => {
     now += 600_000;
     await held.load();
     expect(held.state).toMatchObject({ phase: 'held', round: 1, cameBackAt: 15 });
+  });
+  it('stands where the class stands when its device has slept, and rings what ran out meanwhile', async () => {
+    const deck = deckOf();
+    await deck.load();
+    deck.start();
+    player().position = 20;
+    now += 75_000;
+    player().end('slept');
+    expect(deck.state).toMatchObject({ phase: 'running', round: 1, cameBackAt: 15 });
+    expect(player().position).toBe(15);
+    expect([...deck.rung.keys()]).toEqual([0]);
+    // Sound that went on meanwhile is where it should be.
+    const same = player();
+    same.position = 16;
+    now += 1500;
+    same.end('slept');
+    expect(player()).toBe(same);
+    now += 600_000;
+    same.end('slept');
+    expect(deck.state.phase).toBe('over');
+    expect(same.isGone).toBe(true);
   });
   it('goes from round to round by itself, and is over behind the last one', async () => {
     const deck = deckOf(UNTOUCHED_RUN, 2);

@@ -50,6 +50,9 @@ export const LOADING: DeckState = {
   lacksFrom: null,
 };
 
+/** Sound that is no further behind the clock than this is where the class is. */
+const BEHIND: Seconds = 3;
+
 /** What a deck works with: sound, compiling, the clock, the screen, and the writes. */
 export interface DeckParts<D extends Desk = Desk> {
   readonly desk: D;
@@ -144,8 +147,7 @@ export class RunDeck<D extends Desk = Desk> {
     const place = this.place();
     if (place.over) {
       if (this.run.phase === 'running') this.ringUpTo(this.rounds.length);
-      this.set({ phase: 'over', round: this.rounds.length - 1 });
-      return;
+      return this.finish();
     }
     this.open(place.round);
     if (this.run.phase === 'ready') {
@@ -314,10 +316,23 @@ export class RunDeck<D extends Desk = Desk> {
 
   private open(round: number): void {
     this.player?.dispose();
-    const onEnd = (end: PlayerEnd): void =>
-      end.kind === 'over' ? this.nextRound(end.handOver) : this.cameToHold(this.player!.position);
+    const onEnd = (end: PlayerEnd): void => {
+      if (end.kind === 'over') this.nextRound(end.handOver);
+      else if (end.kind === 'slept') this.wokeUp();
+      else this.cameToHold(this.player!.position);
+    };
     this.player = this.parts.player(this.rounds[round]!, onEnd, this.rounds[round + 1] ?? null);
     this.set({ round, holdsSoon: false, tempoBy: tempoBy(this.run.shifts.get(round)) });
+  }
+
+  /** A device that slept stands where the class stands by the clock, as after a reload; one whose sound went on does already. */
+  private wokeUp(): void {
+    const place = this.place();
+    const isThere =
+      !place.over &&
+      place.round === this.state.round &&
+      Math.abs(place.position - this.player!.position) < BEHIND;
+    if (!isThere) this.takeUp();
   }
 
   private cameToHold(position: Seconds): void {

@@ -18,7 +18,9 @@ export interface HandOver {
   readonly next: number;
 }
 
-export type PlayerEnd = { readonly kind: 'held' } | { readonly kind: 'over'; readonly handOver: HandOver };
+/** What a player tells: it is over, came to where it was to be held, or the device slept and nothing went on meanwhile. */
+export type PlayerEnd =
+  { readonly kind: 'held' | 'slept' } | { readonly kind: 'over'; readonly handOver: HandOver };
 
 /** What plays one round: `RoundPlayer`, or a stand-in. */
 export interface Player {

@@ -1,2 +1,3 @@
 export * from './claps.ts';
+export * from './matchStrikes.ts';
 export * from './virtualFighter.ts';
