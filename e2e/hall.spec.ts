@@ -53,6 +53,11 @@ async function joined(
   return page;
 }
 
+/** Pages that a story leaves open would draw on, beside all stories that follow. */
+test.afterEach(async ({ browser }) => {
+  for (const context of browser.contexts()) await context.close();
+});
+
 test('wall, holder, remote and station follow the class; the remote holds, marks and goes on', async ({
   browser,
   baseURL,

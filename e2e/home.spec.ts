@@ -36,6 +36,11 @@ async function openedAtHome(browser: Browser, file: string): Promise<Page> {
   return page;
 }
 
+/** Pages that a story leaves open would draw on, beside all stories that follow. */
+test.afterEach(async ({ browser }) => {
+  for (const context of browser.contexts()) await context.close();
+});
+
 test('a page for home is fetched for a fighter, done without a network, and its code is logged as told', async ({
   page,
   browser,
@@ -115,6 +120,5 @@ test('a file that somebody changed says so in one sentence', async ({ page, brow
     await writeFile(file, text);
     const home = await openedAtHome(browser, file);
     await expect(home.getByText('This file is not whole. Ask your coach for a new one.')).toBeVisible();
-    await home.context().close();
   }
 });
