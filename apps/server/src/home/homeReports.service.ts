@@ -1,5 +1,5 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { BURST_AT_HOME, readHomeCode, type HomeCode } from '@eurhythm/core/home';
+import { BURST_AT_HOME, readCodeOf, readHomeCode, type HomeCode } from '@eurhythm/core/home';
 import type { HomeReportView } from '@eurhythm/contract';
 import { and, desc, eq } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
@@ -53,12 +53,9 @@ export class HomeReportsService {
 
   /** Takes a code into the log of a fighter; the same code again changes nothing. @throws 422 with a sentence at `code` */
   async take(fighterId: string, typed: string): Promise<HomeReportView> {
-    const { name } = await this.fighters.one(fighterId);
-    const read = readHomeCode(typed);
+    const read = readCodeOf(await this.fighters.one(fighterId), typed);
     if (!read.ok) throw refuseField('code', read.message);
     const { told } = read;
-    if (!told.isOf('fighter', fighterId))
-      throw refuseField('code', `This code is not ${name}’s: it was made for somebody else.`);
     if (told.at > Date.now() + AHEAD_MS)
       throw refuseField('code', 'This code is of a day that is still to come: the clock at home was wrong.');
     await this.keep(fighterId, told);

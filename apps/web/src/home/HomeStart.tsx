@@ -1,5 +1,5 @@
 import { clockText } from '@eurhythm/core/units';
-import { roundSeconds } from '@eurhythm/core/plan';
+import { plannedSecondsOf, rungSeconds } from '@eurhythm/core/plan';
 import { Button, Key } from '../ui/Button.tsx';
 import type { RunDeck } from '../floor/RunDeck.ts';
 import type { HomeSession } from './homeSession.ts';
@@ -12,8 +12,6 @@ interface HomeStartProps {
 
 /** What is going to be done, for how long, and what to take care of. */
 export function HomeStart({ session: { title, fighter, rounds, cautions }, deck, isReady }: HomeStartProps) {
-  const times = rounds.map(roundSeconds);
-  const seconds = times.reduce((sum, each) => sum + each, 0);
   return (
     <main className="mat min-h-screen p-6">
       <div className="mx-auto max-w-3xl">
@@ -25,12 +23,12 @@ export function HomeStart({ session: { title, fighter, rounds, cautions }, deck,
           {rounds.map(({ id, title: name }, i) => (
             <li key={id} className="flex justify-between gap-6 border-b border-rule py-1">
               <span>{name}</span>
-              <span className="tabular">{clockText(times[i]!)}</span>
+              <span className="tabular">{clockText(rungSeconds(rounds, [i]))}</span>
             </li>
           ))}
           <li className="flex justify-between gap-6 py-1 font-bold">
             <span>In all</span>
-            <span className="tabular">{clockText(seconds)}</span>
+            <span className="tabular">{clockText(plannedSecondsOf(rounds))}</span>
           </li>
         </ol>
         <ul className="mb-6 border-l-4 border-tape pl-4" aria-label="Before you begin">

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { HOME_LIMITS, homeCode, readHomeCode, type DoneAtHome } from './homeCode.ts';
+import { HOME_LIMITS, homeCode, readCodeOf, readHomeCode, type DoneAtHome } from './homeCode.ts';
 
 const HOUR = 3_600_000;
 const done: DoneAtHome = {
@@ -47,6 +47,14 @@ describe('the code from home', () => {
     expect(isOf('fighter', 'ines')).toBe(true);
     expect(isOf('fighter', 'radek')).toBe(false);
     expect(isOf('session', 'monday')).toBe(true);
+  });
+  it('is of one fighter', () => {
+    const code = homeCode(done);
+    expect(readCodeOf({ id: 'ines', name: 'Ines' }, code)).toMatchObject({ ok: true, told: { finished: 5 } });
+    expect(readCodeOf({ id: 'radek', name: 'Radek' }, code)).toEqual({
+      ok: false,
+      message: 'This code is not Radek’s: it was made for somebody else.',
+    });
   });
   it('is short enough to be typed', () => {
     expect(homeCode(done).replace(/-/g, '').length).toBeLessThanOrEqual(17);

@@ -139,6 +139,23 @@ export function readHomeCode(
   };
 }
 
+/**
+ * As `readHomeCode`, for the code of one fighter.
+ *
+ * @returns what it tells, or a sentence
+ * @example
+ * readCodeOf({ id: 'ines', name: 'Ines' }, 'nothing').ok // false
+ */
+export function readCodeOf(
+  { id, name }: { readonly id: string; readonly name: string },
+  typed: string,
+): ReturnType<typeof readHomeCode> {
+  const read = readHomeCode(typed);
+  return !read.ok || read.told.isOf('fighter', id)
+    ? read
+    : { ok: false, message: `This code is not ${name}’s: it was made for somebody else.` };
+}
+
 const binary = (value: number, bits: number): string => value.toString(2).padStart(bits, '0');
 
 const symbolsOf = (bits: string): string =>

@@ -1,3 +1,4 @@
+import { filterOf, highPass, lowPass } from '../sound/index.ts';
 import type { Seconds } from '../units/index.ts';
 
 /** Loudness is looked at in pieces of this length. */
@@ -5,6 +6,8 @@ const PIECE: Seconds = 0.005;
 /** A clap is mostly above 2 kHz; the thud of a pad, a bag or a foot is mostly below 400 Hz. */
 const HIGH_FROM = 2000;
 const LOW_TO = 400;
+/** Quality of a filter of the second order that is as flat as may be. */
+const BUTTERWORTH = Math.SQRT1_2;
 /** Least energy of the high part, as a share of the low one. */
 const LEAST_HIGH = 1;
 /** Quieter than this (mean square, −40 dBFS) is not meant. */
@@ -39,8 +42,8 @@ interface Burst {
  * same in each.
  */
 export class ClapDetector {
-  private readonly high: Biquad;
-  private readonly low: Biquad;
+  private readonly high: (sample: number) => number;
+  private readonly low: (sample: number) => number;
   private readonly size: number;
   private readonly pieceSeconds: Seconds;
   private filled = 0;
@@ -56,8 +59,8 @@ export class ClapDetector {
   constructor(sampleRate: number) {
     this.size = Math.max(1, Math.round(PIECE * sampleRate));
     this.pieceSeconds = this.size / sampleRate;
-    this.high = highPass(HIGH_FROM, sampleRate);
-    this.low = lowPass(LOW_TO, sampleRate);
+    this.high = filterOf(highPass(HIGH_FROM, sampleRate, BUTTERWORTH));
+    this.low = filterOf(lowPass(LOW_TO, sampleRate, BUTTERWORTH));
   }
 
   /**
@@ -69,8 +72,8 @@ export class ClapDetector {
     const found: Seconds[] = [];
     for (let i = 0; i < samples.length; i++) {
       const sample = samples[i]!;
-      const high = this.high.next(sample);
-      const low = this.low.next(sample);
+      const high = this.high(sample);
+      const low = this.low(sample);
       this.highSum += high * high;
       this.lowSum += low * low;
       this.wasMuted ||= isMuted;
@@ -121,35 +124,4 @@ export class ClapDetector {
     const apart = second.at - first.at;
     return apart >= APART.min && apart <= APART.max ? first.at : null;
   }
-}
-
-interface Biquad {
-  next(sample: number): number;
-}
-
-/** Butterworth filters of the second order, by the usual bilinear formulas. */
-function highPass(hertz: number, sampleRate: number): Biquad {
-  const { cos, alpha } = angle(hertz, sampleRate);
-  return biquad((1 + cos) / 2, -(1 + cos), cos, alpha);
-}
-function lowPass(hertz: number, sampleRate: number): Biquad {
-  const { cos, alpha } = angle(hertz, sampleRate);
-  return biquad((1 - cos) / 2, 1 - cos, cos, alpha);
-}
-function angle(hertz: number, sampleRate: number): { cos: number; alpha: number } {
-  const omega = (2 * Math.PI * hertz) / sampleRate;
-  return { cos: Math.cos(omega), alpha: Math.sin(omega) / Math.SQRT2 };
-}
-function biquad(b0: number, b1: number, cos: number, alpha: number): Biquad {
-  const a0 = 1 + alpha;
-  const [a1, a2] = [(-2 * cos) / a0, (1 - alpha) / a0];
-  const [c0, c1] = [b0 / a0, b1 / a0];
-  let [x1, x2, y1, y2] = [0, 0, 0, 0];
-  return {
-    next(x) {
-      const y = c0 * x + c1 * x1 + c0 * x2 - a1 * y1 - a2 * y2;
-      [x2, x1, y2, y1] = [x1, x, y1, y];
-      return y;
-    },
-  };
 }

@@ -1,4 +1,4 @@
-import { median, quantile } from 'simple-statistics';
+import { interquartileRange, median } from 'simple-statistics';
 import type { Seconds } from '../units/index.ts';
 
 /** A strike that is due in a line. */
@@ -226,10 +226,7 @@ function centre(values: readonly number[]): number {
 }
 
 /** The standard deviation that the middle half of the errors has (1.349 of them lie between the quartiles). */
-function spreadOf(errors: readonly number[]): number {
-  const sorted = [...errors].sort((a, b) => a - b);
-  return (quantile(sorted, 0.75) - quantile(sorted, 0.25)) / 1.349;
-}
+const spreadOf = (errors: readonly number[]): number => interquartileRange([...errors]) / 1.349;
 
 const deviation = (errors: readonly number[]): number =>
   Math.sqrt(errors.reduce((sum, each) => sum + each * each, 0) / (errors.length - 1));

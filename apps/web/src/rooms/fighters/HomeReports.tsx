@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { readHomeCode } from '@eurhythm/core/home';
+import { readCodeOf } from '@eurhythm/core/home';
 import type { FighterView, HomeReportView } from '@eurhythm/contract';
 import { putting, takingOut } from '../../sync/letters/letter.ts';
 import { SUBJECTS } from '../../sync/letters/subjects.ts';
@@ -21,7 +21,8 @@ interface HomeReportsProps {
 }
 
 /** What the fighter says was done at home: the code is typed, or its file is dropped here. Nobody of the gym saw it. */
-export function HomeReports({ fighter: { id, name }, reports }: HomeReportsProps) {
+export function HomeReports({ fighter, reports }: HomeReportsProps) {
+  const { id } = fighter;
   const client = useQueryClient();
   const dates = useDates();
   const [typed, setTyped] = useState('');
@@ -45,10 +46,8 @@ export function HomeReports({ fighter: { id, name }, reports }: HomeReportsProps
   );
   /** What is mistyped, or somebody else's, is told at once, also without the server. */
   const enter = (text: string): void => {
-    const read = readHomeCode(text);
+    const read = readCodeOf(fighter, text);
     if (!read.ok) return setWrong(read.message);
-    if (!read.told.isOf('fighter', id))
-      return setWrong(`This code is not ${name}’s: it was made for somebody else.`);
     setWrong('');
     take.mutate(read.told.code);
   };
@@ -59,7 +58,7 @@ export function HomeReports({ fighter: { id, name }, reports }: HomeReportsProps
     else enter(code);
   };
   return (
-    <Part title="At home" aside="told by the fighter, not seen; counted apart from everything else">
+    <Part title="At home" aside="told by the fighter, not seen">
       <form
         className="flex flex-wrap items-start gap-3 py-3"
         onSubmit={(event) => {

@@ -8,18 +8,31 @@ export interface Biquad {
 }
 
 /**
+ * A filter for a stream: each sample in gives one out.
+ *
+ * @example
+ * filterOf(highPass(100, 8000, 0.7))(0) // 0
+ */
+export function filterOf({ b, a }: Biquad): (sample: number) => number {
+  let [x1, x2, y1, y2] = [0, 0, 0, 0];
+  return (x) => {
+    const y = b[0] * x + b[1] * x1 + b[2] * x2 - a[0] * y1 - a[1] * y2;
+    x2 = x1;
+    x1 = x;
+    y2 = y1;
+    y1 = y;
+    return y;
+  };
+}
+
+/**
  * @example
  * filtered(Float32Array.of(1, 0), highPass(100, 8000, 0.7)).length // 2
  */
-export function filtered(samples: Float32Array, { b, a }: Biquad): Float32Array<ArrayBuffer> {
+export function filtered(samples: Float32Array, biquad: Biquad): Float32Array<ArrayBuffer> {
   const made = new Float32Array(samples.length);
-  let [x1, x2, y1, y2] = [0, 0, 0, 0];
-  for (let i = 0; i < samples.length; i++) {
-    const x = samples[i]!;
-    const y = b[0] * x + b[1] * x1 + b[2] * x2 - a[0] * y1 - a[1] * y2;
-    [x2, x1, y2, y1] = [x1, x, y1, y];
-    made[i] = y;
-  }
+  const filter = filterOf(biquad);
+  for (let i = 0; i < samples.length; i++) made[i] = filter(samples[i]!);
   return made;
 }
 

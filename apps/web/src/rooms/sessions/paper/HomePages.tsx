@@ -43,6 +43,13 @@ export function HomePages({ id, open, fighterIds, onClose }: HomePagesProps) {
           </li>
         ))}
       </ul>
+      <a
+        href={`/api/sessions/${encodeURIComponent(id)}/homework.zip`}
+        download
+        className="mt-4 inline-flex min-h-11 items-center underline underline-offset-4"
+      >
+        For anybody: sound, sheet and cautions in a zip
+      </a>
     </Sheet>
   );
 }
