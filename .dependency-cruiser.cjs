@@ -12,6 +12,7 @@ const coreOrder = [
   'run',
   'home',
   'strikes',
+  'standIns',
   'speed',
   'progress',
   'formats',

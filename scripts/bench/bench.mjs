@@ -1,4 +1,4 @@
-/** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log|hall]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
+/** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log|hall|strikes]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
 import { build, install } from '../house.mjs';
 import { printTable } from './table.mjs';
 
@@ -18,6 +18,7 @@ const PARTS = {
   load: () => import('./loadBench.mjs'),
   log: () => import('./logBench.mjs'),
   hall: () => import('./hallBench.mjs'),
+  strikes: () => import('./strikesBench.mjs'),
 };
 const wanted = process.argv.slice(2);
 for (const [name, measure] of Object.entries(PARTS))

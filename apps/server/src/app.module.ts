@@ -24,6 +24,7 @@ import { RunsModule } from './runs/runs.module.ts';
 import { SessionsModule } from './sessions/sessions.module.ts';
 import { SoundCheckModule } from './soundCheck/soundCheck.module.ts';
 import type { Store } from './store/store.ts';
+import { StrikesModule } from './strikes/strikes.module.ts';
 import { StoreModule } from './store/store.module.ts';
 import { TestsModule } from './tests/tests.module.ts';
 import { VoiceModule } from './voice/voice.module.ts';
@@ -53,6 +54,7 @@ const isThisMachine = (context: ExecutionContext): boolean =>
     GradesModule,
     ExchangeModule,
     SoundCheckModule,
+    StrikesModule,
     DoorModule,
     HallModule,
     HomeModule,

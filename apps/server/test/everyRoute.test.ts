@@ -92,6 +92,11 @@ const RIGHT: Readonly<Record<string, object>> = {
     size: 2,
     rotations: 4,
   },
+  'POST strikes/match': {
+    due: [{ at: 1, limb: 'right hand' }],
+    onsets: [{ at: 1.1, strength: -20 }],
+    latency: 0.1,
+  },
   'POST rounds/compile': {
     blocks: round.blocks,
     lead: 'left',
@@ -218,6 +223,7 @@ describe('every route that takes something', () => {
       'POST hall/join',
       'POST import',
       'POST import/*.csv',
+      'POST strikes/detect',
       'PUT door/passphrase',
       'PUT numbers',
       'PUT voice/own/*',

@@ -17,6 +17,7 @@ export * from './sessions/calendar.ts';
 export * from './runs/runs.ts';
 export * from './runs/runPlan.ts';
 export * from './runs/attempts.ts';
+export * from './strikes/strikes.ts';
 export * from './hall/hall.ts';
 export * from './hall/openPages.ts';
 export * from './fighters/fighters.ts';

@@ -14,6 +14,7 @@ import * as run from './run/index.ts';
 import * as sound from './sound/index.ts';
 import * as speed from './speed/index.ts';
 import * as strikes from './strikes/index.ts';
+import * as standIns from './standIns/index.ts';
 import * as teach from './teach/index.ts';
 import * as units from './units/index.ts';
 
@@ -93,7 +94,7 @@ const round = rounds.compileRound(
  */
 const SCOPE: Readonly<Record<string, unknown>> = {
   ...{ ...units, ...moves, ...lines, ...body, ...teach, ...sound, ...calls },
-  ...{ ...rounds, ...plan, ...run, ...home, ...strikes, ...speed, ...formats },
+  ...{ ...rounds, ...plan, ...run, ...home, ...strikes, ...standIns, ...speed, ...formats },
   ...{ book, line, voice, combo, filled, round },
   walk: (text: string) => body.walkStance(line(text), book, 'left'),
 };

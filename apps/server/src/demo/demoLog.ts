@@ -1,5 +1,5 @@
 import { normalDraw, seedFromText, seededRandom, type RandomSource } from '@eurhythm/core/units';
-import { simulateBurst } from '@eurhythm/core/strikes';
+import { simulateBurst } from '@eurhythm/core/standIns';
 import { heldRounds } from '@eurhythm/core/plan';
 import { summariseBurst } from '@eurhythm/core/speed';
 import { groupsOf, trainedIn } from '../runs/trained.ts';

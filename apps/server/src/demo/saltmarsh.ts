@@ -1,6 +1,6 @@
 /** The made-up demo gym: its grades, people and combos. Its log is generated (demoLog.ts). */
 import type { SaveComboDto, SaveFighterDto, SaveTestDto } from '@eurhythm/contract';
-import type { FighterProfile } from '@eurhythm/core/strikes';
+import type { FighterProfile } from '@eurhythm/core/standIns';
 
 export const GYM_NAME = 'Saltmarsh Striking Hall';
 

@@ -3,9 +3,11 @@ import type { VoiceClip } from '@eurhythm/core/calls';
 import { webVtt } from '@eurhythm/core/formats';
 import { clipIds } from '@eurhythm/core/run';
 import type { RoundPlan } from '@eurhythm/core/rounds';
+import { matchStrikes } from '@eurhythm/core/strikes';
 import { giveWay } from '../house/giveWay.ts';
 import { readFile as readGymFile, type ReadFile } from '../keep/file/readFile.ts';
 import { compiledJson } from './tasks/compiledJson.ts';
+import { detectedStrikes, type HeardFile } from './tasks/detectedStrikes.ts';
 import { fileSounds } from './tasks/fileSounds.ts';
 import { homeworkSheet } from './tasks/homeworkSheet.ts';
 import { midiFile } from './tasks/midiFile.ts';
@@ -55,6 +57,8 @@ const tasks = {
   rhythm: (bytes: Uint8Array, how: RhythmQuery): ReadRhythm => midiRhythm(bytes, how),
   recordedCall: (wav: Uint8Array): RecordedCall => recordedCall(wav),
   fasterCall,
+  matchStrikes,
+  detectedStrikes: (wav: Uint8Array): HeardFile => detectedStrikes(wav),
   readFile: (bytes: Uint8Array): ReadFile => readGymFile(bytes),
   /** Opens a copy of the gym; the database that this needs is fetched when it is first asked for. */
   checkCopy: async (file: string): Promise<void> =>

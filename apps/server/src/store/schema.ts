@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { Move, NumberedMove } from '@eurhythm/core/moves';
 import type { Phase } from '@eurhythm/core/rounds';
 import type { CutOff } from '@eurhythm/core/sound';
-import type { EarlierCount, Measured } from '@eurhythm/core/speed';
+import type { EarlierCount, HeardTrial, Measured } from '@eurhythm/core/speed';
 import type {
   ClassGroupDto,
   RoundDto,
@@ -337,6 +337,8 @@ export const attempts = pgTable(
     measured: text('measured').$type<Measured>().notNull().default('taps'),
     /** What it said before it was corrected. */
     history: jsonb('history').$type<EarlierCount[]>().notNull().default([]),
+    /** What it was worked out from, where it was heard. */
+    heard: jsonb('heard').$type<HeardTrial>(),
     /** What counts of it, so that best and median need to read none. */
     count: integer('count').notNull(),
     at: at('at').notNull(),

@@ -74,18 +74,16 @@ export class TestsService {
     const done = doneAt(attempt.at, offset);
     const runId = attempt.runId ?? null;
     const row = { fighterId, runId, testId: test.id, lead, instants, said, measured, count, ...done };
-    const history = await this.database.transaction(async (tx) => {
+    return this.database.transaction(async (tx) => {
       const [removed] = await tx.select().from(removedAttempts).where(eq(removedAttempts.id, id));
       if (removed) throw new GoneException('This trial was taken out; it stays out.');
       const [before] = await tx.select().from(attempts).where(eq(attempts.id, id)).for('update');
-      const earlier = earlierCounts(before, row);
-      await tx
-        .insert(attempts)
-        .values({ id, ...row, history: earlier })
-        .onConflictDoUpdate({ target: attempts.id, set: { ...row, history: earlier } });
-      return earlier;
+      // What was heard stays with a trial that is counted again by hand.
+      const heard = attempt.heard ?? before?.heard ?? null;
+      const kept = { id, ...row, heard, history: earlierCounts(before, row) };
+      await tx.insert(attempts).values(kept).onConflictDoUpdate({ target: attempts.id, set: kept });
+      return { kept: attemptView(kept, test), ...done };
     });
-    return { kept: attemptView({ id, ...row, history }, test), ...done };
   }
 
   /** The test that is named, or the burst of a title and a length. */

@@ -1,7 +1,7 @@
 import type { SoundEvent } from '@eurhythm/core/rounds';
 import { SYNTH_SOUNDS, synthSound } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
-import { readDeskSettings, type DeskSettings } from './deskSettings.ts';
+import { MOST_LATENCY, readDeskSettings, type DeskSettings } from './deskSettings.ts';
 
 /** The WAV file of a clip. @throws with a sentence when it cannot be had */
 export type FetchClip = (id: string) => Promise<ArrayBuffer>;
@@ -81,7 +81,16 @@ export class AudioDesk {
 
   /** From the instant at which a sound is due on the audio clock to the instant at which it is heard. */
   get latency(): Seconds {
-    return (this.context.outputLatency || this.context.baseLatency || 0) + this.settings.latency;
+    return this.onTheWay + this.settings.latency;
+  }
+
+  /** What the browser knows of it: the audio clock goes by the piece, what comes out goes evenly. */
+  private get onTheWay(): Seconds {
+    const { currentTime, outputLatency, baseLatency } = this.context;
+    const { contextTime = 0, performanceTime = 0 } = this.context.getOutputTimestamp();
+    const behind = currentTime - contextTime - (performance.now() - performanceTime) / 1000;
+    if (contextTime > 0 && behind > 0 && behind < MOST_LATENCY) return behind;
+    return outputLatency || baseLatency || 0;
   }
 
   close(): void {

@@ -31,6 +31,7 @@ import {
   IsPlainLine,
   IsPlainName,
   IsPlainText,
+  IsThing,
   IsWholeWithin,
   IsWithin,
   LEADS,
@@ -39,7 +40,7 @@ import {
   MayBeNull,
   OrNull,
 } from '../rules/index.ts';
-import { MOST_COUNT, SaveTestDto } from '../runs/attempts.ts';
+import { HeardTrialDto, MOST_COUNT, SaveTestDto } from '../runs/attempts.ts';
 import { DONE, EFFORT, MOST_NOTE, QUALITIES, RoundPartnersView } from '../runs/runs.ts';
 import { FileHomeReport } from './fileHomeReport.ts';
 import { SaveThemeDto } from '../sessions/calendar.ts';
@@ -354,6 +355,10 @@ export class FileAttempt {
   @MayBeMissing()
   @IsListOf('the earlier counts', () => FileEarlierCount, { most: 100 })
   history?: FileEarlierCount[];
+
+  @MayBeNull()
+  @IsThing('what was heard', () => HeardTrialDto)
+  heard?: HeardTrialDto | null;
 }
 
 /** A trial that was taken out. */

@@ -24,3 +24,4 @@ export const IsListed = (shape: Shape): PropertyDecorator =>
   all(IsArray(), ValidateNested({ each: true }), Type(shape));
 export const IsTexts = (): PropertyDecorator => all(IsArray(), IsString({ each: true }));
 export const IsAmounts = (): PropertyDecorator => all(IsArray(), IsNumber({}, { each: true }));
+export const IsCounts = (): PropertyDecorator => all(IsArray(), IsInt({ each: true }));

@@ -1,4 +1,4 @@
-import { MEASURED, type Measured } from '@eurhythm/core/speed';
+import { MEASURED, SOURCES, type HeardTrial, type Measured, type StrikeSource } from '@eurhythm/core/speed';
 import { ArrayMaxSize, IsArray, IsNumber, ValidateIf } from 'class-validator';
 import {
   IsAmong,
@@ -7,11 +7,15 @@ import {
   IsCount,
   IsInstant,
   IsLineText,
+  IsListOf,
   IsListed,
   IsOneOf,
   IsOwnId,
   IsPlainName,
+  IsPlainText,
+  IsShaped,
   IsText,
+  IsThing,
   IsWholeWithin,
   IsWithin,
   IsYesNo,
@@ -66,6 +70,50 @@ export class TestList {
   readonly items!: readonly TestView[];
 }
 
+/** All that is kept of one that was heard. */
+export const MOST_ONSETS = 2000;
+
+export class TrialOnsetDto {
+  @IsWithin('the instant', -3600, 3600, 'seconds')
+  at!: number;
+
+  @MayBeMissing()
+  @IsWithin('the strength', -1000, 1_000_000, '')
+  strength?: number;
+
+  @MayBeMissing()
+  @IsYesNo()
+  doubtful?: boolean;
+}
+
+/** What a trial was worked out from. */
+export class HeardTrialDto implements HeardTrial {
+  @IsOneOf('the source', SOURCES)
+  source!: StrikeSource;
+
+  @IsPlainText('the device', 120)
+  device!: string;
+
+  @IsWithin('the latency', -1, 2, 'seconds')
+  latency!: number;
+
+  @OrNull()
+  @IsPlainText('the detector', 40)
+  detector!: string | null;
+
+  @IsListOf('the onsets', () => TrialOnsetDto, {
+    most: MOST_ONSETS,
+    tooMany: `A trial holds at most ${MOST_ONSETS} onsets.`,
+  })
+  onsets!: readonly TrialOnsetDto[];
+
+  @OrNull()
+  @ArrayMaxSize(MOST_ONSETS, { message: `At most ${MOST_ONSETS} strikes are due in a trial.` })
+  @IsWithin('an instant', -3600, 3600, 'seconds', { each: true })
+  @IsArray({ message: 'The due strikes are a list of seconds.' })
+  due!: readonly number[] | null;
+}
+
 export class SaveAttemptDto {
   @IsOwnId('a fighter')
   fighterId!: string;
@@ -107,6 +155,11 @@ export class SaveAttemptDto {
   @MayBeMissing()
   @IsOneOf('how it was counted', MEASURED)
   measured?: Measured;
+
+  /** What it was worked out from, where it was heard. */
+  @MayBeNull()
+  @IsThing('what was heard', () => HeardTrialDto)
+  heard?: HeardTrialDto | null;
 
   @IsInstant('the time')
   at!: string;
@@ -155,6 +208,10 @@ export class AttemptView {
 
   @IsAmount()
   readonly perSecond!: number;
+
+  @OrNull()
+  @IsShaped(() => HeardTrialDto)
+  readonly heard!: HeardTrialDto | null;
 }
 
 /** A page of a fighter's trials, newest first. */

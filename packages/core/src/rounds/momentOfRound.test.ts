@@ -31,9 +31,14 @@ describe('momentOfRound', () => {
     expect(momentOfRound(round, first.at + 2.3).offer).toBeNull();
     expect(momentOfRound(round, first.at + 3.2).offer?.text).toBe('jab, head');
   });
-  it('shows a call a little before its instant, never after the ear', () => {
-    expect(momentOfRound(round, first.at + 1.9).call?.text).toBe('hook');
-    expect(momentOfRound(round, first.at + 1.8).call?.text).toBe('cross');
+  it('shows a call from where it begins to sound, before its centre', () => {
+    const hook = round.cues.find(
+      ({ text, clip, cycle }) => text === 'hook' && clip && cycle === first.cycle,
+    )!;
+    const { start } = hook.clip!;
+    expect(start).toBeLessThan(hook.at);
+    expect(momentOfRound(round, start + 0.001).call?.text).toBe('hook');
+    expect(momentOfRound(round, start - 0.001).call?.text).toBe('cross');
   });
   it('has no notch before the first cycle and after the last', () => {
     expect(momentOfRound(round, 0.5)).toMatchObject({ cycle: null, beat: null, stroke: null });

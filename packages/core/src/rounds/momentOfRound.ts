@@ -18,8 +18,8 @@ export interface RoundMoment {
 
 /** A call stays on the board this long when nothing follows it. */
 const CALL_STAYS: Seconds = 2.5;
-/** A call appears this much before its centre, so that the eye is not later than the ear. */
-export const EYE_AHEAD: Seconds = 0.12;
+/** No call has sounded longer before it comes to its centre. */
+const LONGEST_BEFORE: Seconds = 2;
 
 const SPOKEN = new Set<Cue['kind']>(['call', 'time', 'stance', 'count']);
 
@@ -41,15 +41,16 @@ function lastAt(items: readonly { readonly at: Seconds }[], at: Seconds): number
  * momentOfRound(round, 0).cycle // null
  */
 export function momentOfRound(round: Pick<CompiledRound, 'cues' | 'cycles'>, at: Seconds): RoundMoment {
-  const seen = at + EYE_AHEAD;
   const calls: Cue[] = [];
   let offer: Cue | null = null;
   for (
-    let i = lastAt(round.cues, seen);
-    i >= 0 && round.cues[i]!.at > seen - 8 && (calls.length < 2 || !offer);
+    let i = lastAt(round.cues, at + LONGEST_BEFORE);
+    i >= 0 && round.cues[i]!.at > at - 8 && (calls.length < 2 || !offer);
     i--
   ) {
     const cue = round.cues[i]!;
+    // A call is seen from where it is heard.
+    if ((cue.clip?.start ?? cue.at) > at) continue;
     const spoken =
       cue.clip !== undefined || cue.kind === 'stance' || (cue.kind === 'count' && cue.sound === 'count-in');
     if (SPOKEN.has(cue.kind) && spoken && calls.length < 2) calls.push(cue);
@@ -63,7 +64,7 @@ export function momentOfRound(round: Pick<CompiledRound, 'cues' | 'cycles'>, at:
   const isOver = (shown: Cue): boolean =>
     runs && shown.cycle === cycle.cycle && stroke !== null && (shown.stroke ?? 0) <= stroke;
   return {
-    call: call && call.at > seen - CALL_STAYS ? call : null,
+    call: call && call.at > at - CALL_STAYS ? call : null,
     before: before?.kind === 'call' ? before : null,
     offer: offer && !isOver(offer) && (runs || offer.at > at - CALL_STAYS) ? offer : null,
     cycle: runs ? cycle : null,

@@ -1,4 +1,4 @@
-import { median } from 'simple-statistics';
+import { mean, median, standardDeviation } from 'simple-statistics';
 import type { Seconds } from '../units/index.ts';
 
 export interface BurstSummary {
@@ -7,6 +7,8 @@ export interface BurstSummary {
   /** Repetitions a second in the first and the last third of the time. */
   readonly firstThird: number;
   readonly lastThird: number;
+  /** How unlike the gaps are: their standard deviation as a share of their mean; null for fewer than three. */
+  readonly unevenness: number | null;
 }
 
 /** How a trial was counted: each way has errors of its own. */
@@ -18,6 +20,29 @@ export interface EarlierCount {
   readonly count: number;
   readonly measured: Measured;
   readonly at: string;
+}
+
+/** Where the strikes of a trial came from. */
+export const SOURCES = ['microphone', 'motion', 'sensor', 'file', 'taps'] as const;
+export type StrikeSource = (typeof SOURCES)[number];
+
+/** What a trial was worked out from, so that it can be worked out again. */
+export interface HeardTrial {
+  readonly source: StrikeSource;
+  /** What heard it, in words. */
+  readonly device: string;
+  /** What was taken off for the way from the strike to the device. */
+  readonly latency: Seconds;
+  /** Which making of the detector it was; null where nothing was detected. */
+  readonly detector: string | null;
+  /** All that was heard, with the latency in it. */
+  readonly onsets: readonly {
+    readonly at: Seconds;
+    readonly strength?: number | undefined;
+    readonly doubtful?: boolean | undefined;
+  }[];
+  /** When strikes were due; null where as many as possible were wanted. */
+  readonly due: readonly Seconds[] | null;
 }
 
 /**
@@ -40,13 +65,15 @@ export function countOf(
  * summariseBurst([0.5, 1, 12], 10).count // 2
  */
 export function summariseBurst(instants: readonly Seconds[], seconds: Seconds): BurstSummary {
-  const inside = instants.filter((at) => at >= 0 && at <= seconds);
+  const inside = instants.filter((at) => at >= 0 && at <= seconds).sort((a, b) => a - b);
   const third = seconds / 3;
+  const gaps = inside.slice(1).map((at, i) => at - inside[i]!);
   return {
     count: inside.length,
     perSecond: inside.length / seconds,
     firstThird: inside.filter((at) => at < third).length / third,
     lastThird: inside.filter((at) => at >= seconds - third).length / third,
+    unevenness: gaps.length < 3 ? null : standardDeviation(gaps) / mean(gaps),
   };
 }
 

@@ -1,3 +1,5 @@
 export * from './burst.ts';
 export * from './nextTempo.ts';
 export * from './ladderAdvice.ts';
+export * from './comboTime.ts';
+export * from './reactions.ts';

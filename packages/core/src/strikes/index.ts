@@ -1,3 +1,6 @@
 export * from './claps.ts';
 export * from './matchStrikes.ts';
-export * from './virtualFighter.ts';
+export * from './MotionDetector.ts';
+export * from './SensorStream.ts';
+export * from './detect/StrikeDetector.ts';
+export { PATCH } from './detect/strikePatch.ts';

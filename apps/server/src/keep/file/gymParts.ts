@@ -106,8 +106,13 @@ export const PARTS: readonly Part[] = [
     also: ({ seconds = null, lead = null }: Of<'results'>) => ({ seconds, lead }),
   }),
   part('attempts', 'trials', schema.attempts, {
-    also: ({ said = null, measured = 'taps', history = [] }: Of<'attempts'>) => ({ said, measured, history }),
-    keeps: ['history'],
+    also: ({ said = null, measured = 'taps', history = [], heard = null }: Of<'attempts'>) => ({
+      said,
+      measured,
+      history,
+      heard,
+    }),
+    keeps: ['history', 'heard'],
   }),
   part('homeReports', 'reports from home', schema.homeReports),
   part('removedAttempts', 'trials that were taken out', schema.removedAttempts),

@@ -115,6 +115,8 @@ export class Sync {
     this.follow(replaced, letter.id);
     this.tabs.post({ kind: 'written', replaced, by: letter.id });
     void this.sender?.flush();
+    // A device that keeps nothing has no disk either.
+    void this.store.reachDisk().catch(() => {});
     await this.look();
   }
 

@@ -11,6 +11,8 @@ interface Rooms extends DBSchema {
 
 const NAME = 'eurhythm';
 const VERSION = 1;
+/** What is written and taken away again, so that the disk has all that came before. */
+const DISK = 'on disk';
 
 /** Letters, refused letters and drafts in the browser's own database, shared by all its tabs. */
 export class LetterStore {
@@ -37,11 +39,10 @@ export class LetterStore {
 
   /**
    * Puts a letter at the end. One to the same address that has not been sent gives way to it, and so does one on the shelf;
-   * gives the ids of those that gave way.
+   * gives the ids of those that gave way. From then on it outlives the page and the browser; a power cut, from `reachDisk` on.
    */
   async add(letter: Letter): Promise<string[]> {
-    const rooms = ['letters', 'shelf', 'versions'] as const;
-    const tx = this.database.transaction(rooms, 'readwrite', { durability: 'strict' });
+    const tx = this.database.transaction(['letters', 'shelf', 'versions'], 'readwrite');
     const letters = tx.objectStore('letters');
     const shelf = tx.objectStore('shelf');
     // What this page wrote last is newer than what it was drawn from.
@@ -63,6 +64,15 @@ export class LetterStore {
     return older.map(({ id }) => id);
   }
 
+  /**
+   * Waits until all that was written so far is on the disk. Of the database's own rooms only the drafts are held up by it, so that
+   * a letter is sent meanwhile.
+   */
+  async reachDisk(): Promise<void> {
+    const tx = this.database.transaction('drafts', 'readwrite', { durability: 'strict' });
+    await Promise.all([tx.store.put(null, DISK), tx.store.delete(DISK), tx.done]);
+  }
+
   /** The letter that goes next; from now on it counts as sent. */
   async next(): Promise<Letter | undefined> {
     const tx = this.database.transaction('letters', 'readwrite');
@@ -75,8 +85,8 @@ export class LetterStore {
 
   /** Takes a letter off, for what became of it. Newer ones of the same page go on from the version it came to. */
   async settle(letter: Letter, outcome: Outcome): Promise<void> {
-    const rooms = ['letters', 'shelf', 'versions'] as const;
-    const tx = this.database.transaction(rooms, 'readwrite', { durability: 'strict' });
+    // What a power cut brings back is sent once more, and changes nothing.
+    const tx = this.database.transaction(['letters', 'shelf', 'versions'], 'readwrite');
     const letters = tx.objectStore('letters');
     await letters.delete(letter.sequence!);
     const version = outcome.kind === 'taken' ? versionOf(outcome.answer) : undefined;

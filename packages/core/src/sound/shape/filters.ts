@@ -25,6 +25,37 @@ export function filterOf({ b, a }: Biquad): (sample: number) => number {
   };
 }
 
+/** A filter for a stream that comes in pieces: as `filterOf`, and many times as fast. */
+export class PieceFilter {
+  private readonly biquad: Biquad;
+  private readonly last = new Float64Array(4);
+
+  constructor(biquad: Biquad) {
+    this.biquad = biquad;
+  }
+
+  /** Filters the first `count` samples of a piece into another one, which may be the same. */
+  run(from: ArrayLike<number>, to: Float64Array, count: number): void {
+    const { last } = this;
+    const [b0, b1, b2] = this.biquad.b;
+    const [a1, a2] = this.biquad.a;
+    let [x1, x2, y1, y2] = [last[0]!, last[1]!, last[2]!, last[3]!];
+    for (let i = 0; i < count; i++) {
+      const x = from[i]!;
+      const y = b0 * x + b1 * x1 + b2 * x2 - a1 * y1 - a2 * y2;
+      x2 = x1;
+      x1 = x;
+      y2 = y1;
+      y1 = y;
+      to[i] = y;
+    }
+    last[0] = x1;
+    last[1] = x2;
+    last[2] = y1;
+    last[3] = y2;
+  }
+}
+
 /**
  * @example
  * filtered(Float32Array.of(1, 0), highPass(100, 8000, 0.7)).length // 2
@@ -66,4 +97,15 @@ export function highPass(hertz: number, sampleRate: number, q: number): Biquad {
 export function lowPass(hertz: number, sampleRate: number, q: number): Biquad {
   const { cos, alpha } = angle(hertz, sampleRate, q);
   return over(1 + alpha, [(1 - cos) / 2, 1 - cos, (1 - cos) / 2], [-2 * cos, 1 - alpha]);
+}
+
+/**
+ * Lets through what lies about so many hertz, in full at that middle; `q` is the middle over the width between the half-power points.
+ *
+ * @example
+ * bandPass(300, 16_000, 1.4).b[1] // 0
+ */
+export function bandPass(hertz: number, sampleRate: number, q: number): Biquad {
+  const { cos, alpha } = angle(hertz, sampleRate, q);
+  return over(1 + alpha, [alpha, 0, -alpha], [-2 * cos, 1 - alpha]);
 }

@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { comboName } from '@eurhythm/core/plan';
-import { EYE_AHEAD, momentOfRound, sceneAt } from '@eurhythm/core/rounds';
+import { momentOfRound, sceneAt } from '@eurhythm/core/rounds';
 import type { DeckState } from '../../../floor/RunDeck.ts';
 import { lineTeller } from '../../../strip/lineWords.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
-import { bigText } from './bigText.ts';
+import { bigText, sceneTime } from './bigText.ts';
 import { CallArea } from './CallArea.tsx';
 import { LaneStrips } from './LaneStrips.tsx';
 import { PartnersComing, WorkingNow, partnersAt } from './PartnersNow.tsx';
@@ -32,7 +32,7 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
   const { block, left } = blockAt(round.blocks, at);
   const isRest = block?.kind === 'rest';
   const moment = momentOfRound(compiled, at);
-  const scene = block ? sceneAt(compiled.scenes, block.id, at + EYE_AHEAD) : null;
+  const scene = block ? sceneAt(compiled.scenes, block.id, sceneTime(at, moment.call)) : null;
   const big = bigText({ phase: state.phase, moment, scene, at, isRest });
   const ofBlock = (block?.kind === 'combo' || block?.kind === 'footwork' || isRest) ?? false;
   const shown = ofBlock

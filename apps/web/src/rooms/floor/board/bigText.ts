@@ -14,6 +14,16 @@ interface Seen {
 const SAME_INSTANT = 0.2;
 
 /**
+ * The instant of which the scene is shown: a number that is being said already is seen already.
+ *
+ * @example
+ * sceneTime(3.9, { at: 4 }) // 4
+ */
+export function sceneTime(at: number, call: { readonly at: number } | null): number {
+  return call && call.at > at && call.at - at < SAME_INSTANT ? call.at : at;
+}
+
+/**
  * The largest text of the board, and what was said beside it: a count shows its number, what everybody waits for the end of
  * shows the seconds, all else shows the call.
  *

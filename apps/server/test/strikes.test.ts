@@ -1,0 +1,92 @@
+import { hallSound, impactSound } from '../../../packages/core/src/standIns/index.ts';
+import { encodeWav } from '../../../packages/core/src/sound/index.ts';
+import { seededRandom } from '../../../packages/core/src/units/index.ts';
+import { serverForThisFile } from './startedServer.ts';
+
+const server = serverForThisFile();
+const { call } = server;
+
+const AT = [1, 1.5, 1.75, 2.4, 3];
+const rate = 24_000;
+const random = seededRandom(3);
+const samples = hallSound(
+  {
+    sampleRate: rate,
+    seconds: 4,
+    strikes: AT.map((at) => ({ at, gain: 1, samples: impactSound('pad', rate, random) })),
+    signalToNoise: 24,
+    echo: 0.5,
+    peak: 0.5,
+  },
+  random,
+);
+const wav = encodeWav({ sampleRate: rate, samples });
+
+async function detect(bytes: Uint8Array): Promise<{ status: number; body: any }> {
+  const form = new FormData();
+  form.append('file', new Blob([bytes as BlobPart]), 'round.wav');
+  const response = await fetch(`${server.base()}/api/strikes/detect`, { method: 'POST', body: form });
+  return { status: response.status, body: await response.json() };
+}
+
+describe('strikes in a recording', () => {
+  it('are found where they begin', async () => {
+    const { status, body } = await detect(wav);
+    expect([status, body]).toMatchObject([200, { sampleRate: rate, seconds: 4, detector: 'strikes 1' }]);
+    expect(body.onsets).toHaveLength(AT.length);
+    for (const [i, { at, strength }] of body.onsets.entries()) {
+      expect(Math.abs(at - AT[i]!)).toBeLessThan(0.006);
+      expect(strength).toBeLessThan(0);
+    }
+  });
+  it.each<[string, Uint8Array, RegExp]>([
+    ['nothing', new Uint8Array(0), /no WAV file/],
+    ['a text', new TextEncoder().encode('12.5\n13.1\n'), /no WAV file/],
+    ['a file that is cut off', wav.slice(0, 9000), /cut off/],
+    ['too few samples', encodeWav({ sampleRate: 4000, samples: new Float32Array(4000) }), /8000 to 96000/],
+    [
+      'three hours',
+      encodeWav({ sampleRate: 8000, samples: new Float32Array(8000 * 6000) }),
+      /at most 1:30:00 long; this one is 1:40:00/,
+    ],
+  ])('%s is refused with a sentence', async (_, bytes, sentence) => {
+    const { status, body } = await detect(bytes);
+    expect([status, body.message]).toEqual([422, expect.stringMatching(sentence)]);
+  });
+  it('is asked for where there is no file', async () => {
+    const response = await fetch(`${server.base()}/api/strikes/detect`, {
+      method: 'POST',
+      body: new FormData(),
+    });
+    expect(response.status).toBe(400);
+  });
+  it('there are none in silence', async () => {
+    const { body } = await detect(encodeWav({ sampleRate: 16_000, samples: new Float32Array(32_000) }));
+    expect(body.onsets).toEqual([]);
+  });
+});
+
+describe('strikes and what was due', () => {
+  it('are put together in order; latency and bias are told apart', async () => {
+    const due = AT.map((at) => ({ at, limb: 'right hand' }));
+    const onsets = [...AT.filter((at) => at !== 2.4).map((at) => at + 0.14), 2.7].map((at) => ({ at }));
+    const { status, body } = await call('POST', 'strikes/match', { due, onsets, latency: 0.12 });
+    expect(status).toBe(200);
+    expect(body.latency).toBe(0.12);
+    expect(body.hits.map(({ due: d, onset }: any) => [d, onset])).toEqual([
+      [0, 0],
+      [1, 1],
+      [2, 2],
+      [4, 3],
+    ]);
+    expect([body.misses, body.extras]).toEqual([[3], [4]]);
+    expect(body.bias).toBeCloseTo(0.02, 3);
+    const { body: open } = await call('POST', 'strikes/match', { due, onsets });
+    expect(open.latency).toBeCloseTo(0.14, 3);
+    expect(open.bias).toBeCloseTo(0, 6);
+  });
+  it('takes nothing at all', async () => {
+    const { body } = await call('POST', 'strikes/match', { due: [], onsets: [] });
+    expect(body).toEqual({ latency: 0, hits: [], misses: [], extras: [], bias: 0, spread: 0, drift: 0 });
+  });
+});

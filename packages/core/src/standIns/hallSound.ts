@@ -1,0 +1,123 @@
+import { fourier, inverseFourier } from '../sound/index.ts';
+import { normalDraw, type RandomSource, type Seconds } from '../units/index.ts';
+
+/** A sound at an instant, so loud. */
+export interface Placed {
+  readonly at: Seconds;
+  /** At the rate of the hall. */
+  readonly samples: ArrayLike<number>;
+  readonly gain: number;
+}
+
+/** What a microphone in a hall hears. */
+export interface Hall {
+  readonly sampleRate: number;
+  readonly seconds: Seconds;
+  readonly strikes: readonly Placed[];
+  /** Decibels of the strikes, in the 50 ms from each, over the noise. */
+  readonly signalToNoise: number;
+  /** Time in which an echo falls by 60 dB; 0 without. */
+  readonly echo: Seconds;
+  /** Voices and calls; a gain of 1 makes each as strong as the strikes. */
+  readonly voices?: readonly Placed[];
+  /** Loudest sample; above 1 it is cut off, as a microphone cuts off what is too loud. */
+  readonly peak: number;
+}
+
+/** A strike counts for the noise by its first so many seconds. */
+const HEARD: Seconds = 0.05;
+/** First reflections come so soon and so strong; the rest is dense. */
+const REFLECTIONS = { count: 8, from: 0.004, to: 0.044, gain: 0.25 } as const;
+const DENSE = { from: 0.012, gain: 0.02, at: 48_000 } as const;
+
+/**
+ * The samples, −1 to 1. The direct sound is not late: a strike begins at its instant.
+ *
+ * @example
+ * hallSound({ sampleRate: 8000, seconds: 1, strikes: [], signalToNoise: 20, echo: 0, peak: 0.5 }, seededRandom(1)).length // 8000
+ */
+export function hallSound(hall: Hall, random: RandomSource): Float32Array<ArrayBuffer> {
+  const { sampleRate, seconds, strikes, voices = [] } = hall;
+  const count = Math.round(seconds * sampleRate);
+  const dry = new Float64Array(count);
+  for (const strike of strikes) add(dry, strike, sampleRate, strike.gain);
+  const wet = hall.echo > 0 ? convolved(dry, echoOf(hall, random)) : dry;
+  const strength = strengthOf(wet, strikes, sampleRate);
+  const noise = pinkNoise(count, random);
+  const loud = strength * 10 ** (-hall.signalToNoise / 20);
+  const heard = wet.map((sample, i) => sample + loud * noise[i]!);
+  for (const voice of voices) {
+    const power = Array.from(voice.samples).reduce((sum, each) => sum + each * each, 0);
+    const own = Math.sqrt(power / Math.max(1, voice.samples.length));
+    if (own > 0) add(heard, voice, sampleRate, (voice.gain * (strength || 1)) / own);
+  }
+  const most = heard.reduce((max, each) => Math.max(max, Math.abs(each)), 1e-9);
+  const gain = hall.peak / most;
+  return Float32Array.from(heard, (each) => Math.max(-1, Math.min(1, each * gain)));
+}
+
+function add(to: Float64Array, { at, samples }: Placed, sampleRate: number, gain: number): void {
+  const from = Math.round(at * sampleRate);
+  for (let i = Math.max(0, -from); i < samples.length && from + i < to.length; i++)
+    to[from + i]! += gain * samples[i]!;
+}
+
+/** The usual strength of the strikes as they are heard: the root of the mean square. */
+function strengthOf(wet: Float64Array, strikes: readonly Placed[], sampleRate: number): number {
+  let [sum, count] = [0, 0];
+  for (const { at } of strikes) {
+    const from = Math.round(at * sampleRate);
+    const to = Math.min(wet.length, from + Math.round(HEARD * sampleRate));
+    for (let i = from; i < to; i++) sum += wet[i]! ** 2;
+    count += Math.max(0, to - from);
+  }
+  return count === 0 ? 0.1 : Math.sqrt(sum / count);
+}
+
+function echoOf({ echo, sampleRate }: Hall, random: RandomSource): Float64Array {
+  const response = new Float64Array(Math.round(echo * sampleRate));
+  response[0] = 1;
+  const { count, from, to, gain } = REFLECTIONS;
+  for (let k = 0; k < count; k++) {
+    const at = Math.round((from + (to - from) * random()) * sampleRate);
+    if (at < response.length) response[at]! += 2 * gain * (random() - 0.5);
+  }
+  // Sixty decibels down at its end.
+  const dense = DENSE.gain * Math.sqrt(DENSE.at / sampleRate);
+  for (let i = Math.round(DENSE.from * sampleRate); i < response.length; i++)
+    response[i]! += dense * normalDraw(random) * 10 ** ((-3 * i) / response.length);
+  return response;
+}
+
+function convolved(sound: Float64Array, response: Float64Array): Float64Array {
+  const size = 2 ** Math.ceil(Math.log2(sound.length + response.length));
+  const padded = (samples: Float64Array): [Float64Array, Float64Array] => {
+    const re = new Float64Array(size);
+    re.set(samples);
+    return [re, new Float64Array(size)];
+  };
+  const [[aRe, aIm], [bRe, bIm]] = [padded(sound), padded(response)];
+  fourier(aRe, aIm);
+  fourier(bRe, bIm);
+  for (let k = 0; k < size; k++) {
+    const re = aRe[k]! * bRe[k]! - aIm[k]! * bIm[k]!;
+    aIm[k] = aRe[k]! * bIm[k]! + aIm[k]! * bRe[k]!;
+    aRe[k] = re;
+  }
+  inverseFourier(aRe, aIm);
+  return aRe.slice(0, sound.length);
+}
+
+/** Noise as of a fan and of many feet, a root mean square of 1 (P. Kellet's sum of three one-pole filters). */
+function pinkNoise(count: number, random: RandomSource): Float64Array {
+  let [slow, middle, fast] = [0, 0, 0];
+  const noise = Float64Array.from({ length: count }, () => {
+    const white = normalDraw(random);
+    slow = 0.99765 * slow + white * 0.099046;
+    middle = 0.963 * middle + white * 0.2965164;
+    fast = 0.57 * fast + white * 1.0526913;
+    return slow + middle + fast + white * 0.1848;
+  });
+  const power = noise.reduce((sum, each) => sum + each * each, 0) / Math.max(1, count);
+  return noise.map((each) => each / Math.sqrt(power || 1));
+}

@@ -1,0 +1,5 @@
+export * from './virtualFighter.ts';
+export * from './impactSound.ts';
+export * from './hallSound.ts';
+export * from './bagMotion.ts';
+export * from './padSensor.ts';

@@ -1,0 +1,202 @@
+import type { Seconds } from '../../units/index.ts';
+import { BANDS, BandEnergies } from './BandEnergies.ts';
+import { strikeLikeness } from './strikeLikeness.ts';
+import { AHEAD, BEHIND, strikePatch } from './strikePatch.ts';
+
+/** A strike that was heard. */
+export interface Onset {
+  /** Where the sound of the impact begins, from the first sample on. */
+  readonly at: Seconds;
+  /** How loud its loudest 2 ms were, in decibels of full scale. */
+  readonly strength: number;
+  /** It may have been something else, or somebody else's. */
+  readonly doubtful?: true;
+}
+
+/** What a hall and a device are like, as a calibration finds it; without it, the usual. */
+export interface DetectorSetting {
+  /** What is quieter, in decibels of full scale, is doubtful: a neighbour's bag, a step. */
+  readonly leastStrength?: number;
+}
+
+/** Which making of the detector found what is kept. */
+export const DETECTOR_VERSION = 'strikes 1';
+/** Two strikes are no nearer than this (engine: detect). */
+export const REFRACTORY: Seconds = 0.07;
+
+/** Frames that are looked at as now, and as before, with a gap in between for a rise that takes some milliseconds. */
+const NOW = 3;
+const GAP = 3;
+const BEFORE = 6;
+/** No band says more than this, so that one band alone is no strike; in nats of energy. */
+const MOST_RISE = 2.5;
+/** Quieter than this mean square (−100 dB) is silence. */
+const SILENCE = 1e-10;
+/** The floor of a band falls to what is quieter within a tenth of a second, and rises within some seconds. */
+const FALLS: Seconds = 0.1;
+const RISES: Seconds = 4;
+/** A rise counts where it comes out of the floor by so much. */
+const FLOOR_FACTOR = 2;
+/** From here on a rise is looked at; the highest of so many frames on either side is taken. */
+const LEAST_RISE = 0.3;
+const HIGHEST_OF = 12;
+/** So likely is it told, and so likely it is beyond doubt. */
+const TOLD = 0.45;
+const SURE = 0.7;
+/** The loudest frame of a strike lies within so many behind its rise. */
+const LOUDEST_WITHIN = 9;
+/** The filters need so long to be in tune with what is there; nothing is told of that time. */
+const TUNED_AFTER: Seconds = 0.02;
+/** A strike begins where this share of its rise is there. */
+const BEGINS_AT = 0.1;
+
+/** A rise that may be a strike, as the network is asked about it. */
+export interface Rise {
+  readonly at: Seconds;
+  readonly patch: Float64Array;
+}
+
+/**
+ * Hears strikes in a stream of samples (engine: detect): where all bands rise at once against what was before and against the floor
+ * of the hall, the highest of such rises, a small network that tells strikes from voices and steps by what comes before and behind,
+ * and the instant at which each begins. Pieces of any length give the same.
+ */
+export class StrikeDetector {
+  private readonly bands: BandEnergies;
+  private readonly leastStrength: number;
+  private readonly floor = new Float64Array(BANDS);
+  private readonly energies: Float64Array[] = [];
+  private readonly rises: number[] = [];
+  private count = 0;
+  private lastAt = -Infinity;
+  private found: Onset[] = [];
+  private readonly onRise: ((rise: Rise) => void) | null;
+
+  /** `sampleRate` in hertz, 8,000 to 192,000; `onRise` is told all that is looked at. */
+  constructor(
+    sampleRate: number,
+    { leastStrength = -Infinity }: DetectorSetting = {},
+    onRise: ((rise: Rise) => void) | null = null,
+  ) {
+    this.bands = new BandEnergies(sampleRate);
+    this.leastStrength = leastStrength;
+    this.onRise = onRise;
+  }
+
+  /** Takes the next samples, −1 to 1, and gives what is known by now: all that began more than 60 ms ago. */
+  push(samples: ArrayLike<number>): Onset[] {
+    this.bands.push(samples, (energies) => this.frame(energies));
+    return this.take();
+  }
+
+  /** What is known when nothing comes any more. */
+  end(): Onset[] {
+    for (let i = 0; i < AHEAD; i++) this.frame(this.floor.slice());
+    return this.take();
+  }
+
+  private take(): Onset[] {
+    const { found } = this;
+    this.found = [];
+    return found;
+  }
+
+  private frame(energies: Float64Array): void {
+    if (this.count === 0) {
+      // Before the first frame it was as in it.
+      this.floor.set(energies);
+      for (let i = 0; i < BEHIND; i++) this.keep(energies, 0);
+    }
+    this.learnFloor(energies);
+    this.keep(energies, 0);
+    this.rises[this.rises.length - 1] = this.rise();
+    this.count += 1;
+    if (this.count > AHEAD) this.look();
+  }
+
+  private keep(energies: Float64Array, rise: number): void {
+    this.energies.push(energies);
+    this.rises.push(rise);
+    if (this.energies.length <= BEHIND + 1 + AHEAD) return;
+    this.energies.shift();
+    this.rises.shift();
+  }
+
+  private learnFloor(energies: Float64Array): void {
+    const falls = Math.min(1, this.bands.frameSeconds / FALLS);
+    const rises = this.bands.frameSeconds / RISES;
+    for (let b = 0; b < BANDS; b++) {
+      const off = energies[b]! - this.floor[b]!;
+      this.floor[b]! += off * (off < 0 ? falls : rises);
+    }
+  }
+
+  /** How much all bands rise at once, each no further than `MOST_RISE`. */
+  private rise(): number {
+    const { energies, floor } = this;
+    const end = energies.length;
+    let sum = 0;
+    for (let b = 0; b < BANDS; b++) {
+      let [now, before] = [0, 0];
+      for (let k = end - NOW; k < end; k++) now = Math.max(now, energies[k]![b]!);
+      for (let k = end - NOW - GAP - BEFORE; k < end - NOW - GAP; k++)
+        before = Math.max(before, energies[k]![b]!);
+      const under = FLOOR_FACTOR * floor[b]! + SILENCE;
+      const ratio = (now + under) / (before + under);
+      if (ratio > 1) sum += Math.min(MOST_RISE, Math.log(ratio));
+    }
+    return sum / BANDS;
+  }
+
+  /** Whether the frame that lies `AHEAD` behind the newest is a strike. */
+  private look(): void {
+    const { rises, energies } = this;
+    const rise = rises[BEHIND]!;
+    if (rise < LEAST_RISE) return;
+    for (let k = BEHIND - HIGHEST_OF; k <= BEHIND + HIGHEST_OF; k++)
+      if (rises[k]! > rise || (rises[k] === rise && k < BEHIND)) return;
+    const loud = energies.map((bands) => bands.reduce((sum, each) => sum + each, 0));
+    const top = loudest(loud);
+    const at = (this.count - 1 - AHEAD - BEHIND + beginning(loud, top)) * this.bands.frameSeconds;
+    const patch = strikePatch(energies, this.floor, rise);
+    this.onRise?.({ at, patch });
+    const likeness = strikeLikeness(patch);
+    if (likeness < TOLD || at < TUNED_AFTER || at - this.lastAt < REFRACTORY) return;
+    const strength = 10 * Math.log10(loud[top]! + SILENCE);
+    const isDoubtful = likeness < SURE || strength < this.leastStrength;
+    this.lastAt = at;
+    this.found.push({ at, strength, ...(isDoubtful ? { doubtful: true } : {}) });
+  }
+}
+
+/** The loudest frame of the strike in the middle. */
+function loudest(loud: readonly number[]): number {
+  let top = BEHIND - NOW;
+  for (let k = top; k < BEHIND + LOUDEST_WITHIN; k++) if (loud[k]! > loud[top]!) top = k;
+  return top;
+}
+
+/** The frame in which its rise begins: the first one above a tenth of it over what was quietest just before. */
+function beginning(loud: readonly number[], top: number): number {
+  const from = BEHIND - NOW - GAP - BEFORE;
+  let before = Infinity;
+  for (let k = from; k < BEHIND; k++) before = Math.min(before, loud[k]!);
+  const mark = before + BEGINS_AT * (loud[top]! - before);
+  let at = top;
+  while (at > from && loud[at - 1]! > mark) at -= 1;
+  return at;
+}
+
+/**
+ * The strikes in a whole sound.
+ *
+ * @example
+ * detectStrikes({ sampleRate: 8000, samples: new Float32Array(8000) }).length // 0
+ */
+export function detectStrikes(
+  { sampleRate, samples }: { readonly sampleRate: number; readonly samples: ArrayLike<number> },
+  setting: DetectorSetting = {},
+): Onset[] {
+  const detector = new StrikeDetector(sampleRate, setting);
+  return [...detector.push(samples), ...detector.end()];
+}

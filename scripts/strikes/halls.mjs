@@ -1,0 +1,125 @@
+/** Halls in which strikes fall, whose instants are known: for fitting the detector and, with other things struck and other voices, for its bench. */
+import { join } from 'node:path';
+import { ROOT } from '../house.mjs';
+import { recordedImpacts } from './recordedImpacts.mjs';
+
+const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
+const [{ STRUCK, hallSound, impactSound }, { resample, levelVoice, shapeVoice }, { seededRandom }] =
+  await Promise.all([core('standIns'), core('sound'), core('units')]);
+const { spokenVocabulary } = await import('../voice/spokenVocabulary.mjs');
+
+/** The bench has a voice of its own. */
+const VOICES = { fit: ['slt', 'rms', 'kal'], bench: ['awb', 'slt'] };
+const RATES = [16_000, 22_050, 24_000, 32_000, 44_100, 48_000];
+const RECORDED = 0.6;
+/** Strikes of one hand follow each other no sooner. */
+const LEAST_GAP = 0.11;
+/** Decibels between the strongest and the weakest. */
+const FORCES = 12;
+/** Bags and pads ring shorter than drums: recordings die away in about so many seconds. */
+const DAMPED = { from: 0.05, to: 0.15, share: 0.7 };
+
+const voices = new Map();
+async function voicesOf(part, sampleRate) {
+  const key = `${part} ${sampleRate}`;
+  if (!voices.has(part)) voices.set(part, await spokenVocabulary({ voices: VOICES[part] }));
+  if (!voices.has(key))
+    voices.set(
+      key,
+      voices.get(part).map(({ sound }, i) => {
+        const shaped = i % 2 === 0 ? sound : levelVoice(shapeVoice(sound, 'hall'));
+        return resample(shaped, sampleRate).samples;
+      }),
+    );
+  return voices.get(key);
+}
+
+const drawn = (list, random) => list[Math.floor(random() * list.length)];
+
+/** Runs of one to six strikes, with pauses. */
+function instants(seconds, random) {
+  const at = [];
+  for (let t = 1; t < seconds - 1.5; t += 0.8 + 1.6 * random()) {
+    const count = 1 + Math.floor(6 * random());
+    for (let i = 0; i < count && t < seconds - 1.5; i++) {
+      at.push(t);
+      if (i < count - 1) t += LEAST_GAP + (random() < 0.4 ? 0.05 : 0.5) * random();
+    }
+  }
+  return at;
+}
+
+function damped(samples, sampleRate, random) {
+  const { from, to, share } = DAMPED;
+  if (random() >= share) return samples;
+  const falls = from + (to - from) * random();
+  return samples.map((x, i) => x * Math.exp(-i / sampleRate / falls));
+}
+
+/**
+ * Gives `{ sampleRate, samples, at, hasVoices, signalToNoise, echo, isClipped }`; `at` are the instants of the strikes. Over the seeds
+ * signal to noise goes from 24 to 8 dB, the echo from 0.5 to 1.4 s, a third speaks, a fifth is clipped.
+ */
+export async function hall(seed, part, { seconds = 30, voiceGain, ...given } = {}) {
+  const random = seededRandom(seed);
+  const sampleRate = given.sampleRate ?? RATES[seed % RATES.length];
+  const signalToNoise = given.signalToNoise ?? 24 - (16 * ((seed * 7) % 24)) / 23;
+  const echo = given.echo ?? 0.5 + (0.9 * ((seed * 5) % 24)) / 23;
+  const hasVoices = given.hasVoices ?? seed % 3 === 0;
+  const isClipped = given.isClipped ?? seed % 5 === 0;
+  const at = instants(seconds, random).map((t) => Math.round(t * sampleRate) / sampleRate);
+  const strikes = at.map((instant) => ({
+    at: instant,
+    gain: 10 ** ((-FORCES * random()) / 20),
+    samples:
+      random() < RECORDED
+        ? damped(drawn(recordedImpacts(part, sampleRate), random), sampleRate, random)
+        : impactSound(drawn(STRUCK, random), sampleRate, random),
+  }));
+  const spoken = [];
+  if (hasVoices) {
+    const all = await voicesOf(part, sampleRate);
+    for (let t = 0.5; t < seconds - 2;) {
+      const samples = drawn(all, random);
+      const gain = voiceGain ?? 10 ** (-(4 + 8 * random()) / 20);
+      spoken.push({ at: t, gain, samples });
+      t += samples.length / sampleRate + 1.5 * random();
+    }
+  }
+  const samples = hallSound(
+    {
+      sampleRate,
+      seconds,
+      strikes,
+      signalToNoise,
+      echo,
+      voices: spoken,
+      peak: isClipped ? 3 : 10 ** (-(5 + 25 * random()) / 20),
+    },
+    random,
+  );
+  return { sampleRate, samples, at, strikes, hasVoices, signalToNoise, echo, isClipped };
+}
+
+/** How well what was found is what was there: hits within the tolerance, each once, the nearest first. */
+export function scored(truth, found, tolerance = 0.025) {
+  const used = new Set();
+  const errors = [];
+  for (const at of truth) {
+    let best = -1;
+    for (const [j, other] of found.entries())
+      if (
+        !used.has(j) &&
+        Math.abs(other - at) <= tolerance &&
+        (best < 0 || Math.abs(other - at) < Math.abs(found[best] - at))
+      )
+        best = j;
+    if (best < 0) continue;
+    used.add(best);
+    errors.push(found[best] - at);
+  }
+  const precision = found.length === 0 ? 0 : errors.length / found.length;
+  const recall = truth.length === 0 ? 1 : errors.length / truth.length;
+  const sum = precision + recall;
+  return { precision, recall, f: sum === 0 ? 0 : (2 * precision * recall) / sum, errors };
+}
