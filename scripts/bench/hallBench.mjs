@@ -15,6 +15,7 @@ import { row } from './table.mjs';
 const PORT = 4394;
 const LINK = 4395;
 const WATCHED_MS = 40_000;
+const SETTLED_MS = 2500;
 const PRESSES = 40;
 /** A text that changes farther from every sound than this, in milliseconds, has none: a block begins, or a call is old. */
 const NEAR = 200;
@@ -98,6 +99,8 @@ for (let i = 0; i < 3; i++) {
   await page.keyboard.press('ArrowRight');
   await page.waitForTimeout(400);
 }
+// A screen that follows stands where the class does once it has heard where that is.
+await page.waitForTimeout(SETTLED_MS);
 const watch = (each) =>
   each.evaluate(() => {
     window.seen = [];

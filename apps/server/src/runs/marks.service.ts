@@ -1,6 +1,6 @@
 import { GoneException, Injectable, UnprocessableEntityException } from '@nestjs/common';
 import { DONE, type MarkResultDto, type ResultView } from '@eurhythm/contract';
-import { and, asc, count, eq, isNotNull, isNull } from 'drizzle-orm';
+import { and, asc, count, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { pressedAt, type ClockOffset } from '../house/deviceClock.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { roundResults, runs } from '../store/schema.ts';
@@ -10,6 +10,14 @@ import { RunLogService } from './runLog.service.ts';
 type ResultRow = typeof roundResults.$inferSelect;
 /** A mark that stands. */
 type Standing = ResultRow & { readonly done: NonNullable<ResultRow['done']> };
+
+/** What has to be known of a run to mark its rounds: no more of it is read at each press. */
+export interface MarkedRun {
+  readonly id: string;
+  readonly fighterIds: readonly string[];
+  /** How many. */
+  readonly rounds: number;
+}
 
 /** How each fighter's rounds were done. Whatever order the presses come in, the newest press of a fighter in a round stands. */
 @Injectable()
@@ -47,7 +55,7 @@ export class MarksService {
    * after it. The same request again changes nothing. @throws 410 where a newer press has taken the mark back.
    */
   async mark(
-    run: typeof runs.$inferSelect,
+    run: MarkedRun,
     id: string,
     result: MarkResultDto,
     offset: ClockOffset,
@@ -55,8 +63,8 @@ export class MarksService {
     const { round, fighterId, done, at: told } = result;
     if (!run.fighterIds.includes(fighterId))
       throw new UnprocessableEntityException('This fighter is not in the run.');
-    if (round >= run.rounds.length)
-      throw new UnprocessableEntityException(`This run has ${run.rounds.length} rounds.`);
+    if (round >= run.rounds)
+      throw new UnprocessableEntityException(`This run has ${run.rounds} rounds.`);
     const quality = result.quality ?? null;
     const [seconds, lead] = [result.seconds ?? null, result.lead ?? null];
     const { at, toldAt } = pressedAt(told, offset);
@@ -65,14 +73,16 @@ export class MarksService {
       const data = { resultId: id, round, fighterId, done, quality, seconds, lead };
       await this.log.append(tx, run.id, { id: eventIdOf(id, result), kind: 'mark', at, toldAt, data });
       const place = { runId: run.id, round, fighterId };
-      await tx
+      const [now] = await tx
         .insert(roundResults)
         .values({ ...place, ...row })
-        .onConflictDoNothing();
-      const [kept] = await tx.select().from(roundResults).where(placeOf(place)).for('update');
-      if (!isNewer(at, kept!)) return kept!;
-      const [now] = await tx.update(roundResults).set(row).where(placeOf(place)).returning();
-      return now!;
+        .onConflictDoUpdate({
+          target: [roundResults.runId, roundResults.round, roundResults.fighterId],
+          set: row,
+          setWhere: IS_NEWER,
+        })
+        .returning();
+      return now ?? (await tx.select().from(roundResults).where(placeOf(place)))[0]!;
     });
     if (!stands(standing))
       throw new GoneException('This mark was taken back after it was pressed; it stays taken back.');
@@ -158,10 +168,8 @@ function placeOf({ runId, round, fighterId }: Pick<ResultRow, 'runId' | 'round' 
   );
 }
 
-/** Whether a press at this instant comes after what is kept; one at the instant of a taking back does not. */
-function isNewer(at: Date, kept: ResultRow): boolean {
-  return stands(kept) ? at.getTime() >= kept.at.getTime() : at.getTime() > kept.at.getTime();
-}
+/** Whether a press comes after what is kept; one at the instant of a taking back does not. */
+const IS_NEWER = sql`case when ${roundResults.done} is null then excluded.at > ${roundResults.at} else excluded.at >= ${roundResults.at} end`;
 
 function stands(row: ResultRow): row is Standing {
   return row.done !== null;

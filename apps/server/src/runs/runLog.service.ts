@@ -25,26 +25,13 @@ export class RunLogService {
   /** Puts something into the log, once; gives whether it is new. The run's row is locked, so that places follow each other. */
   async append(tx: Transaction, runId: string, { id, kind, at, toldAt, data }: LogEntry): Promise<boolean> {
     await tx.select({ id: runs.id }).from(runs).where(eq(runs.id, runId)).for('update');
-    const [known] = await tx
-      .select({ id: runEvents.id })
-      .from(runEvents)
-      .where(and(eq(runEvents.runId, runId), eq(runEvents.id, id)));
-    if (known) return false;
-    const [last] = await tx
-      .select({ sequence: sql<number>`coalesce(max(${runEvents.sequence}), 0)`.mapWith(Number) })
-      .from(runEvents)
-      .where(eq(runEvents.runId, runId));
-    await tx.insert(runEvents).values({
-      runId,
-      sequence: last!.sequence + 1,
-      id,
-      kind,
-      at,
-      toldAt,
-      receivedAt: new Date(),
-      data,
-    });
-    return true;
+    const next = sql`(select coalesce(max(${runEvents.sequence}), 0) + 1 from ${runEvents} where ${runEvents.runId} = ${runId})`;
+    const added = await tx
+      .insert(runEvents)
+      .values({ runId, sequence: next, id, kind, at, toldAt, receivedAt: new Date(), data })
+      .onConflictDoNothing({ target: [runEvents.runId, runEvents.id] })
+      .returning({ id: runEvents.id });
+    return added.length > 0;
   }
 
   /** Who has left the run and not come back. */

@@ -38,6 +38,7 @@ import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
 import { byGroup, groupsOf, trainedIn } from './trained.ts';
 
+const NO_RUN = 'This run does not exist.';
 const NEEDED_NAMES: Readonly<Record<string, string>> = { by: 'the change', fighterId: 'the fighter' };
 
 @Injectable()
@@ -69,12 +70,21 @@ export class RunsService {
 
   /** Marks one fighter's round: {@link MarksService.mark}. */
   async mark(runId: string, id: string, result: MarkResultDto, offset: ClockOffset): Promise<ResultView> {
-    return this.marks.mark(await this.row(runId), id, result, offset);
+    const [run] = await this.database
+      .select({
+        id: runs.id,
+        fighterIds: runs.fighterIds,
+        rounds: sql<number>`jsonb_array_length(${runs.rounds})`.mapWith(Number),
+      })
+      .from(runs)
+      .where(eq(runs.id, runId));
+    if (!run) throw new NotFoundException(NO_RUN);
+    return this.marks.mark(run, id, result, offset);
   }
 
   private async row(id: string): Promise<typeof runs.$inferSelect> {
     const [row] = await this.database.select().from(runs).where(eq(runs.id, id));
-    if (!row) throw new NotFoundException('This run does not exist.');
+    if (!row) throw new NotFoundException(NO_RUN);
     return row;
   }
 

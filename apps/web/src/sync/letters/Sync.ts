@@ -104,8 +104,11 @@ export class Sync {
 
   private async keep(letter: Letter): Promise<void> {
     let replaced: readonly string[];
+    // What goes on from a version has to know first which one that is.
+    const isFirst = letter.basedOn === undefined && this.state.waiting.length === 0;
+    const isOnItsWay = isFirst && (this.sender?.begin(letter) ?? false);
     try {
-      replaced = await this.store.add(letter);
+      replaced = await this.store.add(isOnItsWay ? { ...letter, isSent: true } : letter);
     } catch {
       // No room, or no database: it is sent from memory, and the shell says that this page has to stay open.
       replaced = this.notKept.filter(({ address }) => address === letter.address).map(({ id }) => id);

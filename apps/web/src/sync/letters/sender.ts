@@ -28,6 +28,8 @@ export class Sender {
   private running: Promise<void> | null = null;
   private isAskedAgain = false;
   private isStopped = false;
+  /** A letter whose request has begun while the browser's database still takes it. */
+  private early: { readonly id: string; readonly outcome: Promise<Outcome | null> } | null = null;
   private readonly store: SentFrom;
   private readonly post: Post;
   private readonly onOutcome: (outcome: Outcome) => void;
@@ -38,11 +40,25 @@ export class Sender {
     this.onOutcome = onOutcome;
   }
 
+  /**
+   * Begins to send a letter that is only being kept, where nothing goes before it; gives whether it did. The next flush takes the
+   * answer for its own.
+   */
+  begin(letter: Letter): boolean {
+    if (this.isStopped || this.running || this.early || this.tries > 0) return false;
+    this.early = { id: letter.id, outcome: this.send(letter) };
+    return true;
+  }
+
   /** Sends what waits, now; resolves when nothing waits any more, or the server is away. */
   async flush(): Promise<void> {
     if (this.isStopped) return;
     this.isAskedAgain = true;
-    this.running ??= this.run().finally(() => (this.running = null));
+    this.running ??= this.run().finally(() => {
+      this.running = null;
+      // One that could not be kept never comes; whatever is sent twice is taken once.
+      this.early = null;
+    });
     await this.running;
   }
 
@@ -56,7 +72,7 @@ export class Sender {
     while (this.isAskedAgain && !this.isStopped) {
       this.isAskedAgain = false;
       for (let letter = await this.store.next(); letter; letter = await this.store.next()) {
-        const outcome = await this.send(letter);
+        const outcome = await (this.early?.id === letter.id ? this.early.outcome : this.send(letter));
         if (!outcome) return this.tryLater();
         this.tries = 0;
         await this.store.settle(letter, outcome);

@@ -31,6 +31,17 @@ describe('writing', () => {
     expect(tab.sync.snapshot().waiting).toEqual([]);
   });
 
+  it('begins to send before the letter is kept, and sends it once', async () => {
+    const tab = await browser.open();
+    await rest();
+    const kept = tab.sync.put(mark('a', 1));
+    expect(server.mostOpen).toBe(1);
+    await kept;
+    await browser.settled();
+    expect(server.got).toMatchObject([{ address: 'a', body: 1 }]);
+    expect(tab.sync.snapshot().waiting).toEqual([]);
+  });
+
   it('of two tabs while the server is away keeps both marks, over a reload of each', async () => {
     const [one, two] = [await browser.open(), await browser.open()];
     server.away = true;
