@@ -3,25 +3,9 @@ import { SIZES, faultsOf, tooWide } from './axe.ts';
 import { encodeWav } from '@eurhythm/core/sound';
 import { choose } from './choose.ts';
 import { browserThatHears } from './microphone.ts';
+import { takeToTheFloor } from './takeToTheFloor.ts';
 
 /** The Floor on any screen, by touch, and by keyboard alone. */
-async function takeToTheFloor(
-  page: Page,
-  people: readonly string[],
-  sessionId = 'knees-behind-the-cross',
-): Promise<void> {
-  await page.request.put('/api/gym/notice', { data: { accepted: true } });
-  const { items: fighters } = await (await page.request.get('/api/fighters')).json();
-  const fighterIds = people.map((name) => fighters.find((each: { name: string }) => each.name === name).id);
-  const id = `floor-${Math.random().toString(36).slice(2)}`;
-  const answer = await page.request.put(`/api/runs/${id}`, {
-    data: { sessionId, fighterIds, startedAt: new Date().toISOString() },
-  });
-  expect(await answer.text()).toContain(id);
-  await page.goto(`/floor/${id}`);
-  await expect(page.getByTestId('call')).toHaveText('ready when you are', { timeout: 90_000 });
-}
-
 async function isOnScreen(page: Page, ...things: Locator[]): Promise<void> {
   const { width, height } = page.viewportSize()!;
   for (const thing of things) {

@@ -51,6 +51,27 @@ describe('a trial that somebody counted', () => {
     const { body } = await put('tapped', { instants: [0.5, 1, 12] });
     expect([body.count, body.measured]).toEqual([2, 'taps']);
   });
+  const heard = {
+    source: 'microphone',
+    device: 'Built-in',
+    latency: 0.01,
+    detector: 'strikes 1',
+    onsets: [
+      { at: 0.51, strength: -20.5 },
+      { at: 1.2, strength: -41, doubtful: true },
+    ],
+    due: null,
+  };
+  it('that was heard keeps what it was worked out from, also where it is counted again by hand', async () => {
+    const { body } = await put('heard', { instants: [0.5], measured: 'microphone', heard });
+    expect(body).toMatchObject({ count: 1, measured: 'microphone', heard });
+    const { body: again } = await put('heard', { said: 2, measured: 'by-hand' });
+    expect(again).toMatchObject({ count: 2, first: 1, heard });
+    const { attempts } = (await call('GET', 'export.json')).body;
+    expect(attempts.find((each: any) => each.id === 'heard').heard).toEqual(heard);
+    const { body: odd } = await put('odd', { heard: { ...heard, onsets: [{ at: 'soon' }] } });
+    expect(odd.errors[0].field).toBe('heard.onsets.0.at');
+  });
   it('is refused with a sentence where the number or the way cannot be', async () => {
     expect((await put('odd', { said: 2.5, measured: 'partner' })).body.errors[0].field).toBe('said');
     expect((await put('odd', { said: 3, measured: 'guessed' })).body.errors[0].field).toBe('measured');

@@ -54,17 +54,11 @@ export class MarksService {
    * Marks one fighter's round, and gives the mark that stands then: a press that comes late stands only where nobody pressed
    * after it. The same request again changes nothing. @throws 410 where a newer press has taken the mark back.
    */
-  async mark(
-    run: MarkedRun,
-    id: string,
-    result: MarkResultDto,
-    offset: ClockOffset,
-  ): Promise<ResultView> {
+  async mark(run: MarkedRun, id: string, result: MarkResultDto, offset: ClockOffset): Promise<ResultView> {
     const { round, fighterId, done, at: told } = result;
     if (!run.fighterIds.includes(fighterId))
       throw new UnprocessableEntityException('This fighter is not in the run.');
-    if (round >= run.rounds)
-      throw new UnprocessableEntityException(`This run has ${run.rounds} rounds.`);
+    if (round >= run.rounds) throw new UnprocessableEntityException(`This run has ${run.rounds} rounds.`);
     const quality = result.quality ?? null;
     const [seconds, lead] = [result.seconds ?? null, result.lead ?? null];
     const { at, toldAt } = pressedAt(told, offset);

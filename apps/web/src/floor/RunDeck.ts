@@ -62,7 +62,8 @@ export interface DeckParts<D extends Desk = Desk> {
   /** What was done to the run so far. */
   readonly done: RunState;
   compile(round: number, shifts: readonly TempoShift[]): Promise<RoundToPlay>;
-  compileBurst(seconds: Seconds): Promise<RoundToPlay>;
+  /** `isHeard` where a microphone counts it. */
+  compileBurst(seconds: Seconds, isHeard: boolean): Promise<RoundToPlay>;
   /** Plays a round, and behind it the beginning of the one that follows, until that one has a player of its own. */
   player(round: RoundToPlay, onEnd: (end: PlayerEnd) => void, following: RoundToPlay | null): Player;
   /** Keeps and sends what was done, with what goes along and is no part of the event. */
@@ -270,8 +271,9 @@ export class RunDeck<D extends Desk = Desk> {
   async burst(
     seconds: Seconds,
     onEnd: () => void,
+    isHeard = false,
   ): Promise<{ readonly player: Player; readonly from: Seconds }> {
-    const round = await this.parts.compileBurst(seconds);
+    const round = await this.parts.compileBurst(seconds, isHeard);
     await this.desk.load(clipIds(round), () => {});
     return { player: this.parts.player(round, onEnd, null), from: BURST_READY };
   }

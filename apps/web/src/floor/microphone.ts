@@ -19,14 +19,23 @@ export async function openMicrophone(): Promise<MediaStream> {
   }
 }
 
+/** A microphone that is open. */
+export interface Microphone {
+  /** What it is called on this device. */
+  readonly name: string;
+  /** From the sound to its samples, in seconds, as far as the browser knows. */
+  readonly latency: number;
+  close(): void;
+}
+
 /**
- * Everything that the microphone hears, as mono samples in pieces of a few milliseconds; gives back what closes it. `onEnd` is told
- * when it is unplugged. @throws NoMicrophone
+ * Everything that the microphone hears, as mono samples in pieces of a few milliseconds. `onEnd` is told when it is unplugged.
+ * @throws NoMicrophone
  */
 export async function hearMicrophone(
   onSamples: (samples: Float32Array, sampleRate: number) => void,
   onEnd: () => void,
-): Promise<() => void> {
+): Promise<Microphone> {
   const stream = await openMicrophone();
   const context = new AudioContext();
   const { default: url } = await import('../workers/samples.worklet.ts?worker&url');
@@ -37,12 +46,18 @@ export async function hearMicrophone(
   source.connect(node);
   void context.resume();
   for (const track of stream.getTracks()) track.addEventListener('ended', onEnd);
-  return () => {
-    node.port.onmessage = null;
-    for (const track of stream.getTracks()) {
-      track.removeEventListener('ended', onEnd);
-      track.stop();
-    }
-    void context.close();
+  const [track] = stream.getAudioTracks();
+  const { latency } = (track?.getSettings() ?? {}) as { readonly latency?: number };
+  return {
+    name: track?.label || 'microphone',
+    latency: latency ?? 0,
+    close: () => {
+      node.port.onmessage = null;
+      for (const each of stream.getTracks()) {
+        each.removeEventListener('ended', onEnd);
+        each.stop();
+      }
+      void context.close();
+    },
   };
 }

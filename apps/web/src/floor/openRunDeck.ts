@@ -31,7 +31,7 @@ export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<FloorDesk>
     clips: clips.map(({ id }) => id),
     done: run.endedAt === null ? done : { ...UNTOUCHED_RUN, phase: 'over' },
     compile: (round, shifts) => coreWork().compile(book, plan.rounds[round]!, setting, shifts),
-    compileBurst: (seconds) => coreWork().compile(book, burstRound(seconds), setting, []),
+    compileBurst: (seconds, isHeard) => coreWork().compile(book, burstRound(seconds, isHeard), setting, []),
     player: (round, onEnd, following) => new RoundPlayer(desk, round, onEnd, following),
     note: (event, along) => {
       const id = newId();

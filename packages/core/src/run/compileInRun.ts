@@ -10,6 +10,7 @@ import {
   type CountWords,
   type TempoShift,
   type TimeCall,
+  USUAL_TIME_CALLS,
   roundScenes,
   type PlacedScene,
 } from '../rounds/index.ts';
@@ -76,17 +77,18 @@ export function compileToPlay(
 export const BURST_READY: Seconds = 6;
 
 /**
- * A burst between two rounds: a time to get ready, the bell, and so many seconds.
+ * A burst between two rounds: a time to get ready, the bell, and so many seconds. While a microphone counts nothing is ticked.
  *
  * @example
  * burstRound(10).blocks.map(({ seconds }) => seconds) // [6, 10]
  */
-export function burstRound(seconds: Seconds): PlannedRound {
+export function burstRound(seconds: Seconds, isHeard = false): PlannedRound {
   return {
     id: 'burst',
     blocks: [
       { kind: 'rest', id: 'burst-ready', seconds: BURST_READY },
       { ...usualBlock('burst', 'burst'), seconds },
     ],
+    ...(isHeard ? { timeCalls: USUAL_TIME_CALLS.filter((call) => call !== 'last-five') } : {}),
   };
 }

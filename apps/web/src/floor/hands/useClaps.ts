@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { ClapDetector } from '@eurhythm/core/strikes';
 import { useStable } from '../../ui/useStable.ts';
-import { hearMicrophone } from '../microphone.ts';
+import { hearMicrophone, type Microphone } from '../microphone.ts';
 
 const KEY = 'eurhythm.claps';
 
@@ -20,7 +20,7 @@ export function useClaps(onTwo: () => void, sounds: () => boolean): Claps {
   const isMuted = useStable(sounds);
   useEffect(() => {
     if (!isOn) return;
-    let close: (() => void) | null = null;
+    let microphone: Microphone | null = null;
     let isGone = false;
     let detector: ClapDetector | null = null;
     hearMicrophone(
@@ -32,14 +32,14 @@ export function useClaps(onTwo: () => void, sounds: () => boolean): Claps {
       () => setFailure('The microphone is gone: claps are not heard. The keys work as before.'),
     ).then(
       (opened) => {
-        if (isGone) opened();
-        else close = opened;
+        if (isGone) opened.close();
+        else microphone = opened;
       },
       (error: Error) => setFailure(error.message),
     );
     return () => {
       isGone = true;
-      close?.();
+      microphone?.close();
     };
   }, [isOn, two, isMuted]);
   return {

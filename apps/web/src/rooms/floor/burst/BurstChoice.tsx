@@ -14,6 +14,8 @@ export interface BurstWish {
   readonly title: string;
   /** From their own lead each, or all from the same. */
   readonly lead: 'own' | 'left' | 'right';
+  /** How the strikes of one fighter are counted. */
+  readonly by: 'taps' | 'microphone';
 }
 
 interface BurstChoiceProps {
@@ -23,12 +25,16 @@ interface BurstChoiceProps {
   onChange(value: BurstWish): void;
 }
 
+const WAYS = [
+  { value: 'taps', label: 'Taps' },
+  { value: 'microphone', label: 'Microphone' },
+] as const;
 const OWN_LEAD = { value: 'own', label: 'Their own' } as const;
 
 /** Who does what from which lead: one fighter whose strikes are tapped, or everybody at once. */
 export function BurstChoice({ fighters, timed, value, onChange }: BurstChoiceProps) {
   return (
-    <div className="grid w-full max-w-3xl gap-4 sm:grid-cols-3">
+    <div className="grid w-full max-w-5xl gap-4 sm:grid-cols-4">
       <ChoiceField
         label="Who"
         value={value.who}
@@ -50,6 +56,14 @@ export function BurstChoice({ fighters, timed, value, onChange }: BurstChoicePro
         choices={[OWN_LEAD, ...LEAD_CHOICES]}
         onChange={(lead) => onChange({ ...value, lead })}
       />
+      {value.who !== EVERYBODY && (
+        <ChoiceField
+          label="Counted by"
+          value={value.by}
+          choices={WAYS}
+          onChange={(by) => onChange({ ...value, by })}
+        />
+      )}
     </div>
   );
 }

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { BURST_READY } from '@eurhythm/core/run';
 import { USUAL_BURST_TITLE } from '@eurhythm/core/rounds';
 import { secondsLeft } from '@eurhythm/core/units';
-import { summariseBurst, type BurstSummary } from '@eurhythm/core/speed';
+import { summariseBurst, type BurstSummary, type HeardTrial } from '@eurhythm/core/speed';
 import type { FighterView, RunView, SaveAttemptDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
@@ -22,6 +22,7 @@ import { BurstCount } from './BurstCount.tsx';
 import { ClassNumbers } from './ClassNumbers.tsx';
 import { Outcome } from './Outcome.tsx';
 import { classBurst } from './classBurst.ts';
+import { useBurstEar } from './useBurstEar.ts';
 import { keepBurst, tellNumber, useKeptBurst } from './keptBurst.ts';
 
 /** Length of a burst that no test gives. */
@@ -32,7 +33,13 @@ const TITLES = [USUAL_BURST_TITLE, 'Round kicks', 'Backfist and cross'];
 type Phase =
   | { readonly kind: 'choose' }
   | { readonly kind: 'running'; readonly player: Player }
-  | { readonly kind: 'done'; readonly summary: BurstSummary };
+  | { readonly kind: 'done'; readonly summary: BurstSummary; readonly kept: KeptTrial | null };
+
+/** A trial that was sent, so that it can be counted again by hand. */
+interface KeptTrial {
+  readonly id: string;
+  readonly attempt: SaveAttemptDto;
+}
 
 interface BurstPaneProps {
   readonly run: RunView;
@@ -48,6 +55,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
     who: fighters[0]?.id ?? '',
     title: timed[0]!.title,
     lead: 'own',
+    by: 'taps',
   });
   const [phase, setPhase] = useState<Phase>({ kind: 'choose' });
   const ofClass = useKeptBurst(run.id);
@@ -62,22 +70,48 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
   const lead = wish.lead === 'own' ? (fighter?.lead ?? 'left') : wish.lead;
   const page = `/floor/${run.id}`;
   useEffect(() => () => player?.dispose(), [player]);
+  const ear = useBurstEar(player, () => deck.desk.latency, seconds);
+  const isHeard = wish.by === 'microphone' && !isClass;
+  const counted = isHeard ? ear.strikes.filter(({ doubtful }) => !doubtful).map(({ at }) => at) : taps;
 
   const send = (id: string, attempt: SaveAttemptDto): void =>
     void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
   const finish = useStable((): void => {
     const at = new Date().toISOString();
-    setPhase({ kind: 'done', summary: summariseBurst(taps, seconds) });
-    if (isClass) return keepBurst(run.id, classBurst(fighters, what, wish.lead, at, newId));
+    const heard = isHeard ? ear.close() : null;
+    if (isClass) {
+      setPhase({ kind: 'done', summary: summariseBurst([], seconds), kept: null });
+      return keepBurst(run.id, classBurst(fighters, what, wish.lead, at, newId));
+    }
     const test = what.id === undefined ? { title: what.title, seconds } : { testId: what.id };
-    const attempt = { fighterId: wish.who, runId: run.id, ...test, lead, instants: [...taps], at };
-    send(newId(), { ...attempt, measured: 'taps' });
+    const attempt: SaveAttemptDto = {
+      fighterId: wish.who,
+      runId: run.id,
+      ...test,
+      lead,
+      instants: [...counted],
+      at,
+      ...(heard ? { measured: 'microphone', heard: dtoOf(heard) } : { measured: 'taps' }),
+    };
+    const kept = { id: newId(), attempt };
+    send(kept.id, attempt);
+    setPhase({ kind: 'done', summary: summariseBurst(counted, seconds), kept });
   });
+  const countAgain = (said: number): void => {
+    if (phase.kind !== 'done' || !phase.kept) return;
+    const { heard: _, ...attempt } = phase.kept.attempt;
+    send(phase.kept.id, { ...attempt, instants: [], said, measured: 'by-hand' });
+    setPhase({
+      ...phase,
+      summary: { ...summariseBurst([], seconds), count: said, perSecond: said / seconds },
+    });
+  };
   const start = async (): Promise<void> => {
     try {
       // What is heard is late, and so are taps on it.
       const onEnd = (): void => void setTimeout(finish, deck.desk.latency * 1000);
-      const burst = await deck.burst(seconds, onEnd);
+      if (isHeard) await ear.open();
+      const burst = await deck.burst(seconds, onEnd, isHeard);
       setTaps([]);
       burst.player.start(0);
       setFailure('');
@@ -87,7 +121,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
     }
   };
   const tap = (): void => {
-    if (!player || isClass) return;
+    if (!player || isClass || isHeard) return;
     const at = player.position - deck.desk.latency - BURST_READY;
     if (at >= 0 && at <= seconds) setTaps((before) => [...before, Math.round(at * 1000) / 1000]);
   };
@@ -114,13 +148,17 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
         <BurstCount
           name={isClass ? 'Everybody' : (fighter?.name ?? '')}
           what={isClass ? what.title : `${what.title}, ${lead} lead`}
-          count={isClass ? secondsLeft(BURST_READY + seconds - position) : taps.length}
+          count={isClass ? secondsLeft(BURST_READY + seconds - position) : counted.length}
           told={
             !isWork
               ? 'get ready'
               : isClass
                 ? 'partners count aloud'
-                : 'tap anywhere or press Space for each clean one'
+                : isHeard
+                  ? ear.isGone
+                    ? 'the microphone is gone: count by hand after the bell'
+                    : 'the microphone counts'
+                  : 'tap anywhere or press Space for each clean one'
           }
           onTap={tap}
         />
@@ -129,7 +167,14 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
       ) : (
         <div className="flex flex-1 flex-col items-center justify-center gap-6 p-8 phone:gap-3 phone:p-4">
           {phase.kind === 'done' && (
-            <Outcome summary={phase.summary} name={fighter?.name ?? ''} title={what.title} lead={lead} />
+            <Outcome
+              summary={phase.summary}
+              name={fighter?.name ?? ''}
+              title={what.title}
+              lead={lead}
+              doubtful={isHeard ? ear.strikes.length - counted.length : 0}
+              onCount={phase.kept && isHeard ? countAgain : null}
+            />
           )}
           <BurstChoice fighters={fighters} timed={timed} value={wish} onChange={setWish} />
           {failure !== '' && (
@@ -157,6 +202,8 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
             Get ready for {BURST_READY} seconds, then the bell, {seconds} seconds, and the bell again.{' '}
             {isClass ? (
               'Partners count, clean ones only; the numbers are asked for after the bell.'
+            ) : isHeard ? (
+              'The microphone of this device counts: lay it within two steps of the bag. Nothing ticks meanwhile.'
             ) : (
               <>
                 Count with <Key>Space</Key> or taps; clean ones only.
@@ -187,3 +234,12 @@ const isSame =
   (one: Timed) =>
   (other: Timed): boolean =>
     one.title === other.title && one.seconds === other.seconds;
+
+const dtoOf = (heard: HeardTrial): NonNullable<SaveAttemptDto['heard']> => ({
+  ...heard,
+  onsets: heard.onsets.map(({ at, strength, doubtful }) => ({
+    at,
+    ...(strength === undefined ? {} : { strength }),
+    ...(doubtful ? { doubtful } : {}),
+  })),
+});

@@ -1,4 +1,7 @@
+import { useState } from 'react';
 import type { BurstSummary } from '@eurhythm/core/speed';
+import { MOST_COUNT } from '@eurhythm/contract';
+import { Button } from '../../../ui/Button.tsx';
 
 /** What a burst came to. */
 export function Outcome({
@@ -6,12 +9,19 @@ export function Outcome({
   name,
   title,
   lead,
+  doubtful,
+  onCount,
 }: {
   summary: BurstSummary;
   name: string;
   title: string;
   lead: string;
+  /** Sounds that may have been strikes of somebody else. */
+  doubtful: number;
+  /** Where it was heard, it may be counted again by hand. */
+  onCount: ((count: number) => void) | null;
 }) {
+  const { unevenness } = summary;
   return (
     <div className="text-center" role="status">
       <p className="text-2xl text-quiet">
@@ -20,8 +30,47 @@ export function Outcome({
       <p className="board text-[9rem] leading-none phone:text-[5rem]">{summary.count}</p>
       <p className="text-2xl">
         {summary.perSecond.toFixed(1)} a second; first third {summary.firstThird.toFixed(1)}, last third{' '}
-        {summary.lastThird.toFixed(1)}. One trial, saved.
+        {summary.lastThird.toFixed(1)}
+        {unevenness !== null && `; gaps uneven by ${Math.round(100 * unevenness)} %`}. One trial, saved.
       </p>
+      {doubtful > 0 && (
+        <p className="text-xl text-quiet">
+          {doubtful} {doubtful === 1 ? 'sound was' : 'sounds were'} too weak or too unlike a strike, and not
+          counted.
+        </p>
+      )}
+      {onCount && <ByHand key={summary.count} count={summary.count} onCount={onCount} />}
     </div>
+  );
+}
+
+/** The number that somebody counted, in place of the one that was heard. */
+function ByHand({ count, onCount }: { count: number; onCount: (count: number) => void }) {
+  const [typed, setTyped] = useState(String(count));
+  const number = /^\d{1,4}$/.test(typed) ? Math.min(MOST_COUNT, Number(typed)) : null;
+  return (
+    <form
+      className="mt-2 flex items-center justify-center gap-3 text-xl"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (number !== null && number !== count) onCount(number);
+      }}
+    >
+      <label htmlFor="by-hand">Counted by hand</label>
+      <input
+        id="by-hand"
+        inputMode="numeric"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        className="board w-24 border-b-4 border-tape bg-transparent text-center text-4xl leading-none"
+      />
+      <Button
+        className="min-h-[64px] px-6 text-xl"
+        type="submit"
+        disabled={number === null || number === count}
+      >
+        Take this number
+      </Button>
+    </form>
   );
 }

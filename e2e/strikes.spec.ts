@@ -1,0 +1,72 @@
+import { expect, test } from '@playwright/test';
+import { encodeWav } from '@eurhythm/core/sound';
+import { hallSound, impactSound } from '@eurhythm/core/standIns';
+import { seededRandom } from '@eurhythm/core/units';
+import { browserThatHears } from './microphone.ts';
+import { choose } from './choose.ts';
+import { takeToTheFloor } from './takeToTheFloor.ts';
+
+/** A hall in which a pad is struck this often a second, all the time. */
+function padWork(perSecond: number, seconds: number): Uint8Array {
+  const [sampleRate, random] = [48_000, seededRandom(8)];
+  const strikes = Array.from({ length: perSecond * seconds }, (_, i) => ({
+    at: i / perSecond + 0.1,
+    gain: 0.8 + 0.2 * random(),
+    samples: impactSound('pad', sampleRate, random),
+  }));
+  const samples = hallSound(
+    { sampleRate, seconds, strikes, signalToNoise: 20, echo: 0.6, peak: 0.6 },
+    random,
+  );
+  return encodeWav({ sampleRate, samples });
+}
+
+test('a burst is counted by the microphone, kept with what was heard, and counted again by hand', async ({
+  baseURL,
+}) => {
+  // The file begins again and again, so that it does not matter when the burst begins.
+  const browser = await browserThatHears(padWork(3, 20));
+  const page = await browser.newPage({ baseURL: baseURL!, viewport: { width: 1280, height: 800 } });
+  await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello']);
+  await page.keyboard.press('t');
+  await choose(page.getByLabel('Who'), 'Oskar Bello');
+  await choose(page.getByLabel('Counted by'), 'Microphone');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText('the microphone counts')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/One trial, saved/)).toBeVisible({ timeout: 60_000 });
+  const fighters = await (await page.request.get('/api/fighters')).json();
+  const { id } = fighters.items.find(({ name }: { name: string }) => name === 'Oskar Bello');
+  const newest = async () => (await (await page.request.get(`/api/fighters/${id}/attempts`)).json()).items[0];
+  await expect.poll(async () => (await newest()).measured).toBe('microphone');
+  const trial = await newest();
+  // Three a second for ten seconds; the bells may hide one each.
+  expect(trial.count).toBeGreaterThanOrEqual(28);
+  expect(trial.count).toBeLessThanOrEqual(31);
+  expect(trial.instants).toHaveLength(trial.count);
+  expect(trial.heard).toMatchObject({ source: 'microphone', detector: 'strikes 1', due: null });
+  expect(trial.heard.onsets.length).toBeGreaterThanOrEqual(trial.count);
+  const gaps = trial.instants.slice(1).map((at: number, i: number) => at - trial.instants[i]);
+  expect(gaps.filter((gap: number) => Math.abs(gap - 1 / 3) < 0.02).length).toBeGreaterThan(22);
+
+  await page.getByLabel('Counted by hand').fill('27');
+  await page.getByRole('button', { name: 'Take this number' }).click();
+  await expect.poll(async () => (await newest()).count).toBe(27);
+  const corrected = await newest();
+  expect(corrected).toMatchObject({ measured: 'by-hand', first: trial.count });
+  expect(corrected.heard).toEqual(trial.heard);
+  await browser.close();
+});
+
+test('without a microphone a burst says why, and taps count as before', async ({ page }) => {
+  await page.addInitScript(() => {
+    navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('none', 'NotFoundError'));
+  });
+  await takeToTheFloor(page, ['Lumi Achterberg']);
+  await page.keyboard.press('t');
+  await choose(page.getByLabel('Counted by'), 'Microphone');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByRole('alert')).toContainText('No microphone was found');
+  await choose(page.getByLabel('Counted by'), 'Taps');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText(/tap anywhere/)).toBeVisible({ timeout: 30_000 });
+});
