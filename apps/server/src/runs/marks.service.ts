@@ -1,4 +1,4 @@
-import { GoneException, Injectable, UnprocessableEntityException } from '@nestjs/common';
+import { GoneException, Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
 import { DONE, type MarkResultDto, type ResultView } from '@eurhythm/contract';
 import { and, asc, count, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { pressedAt, type ClockOffset } from '../house/deviceClock.ts';
@@ -10,14 +10,6 @@ import { RunLogService } from './runLog.service.ts';
 type ResultRow = typeof roundResults.$inferSelect;
 /** A mark that stands. */
 type Standing = ResultRow & { readonly done: NonNullable<ResultRow['done']> };
-
-/** What has to be known of a run to mark its rounds: no more of it is read at each press. */
-export interface MarkedRun {
-  readonly id: string;
-  readonly fighterIds: readonly string[];
-  /** How many. */
-  readonly rounds: number;
-}
 
 /** How each fighter's rounds were done. Whatever order the presses come in, the newest press of a fighter in a round stands. */
 @Injectable()
@@ -54,19 +46,29 @@ export class MarksService {
    * Marks one fighter's round, and gives the mark that stands then: a press that comes late stands only where nobody pressed
    * after it. The same request again changes nothing. @throws 410 where a newer press has taken the mark back.
    */
-  async mark(run: MarkedRun, id: string, result: MarkResultDto, offset: ClockOffset): Promise<ResultView> {
+  async mark(runId: string, id: string, result: MarkResultDto, offset: ClockOffset): Promise<ResultView> {
     const { round, fighterId, done, at: told } = result;
-    if (!run.fighterIds.includes(fighterId))
-      throw new UnprocessableEntityException('This fighter is not in the run.');
-    if (round >= run.rounds) throw new UnprocessableEntityException(`This run has ${run.rounds} rounds.`);
     const quality = result.quality ?? null;
     const [seconds, lead] = [result.seconds ?? null, result.lead ?? null];
     const { at, toldAt } = pressedAt(told, offset);
     const row = { id, done, quality, seconds, lead, at };
     const standing = await this.database.transaction(async (tx) => {
+      // No more of the run is read than is asked for, and in the same step that locks it: a press is stored at once.
+      const [run] = await tx
+        .select({
+          fighterIds: runs.fighterIds,
+          rounds: sql<number>`jsonb_array_length(${runs.rounds})`.mapWith(Number),
+        })
+        .from(runs)
+        .where(eq(runs.id, runId))
+        .for('update');
+      if (!run) throw new NotFoundException('This run does not exist.');
+      if (!run.fighterIds.includes(fighterId))
+        throw new UnprocessableEntityException('This fighter is not in the run.');
+      if (round >= run.rounds) throw new UnprocessableEntityException(`This run has ${run.rounds} rounds.`);
       const data = { resultId: id, round, fighterId, done, quality, seconds, lead };
-      await this.log.append(tx, run.id, { id: eventIdOf(id, result), kind: 'mark', at, toldAt, data });
-      const place = { runId: run.id, round, fighterId };
+      await this.log.write(tx, runId, { id: eventIdOf(id, result), kind: 'mark', at, toldAt, data });
+      const place = { runId, round, fighterId };
       const [now] = await tx
         .insert(roundResults)
         .values({ ...place, ...row })

@@ -23,8 +23,13 @@ export class RunLogService {
   constructor(@InjectDatabase() private readonly database: Database) {}
 
   /** Puts something into the log, once; gives whether it is new. The run's row is locked, so that places follow each other. */
-  async append(tx: Transaction, runId: string, { id, kind, at, toldAt, data }: LogEntry): Promise<boolean> {
+  async append(tx: Transaction, runId: string, entry: LogEntry): Promise<boolean> {
     await tx.select({ id: runs.id }).from(runs).where(eq(runs.id, runId)).for('update');
+    return this.write(tx, runId, entry);
+  }
+
+  /** As `append`, where the run's row is locked already. */
+  async write(tx: Transaction, runId: string, { id, kind, at, toldAt, data }: LogEntry): Promise<boolean> {
     const next = sql`(select coalesce(max(${runEvents.sequence}), 0) + 1 from ${runEvents} where ${runEvents.runId} = ${runId})`;
     const added = await tx
       .insert(runEvents)

@@ -70,16 +70,7 @@ export class RunsService {
 
   /** Marks one fighter's round: {@link MarksService.mark}. */
   async mark(runId: string, id: string, result: MarkResultDto, offset: ClockOffset): Promise<ResultView> {
-    const [run] = await this.database
-      .select({
-        id: runs.id,
-        fighterIds: runs.fighterIds,
-        rounds: sql<number>`jsonb_array_length(${runs.rounds})`.mapWith(Number),
-      })
-      .from(runs)
-      .where(eq(runs.id, runId));
-    if (!run) throw new NotFoundException(NO_RUN);
-    return this.marks.mark(run, id, result, offset);
+    return this.marks.mark(runId, id, result, offset);
   }
 
   private async row(id: string): Promise<typeof runs.$inferSelect> {
