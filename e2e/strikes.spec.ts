@@ -51,6 +51,9 @@ test('a burst is counted by the microphone, kept with what was heard, and counte
   await page.getByLabel('Counted by hand').fill('27');
   await page.getByRole('button', { name: 'Take this number' }).click();
   await expect.poll(async () => (await newest()).count).toBe(27);
+  await expect(page.getByText('2.7 a second')).toBeVisible();
+  // A number alone says nothing of the thirds.
+  await expect(page.getByText(/first third/)).toHaveCount(0);
   const corrected = await newest();
   expect(corrected).toMatchObject({ measured: 'by-hand', first: trial.count });
   expect(corrected.heard).toEqual(trial.heard);

@@ -38,7 +38,6 @@ import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
 import { byGroup, groupsOf, trainedIn } from './trained.ts';
 
-const NO_RUN = 'This run does not exist.';
 const NEEDED_NAMES: Readonly<Record<string, string>> = { by: 'the change', fighterId: 'the fighter' };
 
 @Injectable()
@@ -75,7 +74,7 @@ export class RunsService {
 
   private async row(id: string): Promise<typeof runs.$inferSelect> {
     const [row] = await this.database.select().from(runs).where(eq(runs.id, id));
-    if (!row) throw new NotFoundException(NO_RUN);
+    if (!row) throw new NotFoundException('This run does not exist.');
     return row;
   }
 

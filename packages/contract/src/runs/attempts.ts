@@ -25,6 +25,7 @@ import {
   OrNull,
   PageEnd,
 } from '../rules/index.ts';
+import { HeardStrikeDto } from '../strikes/strikes.ts';
 
 /** What a test measures: as many as fit into its seconds, how long a combo takes, or how soon an answer comes. */
 export const TEST_KINDS = ['burst', 'combo-time', 'reaction'] as const;
@@ -73,19 +74,6 @@ export class TestList {
 /** All that is kept of one that was heard. */
 export const MOST_ONSETS = 2000;
 
-export class TrialOnsetDto {
-  @IsWithin('the instant', -3600, 3600, 'seconds')
-  at!: number;
-
-  @MayBeMissing()
-  @IsWithin('the strength', -1000, 1_000_000, '')
-  strength?: number;
-
-  @MayBeMissing()
-  @IsYesNo()
-  doubtful?: boolean;
-}
-
 /** What a trial was worked out from. */
 export class HeardTrialDto implements HeardTrial {
   @IsOneOf('the source', SOURCES)
@@ -101,11 +89,11 @@ export class HeardTrialDto implements HeardTrial {
   @IsPlainText('the detector', 40)
   detector!: string | null;
 
-  @IsListOf('the onsets', () => TrialOnsetDto, {
+  @IsListOf('the onsets', () => HeardStrikeDto, {
     most: MOST_ONSETS,
     tooMany: `A trial holds at most ${MOST_ONSETS} onsets.`,
   })
-  onsets!: readonly TrialOnsetDto[];
+  onsets!: readonly HeardStrikeDto[];
 
   @OrNull()
   @ArrayMaxSize(MOST_ONSETS, { message: `At most ${MOST_ONSETS} strikes are due in a trial.` })

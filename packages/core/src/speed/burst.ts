@@ -1,9 +1,13 @@
 import { mean, median, standardDeviation } from 'simple-statistics';
 import type { Seconds } from '../units/index.ts';
 
-export interface BurstSummary {
+/** What a number alone says of a burst. */
+export interface CountSummary {
   readonly count: number;
   readonly perSecond: number;
+}
+
+export interface BurstSummary extends CountSummary {
   /** Repetitions a second in the first and the last third of the time. */
   readonly firstThird: number;
   readonly lastThird: number;
@@ -38,8 +42,8 @@ export interface HeardTrial {
   /** All that was heard, with the latency in it. */
   readonly onsets: readonly {
     readonly at: Seconds;
-    readonly strength?: number | undefined;
-    readonly doubtful?: boolean | undefined;
+    readonly strength?: number;
+    readonly doubtful?: boolean;
   }[];
   /** When strikes were due; null where as many as possible were wanted. */
   readonly due: readonly Seconds[] | null;
@@ -75,6 +79,16 @@ export function summariseBurst(instants: readonly Seconds[], seconds: Seconds): 
     lastThird: inside.filter((at) => at >= seconds - third).length / third,
     unevenness: gaps.length < 3 ? null : standardDeviation(gaps) / mean(gaps),
   };
+}
+
+/**
+ * Sums up a burst of `seconds` of which somebody told the number.
+ *
+ * @example
+ * summariseCount(23, 10).perSecond // 2.3
+ */
+export function summariseCount(count: number, seconds: Seconds): CountSummary {
+  return { count, perSecond: count / seconds };
 }
 
 export interface TrialSummary {

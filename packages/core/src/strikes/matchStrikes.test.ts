@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { normalDraw, seededRandom } from '../units/index.ts';
+import { simulateRound } from '../standIns/index.ts';
+import { seededRandom } from '../units/index.ts';
 import { matchStrikes } from './matchStrikes.ts';
 
 const at = (...times: number[]) => times.map((each) => ({ at: each }));
@@ -16,23 +17,13 @@ function simulated(
   const due: { at: number }[] = [];
   for (let from = 2; from < minutes * 60; from += cycle * beat)
     due.push(...line.map((each) => ({ at: from + each * beat })));
-  const span = due.at(-1)!.at - due[0]!.at;
-  const heard = due.flatMap(({ at: when }) =>
-    random() < missing
-      ? []
-      : [
-          {
-            at:
-              when +
-              latency +
-              bias +
-              drift * ((when - due[0]!.at) / span - 0.5) +
-              spread * normalDraw(random),
-          },
-        ],
+  const profile = { bias: bias + latency - drift / 2, spread, fading: drift, misses: missing, extras: extra };
+  const landed = simulateRound(
+    due.map(({ at: when }) => when),
+    profile,
+    random,
   );
-  for (let i = 0; i < extra * due.length; i++) heard.push({ at: 2 + random() * minutes * 60 });
-  return { due, heard };
+  return { due, heard: at(...landed) };
 }
 
 describe('matching strikes', () => {

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { BURST_READY } from '@eurhythm/core/run';
 import { USUAL_BURST_TITLE } from '@eurhythm/core/rounds';
 import { secondsLeft } from '@eurhythm/core/units';
-import { summariseBurst, type BurstSummary, type HeardTrial } from '@eurhythm/core/speed';
+import { summariseBurst, summariseCount } from '@eurhythm/core/speed';
 import type { FighterView, RunView, SaveAttemptDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
@@ -20,9 +20,9 @@ import { TapeClock } from '../board/TapeClock.tsx';
 import { BurstChoice, EVERYBODY, type BurstWish, type Timed } from './BurstChoice.tsx';
 import { BurstCount } from './BurstCount.tsx';
 import { ClassNumbers } from './ClassNumbers.tsx';
-import { Outcome } from './Outcome.tsx';
+import { Outcome, type OutcomeSummary } from './Outcome.tsx';
 import { classBurst } from './classBurst.ts';
-import { useBurstEar } from './useBurstEar.ts';
+import { STILL_HEARING_MS, useBurstEar } from './useBurstEar.ts';
 import { keepBurst, tellNumber, useKeptBurst } from './keptBurst.ts';
 
 /** Length of a burst that no test gives. */
@@ -33,7 +33,12 @@ const TITLES = [USUAL_BURST_TITLE, 'Round kicks', 'Backfist and cross'];
 type Phase =
   | { readonly kind: 'choose' }
   | { readonly kind: 'running'; readonly player: Player }
-  | { readonly kind: 'done'; readonly summary: BurstSummary; readonly kept: KeptTrial | null };
+  | {
+      readonly kind: 'done';
+      readonly summary: OutcomeSummary;
+      readonly doubtful: number;
+      readonly kept: KeptTrial | null;
+    };
 
 /** A trial that was sent, so that it can be counted again by hand. */
 interface KeptTrial {
@@ -80,7 +85,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
     const at = new Date().toISOString();
     const heard = isHeard ? ear.close() : null;
     if (isClass) {
-      setPhase({ kind: 'done', summary: summariseBurst([], seconds), kept: null });
+      setPhase({ kind: 'done', summary: summariseCount(0, seconds), doubtful: 0, kept: null });
       return keepBurst(run.id, classBurst(fighters, what, wish.lead, at, newId));
     }
     const test = what.id === undefined ? { title: what.title, seconds } : { testId: what.id };
@@ -91,25 +96,24 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
       lead,
       instants: [...counted],
       at,
-      ...(heard ? { measured: 'microphone', heard: dtoOf(heard) } : { measured: 'taps' }),
+      ...(heard ? { measured: 'microphone', heard } : { measured: 'taps' }),
     };
     const kept = { id: newId(), attempt };
     send(kept.id, attempt);
-    setPhase({ kind: 'done', summary: summariseBurst(counted, seconds), kept });
+    const doubtful = heard ? ear.strikes.length - counted.length : 0;
+    setPhase({ kind: 'done', summary: summariseBurst(counted, seconds), doubtful, kept });
   });
   const countAgain = (said: number): void => {
     if (phase.kind !== 'done' || !phase.kept) return;
     const { heard: _, ...attempt } = phase.kept.attempt;
     send(phase.kept.id, { ...attempt, instants: [], said, measured: 'by-hand' });
-    setPhase({
-      ...phase,
-      summary: { ...summariseBurst([], seconds), count: said, perSecond: said / seconds },
-    });
+    setPhase({ ...phase, summary: summariseCount(said, seconds), doubtful: 0 });
   };
   const start = async (): Promise<void> => {
     try {
-      // What is heard is late, and so are taps on it.
-      const onEnd = (): void => void setTimeout(finish, deck.desk.latency * 1000);
+      // What is heard is late, and so are taps on it; what the microphone hears is known later still.
+      const late = (): number => deck.desk.latency * 1000 + (isHeard ? STILL_HEARING_MS : 0);
+      const onEnd = (): void => void setTimeout(finish, late());
       if (isHeard) await ear.open();
       const burst = await deck.burst(seconds, onEnd, isHeard);
       setTaps([]);
@@ -117,6 +121,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
       setFailure('');
       setPhase({ kind: 'running', player: burst.player });
     } catch (error) {
+      ear.close();
       setFailure(error instanceof Error ? error.message : String(error));
     }
   };
@@ -172,7 +177,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
               name={fighter?.name ?? ''}
               title={what.title}
               lead={lead}
-              doubtful={isHeard ? ear.strikes.length - counted.length : 0}
+              doubtful={phase.doubtful}
               onCount={phase.kept && isHeard ? countAgain : null}
             />
           )}
@@ -234,12 +239,3 @@ const isSame =
   (one: Timed) =>
   (other: Timed): boolean =>
     one.title === other.title && one.seconds === other.seconds;
-
-const dtoOf = (heard: HeardTrial): NonNullable<SaveAttemptDto['heard']> => ({
-  ...heard,
-  onsets: heard.onsets.map(({ at, strength, doubtful }) => ({
-    at,
-    ...(strength === undefined ? {} : { strength }),
-    ...(doubtful ? { doubtful } : {}),
-  })),
-});

@@ -1,7 +1,10 @@
 import { useState } from 'react';
-import type { BurstSummary } from '@eurhythm/core/speed';
+import type { BurstSummary, CountSummary } from '@eurhythm/core/speed';
 import { MOST_COUNT } from '@eurhythm/contract';
 import { Button } from '../../../ui/Button.tsx';
+
+/** A number alone says nothing of the thirds. */
+export type OutcomeSummary = CountSummary | BurstSummary;
 
 /** What a burst came to. */
 export function Outcome({
@@ -12,7 +15,7 @@ export function Outcome({
   doubtful,
   onCount,
 }: {
-  summary: BurstSummary;
+  summary: OutcomeSummary;
   name: string;
   title: string;
   lead: string;
@@ -21,7 +24,7 @@ export function Outcome({
   /** Where it was heard, it may be counted again by hand. */
   onCount: ((count: number) => void) | null;
 }) {
-  const { unevenness } = summary;
+  const timed = 'firstThird' in summary ? summary : null;
   return (
     <div className="text-center" role="status">
       <p className="text-2xl text-quiet">
@@ -29,9 +32,10 @@ export function Outcome({
       </p>
       <p className="board text-[9rem] leading-none phone:text-[5rem]">{summary.count}</p>
       <p className="text-2xl">
-        {summary.perSecond.toFixed(1)} a second; first third {summary.firstThird.toFixed(1)}, last third{' '}
-        {summary.lastThird.toFixed(1)}
-        {unevenness !== null && `; gaps uneven by ${Math.round(100 * unevenness)} %`}. One trial, saved.
+        {summary.perSecond.toFixed(1)} a second
+        {timed && `; first third ${timed.firstThird.toFixed(1)}, last third ${timed.lastThird.toFixed(1)}`}
+        {timed && timed.unevenness !== null && `; gaps uneven by ${Math.round(100 * timed.unevenness)} %`}.
+        One trial, saved.
       </p>
       {doubtful > 0 && (
         <p className="text-xl text-quiet">

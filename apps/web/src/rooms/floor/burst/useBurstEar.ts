@@ -8,6 +8,9 @@ import type { Microphone } from '../../../floor/microphone.ts';
 import type { Player } from '../../../floor/player.ts';
 import { useStable } from '../../../ui/useStable.ts';
 
+/** A strike is known so long after it: the detector looks ahead, and pieces are on their way, in milliseconds. */
+export const STILL_HEARING_MS = 200;
+
 /** What the microphone hears of a burst. */
 export interface BurstEar {
   /** The strikes within the time, in seconds from the bell; those that may be somebody else's are marked. */
@@ -26,15 +29,26 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
   const [isGone, setGone] = useState(false);
   const [latency, setLatency] = useState(0);
   const microphone = useRef<Microphone | null>(null);
+  /** Where the page's clock stands at the bell, as long as it is heard. */
+  const bellAt = useRef<number | null>(null);
+  const isShown = useRef(true);
   const shut = (): void => {
     microphone.current?.close();
     microphone.current = null;
   };
-  useEffect(() => shut, []);
+  useEffect(() => {
+    isShown.current = true;
+    return () => {
+      isShown.current = false;
+      shut();
+    };
+  }, []);
   const onStrike = useStable(({ at, ...onset }: StrikeHeard): void => {
-    if (!player?.running) return;
-    const since = performance.now() / 1000 - at;
-    const inBurst = player.position - lateness() - since - BURST_READY;
+    // After the last bell the player stands still, and what came before it is told yet.
+    if (player?.running)
+      bellAt.current = performance.now() / 1000 - (player.position - lateness() - BURST_READY);
+    if (bellAt.current === null) return;
+    const inBurst = at - bellAt.current;
     setHeard((before) => [...before, { ...onset, at: Math.round(inBurst * 1000) / 1000 }]);
   });
   // The bells of this device come back to it.
@@ -62,7 +76,9 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
       shut();
       setHeard([]);
       setGone(false);
+      bellAt.current = null;
       const opened = await hearStrikes(onStrike, () => setGone(true));
+      if (!isShown.current) return opened.close();
       microphone.current = opened;
       setLatency(opened.latency);
     },
