@@ -56,6 +56,7 @@ export async function serve(store: Store, place: Place): Promise<void> {
     );
 
   let closeHall = (): Promise<void> => Promise.resolve();
+  let closeSensors = (): void => {};
   let isStopping = false;
   const stop = async (): Promise<void> => {
     // A terminal tells everybody, and whoever started this tells it again.
@@ -64,6 +65,7 @@ export async function serve(store: Store, place: Place): Promise<void> {
     secure?.close();
     secure?.closeAllConnections();
     // What is being worked out is dropped at once; the sockets would wait for it.
+    closeSensors();
     await Promise.all([app.close(), closeHall()]);
     await store.close();
     process.exit(0);
@@ -78,6 +80,7 @@ export async function serve(store: Store, place: Place): Promise<void> {
   closeHall = await (
     await import('./hall/openHall.ts')
   ).openHall(app, { plain, secure, shared: store.shared, mayCome });
+  closeSensors = (await import('./sensor/openSensors.ts')).openSensors(app, { plain, secure, mayCome });
   app
     .get(SessionsService, { strict: false })
     .warmVoice()

@@ -341,6 +341,8 @@ export const attempts = pgTable(
     heard: jsonb('heard').$type<HeardTrial>(),
     /** What counts of it, so that best and median need to read none. */
     count: integer('count').notNull(),
+    /** Seconds, where the test asks how long; null where nothing could be told. */
+    value: doublePrecision('value'),
     at: at('at').notNull(),
     /** What a clock said that was wrong. */
     toldAt: at('told_at'),
@@ -350,6 +352,18 @@ export const attempts = pgTable(
     index('attempts_by_time').on(table.at),
   ],
 );
+
+/** The sound of a trial, where somebody said that it may be kept; it goes with its trial. */
+export const recordings = pgTable('recordings', {
+  attemptId: text('attempt_id')
+    .primaryKey()
+    .references(() => attempts.id, { onDelete: 'cascade' }),
+  /** A WAV file. */
+  sound: bytes('sound').notNull(),
+  seconds: doublePrecision('seconds').notNull(),
+  /** When its first sample was heard, by the clock of the trial. */
+  from: doublePrecision('from').notNull(),
+});
 
 /** What fighters say was done at home, by its code. Its bursts are trials. */
 export const homeReports = pgTable(

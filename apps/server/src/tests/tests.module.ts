@@ -1,9 +1,36 @@
-import { Body, Controller, Get, Module, Param, Put, Query } from '@nestjs/common';
-import { BasedOnQuery, SaveTestDto, TestList, TestView } from '@eurhythm/contract';
+import {
+  BadRequestException,
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Module,
+  Param,
+  Post,
+  Put,
+  Query,
+  StreamableFile,
+  UploadedFile,
+  UseInterceptors,
+} from '@nestjs/common';
+import { FileInterceptor } from '@nestjs/platform-express';
+import { ApiBody, ApiConsumes } from '@nestjs/swagger';
+import {
+  AttemptView,
+  BasedOnQuery,
+  MOST_RECORDED,
+  RecordedFromQuery,
+  SaveTestDto,
+  TestList,
+  TestView,
+} from '@eurhythm/contract';
 import { May } from '../house/access.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
-import { answers } from '../house/answers.ts';
+import { HeavyModule } from '../heavy/heavy.module.ts';
+import { answers, answersFile, answersNothing, fileField } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
+import { RecordingsService } from './recordings.service.ts';
 import { TestsService } from './tests.service.ts';
 
 @May('coach')
@@ -28,10 +55,57 @@ class TestsController {
   }
 }
 
+@May('coach')
+@Controller('api/attempts/:id')
+class HeardTrialsController {
+  constructor(
+    private readonly tests: TestsService,
+    private readonly recordings: RecordingsService,
+  ) {}
+
+  /** Works a trial out again from what was kept of it; what it said before stays with it. */
+  @Post('again')
+  @HttpCode(200)
+  @answers(AttemptView)
+  again(@Param('id') id: string): Promise<AttemptView> {
+    return this.tests.workOutAgain(id, (heard) => this.recordings.heardAnew(id, heard));
+  }
+
+  /** The sound of a trial, where somebody said that it may be kept. */
+  @Put('recording')
+  @UseInterceptors(FileInterceptor('file', { limits: { fileSize: MOST_RECORDED, files: 1 } }))
+  @ApiConsumes('multipart/form-data')
+  @ApiBody({ schema: fileField('file') })
+  @answers(AttemptView)
+  async keep(
+    @Param('id') id: string,
+    @Query() { from }: RecordedFromQuery,
+    @UploadedFile() file?: { buffer: Buffer },
+  ): Promise<AttemptView> {
+    if (!file) throw new BadRequestException('Send the recording as a WAV file in the field “file”.');
+    await this.recordings.keep(id, file.buffer, from);
+    return this.tests.attempt(id);
+  }
+
+  @Get('recording.wav')
+  @answersFile('audio/wav')
+  async recording(@Param('id') id: string): Promise<StreamableFile> {
+    const { sound } = await this.recordings.of(id);
+    return new StreamableFile(sound, { type: 'audio/wav', length: sound.length });
+  }
+
+  @Delete('recording')
+  @HttpCode(204)
+  @answersNothing()
+  remove(@Param('id') id: string): Promise<void> {
+    return this.recordings.remove(id);
+  }
+}
+
 @Module({
-  imports: [FightersModule],
-  controllers: [TestsController],
-  providers: [TestsService],
+  imports: [FightersModule, HeavyModule],
+  controllers: [TestsController, HeardTrialsController],
+  providers: [TestsService, RecordingsService],
   exports: [TestsService],
 })
 export class TestsModule {}

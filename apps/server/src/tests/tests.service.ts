@@ -1,6 +1,12 @@
 import { createHash } from 'node:crypto';
-import { GoneException, Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
-import { countOf, type EarlierCount } from '@eurhythm/core/speed';
+import {
+  ConflictException,
+  GoneException,
+  Injectable,
+  NotFoundException,
+  UnprocessableEntityException,
+} from '@nestjs/common';
+import { countOf, workOut, type EarlierCount, type HeardTrial, type TrialKind } from '@eurhythm/core/speed';
 import type {
   AttemptPage,
   AttemptView,
@@ -17,7 +23,7 @@ import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField } from '../house/refuse.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import type { Database, Transaction } from '../store/database.ts';
-import { attempts, fighters, removedAttempts, tests } from '../store/schema.ts';
+import { attempts, fighters, recordings, removedAttempts, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 
@@ -71,9 +77,10 @@ export class TestsService {
     const test = await this.testOf(attempt);
     const { fighterId, lead, instants, said = null, measured = 'taps' } = attempt;
     const count = countOf(attempt, test.seconds);
+    const value = test.kind === 'burst' ? null : (attempt.time ?? timeOf(test, attempt));
     const done = doneAt(attempt.at, offset);
     const runId = attempt.runId ?? null;
-    const row = { fighterId, runId, testId: test.id, lead, instants, said, measured, count, ...done };
+    const row = { fighterId, runId, testId: test.id, lead, instants, said, measured, count, value, ...done };
     return this.database.transaction(async (tx) => {
       const [removed] = await tx.select().from(removedAttempts).where(eq(removedAttempts.id, id));
       if (removed) throw new GoneException('This trial was taken out; it stays out.');
@@ -82,21 +89,49 @@ export class TestsService {
       const heard = attempt.heard ?? before?.heard ?? null;
       const kept = { id, ...row, heard, history: earlierCounts(before, row) };
       await tx.insert(attempts).values(kept).onConflictDoUpdate({ target: attempts.id, set: kept });
-      return { kept: attemptView(kept, test), ...done };
+      return { kept: attemptView(kept, test, null), ...done };
     });
   }
 
-  /** The test that is named, or the burst of a title and a length. */
-  private async testOf({ testId, title = '', seconds = 0 }: SaveAttemptDto): Promise<TestView> {
-    if (testId === undefined) {
-      const id = burstId(title, seconds);
-      await this.database
-        .insert(tests)
-        .values({ id, title, kind: 'burst', line: null, seconds, direction: 'higher' })
-        .onConflictDoNothing();
-      return this.one(id);
-    }
-    return this.one(testId);
+  /**
+   * Works a trial out again from what is kept of it, as the detector and the matcher are now; what it said before stays in its
+   * history. @throws 409 where somebody counted it by hand, or nothing was heard of it.
+   */
+  async workOutAgain(
+    id: string,
+    heardAnew: (heard: HeardTrial) => Promise<HeardTrial>,
+  ): Promise<AttemptView> {
+    const before = await this.attempt(id);
+    if (!before.heard)
+      throw new ConflictException('Nothing was heard of this trial that could be worked out again.');
+    if (before.measured === 'by-hand')
+      throw new ConflictException('Somebody counted this trial by hand; that number stays.');
+    const heard = await heardAnew(before.heard);
+    const { instants, value } = workOut(before.kind, heard);
+    await this.database.transaction(async (tx) => {
+      const [row] = await tx.select().from(attempts).where(eq(attempts.id, id)).for('update');
+      if (!row) throw new NotFoundException('This trial does not exist.');
+      const count = countOf({ instants }, before.seconds);
+      const history = earlierCounts(row, { count, value, measured: row.measured, heard });
+      await tx
+        .update(attempts)
+        .set({ instants: [...instants], value, count, heard, history })
+        .where(eq(attempts.id, id));
+    });
+    return this.attempt(id);
+  }
+
+  /** The test that is named, or that of a kind, a line, a title and a length, which is made where there is none. */
+  private async testOf(attempt: SaveAttemptDto): Promise<TestView> {
+    const { testId, title = '', seconds = 0, kind = 'burst', line = null } = attempt;
+    if (testId !== undefined) return this.one(testId);
+    const id = kind === 'burst' ? burstId(title, seconds) : ownTestId(kind, line ?? title);
+    const direction = kind === 'burst' ? 'higher' : 'lower';
+    await this.database
+      .insert(tests)
+      .values({ id, title, kind, line, seconds, direction })
+      .onConflictDoNothing();
+    return this.one(id);
   }
 
   private async one(id: string): Promise<TestView> {
@@ -106,13 +141,19 @@ export class TestsService {
   }
 
   async attempt(id: string): Promise<AttemptView> {
-    const [row] = await this.database
-      .select()
+    const [row] = await this.viewed().where(eq(attempts.id, id));
+    if (!row) throw new NotFoundException('This trial does not exist.');
+    return attemptView(row.attempts, row.tests, row.recorded);
+  }
+
+  /** Trials with their tests, and how much sound is kept of each. */
+  private viewed() {
+    return this.database
+      .select({ attempts, tests, recorded: recordings.seconds })
       .from(attempts)
       .innerJoin(tests, eq(attempts.testId, tests.id))
-      .where(eq(attempts.id, id));
-    if (!row) throw new NotFoundException('This trial does not exist.');
-    return attemptView(row.attempts, row.tests);
+      .leftJoin(recordings, eq(recordings.attemptId, attempts.id))
+      .$dynamic();
   }
 
   /** Takes a trial out for good. */
@@ -130,14 +171,11 @@ export class TestsService {
 
   /** The newest trials of a fighter, in the order of their times. */
   async newestOf(fighterId: string, most: number): Promise<AttemptView[]> {
-    const rows = await this.database
-      .select()
-      .from(attempts)
-      .innerJoin(tests, eq(attempts.testId, tests.id))
+    const rows = await this.viewed()
       .where(eq(attempts.fighterId, fighterId))
       .orderBy(desc(attempts.at), desc(attempts.id))
       .limit(most);
-    return rows.map((row) => attemptView(row.attempts, row.tests)).reverse();
+    return rows.map((row) => attemptView(row.attempts, row.tests, row.recorded)).reverse();
   }
 
   /** A page of a fighter's trials, newest first. */
@@ -148,15 +186,12 @@ export class TestsService {
       query.after === undefined
         ? undefined
         : sql`(${attempts.at}, ${attempts.id}) < (select at, id from attempts where id = ${query.after})`;
-    const rows = await this.database
-      .select()
-      .from(attempts)
-      .innerJoin(tests, eq(attempts.testId, tests.id))
+    const rows = await this.viewed()
       .where(and(eq(attempts.fighterId, fighterId), after))
       .orderBy(desc(attempts.at), desc(attempts.id))
       .limit(length + 1);
     return pageOf(
-      rows.map((row) => attemptView(row.attempts, row.tests)),
+      rows.map((row) => attemptView(row.attempts, row.tests, row.recorded)),
       length,
     );
   }
@@ -169,18 +204,19 @@ export class TestsService {
       .select({
         testId: tests.id,
         title: tests.title,
+        kind: tests.kind,
         lead: attempts.lead,
-        best: sql<number>`case when ${tests.direction} = 'higher' then max(${attempts.count}) else min(${attempts.count}) end`.mapWith(
+        best: sql<number>`case when ${tests.direction} = 'higher' then max(${VALUE}) else min(${VALUE}) end`.mapWith(
           Number,
         ),
-        median: sql<number>`percentile_cont(0.5) within group (order by ${attempts.count})`.mapWith(Number),
+        median: sql<number>`percentile_cont(0.5) within group (order by ${VALUE})`.mapWith(Number),
         trials: sql<number>`count(*)`.mapWith(Number),
         isSelfReported: told.mapWith(Boolean),
       })
       .from(attempts)
       .innerJoin(tests, eq(attempts.testId, tests.id))
-      .where(eq(attempts.fighterId, fighterId))
-      .groupBy(tests.id, tests.title, tests.direction, attempts.lead, told)
+      .where(and(eq(attempts.fighterId, fighterId), sql`${VALUE} is not null`))
+      .groupBy(tests.id, tests.title, tests.kind, tests.direction, attempts.lead, told)
       .orderBy(first, attempts.lead);
   }
 
@@ -230,22 +266,47 @@ export function burstId(title: string, seconds: number): string {
 
 type AttemptRow = typeof attempts.$inferSelect;
 
+/** Id of the test of a kind that has a line or a name. */
+function ownTestId(kind: TrialKind, what: string): string {
+  return `${kind}-${createHash('md5').update(what).digest('hex')}`;
+}
+
+/** What is compared between trials: how many of a burst, else how long. */
+const VALUE = sql<number>`(case when ${tests.kind} = 'burst' then ${attempts.count}::double precision else ${attempts.value} end)`;
+
+/** How long what was heard took; null where that cannot be told. */
+function timeOf({ kind }: TestView, { heard }: SaveAttemptDto): number | null {
+  return heard ? workOut(kind, heard).value : null;
+}
+
+type Told = Pick<AttemptRow, 'count' | 'value' | 'measured'> & Partial<Pick<AttemptRow, 'heard'>>;
+
 /** What a trial said before it says something else. */
-function earlierCounts(
-  before: AttemptRow | undefined,
-  { count, measured }: Pick<AttemptRow, 'count' | 'measured'>,
-): EarlierCount[] {
+function earlierCounts(before: AttemptRow | undefined, now: Told): EarlierCount[] {
   if (!before) return [];
-  if (before.count === count && before.measured === measured) return before.history;
-  return [...before.history, { count: before.count, measured: before.measured, at: before.at.toISOString() }];
+  const { count, value, measured, at, history } = before;
+  if (count === now.count && value === now.value && measured === now.measured) return history;
+  const detector = now.heard && now.heard.detector !== before.heard?.detector ? before.heard?.detector : null;
+  return [
+    ...history,
+    {
+      count,
+      ...(value === null ? {} : { value }),
+      measured,
+      at: at.toISOString(),
+      ...(detector ? { detector } : {}),
+    },
+  ];
 }
 
 function saveable({ title, kind, line, seconds, direction }: SaveTestDto): SaveTestDto {
   return { title, kind, line, seconds, direction };
 }
 
-function attemptView(row: AttemptRow, { title, seconds }: TestView): AttemptView {
+function attemptView(row: AttemptRow, test: TestView, recorded: number | null): AttemptView {
+  const { title, seconds, kind } = test;
   const perSecond = row.count / seconds;
   const first = row.history[0]?.count ?? null;
-  return { ...row, title, seconds, at: row.at.toISOString(), first, perSecond };
+  const value = kind === 'burst' ? row.count : row.value;
+  return { ...row, title, seconds, kind, value, recorded, at: row.at.toISOString(), first, perSecond };
 }

@@ -40,7 +40,7 @@ import {
   MayBeNull,
   OrNull,
 } from '../rules/index.ts';
-import { HeardTrialDto, MOST_COUNT, SaveTestDto } from '../runs/attempts.ts';
+import { HeardTrialDto, MOST_COUNT, MOST_TIME, SaveTestDto } from '../runs/attempts.ts';
 import { DONE, EFFORT, MOST_NOTE, QUALITIES, RoundPartnersView } from '../runs/runs.ts';
 import { FileHomeReport } from './fileHomeReport.ts';
 import { SaveThemeDto } from '../sessions/calendar.ts';
@@ -307,11 +307,19 @@ export class FileEarlierCount implements EarlierCount {
   @IsWholeWithin('the count', 0, MOST_COUNT, '')
   count!: number;
 
+  @MayBeMissing()
+  @IsWithin('the time that it took', 0, MOST_TIME, 'seconds')
+  value?: number;
+
   @IsOneOf('how it was counted', MEASURED)
   measured!: Measured;
 
   @IsInstant('the time')
   at!: string;
+
+  @MayBeMissing()
+  @IsPlainText('the detector', 40)
+  detector?: string;
 }
 
 export class FileAttempt {
@@ -350,6 +358,11 @@ export class FileAttempt {
   @MayBeMissing()
   @IsOneOf('how it was counted', MEASURED)
   measured?: Measured;
+
+  /** Seconds, where the test asks how long. */
+  @MayBeNull()
+  @IsWithin('the time that it took', 0, MOST_TIME, 'seconds')
+  value?: number | null;
 
   /** What it said before it was corrected, the first first. */
   @MayBeMissing()

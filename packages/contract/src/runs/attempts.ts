@@ -1,4 +1,13 @@
-import { MEASURED, SOURCES, type HeardTrial, type Measured, type StrikeSource } from '@eurhythm/core/speed';
+import {
+  MEASURED,
+  SOURCES,
+  TRIAL_KINDS,
+  type HeardTrial,
+  type Measured,
+  type StrikeSource,
+  type TrialKind,
+} from '@eurhythm/core/speed';
+import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsNumber, ValidateIf } from 'class-validator';
 import {
   IsAmong,
@@ -27,8 +36,6 @@ import {
 } from '../rules/index.ts';
 import { HeardStrikeDto } from '../strikes/strikes.ts';
 
-/** What a test measures: as many as fit into its seconds, how long a combo takes, or how soon an answer comes. */
-export const TEST_KINDS = ['burst', 'combo-time', 'reaction'] as const;
 /** Which end is better. */
 export const DIRECTIONS = ['higher', 'lower'] as const;
 /** What a test may last. */
@@ -36,14 +43,18 @@ export const TEST_SECONDS = { min: 3, max: 120 } as const;
 
 /** Nobody does more in one trial. */
 export const MOST_COUNT = 2000;
+/** No combo takes longer, in seconds. */
+export const MOST_TIME = 600;
+/** Sound that is kept with a trial: so many bytes of a WAV file, five minutes of a telephone's. */
+export const MOST_RECORDED = 10_000_000;
 
 /** What is measured, so that trials of the same thing belong together whatever it is called. */
 export class SaveTestDto {
   @IsPlainName('what is done')
   title!: string;
 
-  @IsOneOf('what is measured', TEST_KINDS)
-  kind!: (typeof TEST_KINDS)[number];
+  @IsOneOf('what is measured', TRIAL_KINDS)
+  kind!: TrialKind;
 
   /** The line that is done; null for what has none. */
   @OrNull()
@@ -100,6 +111,22 @@ export class HeardTrialDto implements HeardTrial {
   @IsWithin('an instant', -3600, 3600, 'seconds', { each: true })
   @IsArray({ message: 'The due strikes are a list of seconds.' })
   due!: readonly number[] | null;
+
+  @MayBeMissing()
+  @ArrayMaxSize(MOST_ONSETS, { message: `A trial holds at most ${MOST_ONSETS} times through.` })
+  @IsWholeWithin('a place', 0, MOST_ONSETS, '', { each: true })
+  @IsArray({ message: 'The beginnings are a list of places.' })
+  starts?: readonly number[];
+
+  @MayBeMissing()
+  @ArrayMaxSize(MOST_ONSETS, { message: `A device tells at most ${MOST_ONSETS} sounds of its own.` })
+  @IsWithin('an instant', -3600, 3600, 'seconds', { each: true })
+  @IsArray({ message: 'The device’s own sounds are a list of seconds.' })
+  own?: readonly number[];
+
+  @MayBeMissing()
+  @IsWithin('the least strength', -200, 200, 'decibels')
+  leastStrength?: number;
 }
 
 export class SaveAttemptDto {
@@ -110,7 +137,7 @@ export class SaveAttemptDto {
   @IsOwnId('the run')
   runId?: string | null;
 
-  /** The test that this is a trial of. Without it, the burst of this title and length, which is made where there is none. */
+  /** The test that this is a trial of. Without it, that of this kind, line, title and length, which is made where there is none. */
   @MayBeMissing()
   @IsOwnId('the test')
   testId?: string;
@@ -118,6 +145,16 @@ export class SaveAttemptDto {
   @ValidateIf((attempt: SaveAttemptDto) => attempt.testId === undefined)
   @IsPlainName('what was done')
   title?: string;
+
+  /** What the test that is made measures: a burst where nothing is said. */
+  @MayBeMissing()
+  @IsOneOf('what is measured', TRIAL_KINDS)
+  kind?: TrialKind;
+
+  /** The line of the test that is made. */
+  @MayBeNull()
+  @IsLineText()
+  line?: string | null;
 
   @IsOneOf('the lead', LEADS)
   lead!: 'left' | 'right';
@@ -138,6 +175,11 @@ export class SaveAttemptDto {
   @MayBeNull()
   @IsWholeWithin('the count', 0, MOST_COUNT, '')
   said?: number | null;
+
+  /** How long it took, in seconds, where somebody timed a combo or an answer by hand. */
+  @MayBeNull()
+  @IsWithin('the time that it took', 0, MOST_TIME, 'seconds')
+  time?: number | null;
 
   /** How it was counted; by taps where nothing is said. */
   @MayBeMissing()
@@ -197,9 +239,29 @@ export class AttemptView {
   @IsAmount()
   readonly perSecond!: number;
 
+  @IsAmong(TRIAL_KINDS)
+  readonly kind!: TrialKind;
+
+  /** What it came to: how many of a burst, else seconds; null where nothing could be told of it. */
+  @OrNull()
+  @IsAmount()
+  readonly value!: number | null;
+
+  /** Seconds of sound that were kept with it; null where none was. */
+  @OrNull()
+  @IsAmount()
+  readonly recorded!: number | null;
+
   @OrNull()
   @IsShaped(() => HeardTrialDto)
   readonly heard!: HeardTrialDto | null;
+}
+
+/** When the first sample of a recording was heard, by the clock of its trial. */
+export class RecordedFromQuery {
+  @Type(() => Number)
+  @IsWithin('the beginning', -3600, 3600, 'seconds')
+  from!: number;
 }
 
 /** A page of a fighter's trials, newest first. */
@@ -216,10 +278,14 @@ export class TrialsView {
   @IsText()
   readonly title!: string;
 
+  @IsAmong(TRIAL_KINDS)
+  readonly kind!: TrialKind;
+
   @IsAmong(LEADS)
   readonly lead!: 'left' | 'right';
 
-  @IsCount()
+  /** How many of a burst, else seconds; so is the median. */
+  @IsAmount()
   readonly best!: number;
 
   @IsAmount()

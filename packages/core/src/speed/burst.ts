@@ -15,40 +15,6 @@ export interface BurstSummary extends CountSummary {
   readonly unevenness: number | null;
 }
 
-/** How a trial was counted: each way has errors of its own. */
-export const MEASURED = ['taps', 'partner', 'by-hand', 'microphone', 'sensor', 'self-reported'] as const;
-export type Measured = (typeof MEASURED)[number];
-
-/** What a trial said before it was corrected. */
-export interface EarlierCount {
-  readonly count: number;
-  readonly measured: Measured;
-  readonly at: string;
-}
-
-/** Where the strikes of a trial came from. */
-export const SOURCES = ['microphone', 'motion', 'sensor', 'file', 'taps'] as const;
-export type StrikeSource = (typeof SOURCES)[number];
-
-/** What a trial was worked out from, so that it can be worked out again. */
-export interface HeardTrial {
-  readonly source: StrikeSource;
-  /** What heard it, in words. */
-  readonly device: string;
-  /** What was taken off for the way from the strike to the device. */
-  readonly latency: Seconds;
-  /** Which making of the detector it was; null where nothing was detected. */
-  readonly detector: string | null;
-  /** All that was heard, with the latency in it. */
-  readonly onsets: readonly {
-    readonly at: Seconds;
-    readonly strength?: number;
-    readonly doubtful?: boolean;
-  }[];
-  /** When strikes were due; null where as many as possible were wanted. */
-  readonly due: readonly Seconds[] | null;
-}
-
 /**
  * What counts of a trial: the number that was told, or its instants within the time.
  *

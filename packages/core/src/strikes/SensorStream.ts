@@ -9,6 +9,38 @@ export type SensorMessage =
   /** Nothing happened; the last number that was given. */
   | { readonly kind: 'alive'; readonly sequence: number; readonly at: Seconds };
 
+/** What a sensor sent is passed on like this to whoever listens: from which sensor and connection, or that it is gone. */
+export type SensorNews =
+  | { readonly sensor: string; readonly connection: string; readonly message: SensorMessage }
+  | { readonly sensor: string; readonly connection: string; readonly gone: true };
+
+/** No name of a sensor is longer. */
+const LONGEST_NAME = 60;
+
+/**
+ * Reads what a sensor sent; null for what is no message of the open format.
+ *
+ * @example
+ * readSensorMessage('{"kind":"alive","sequence":0,"at":1}')?.kind // 'alive'
+ */
+export function readSensorMessage(text: string): SensorMessage | null {
+  let read: Readonly<Record<string, unknown>>;
+  try {
+    read = JSON.parse(text) as typeof read;
+  } catch {
+    return null; // not JSON
+  }
+  if (typeof read !== 'object' || read === null) return null;
+  const { kind, sensor, session, sequence, at, force } = read;
+  const isName = (name: unknown): name is string =>
+    typeof name === 'string' && name.length > 0 && name.length <= LONGEST_NAME;
+  if (kind === 'hello') return isName(sensor) && isName(session) ? { kind, sensor, session } : null;
+  if (!Number.isSafeInteger(sequence) || (sequence as number) < 0 || !Number.isFinite(at)) return null;
+  const place = { sequence: sequence as number, at: at as Seconds };
+  if (kind === 'alive') return { kind, ...place };
+  return kind === 'impact' && Number.isFinite(force) ? { kind, ...place, force: force as number } : null;
+}
+
 export interface SensorImpact {
   readonly sequence: number;
   /** On the clock of this device. */

@@ -1,7 +1,11 @@
+export * from './calibrate.ts';
+export * from './chirp.ts';
 export * from './claps.ts';
-export * from './matchStrikes.ts';
 export * from './MotionDetector.ts';
 export * from './SensorStream.ts';
 export * from './ownSounds.ts';
 export * from './detect/StrikeDetector.ts';
 export { PATCH } from './detect/strikePatch.ts';
+export * from './line/dueStrikes.ts';
+export * from './line/findLine.ts';
+export * from './line/matchStrikes.ts';

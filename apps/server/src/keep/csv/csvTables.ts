@@ -191,6 +191,7 @@ const attempts: CsvTable = {
     { name: 'test_title', about: 'only told', told: true },
     { name: 'lead', about: 'left or right' },
     { name: 'count', about: 'how many; where there are instants, what counts of them' },
+    { name: 'value', about: 'seconds that a combo or an answer took; empty for a burst' },
     { name: 'counted', about: `how: ${MEASURED.join(', ')}; taps where it is empty` },
     {
       name: 'instants',
@@ -201,7 +202,7 @@ const attempts: CsvTable = {
   lines: (gym) => {
     const names = new Map(gym.fighters.map(({ id, name }) => [id, name]));
     const tests = new Map(gym.tests.map((test) => [test.id, test]));
-    return gym.attempts.map(({ id, fighterId, runId, testId, lead, instants, said, measured, at }) => ({
+    return gym.attempts.map(({ id, fighterId, runId, testId, lead, instants, said, value, measured, at }) => ({
       id,
       fighter: fighterId,
       fighter_name: names.get(fighterId) ?? '',
@@ -210,6 +211,7 @@ const attempts: CsvTable = {
       test_title: tests.get(testId)?.title ?? '',
       lead,
       count: String(countOf({ said, instants }, tests.get(testId)?.seconds ?? 0)),
+      value: value === null || value === undefined ? '' : String(value),
       counted: measured ?? 'taps',
       instants: instants.join(BETWEEN),
       at,
@@ -227,7 +229,8 @@ const attempts: CsvTable = {
       const said = instants.length > 0 || !line['count'] ? null : Number(line['count']);
       const measured = line['counted'] || 'taps';
       const runId = run === '' ? null : run;
-      return { id, fighterId, runId, testId, lead, instants, said, measured, at, toldAt: null };
+      const value = line['value'] ? Number(line['value']) : null;
+      return { id, fighterId, runId, testId, lead, instants, said, value, measured, at, toldAt: null };
     });
     return { part: { attempts: items as NonNullable<GymFile['attempts']> }, errors };
   },

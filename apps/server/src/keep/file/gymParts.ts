@@ -106,13 +106,14 @@ export const PARTS: readonly Part[] = [
     also: ({ seconds = null, lead = null }: Of<'results'>) => ({ seconds, lead }),
   }),
   part('attempts', 'trials', schema.attempts, {
-    also: ({ said = null, measured = 'taps', history = [], heard = null }: Of<'attempts'>) => ({
+    also: ({ said = null, measured = 'taps', history = [], heard = null, value = null }: Of<'attempts'>) => ({
       said,
       measured,
       history,
       heard,
+      value,
     }),
-    keeps: ['history', 'heard'],
+    keeps: ['history', 'heard', 'value'],
   }),
   part('homeReports', 'reports from home', schema.homeReports),
   part('removedAttempts', 'trials that were taken out', schema.removedAttempts),

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { simulateRound } from '../standIns/index.ts';
-import { seededRandom } from '../units/index.ts';
+import { simulateRound } from '../../standIns/index.ts';
+import { seededRandom } from '../../units/index.ts';
 import { matchStrikes } from './matchStrikes.ts';
 
 const at = (...times: number[]) => times.map((each) => ({ at: each }));

@@ -1,5 +1,5 @@
 import { interquartileRange, median } from 'simple-statistics';
-import type { Seconds } from '../units/index.ts';
+import type { Seconds } from '../../units/index.ts';
 
 /** A strike that is due in a line. */
 export interface DueStrike {

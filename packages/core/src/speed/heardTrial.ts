@@ -1,0 +1,45 @@
+import type { Seconds } from '../units/index.ts';
+
+/** How a trial was counted: each way has errors of its own. */
+export const MEASURED = ['taps', 'partner', 'by-hand', 'microphone', 'motion', 'sensor', 'self-reported'] as const;
+export type Measured = (typeof MEASURED)[number];
+
+/** What a trial said before it was corrected. */
+export interface EarlierCount {
+  readonly count: number;
+  /** Where it was not a number of times: seconds. */
+  readonly value?: Seconds;
+  readonly measured: Measured;
+  readonly at: string;
+  /** Which making of the detector it came from, where that is what changed. */
+  readonly detector?: string;
+}
+
+/** Where the strikes of a trial came from. */
+export const SOURCES = ['microphone', 'motion', 'sensor', 'file', 'taps'] as const;
+export type StrikeSource = (typeof SOURCES)[number];
+
+/** What a trial was worked out from, so that it can be worked out again. */
+export interface HeardTrial {
+  readonly source: StrikeSource;
+  /** What heard it, in words. */
+  readonly device: string;
+  /** What was taken off for the way from the strike to the device. */
+  readonly latency: Seconds;
+  /** Which making of the detector it was; null where nothing was detected. */
+  readonly detector: string | null;
+  /** All that was heard, with the latency in it. */
+  readonly onsets: readonly {
+    readonly at: Seconds;
+    readonly strength?: number;
+    readonly doubtful?: boolean;
+  }[];
+  /** When strikes were due, or when was called what is answered to; null where as many as possible were wanted. */
+  readonly due: readonly Seconds[] | null;
+  /** Places in `due` at which each time through the line begins; all of it is one time through without it. */
+  readonly starts?: readonly number[];
+  /** When sounds of the device's own began where it heard them: what came just then is left out. */
+  readonly own?: readonly Seconds[];
+  /** What was weaker counted as doubtful, in decibels of full scale. */
+  readonly leastStrength?: number;
+}
