@@ -19,6 +19,7 @@ export * from './runs/runPlan.ts';
 export * from './runs/attempts.ts';
 export * from './strikes/strikes.ts';
 export * from './hall/hall.ts';
+export * from './hall/station.ts';
 export * from './hall/openPages.ts';
 export * from './fighters/fighters.ts';
 export * from './fighters/homeReports.ts';

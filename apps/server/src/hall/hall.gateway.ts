@@ -18,10 +18,13 @@ import {
 } from '@nestjs/websockets';
 import {
   JoinDto,
+  LandedDto,
   PulseDto,
+  StationHeardDto,
   WishDto,
   type HallDeviceView,
   type HallViewName,
+  type StationKnownView,
   type WishAnswerView,
 } from '@eurhythm/contract';
 import { validateSync } from 'class-validator';
@@ -200,6 +203,34 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
       // The time for an answer is over.
       return { id: wish.id, isDone: false, message: AWAY };
     }
+  }
+
+  /** What a station heard goes to the desk, which tells how much of it it knows by now. Null where no desk is there. */
+  @SubscribeMessage('heard')
+  async heard(
+    @ConnectedSocket() socket: Socket,
+    @MessageBody() heard: StationHeardDto,
+  ): Promise<StationKnownView | null> {
+    const { runId, view } = deviceOf(socket);
+    if (view !== 'station') return null;
+    const [desk] = await this.desksOf(runId);
+    if (!desk) return null;
+    try {
+      const [known] = (await this.server
+        .to(desk.id)
+        .timeout(ANSWER_MS)
+        .emitWithAck('heard', heard)) as unknown as StationKnownView[];
+      return known ?? null;
+    } catch {
+      return null; // the time for an answer is over; the station tells it again
+    }
+  }
+
+  /** What landed of a round is seen by everybody. */
+  @SubscribeMessage('landed')
+  landed(@ConnectedSocket() socket: Socket, @MessageBody() landed: LandedDto): void {
+    const { runId } = deviceOf(socket);
+    if (socket.rooms.has(deskOf(runId))) socket.to(everybodyOf(runId)).emit('landed', landed);
   }
 
   /** The desks know who is there. */

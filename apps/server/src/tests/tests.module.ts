@@ -10,10 +10,12 @@ import {
   Post,
   Put,
   Query,
+  Res,
   StreamableFile,
   UploadedFile,
   UseInterceptors,
 } from '@nestjs/common';
+import type { Response } from 'express';
 import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import {
@@ -89,8 +91,13 @@ class HeardTrialsController {
 
   @Get('recording.wav')
   @answersFile('audio/wav')
-  async recording(@Param('id') id: string): Promise<StreamableFile> {
-    const { sound } = await this.recordings.of(id);
+  async recording(
+    @Param('id') id: string,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
+    const { sound, from } = await this.recordings.of(id);
+    // When its first sample was heard, by the clock of the trial.
+    response.setHeader('x-recorded-from', from);
     return new StreamableFile(sound, { type: 'audio/wav', length: sound.length });
   }
 

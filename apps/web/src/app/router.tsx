@@ -50,6 +50,7 @@ export const router = createBrowserRouter([
           { path: 'moves/:code?', lazy: room(() => import('../rooms/moves/MovesRoom.tsx'), 'MovesRoom') },
           { path: 'gym', lazy: room(() => import('../rooms/gym/GymRoom.tsx'), 'GymRoom') },
           { path: 'gym/sound', lazy: room(() => import('../rooms/gym/sound/SoundCheck.tsx'), 'SoundCheck') },
+          { path: 'gym/lab', lazy: room(() => import('../rooms/gym/lab/LabRoom.tsx'), 'LabRoom') },
           { path: 'gym/devices', lazy: room(() => import('../rooms/door/DevicesRoom.tsx'), 'DevicesRoom') },
           { path: 'gym/keep', lazy: room(() => import('../rooms/gym/keep/KeepRoom.tsx'), 'KeepRoom') },
           { path: 'gym/voice', lazy: room(() => import('../rooms/gym/sound/OwnVoice.tsx'), 'OwnVoice') },
@@ -71,6 +72,10 @@ export const router = createBrowserRouter([
             lazy: room(() => import('../rooms/sessions/calendar/CalendarRoom.tsx'), 'CalendarRoom'),
           },
           { path: 'sessions/:id?', lazy: room(sessions, 'SessionsRoom') },
+          {
+            path: 'fighters/from-file',
+            lazy: room(() => import('../rooms/fighters/file/FromFile.tsx'), 'FromFile'),
+          },
         ],
       },
       { path: 'floor', lazy: room(floor, 'ChooseRoom') },

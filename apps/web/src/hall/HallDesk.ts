@@ -1,5 +1,13 @@
 import type { Socket } from 'socket.io-client';
-import type { HallDeviceView, PulseDto, WishAnswerView, WishDto } from '@eurhythm/contract';
+import type {
+  HallDeviceView,
+  LandedDto,
+  PulseDto,
+  StationHeardDto,
+  StationKnownView,
+  WishAnswerView,
+  WishDto,
+} from '@eurhythm/contract';
 import { send } from '../server/api.ts';
 import { HallClock } from './hallClock.ts';
 import { hallSocket } from './hallSocket.ts';
@@ -22,6 +30,8 @@ export interface DeskTasks {
   place(): Omit<PulseDto, 'at'>;
   /** Does what a remote asks; a sentence says what was done, or why not. */
   grant(wish: WishDto & { readonly from: string }): Omit<WishAnswerView, 'id'>;
+  /** Takes what a station heard, and tells how much of the round is known by now. */
+  hear(heard: StationHeardDto): StationKnownView;
 }
 
 const PULSE_MS = 1000;
@@ -93,6 +103,9 @@ export class HallDesk {
     socket.on('wish', (wish: WishDto & { from: string }, answer: (given: WishAnswerView) => void) =>
       answer({ id: wish.id, ...(this.tasks?.grant(wish) ?? NOT_READY) }),
     );
+    socket.on('heard', (heard: StationHeardDto, answer: (known: StationKnownView | null) => void) =>
+      answer(this.tasks?.hear(heard) ?? null),
+    );
     this.timer = setInterval(() => this.pulse(), PULSE_MS);
   }
 
@@ -123,6 +136,11 @@ export class HallDesk {
       at: new Date(this.clock.now()).toISOString(),
       ...this.tasks.place(),
     } satisfies PulseDto);
+  }
+
+  /** Tells everybody what landed. */
+  landed(landed: LandedDto): void {
+    if (this.socket?.connected && !this.state.isElsewhere) this.socket.emit('landed', landed);
   }
 
   leave(): void {

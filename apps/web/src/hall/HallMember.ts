@@ -2,8 +2,11 @@ import type { Socket } from 'socket.io-client';
 import type {
   HallRunView,
   HallViewName,
+  LandedDto,
   PulseDto,
   RunEventView,
+  StationHeardDto,
+  StationKnownView,
   WishAnswerView,
   WishDto,
 } from '@eurhythm/contract';
@@ -22,6 +25,8 @@ export interface MemberState {
   readonly deck: FollowingDeck | null;
   /** Whose numbers of a burst are still open. */
   readonly counting: readonly string[];
+  /** What landed in the rounds so far, as the coach's device tells it. */
+  readonly landed: readonly LandedDto[];
 }
 
 export const JOINING: MemberState = {
@@ -31,6 +36,7 @@ export const JOINING: MemberState = {
   view: null,
   deck: null,
   counting: [],
+  landed: [],
 };
 
 /** Another round or another state is looked for so often; pictures look for themselves at every frame. */
@@ -50,6 +56,11 @@ export class HallMember {
   private timers: ReturnType<typeof setInterval>[] = [];
   private readonly listeners = new Set<() => void>();
   private readonly as: { readonly code: string; readonly view: HallViewName; readonly name?: string };
+
+  /** The code of the class. */
+  get code(): string {
+    return this.as.code;
+  }
 
   constructor(code: string, view: HallViewName, name: string) {
     this.as = { code, view, ...(name === '' ? {} : { name }) };
@@ -90,6 +101,12 @@ export class HallMember {
       id,
       ...AWAY,
     }));
+  }
+
+  /** Tells the desk what this station heard; null where it could not be told. */
+  async heard(heard: StationHeardDto): Promise<StationKnownView | null> {
+    if (!this.socket?.connected) return null;
+    return (this.socket.emitWithAck('heard', heard) as Promise<StationKnownView | null>).catch(() => null);
   }
 
   leave(): void {
@@ -143,6 +160,11 @@ export class HallMember {
     socket.on('pulse', ({ at, counting, ...pulse }: PulseDto) => {
       deck.pulse({ ...pulse, at: Date.parse(at) });
       if (counting.join() !== this.state.counting.join()) this.set({ counting });
+    });
+    socket.on('landed', (landed: LandedDto) => {
+      const isOther = ({ round, fighterId }: LandedDto): boolean =>
+        round !== landed.round || fighterId !== landed.fighterId;
+      this.set({ landed: [...this.state.landed.filter(isOther), landed] });
     });
   }
 

@@ -1,9 +1,11 @@
 import { memo, useMemo, type KeyboardEvent } from 'react';
 import type { ClockLimit, Finding, Walk } from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
+import type { StrokeLanded } from '@eurhythm/core/speed';
 import { PinHead, pinColour } from './PinHead.tsx';
 import { STRIP_SCALES, layOutStrip, type Pin, type StripScale } from './stripLayout.ts';
 import { editOfKey, useDrag, type OnStripEdit } from './stripEdits.ts';
+import { LandedMarks } from './LandedMarks.tsx';
 import { FindingMarks, LimitBracket, MovingNotch } from './StripMarks.tsx';
 import { Tape } from './Tape.tsx';
 import { tellStrip } from './tellStrip.ts';
@@ -27,6 +29,8 @@ interface StripProps {
   /** The pair that holds the tempo back. */
   readonly limit?: ClockLimit | null;
   readonly findings?: readonly Finding[];
+  /** How its strokes landed, where they were heard. */
+  readonly landed?: readonly StrokeLanded[];
 }
 
 /** The picture of a combo: a length of tape with the beats cut into it, and a pin for every stroke. */
@@ -43,6 +47,7 @@ export const Strip = memo(function Strip({
   done = null,
   limit = null,
   findings = [],
+  landed = [],
 }: StripProps) {
   const scale = STRIP_SCALES[size];
   const picture = useMemo(
@@ -104,6 +109,7 @@ export const Strip = memo(function Strip({
       )}
       {!small && <FindingMarks picture={picture} scale={scale} findings={findings} />}
       {!small && limit && <LimitBracket picture={picture} scale={scale} limit={limit} />}
+      {landed.length > 0 && <LandedMarks picture={picture} scale={scale} landed={landed} />}
       {now !== null && <MovingNotch x={picture.xOfBeat(now)} tapeY={picture.tapeY} scale={scale} />}
     </svg>
   );

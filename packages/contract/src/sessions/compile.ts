@@ -22,6 +22,7 @@ import {
   IsText,
   IsWholeWithin,
   IsWithin,
+  IsYesNo,
   LEADS,
   MayBeMissing,
   OrNull,
@@ -127,6 +128,11 @@ export class CueView implements Cue {
   @MayBeMissing()
   @IsAmong(['touch', 'normal', 'full'])
   readonly power?: NonNullable<Cue['power']>;
+
+  /** Of a strike that nobody hears: a step, a block, a feint, what the holder does. */
+  @MayBeMissing()
+  @IsYesNo()
+  readonly silent?: true;
 
   @MayBeMissing()
   @IsAmong(LEADS)

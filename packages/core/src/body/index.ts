@@ -7,6 +7,7 @@ export {
   PAIR_CLASSES,
   factorOf,
   movesFeet,
+  neededGap,
   sharesLimb,
   strokeTimes,
   turnOf,

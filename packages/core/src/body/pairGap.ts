@@ -86,7 +86,12 @@ export function strokeTimes({ move, stroke }: WalkedStroke, settings: ClockSetti
   };
 }
 
-/** Least time from one impact to a later one at this pace: the table, and the feet whatever the hands do. */
+/**
+ * Least time from one impact to a later one at this pace: the table, and the feet whatever the hands do.
+ *
+ * @example
+ * neededGap(...walk('jab jab').strokes, { factor: 1 }).seconds > 0 // true
+ */
 export function neededGap(
   earlier: WalkedStroke,
   later: WalkedStroke,

@@ -1,4 +1,4 @@
-import { isLegStrike, otherLead, type Lead, type MoveBook } from '../moves/index.ts';
+import { isLegStrike, isStrike, otherLead, type Lead, type MoveBook } from '../moves/index.ts';
 import { isPlacedStroke, placeOnBeats, type BeatLine, type Stroke } from '../line/index.ts';
 import type { Beats } from '../units/index.ts';
 import { startState, type FighterState } from './fighterState.ts';
@@ -15,6 +15,16 @@ export interface WalkedStroke extends ResolvedStroke {
   readonly together: boolean;
   readonly before: FighterState;
   readonly after: FighterState;
+}
+
+/**
+ * Whether a stroke makes a sound on a pad or a bag: a strike of the fighter that is no feint.
+ *
+ * @example
+ * isHeard(walk('1 2').strokes[0]) // true
+ */
+export function isHeard({ move, stroke }: Pick<WalkedStroke, 'move' | 'stroke'>): boolean {
+  return isStrike(move) && stroke.by === 'fighter' && !stroke.feint;
 }
 
 export interface LeadChange {

@@ -35,6 +35,8 @@ export interface Cue {
   readonly limb?: Limb;
   readonly level?: Level | null;
   readonly power?: Stroke['power'];
+  /** Of a strike that nobody hears: a step, a block, a feint, what the holder does. */
+  readonly silent?: true;
   /** Lead at this instant, where it matters. */
   readonly lead?: Lead;
   readonly sound?: SynthSound;

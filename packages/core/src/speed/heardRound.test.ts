@@ -1,5 +1,5 @@
 import type { DueInRound } from '../strikes/index.ts';
-import { heardRound } from './heardRound.ts';
+import { heardOfEach, heardRound } from './heardRound.ts';
 import { workOut } from './workOut.ts';
 
 const strike = (at: number, cycle: number, stroke: number, combo = 'c'): DueInRound => ({
@@ -60,4 +60,21 @@ describe('a round that was heard', () => {
   it('of which nothing was heard is all misses', () => {
     expect(heardRound(due, [], 0).match.misses).toHaveLength(due.length);
   });
+});
+
+it('gives each of two who work by turns what is theirs, and nobody what nobody worked at', () => {
+  const workerAt = (at: number) => (at < 6 ? 'ada' : at < 12 ? 'bo' : null);
+  const onsets = due.map(({ at }) => ({ at }));
+  const [ada, bo, ...more] = heardOfEach(
+    { fighterIds: ['ada', 'bo', 'cy'], dueOf: () => due, workerAt },
+    onsets,
+    0,
+  );
+  expect(more).toEqual([]);
+  expect([ada!.fighterId, ada!.heard.match.hits.length, ada!.heard.match.extras.length]).toEqual([
+    'ada',
+    6,
+    0,
+  ]);
+  expect([bo!.fighterId, bo!.heard.match.hits.length]).toEqual(['bo', 6]);
 });

@@ -100,3 +100,37 @@ function landed(
     off: off.length === 0 ? null : median(off),
   };
 }
+
+/** What one fighter of a listener did in a round. */
+export interface FighterHeard {
+  readonly fighterId: string;
+  readonly due: readonly DueInRound[];
+  readonly heard: HeardRound;
+}
+
+/** Who works where strikes are heard, and what is due of each of them. */
+export interface Workers {
+  readonly fighterIds: readonly string[];
+  dueOf(fighterId: string): readonly DueInRound[];
+  /** Null where nobody works, or more than one that could be meant: such strikes are no one's. */
+  workerAt(at: Seconds): string | null;
+}
+
+/**
+ * What each of those did who work by turns where strikes are heard; those of whom nothing was due are left out.
+ *
+ * @example
+ * heardOfEach({ fighterIds: ['a'], dueOf: () => [], workerAt: () => 'a' }, [{ at: 1 }], 0) // []
+ */
+export function heardOfEach(
+  { fighterIds, dueOf, workerAt }: Workers,
+  onsets: readonly RoundOnset[],
+  latency: Seconds,
+): FighterHeard[] {
+  return fighterIds.flatMap((fighterId) => {
+    const due = dueOf(fighterId).filter(({ at }) => workerAt(at) === fighterId);
+    if (due.length === 0) return [];
+    const own = onsets.filter(({ at }) => workerAt(at - latency) === fighterId);
+    return [{ fighterId, due, heard: heardRound(due, own, latency) }];
+  });
+}

@@ -1,7 +1,16 @@
 import type { Seconds } from '../units/index.ts';
 
 /** How a trial was counted: each way has errors of its own. */
-export const MEASURED = ['taps', 'partner', 'by-hand', 'microphone', 'motion', 'sensor', 'self-reported'] as const;
+export const MEASURED = [
+  'taps',
+  'partner',
+  'by-hand',
+  'microphone',
+  'motion',
+  'sensor',
+  'file',
+  'self-reported',
+] as const;
 export type Measured = (typeof MEASURED)[number];
 
 /** What a trial said before it was corrected. */

@@ -6,3 +6,4 @@ export * from './comboTime.ts';
 export * from './reactions.ts';
 export * from './workOut.ts';
 export * from './heardRound.ts';
+export * from './usualGaps.ts';

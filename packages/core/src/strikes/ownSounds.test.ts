@@ -1,4 +1,4 @@
-import { doubtWeak, withoutOwnSounds } from './index.ts';
+import { apartFromOwn, doubtWeak, withoutOwnSounds } from './index.ts';
 
 describe('withoutOwnSounds', () => {
   it('takes away what begins with a sound of the device, and says where nothing could be heard', () => {
@@ -27,5 +27,31 @@ describe('doubtWeak', () => {
   });
   it('doubts nobody while it is not known what is usual', () => {
     expect(doubtWeak(heard(-20, -60, -20)).some(({ doubtful }) => doubtful)).toBe(false);
+  });
+});
+
+describe('strikes on the beats on which the device ticks', () => {
+  const ticks = [0, 1, 2, 3, 4, 5, 6, 7].map((at) => ({ at, kind: 'tick' }));
+  const heardTicks = ticks.map(({ at }) => ({ at: at + 0.01, strength: -32 }));
+  const due = [4, 5, 6];
+  it('are told by being louder than a tick that stands alone', () => {
+    const heard = heardTicks.map((onset) =>
+      onset.at > 4.5 && onset.at < 6.5 ? { ...onset, strength: -20 } : onset,
+    );
+    const { strikes, unheard } = apartFromOwn(heard, ticks, due);
+    expect(strikes.map(({ at }) => at)).toEqual([5.01, 6.01]);
+    // On the beat of 4 only the tick was heard, or a strike no louder than it.
+    expect(unheard).toEqual([{ from: 3.97, to: 4.09 }]);
+  });
+  it('all count where ticks do not come back to the device', () => {
+    const heard = due.map((at) => ({ at, strength: -35 }));
+    expect(apartFromOwn(heard, ticks, due)).toEqual({ strikes: heard, unheard: [] });
+  });
+  it('are doubtful where no tick ever stands alone', () => {
+    const [strike] = apartFromOwn([{ at: 1, strength: -20 }], [{ at: 1, kind: 'tick' }], [1]).strikes;
+    expect(strike).toMatchObject({ doubtful: true });
+  });
+  it('and what is not weighed counts, for nothing of the device comes back to a sensor', () => {
+    expect(apartFromOwn([{ at: 4 }], ticks, due).strikes).toHaveLength(1);
   });
 });

@@ -1,5 +1,5 @@
+import { median } from 'simple-statistics';
 import type { Seconds } from '../units/index.ts';
-import type { Onset } from './detect/StrikeDetector.ts';
 
 /** A tick or a bell that begins is heard like a strike, from so long before its instant to so long behind it. */
 const BEFORE: Seconds = 0.03;
@@ -9,6 +9,12 @@ const BEHIND: Seconds = 0.09;
 const WEAK = 18;
 /** From so many strikes on it is known what is usual. */
 const KNOWN_FROM = 4;
+
+/** Something heard, as strong in decibels as it was where that is known. */
+interface Weighed {
+  readonly strength?: number;
+  readonly doubtful?: boolean;
+}
 
 export interface Heard<T> {
   /** What cannot have been the device itself. */
@@ -40,14 +46,64 @@ export function withoutOwnSounds<T extends { readonly at: Seconds }>(
   };
 }
 
+/** A sound of the device's own, as it begins where it is heard. */
+export interface OwnSound {
+  readonly at: Seconds;
+  readonly kind: string;
+}
+
+/** So far from every due strike an own sound stands alone. */
+const ALONE: Seconds = 0.25;
+/** A strike on top of an own sound is stronger than that sound alone by at least this, in decibels. */
+const ON_TOP = 3;
+
+/**
+ * Tells strikes from the device's own ticks and bells where these fall on the very beats on which strikes are due: how loud each
+ * kind of own sound is here is learnt where it stands alone; what comes with one must be stronger than that to be a strike. A kind
+ * that is not heard where it stands alone is not heard at all. A kind that never stands alone leaves what comes with it doubtful.
+ *
+ * @example
+ * apartFromOwn([{ at: 1, strength: -30 }, { at: 5, strength: -10 }], [{ at: 1, kind: 'tick' }, { at: 5, kind: 'tick' }], [5]).strikes.length // 1
+ */
+export function apartFromOwn<T extends Weighed & { readonly at: Seconds }>(
+  onsets: readonly T[],
+  own: readonly OwnSound[],
+  due: readonly Seconds[],
+): Heard<T> {
+  const isAlone = ({ at }: OwnSound): boolean => due.every((each) => Math.abs(each - at) > ALONE);
+  const comesWith = (at: Seconds, sound: OwnSound): boolean =>
+    at >= sound.at - BEFORE && at <= sound.at + BEHIND;
+  const alone = new Map<string, number[]>();
+  for (const sound of own.filter(isAlone)) {
+    const heard = alone.get(sound.kind) ?? [];
+    alone.set(sound.kind, [
+      ...heard,
+      ...onsets.flatMap(({ at, strength }) => (comesWith(at, sound) ? (strength ?? []) : [])),
+    ]);
+  }
+  const unheard: { from: Seconds; to: Seconds }[] = [];
+  const strikes = onsets.flatMap((onset): T[] => {
+    const sound = own.find((each) => comesWith(onset.at, each));
+    if (!sound) return [onset];
+    const loud = alone.get(sound.kind);
+    if (!loud) return [{ ...onset, doubtful: true }];
+    // Once in a while somebody strikes into the silence, too.
+    const usual = loud.length === 0 ? -Infinity : median(loud);
+    if (!isAlone(sound) && (onset.strength ?? Infinity) > usual + ON_TOP) return [onset];
+    if (!isAlone(sound)) unheard.push({ from: sound.at - BEFORE, to: sound.at + BEHIND });
+    return [];
+  });
+  return { strikes, unheard };
+}
+
 /**
  * Doubts what is much weaker than the usual strike among these: it is marked, not left out.
  *
  * @example
  * doubtWeak([]).length // 0
  */
-export function doubtWeak(onsets: readonly Onset[]): Onset[] {
-  const strengths = onsets.map(({ strength }) => strength).sort((a, b) => a - b);
+export function doubtWeak<T extends Weighed>(onsets: readonly T[]): T[] {
+  const strengths = onsets.flatMap(({ strength }) => strength ?? []).sort((a, b) => a - b);
   const least = strengths.length < KNOWN_FROM ? -Infinity : strengths[strengths.length >> 1]! - WEAK;
-  return onsets.map((onset) => (onset.strength < least ? { ...onset, doubtful: true } : onset));
+  return onsets.map((onset) => ((onset.strength ?? least) < least ? { ...onset, doubtful: true } : onset));
 }

@@ -6,17 +6,9 @@ import { useEffect, useRef } from 'react';
 import type { AttemptView } from '@eurhythm/contract';
 import { useTheme } from '../../ui/useTheme.ts';
 import { useDates } from '../../ui/dates.ts';
+import { MEASURED_WORDS } from './replay/trialWords.ts';
 
 register([ScatterChart, GridComponent, TooltipComponent, SVGRenderer]);
-
-const MEASURED_WORDS: Readonly<Record<AttemptView['measured'], string>> = {
-  taps: 'by taps',
-  partner: 'counted by a partner',
-  'by-hand': 'counted by hand',
-  microphone: 'by microphone',
-  sensor: 'by sensor',
-  'self-reported': 'told, not seen',
-};
 
 /** A colour token of the surface that the element stands on. */
 function token(element: Element, name: string): string {

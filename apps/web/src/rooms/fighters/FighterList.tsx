@@ -14,9 +14,14 @@ export function FighterList() {
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
       <div className="mb-6 flex items-end justify-between">
         <h1 className="text-3xl">Fighters</h1>
-        <ButtonLink to="/fighters/new">
-          <Plus size={18} aria-hidden /> Add a fighter
-        </ButtonLink>
+        <div className="flex flex-wrap gap-3">
+          <ButtonLink weight="bare" to="/fighters/from-file">
+            Strikes from a file
+          </ButtonLink>
+          <ButtonLink to="/fighters/new">
+            <Plus size={18} aria-hidden /> Add a fighter
+          </ButtonLink>
+        </div>
       </div>
       <div className="grid gap-x-12 gap-y-7 md:grid-cols-2">
         {[...groupBy(fighters, (fighter) => fighter.grade)].map(([grade, own]) => (

@@ -10,6 +10,7 @@ import { FighterForm } from './FighterForm.tsx';
 import { FitMark } from './FitMark.tsx';
 import { HomeReports } from './HomeReports.tsx';
 import { PersonData } from './PersonData.tsx';
+import { TrialList } from './replay/TrialList.tsx';
 import { RoundsTable } from './RoundsTable.tsx';
 
 const BurstChart = lazy(() => import('./BurstChart.tsx').then((module) => ({ default: module.BurstChart })));
@@ -69,7 +70,8 @@ function sessionsText({ rounds }: FighterLog): string {
 }
 
 function Log({ log }: { log: FighterLog }) {
-  const titles = [...new Set(log.bursts.toSorted((a, b) => b.trials - a.trials).map((burst) => burst.title))];
+  const bursts = log.bursts.filter(({ kind }) => kind === 'burst');
+  const titles = [...new Set(bursts.toSorted((a, b) => b.trials - a.trials).map((burst) => burst.title))];
   const [title, setTitle] = useState(titles[0] ?? '');
   const shown = titles.includes(title) ? title : (titles[0] ?? '');
   return (
@@ -108,7 +110,7 @@ function Log({ log }: { log: FighterLog }) {
         <Rounds rounds={log.rounds} />
       </div>
       <div className="space-y-8">
-        <Part title="Best and usual" aside="per ten seconds">
+        <Part title="Best and usual" aside="bursts per ten seconds; combos and answers in seconds">
           <ul>
             {log.bursts.map((burst) => (
               <li
@@ -120,9 +122,10 @@ function Log({ log }: { log: FighterLog }) {
                   {burst.isSelfReported && <span className="text-sm text-quiet"> · told, not seen</span>}
                 </span>
                 <span className="tabular text-right">
-                  <strong className="font-heading text-2xl">{burst.best}</strong>
+                  <strong className="font-heading text-2xl">{shownValue(burst.kind, burst.best)}</strong>
                   <span className="ml-2 text-sm text-quiet">
-                    median {burst.median}, {burst.trials} {burst.trials === 1 ? 'trial' : 'trials'}
+                    median {shownValue(burst.kind, burst.median)}, {burst.trials}{' '}
+                    {burst.trials === 1 ? 'trial' : 'trials'}
                   </span>
                 </span>
               </li>
@@ -130,11 +133,16 @@ function Log({ log }: { log: FighterLog }) {
           </ul>
           {log.bursts.length === 0 && <Plain>Nothing measured yet.</Plain>}
         </Part>
+        <TrialList attempts={log.attempts} />
         <HomeReports fighter={log.fighter} reports={log.home} />
       </div>
     </div>
   );
 }
+
+/** How many, or seconds. */
+const shownValue = (kind: FighterLog['bursts'][number]['kind'], value: number): string =>
+  kind === 'burst' ? String(value) : `${value.toFixed(2)} s`;
 
 function Rounds({ rounds }: Pick<FighterLog, 'rounds'>) {
   const finished = rounds.filter((round) => round.done === 'finished').length;

@@ -17,6 +17,7 @@ interface FloorKeysProps {
   onMixer(): void;
   onDevices(): void;
   onPeople(): void;
+  onEars(): void;
 }
 
 /** What the press that holds does now. */
@@ -35,6 +36,7 @@ export function FloorKeys({
   onMixer,
   onDevices,
   onPeople,
+  onEars,
 }: FloorKeysProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-3.5 px-8 text-base phone:px-4">
@@ -64,11 +66,14 @@ export function FloorKeys({
       <KeyButton name="H" onPress={onPeople}>
         people
       </KeyButton>
+      <KeyButton name="L" onPress={onEars}>
+        listen
+      </KeyButton>
       <KeyButton name="→" onPress={() => deck.goTo(state.round + 1)}>
-        next round
+        next
       </KeyButton>
       <KeyButton name="←" onPress={() => deck.goTo(state.round)}>
-        round again
+        again
       </KeyButton>
       <KeyButton name="T" onPress={onBurst}>
         burst

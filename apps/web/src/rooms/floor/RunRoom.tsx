@@ -30,6 +30,8 @@ import { TempoLadder } from './ladder/TempoLadder.tsx';
 import { MarkBar } from './marks/MarkBar.tsx';
 import { PeoplePanel } from './people/PeoplePanel.tsx';
 import { usePeople } from './people/usePeople.ts';
+import { EarsPanel } from './ears/EarsPanel.tsx';
+import { useFloorEars } from './ears/useFloorEars.ts';
 import { useMarks } from './marks/useMarks.ts';
 
 /** A run on the Floor. */
@@ -148,10 +150,11 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
     pressed: () => ({ seconds: deck.position, otherLead: otherLead(run.lead) }),
     onAllClean: (round: number) => deck.allClean(round),
   };
-  useDeskTasks({ run, fighters, deck, hall, marks, pressed: markBar.pressed });
+  const ears = useFloorEars({ run, deck, hall, book });
+  useDeskTasks({ run, fighters, deck, hall, marks, pressed: markBar.pressed, hear: ears.hear });
   const [isBurst, setBurst] = useState(false);
-  const [panel, setPanel] = useState<'devices' | 'people' | null>(null);
-  const toggle = (which: 'devices' | 'people') => () => setPanel(panel === which ? null : which);
+  const [panel, setPanel] = useState<'devices' | 'people' | 'ears' | null>(null);
+  const toggle = (which: 'devices' | 'people' | 'ears') => () => setPanel(panel === which ? null : which);
   const [isMixer, setMixer] = useState(false);
   useEffect(() => {
     const touch = (): void => deck.touch();
@@ -200,6 +203,7 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
   );
   useShortcut('d', free(toggle('devices')));
   useShortcut('h', free(toggle('people')));
+  useShortcut('l', free(toggle('ears')));
   useShortcut('u', free(marks.undo));
   useShortcut('t', free(openBurst));
 
@@ -212,7 +216,7 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
   return (
     <main className="mat hall flex h-dvh flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
       <div className="flex min-h-0 flex-1 flex-col overflow-clip phone:h-dvh phone:flex-none">
-        <Board run={run} fighters={fighters} deck={deck} state={state} book={book} />
+        <Board run={run} fighters={fighters} deck={deck} state={state} book={book} landed={ears.shown} />
         {!makesSound() && (
           <p role="status" className="px-10 font-semibold text-caution phone:px-4">
             {NO_SOUND}
@@ -231,6 +235,8 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
         <DevicesPanel hall={hall} />
       ) : panel === 'people' ? (
         <PeoplePanel people={people} everybody={everybody} />
+      ) : panel === 'ears' ? (
+        <EarsPanel ears={ears} fighters={fighters} round={state.round} />
       ) : (
         <MarkBar fighters={fighters} round={state.round} {...markBar} />
       )}
@@ -251,6 +257,7 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
         onMixer={() => setMixer(!isMixer)}
         onDevices={toggle('devices')}
         onPeople={toggle('people')}
+        onEars={toggle('ears')}
       />
       <Toaster position="top-right" />
     </main>

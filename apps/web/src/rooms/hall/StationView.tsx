@@ -7,16 +7,30 @@ import { useWidth } from '../../strip/useWidth.ts';
 import { blockAt } from '../floor/board/whatComes.ts';
 import { partnersAt } from '../floor/board/PartnersNow.tsx';
 import { GroupChoice } from './GroupChoice.tsx';
+import { EAR_KINDS, EAR_NAMES, type EarKind } from '../../ears/Ear.ts';
+import { deviceName } from '../../hall/deviceName.ts';
+import { LandedArea } from '../floor/board/LandedArea.tsx';
 import type { HallProps } from './hallProps.ts';
+import { useStationEar, type StationEar } from './useStationEar.ts';
 import { groupsOf, useShownLine } from './useShownLine.ts';
 
 const placeOf = (sessionId: string): string => `eurhythm.station.${sessionId}`;
 
 /** A phone at a bag or a pair: whose it is, what they do now, and how long it lasts. */
-export function StationView({ view, deck, state, book }: HallProps) {
+export function StationView({ view, deck, state, book, member, joined }: HallProps) {
   const [own, setOwn] = useState<readonly string[]>(() => readOwn(view.sessionId));
   const [isChoosing, setChoosing] = useState(own.length === 0);
   const [group, setGroup] = useState('');
+  const [kind, setKind] = useState<EarKind | null>(null);
+  const ear = useStationEar({
+    kind,
+    code: member.code,
+    name: deviceName(),
+    fighterIds: own,
+    deck,
+    state,
+    member,
+  });
   const { at, moment, cycle, combo, walk } = useShownLine(deck, state, book, group);
   const [ref, width] = useWidth<HTMLDivElement>(340);
   const round = view.plan.rounds[state.round]!;
@@ -27,6 +41,8 @@ export function StationView({ view, deck, state, book }: HallProps) {
     localStorage.setItem(placeOf(view.sessionId), JSON.stringify(next));
   };
   const people = view.fighters.filter(({ id }) => own.includes(id));
+  const landed = joined.landed.filter((each) => each.round === state.round && own.includes(each.fighterId));
+  const isRest = block?.kind === 'rest';
   const partners = partnersAt(
     { rounds: view.plan.rounds as never, partners: view.partners },
     state.round,
@@ -67,26 +83,36 @@ export function StationView({ view, deck, state, book }: HallProps) {
       <p className="board flex min-h-32 flex-1 items-center justify-center text-center text-7xl leading-none break-words uppercase">
         {state.phase === 'held'
           ? 'held'
-          : (moment.call?.text ?? (block?.kind === 'rest' ? 'rest' : state.phase === 'ready' ? 'ready' : ''))}
+          : (moment.call?.text ?? (isRest ? 'rest' : state.phase === 'ready' ? 'ready' : ''))}
       </p>
-      <div ref={ref} className="min-w-0 overflow-hidden">
-        {combo && cycle && (
-          <p className="text-lg">
-            {comboName(combo)} · {cycle.lead} lead
-          </p>
-        )}
-        {walk && cycle && (
-          <Strip
-            walk={walk}
-            beats={cycle.beats}
-            lead={cycle.lead}
-            size="wall"
-            room={width}
-            now={moment.cycle ? moment.beat : null}
-            done={moment.cycle ? moment.stroke : null}
-          />
-        )}
-      </div>
+      {isRest && landed.length > 0 ? (
+        <LandedArea
+          landed={landed}
+          combos={deck.rounds[state.round]!.combos}
+          fighters={view.fighters}
+          book={book}
+        />
+      ) : (
+        <div ref={ref} className="min-w-0 overflow-hidden">
+          {combo && cycle && (
+            <p className="text-lg">
+              {comboName(combo)} · {cycle.lead} lead
+            </p>
+          )}
+          {walk && cycle && (
+            <Strip
+              walk={walk}
+              beats={cycle.beats}
+              lead={cycle.lead}
+              size="wall"
+              room={width}
+              now={moment.cycle ? moment.beat : null}
+              done={moment.cycle ? moment.stroke : null}
+            />
+          )}
+        </div>
+      )}
+      <StationEarRow kind={kind} ear={ear} onKind={setKind} isAlone={people.length === 1} />
       <ul aria-label="Here" className="text-xl">
         {people.map(({ id, name }) => (
           <li key={id}>
@@ -102,6 +128,50 @@ export function StationView({ view, deck, state, book }: HallProps) {
         Other people here
       </button>
     </main>
+  );
+}
+
+interface EarRowProps {
+  readonly kind: EarKind | null;
+  readonly ear: StationEar;
+  readonly isAlone: boolean;
+  onKind(kind: EarKind | null): void;
+}
+
+/** What this station hears with, how much it heard of the round, and whether the coach's device knows it. */
+function StationEarRow({ kind, ear, isAlone, onKind }: EarRowProps) {
+  if (kind === null)
+    return (
+      <div role="group" aria-label="Listen with" className="flex flex-wrap gap-2">
+        {EAR_KINDS.map((each) => (
+          <PlainButton key={each} onPress={() => onKind(each)}>
+            {EAR_NAMES[each]}
+          </PlainButton>
+        ))}
+      </div>
+    );
+  const { heard, known } = ear.count;
+  return (
+    <div className="flex items-center gap-4 border-t-2 border-rule pt-2">
+      <span className="board text-6xl leading-none" data-testid="heard">
+        {heard}
+      </span>
+      <p
+        role="status"
+        className={`min-w-0 flex-1 ${ear.told === '' ? 'text-quiet' : 'font-semibold text-caution'}`}
+      >
+        {ear.told !== ''
+          ? ear.told
+          : !ear.isOpen
+            ? 'It is being opened.'
+            : known < heard
+              ? `heard; ${heard - known} wait for the coach’s device`
+              : isAlone
+                ? 'heard in this round'
+                : 'heard in this round; they count for whoever works'}
+      </p>
+      <PlainButton onPress={() => onKind(null)}>stop</PlainButton>
+    </div>
   );
 }
 

@@ -2,7 +2,7 @@ import { Board } from '../floor/board/Board.tsx';
 import type { HallProps } from './hallProps.ts';
 
 /** The big screen: what the coach's board shows, and nothing to press. */
-export function WallView({ view, deck, state, book }: HallProps) {
+export function WallView({ view, deck, state, book, joined }: HallProps) {
   return (
     <main className="mat hall flex h-dvh flex-col overflow-hidden pb-4">
       <Board
@@ -11,6 +11,7 @@ export function WallView({ view, deck, state, book }: HallProps) {
         deck={deck}
         state={state}
         book={book}
+        landed={joined.landed}
       />
     </main>
   );

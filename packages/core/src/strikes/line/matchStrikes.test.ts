@@ -90,4 +90,9 @@ describe('matching strikes', () => {
       }),
     );
   });
+  it('of which only the end was heard have the bias of what was heard', () => {
+    const due = Array.from({ length: 120 }, (_, i) => ({ at: i }));
+    const heard = due.slice(100).map(({ at }) => ({ at: at + 0.02 + 0.002 * (at - 110) }));
+    expect(matchStrikes(due, heard, 0).bias).toBeCloseTo(0.02, 2);
+  });
 });

@@ -67,7 +67,8 @@ export function matchStrikes(
   let center = known ?? latencyOf(dueAt, heardAt);
   let scatter: Seconds = 0.04;
   let slope = 0;
-  const middle = dueAt.length === 0 ? 0 : (dueAt[0]!.at + dueAt.at(-1)!.at) / 2;
+  // A trend turns about the middle of what was heard: nothing is known of the rest.
+  let middle = dueAt.length === 0 ? 0 : (dueAt[0]!.at + dueAt.at(-1)!.at) / 2;
   const expected = (at: Seconds): Seconds => at + center + slope * (at - middle);
   let pairs: Pair[] = [];
   for (let round = 0; round < ROUNDS; round++) {
@@ -75,6 +76,7 @@ export function matchStrikes(
     if (pairs.length < 3) break;
     const offsets = pairs.map(([i, j]) => heardAt[j]!.at - dueAt[i]!.at);
     const times = pairs.map(([i]) => dueAt[i]!.at);
+    middle = times.reduce((sum, at) => sum + at, 0) / times.length;
     slope = pairs.length >= ENOUGH ? trend(times, offsets) : 0;
     const flat = offsets.map((offset, k) => offset - slope * (times[k]! - middle));
     center = centre(flat);

@@ -6,7 +6,9 @@ import type { DeckState } from '../../../floor/RunDeck.ts';
 import { lineTeller } from '../../../strip/lineWords.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
 import { bigText, sceneTime } from './bigText.ts';
+import type { LandedDto } from '@eurhythm/contract';
 import { CallArea } from './CallArea.tsx';
+import { LandedArea } from './LandedArea.tsx';
 import { LaneStrips } from './LaneStrips.tsx';
 import { PartnersComing, WorkingNow, partnersAt } from './PartnersNow.tsx';
 import { ScenePicture } from './ScenePicture.tsx';
@@ -15,16 +17,23 @@ import { TapeClock } from './TapeClock.tsx';
 import type { Person, ShownDeck, ShownRun } from './shown.ts';
 import { blockAt, nextCycle, nextInRound, nextText } from './whatComes.ts';
 
+/** Share of a rest in which is seen what landed before it. */
+const SEEN_SHARE = 0.6;
+
+const NOTHING: readonly LandedDto[] = [];
+
 interface BoardProps {
   readonly run: ShownRun;
   readonly fighters: readonly Person[];
   readonly deck: ShownDeck;
   readonly state: DeckState;
   readonly book: MoveBook;
+  /** What was heard of the rounds so far; nothing where nothing listens. */
+  readonly landed?: readonly LandedDto[];
 }
 
 /** What everybody looks at: the time, the call, what is done now and how, for each group, and what comes next. */
-export function Board({ run, fighters, deck, state, book }: BoardProps) {
+export function Board({ run, fighters, deck, state, book, landed = NOTHING }: BoardProps) {
   const position = useFrame(() => deck.position, state.phase === 'running');
   const at = state.phase === 'running' ? position : deck.position;
   const compiled = deck.rounds[state.round]!;
@@ -49,6 +58,10 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
   const partners = partnersAt(run, state.round, at);
   // People look for each other.
   const isChange = isRest || state.phase === 'ready';
+  const ofRound = useMemo(() => landed.filter((each) => each.round === state.round), [landed, state.round]);
+  // What landed has the first part of a rest; then people look for each other.
+  const isSeen =
+    isRest && ofRound.length > 0 && (block?.seconds ?? 0) - left < SEEN_SHARE * (block?.seconds ?? 0);
   const strip = {
     cycle: shown,
     combo,
@@ -85,7 +98,9 @@ export function Board({ run, fighters, deck, state, book }: BoardProps) {
         big={big}
         restText={isRest ? nextText(run, state.round) : null}
       />
-      {isChange && partners ? (
+      {isSeen ? (
+        <LandedArea landed={ofRound} combos={compiled.combos} fighters={fighters} book={book} />
+      ) : isChange && partners ? (
         <PartnersComing partners={partners} fighters={fighters} />
       ) : shown ? (
         shown.lanes ? (

@@ -1,5 +1,6 @@
 import type { FighterView, TestView } from '@eurhythm/contract';
-import { ChoiceField } from '../../../ui/Field.tsx';
+import { EAR_KINDS, EAR_NAMES, type EarKind } from '../../../ears/Ear.ts';
+import { ChoiceField, TickField } from '../../../ui/Field.tsx';
 import { LEAD_CHOICES } from '../../sessions/choices.ts';
 
 /** Stands for the whole class, whose partners count. */
@@ -15,7 +16,9 @@ export interface BurstWish {
   /** From their own lead each, or all from the same. */
   readonly lead: 'own' | 'left' | 'right';
   /** How the strikes of one fighter are counted. */
-  readonly by: 'taps' | 'microphone';
+  readonly by: 'taps' | EarKind;
+  /** The sound is kept with the trial, where it is sound that is heard. */
+  readonly keepsSound: boolean;
 }
 
 interface BurstChoiceProps {
@@ -27,7 +30,7 @@ interface BurstChoiceProps {
 
 const WAYS = [
   { value: 'taps', label: 'Taps' },
-  { value: 'microphone', label: 'Microphone' },
+  ...EAR_KINDS.map((value) => ({ value, label: EAR_NAMES[value] })),
 ] as const;
 const OWN_LEAD = { value: 'own', label: 'Their own' } as const;
 
@@ -62,6 +65,14 @@ export function BurstChoice({ fighters, timed, value, onChange }: BurstChoicePro
           value={value.by}
           choices={WAYS}
           onChange={(by) => onChange({ ...value, by })}
+        />
+      )}
+      {value.who !== EVERYBODY && value.by === 'microphone' && (
+        <TickField
+          label="Keep the sound with the trial: they agreed"
+          className="sm:col-span-4 sm:justify-self-end"
+          checked={value.keepsSound}
+          onChange={(keepsSound) => onChange({ ...value, keepsSound })}
         />
       )}
     </div>

@@ -10,6 +10,8 @@ import { queries } from '../../../server/queries.ts';
 import type { Player } from '../../../floor/player.ts';
 import type { RunDeck } from '../../../floor/RunDeck.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
+import type { EarKind } from '../../../ears/Ear.ts';
+import { keepSound } from '../../../server/keepSound.ts';
 import { putting } from '../../../sync/letters/letter.ts';
 import { sync } from '../../../sync/opened.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
@@ -24,6 +26,21 @@ import { Outcome, type OutcomeSummary } from './Outcome.tsx';
 import { classBurst } from './classBurst.ts';
 import { STILL_HEARING_MS, useBurstEar } from './useBurstEar.ts';
 import { keepBurst, tellNumber, useKeptBurst } from './keptBurst.ts';
+
+/** What is told while one counts, and before. */
+const COUNTS: Readonly<Record<EarKind, string>> = {
+  microphone: 'the microphone counts',
+  motion: 'the motion of this phone counts',
+  sensor: 'the sensor counts',
+  pretend: 'nobody strikes: this is only tried',
+};
+const HOW: Readonly<Record<EarKind, string>> = {
+  microphone:
+    'The microphone of this device counts: lay it within two steps of the bag. Nothing ticks meanwhile.',
+  motion: 'The motion of this phone counts: tape it to the bag, or put it into the pouch of the pad.',
+  sensor: 'The strike sensor counts, the one that is switched on first.',
+  pretend: 'A virtual fighter strikes, so that you see what comes of it. Nothing is kept.',
+};
 
 /** Length of a burst that no test gives. */
 const SECONDS = 10;
@@ -61,6 +78,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
     title: timed[0]!.title,
     lead: 'own',
     by: 'taps',
+    keepsSound: false,
   });
   const [phase, setPhase] = useState<Phase>({ kind: 'choose' });
   const ofClass = useKeptBurst(run.id);
@@ -76,14 +94,16 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
   const page = `/floor/${run.id}`;
   useEffect(() => () => player?.dispose(), [player]);
   const ear = useBurstEar(player, () => deck.desk.latency, seconds);
-  const isHeard = wish.by === 'microphone' && !isClass;
+  const by = isClass ? 'taps' : wish.by;
+  const isHeard = by !== 'taps';
   const counted = isHeard ? ear.strikes.filter(({ doubtful }) => !doubtful).map(({ at }) => at) : taps;
 
   const send = (id: string, attempt: SaveAttemptDto): void =>
     void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
-  const finish = useStable((): void => {
+  const finish = useStable(async (): Promise<void> => {
     const at = new Date().toISOString();
-    const heard = isHeard ? ear.close() : null;
+    const listened = isHeard ? await ear.close() : null;
+    const heard = listened?.heard ?? null;
     if (isClass) {
       setPhase({ kind: 'done', summary: summariseCount(0, seconds), doubtful: 0, kept: null });
       return keepBurst(run.id, classBurst(fighters, what, wish.lead, at, newId));
@@ -96,11 +116,13 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
       lead,
       instants: [...counted],
       at,
-      ...(heard ? { measured: 'microphone', heard } : { measured: 'taps' }),
+      ...(heard ? { measured: heard.source, heard } : { measured: 'taps' }),
     };
-    const kept = { id: newId(), attempt };
-    send(kept.id, attempt);
-    const doubtful = heard ? ear.strikes.length - counted.length : 0;
+    const isTried = isHeard && !heard;
+    const kept = isTried ? null : { id: newId(), attempt };
+    if (kept) send(kept.id, attempt);
+    if (kept && listened?.sound) void keepSound(kept.id, listened.sound).catch(tellFailure);
+    const doubtful = isHeard ? ear.strikes.length - counted.length : 0;
     setPhase({ kind: 'done', summary: summariseBurst(counted, seconds), doubtful, kept });
   });
   const countAgain = (said: number): void => {
@@ -109,20 +131,23 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
     send(phase.kept.id, { ...attempt, instants: [], said, measured: 'by-hand' });
     setPhase({ ...phase, summary: summariseCount(said, seconds), doubtful: 0 });
   };
+  const tellFailure = (error: unknown): void =>
+    setFailure(error instanceof Error ? error.message : String(error));
   const start = async (): Promise<void> => {
     try {
       // What is heard is late, and so are taps on it; what the microphone hears is known later still.
       const late = (): number => deck.desk.latency * 1000 + (isHeard ? STILL_HEARING_MS : 0);
-      const onEnd = (): void => void setTimeout(finish, late());
-      if (isHeard) await ear.open();
-      const burst = await deck.burst(seconds, onEnd, isHeard);
+      const onEnd = (): void => void setTimeout(() => void finish(), late());
+      if (by !== 'taps') await ear.open(by, wish.keepsSound);
+      // A tick sounds like a mitt to a microphone alone.
+      const burst = await deck.burst(seconds, onEnd, by === 'microphone');
       setTaps([]);
       burst.player.start(0);
       setFailure('');
       setPhase({ kind: 'running', player: burst.player });
     } catch (error) {
-      ear.close();
-      setFailure(error instanceof Error ? error.message : String(error));
+      void ear.close();
+      tellFailure(error);
     }
   };
   const tap = (): void => {
@@ -159,10 +184,8 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
               ? 'get ready'
               : isClass
                 ? 'partners count aloud'
-                : isHeard
-                  ? ear.isGone
-                    ? 'the microphone is gone: count by hand after the bell'
-                    : 'the microphone counts'
+                : by !== 'taps'
+                  ? ear.told || COUNTS[by]
                   : 'tap anywhere or press Space for each clean one'
           }
           onTap={tap}
@@ -178,6 +201,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
               title={what.title}
               lead={lead}
               doubtful={phase.doubtful}
+              isKept={phase.kept !== null || isClass}
               onCount={phase.kept && isHeard ? countAgain : null}
             />
           )}
@@ -207,8 +231,8 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
             Get ready for {BURST_READY} seconds, then the bell, {seconds} seconds, and the bell again.{' '}
             {isClass ? (
               'Partners count, clean ones only; the numbers are asked for after the bell.'
-            ) : isHeard ? (
-              'The microphone of this device counts: lay it within two steps of the bag. Nothing ticks meanwhile.'
+            ) : by !== 'taps' ? (
+              HOW[by]
             ) : (
               <>
                 Count with <Key>Space</Key> or taps; clean ones only.

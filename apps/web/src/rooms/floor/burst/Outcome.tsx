@@ -13,6 +13,7 @@ export function Outcome({
   title,
   lead,
   doubtful,
+  isKept,
   onCount,
 }: {
   summary: OutcomeSummary;
@@ -21,6 +22,8 @@ export function Outcome({
   lead: string;
   /** Sounds that may have been strikes of somebody else. */
   doubtful: number;
+  /** Whether it was kept as a trial; what is only tried is not. */
+  isKept: boolean;
   /** Where it was heard, it may be counted again by hand. */
   onCount: ((count: number) => void) | null;
 }) {
@@ -35,7 +38,7 @@ export function Outcome({
         {summary.perSecond.toFixed(1)} a second
         {timed && `; first third ${timed.firstThird.toFixed(1)}, last third ${timed.lastThird.toFixed(1)}`}
         {timed && timed.unevenness !== null && `; gaps uneven by ${Math.round(100 * timed.unevenness)} %`}.
-        One trial, saved.
+        {isKept ? 'One trial, saved.' : 'Only tried: nothing was kept.'}
       </p>
       {doubtful > 0 && (
         <p className="text-xl text-quiet">

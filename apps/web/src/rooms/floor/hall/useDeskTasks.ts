@@ -2,7 +2,7 @@ import { useEffect, useSyncExternalStore } from 'react';
 import { STAMPS, markText, stamped, type Pressed } from '@eurhythm/core/run';
 import type { FighterView, PulseDto, RunView, WishAnswerView, WishDto } from '@eurhythm/contract';
 import type { RunDeck } from '../../../floor/RunDeck.ts';
-import type { HallDesk } from '../../../hall/HallDesk.ts';
+import type { DeskTasks, HallDesk } from '../../../hall/HallDesk.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { openNumbers, tellNumber, useKeptBurst } from '../burst/keptBurst.ts';
 import type { Marks } from '../marks/useMarks.ts';
@@ -14,10 +14,11 @@ interface Desk {
   readonly hall: HallDesk;
   readonly marks: Marks;
   pressed(): Pressed;
+  hear: DeskTasks['hear'];
 }
 
 /** What this page does for the other devices of the class: it tells where the run stands, and does what a remote asks. */
-export function useDeskTasks({ run, fighters, deck, hall, marks, pressed }: Desk): void {
+export function useDeskTasks({ run, fighters, deck, hall, marks, pressed, hear }: Desk): void {
   const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
   const burst = useKeptBurst(run.id);
   const place = useStable((): Omit<PulseDto, 'at'> => {
@@ -56,10 +57,11 @@ export function useDeskTasks({ run, fighters, deck, hall, marks, pressed }: Desk
         return wish.kind satisfies never;
     }
   });
+  const take = useStable(hear);
   useEffect(() => {
-    hall.serve({ place, grant });
+    hall.serve({ place, grant, hear: take });
     return () => hall.serve(null);
-  }, [hall, place, grant]);
+  }, [hall, place, grant, take]);
   // What changes is seen at once everywhere.
   useEffect(() => hall.pulse(), [hall, state.phase, state.round, burst]);
 }

@@ -1,5 +1,5 @@
 import { encodeWav, readWav } from '@eurhythm/core/sound';
-import { openMicrophone } from '../../../floor/microphone.ts';
+import { openMicrophone } from '../../../ears/microphone.ts';
 
 /** Longest take; a forgotten microphone stops by itself. */
 const MOST_MS = 5000;

@@ -1,4 +1,4 @@
-import type { Walk, WalkedStroke } from '../../../body/index.ts';
+import { isHeard, type Walk, type WalkedStroke } from '../../../body/index.ts';
 import { isStrike, type Lead } from '../../../moves/index.ts';
 import { toNumber, type Seconds } from '../../../units/index.ts';
 import type { Cue, Cycle, Layout } from '../../cue.ts';
@@ -138,6 +138,7 @@ function layOutStroke(
     block,
     combo,
     cycle,
+    ...(isHeard(walked) ? {} : { silent: true }),
   });
   if (isStrike(move) && by === 'fighter')
     layout.cues.push({

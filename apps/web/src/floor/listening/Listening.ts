@@ -1,0 +1,108 @@
+import type { RoundOnset } from '@eurhythm/core/speed';
+import type { StrikeSource } from '@eurhythm/core/speed';
+import type { Seconds } from '@eurhythm/core/units';
+
+/** Who listens where: this device, or a station of the hall. */
+export interface Listener {
+  readonly id: string;
+  /** What the coach sees: “this device”, or the name of the station. */
+  readonly name: string;
+  /** Whose strikes it hears. */
+  readonly fighterIds: readonly string[];
+  /** Null where it is only tried; nothing of that is kept. */
+  readonly source: StrikeSource | null;
+  readonly device: string;
+  readonly latency: Seconds;
+  readonly detector: string | null;
+  readonly leastStrength: number | null;
+  /** What is to be known: that it is gone, that something was lost; empty while all is well. */
+  readonly told: string;
+}
+
+/** What a listener heard of a round, once through it. */
+export interface Take {
+  readonly listener: Listener;
+  readonly round: number;
+  readonly onsets: readonly RoundOnset[];
+  /** It heard nothing of the round before this instant of it, for it did not listen. */
+  readonly from: Seconds;
+  /** The coach said that it was somebody else, or counted by hand. */
+  readonly isDropped: boolean;
+  /** Which time the round was gone through; what was kept of an earlier one stays. */
+  readonly time: number;
+}
+
+/** All that is heard of a run, by everything that listens. */
+export class Listening {
+  takes: readonly Take[] = [];
+  listeners: readonly Listener[] = [];
+  private times = new Map<number, number>();
+  private readonly watchers = new Set<() => void>();
+
+  readonly subscribe = (watcher: () => void): (() => void) => {
+    this.watchers.add(watcher);
+    return () => this.watchers.delete(watcher);
+  };
+  readonly snapshot = (): readonly Take[] => this.takes;
+
+  /** Something listens from now on, or says something new of itself. */
+  comes(listener: Listener): void {
+    const known = this.listeners.some(({ id }) => id === listener.id);
+    this.listeners = known
+      ? this.listeners.map((each) => (each.id === listener.id ? listener : each))
+      : [...this.listeners, listener];
+    this.set(this.takes.map((take) => (take.listener.id === listener.id ? { ...take, listener } : take)));
+  }
+
+  /** Something listens no more; what it heard stays. */
+  leaves(id: string): void {
+    this.listeners = this.listeners.filter((each) => each.id !== id);
+    this.set(this.takes);
+  }
+
+  /**
+   * Takes what was heard of a round, from the `since`th strike of it on, and gives how many are known by now: who tells from a later
+   * one on has to tell what is missing first. The same told twice is heard once. It listens since `from` in the round.
+   */
+  hears(id: string, round: number, since: number, onsets: readonly RoundOnset[], from: Seconds = 0): number {
+    const listener = this.listeners.find((each) => each.id === id);
+    if (!listener) return 0;
+    const time = this.times.get(round) ?? 0;
+    const isThis = (take: Take): boolean =>
+      take.listener.id === id && take.round === round && take.time === time;
+    const before = this.takes.find(isThis) ?? { listener, round, onsets: [], isDropped: false, time, from };
+    if (since > before.onsets.length) return before.onsets.length;
+    const all = [...before.onsets.slice(0, since), ...onsets];
+    if (all.length < before.onsets.length) return before.onsets.length;
+    if (onsets.length === 0 && this.takes.some(isThis)) return before.onsets.length;
+    this.set([...this.takes.filter((take) => !isThis(take)), { ...before, onsets: all }]);
+    return all.length;
+  }
+
+  /** A round begins anew: what is heard from now on is another take of it. */
+  again(round: number): void {
+    this.times = new Map(this.times).set(round, (this.times.get(round) ?? 0) + 1);
+    this.set(this.takes);
+  }
+
+  /** What was heard of a round, the last time through it. */
+  of(round: number): Take[] {
+    const time = this.times.get(round) ?? 0;
+    return this.takes.filter((take) => take.round === round && take.time === time);
+  }
+
+  /** It was somebody else; or it was they after all. */
+  drop(id: string, round: number, isDropped: boolean): void {
+    const time = this.times.get(round) ?? 0;
+    this.set(
+      this.takes.map((take) =>
+        take.listener.id === id && take.round === round && take.time === time ? { ...take, isDropped } : take,
+      ),
+    );
+  }
+
+  private set(takes: readonly Take[]): void {
+    this.takes = [...takes];
+    for (const watcher of this.watchers) watcher();
+  }
+}

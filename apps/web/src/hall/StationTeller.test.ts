@@ -1,0 +1,100 @@
+import type { StationHeardDto } from '@eurhythm/contract';
+import { StationTeller, type StationSelf } from './StationTeller.ts';
+
+const self: StationSelf = {
+  station: 's1',
+  name: 'pad',
+  fighterIds: ['ines'],
+  source: 'microphone',
+  device: 'Built-in',
+  latency: 0,
+  detector: 'strikes 1',
+  leastStrength: null,
+  told: '',
+  isGone: false,
+};
+
+/** A desk that takes what follows what it knows, and can be away. */
+function desk() {
+  const known = new Map<number, number[]>();
+  const told: StationHeardDto[] = [];
+  return {
+    known,
+    told,
+    isAway: false,
+    send(heard: StationHeardDto) {
+      if (this.isAway) return Promise.resolve(null);
+      told.push(heard);
+      const before = known.get(heard.round) ?? [];
+      if (heard.since > before.length) return Promise.resolve({ known: before.length });
+      const all = [...before.slice(0, heard.since), ...heard.strikes.map(({ at }) => at)];
+      if (all.length < before.length) return Promise.resolve({ known: before.length });
+      known.set(heard.round, all);
+      return Promise.resolve({ known: all.length });
+    },
+  };
+}
+
+const hearing = async (teller: StationTeller, round: number, ...instants: number[]): Promise<void> => {
+  for (const at of instants) teller.hears(round, { at });
+  for (let i = 0; i < 5; i++) await teller.tell();
+};
+
+describe('what a station tells', () => {
+  it('is every strike once, in order, and that it is there at all', async () => {
+    const coach = desk();
+    const teller = new StationTeller(self, (heard) => coach.send(heard));
+    teller.enters(0);
+    await teller.tell();
+    expect(coach.told).toMatchObject([{ station: 's1', strikes: [] }]);
+    await hearing(teller, 0, 1, 2);
+    await hearing(teller, 0, 3);
+    expect(coach.known.get(0)).toEqual([1, 2, 3]);
+    expect(teller.countOf(0)).toEqual({ heard: 3, known: 3 });
+    const before = coach.told.length;
+    await teller.tell();
+    expect(coach.told).toHaveLength(before);
+  });
+  it('is told later where the desk was away, the earlier round first', async () => {
+    const coach = desk();
+    const teller = new StationTeller(self, (heard) => coach.send(heard));
+    coach.isAway = true;
+    await hearing(teller, 0, 1, 2);
+    teller.enters(1);
+    await hearing(teller, 1, 0.5);
+    expect(coach.known.size).toBe(0);
+    coach.isAway = false;
+    await hearing(teller, 1);
+    expect([...coach.known]).toEqual([
+      [0, [1, 2]],
+      [1, [0.5]],
+    ]);
+  });
+  it('is told again from the start to a desk that was loaded anew', async () => {
+    const coach = desk();
+    const teller = new StationTeller(self, (heard) => coach.send(heard));
+    await hearing(teller, 0, 1, 2);
+    coach.known.clear();
+    await hearing(teller, 0, 3);
+    expect(coach.known.get(0)).toEqual([1, 2, 3]);
+  });
+  it('goes on where it was when its own page was loaded anew', async () => {
+    const coach = desk();
+    await hearing(new StationTeller(self, (heard) => coach.send(heard)), 0, 1, 2);
+    await hearing(new StationTeller(self, (heard) => coach.send(heard)), 0, 3);
+    expect(coach.known.get(0)).toEqual([1, 2, 3]);
+  });
+  it('goes in pieces where much is to be told', async () => {
+    const coach = desk();
+    const teller = new StationTeller(self, (heard) => coach.send(heard));
+    await hearing(teller, 0, ...Array.from({ length: 250 }, (_, i) => i));
+    expect(coach.known.get(0)).toHaveLength(250);
+  });
+  it('begins anew with the round', async () => {
+    const coach = desk();
+    const teller = new StationTeller(self, (heard) => coach.send(heard));
+    await hearing(teller, 0, 1, 2);
+    teller.again(0);
+    expect(teller.countOf(0)).toEqual({ heard: 0, known: 0 });
+  });
+});

@@ -1,0 +1,152 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState, type DragEvent } from 'react';
+import { toast } from 'sonner';
+import type { AttemptView } from '@eurhythm/contract';
+import { queries, queryClient } from '../../../server/queries.ts';
+import { putting } from '../../../sync/letters/letter.ts';
+import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { write } from '../../../sync/useSync.ts';
+import { newId } from '../../../server/api.ts';
+import { Button, ButtonLink } from '../../../ui/Button.tsx';
+import { Part } from '../../../ui/Panel.tsx';
+import { usePlayback } from '../replay/usePlayback.ts';
+import { exportOnsets } from './exports.ts';
+import { readFile, type FileOnset, type HeardFile } from './readSound.ts';
+import { SoundStrip } from './SoundStrip.tsx';
+import { StoreTrial } from './StoreTrial.tsx';
+
+/** Strikes of a recording, of a film's sound or of a table of times: looked at, put right, and stored as a trial of a fighter. */
+export function FromFile() {
+  const { data: fighters = [] } = useQuery(queries.fighters());
+  const [file, setFile] = useState<HeardFile | null>(null);
+  const [onsets, setOnsets] = useState<readonly FileOnset[]>([]);
+  const [due, setDue] = useState<readonly number[]>([]);
+  const [told, setTold] = useState('');
+  const [share, setShare] = useState<number | null>(null);
+  const playback = usePlayback();
+  const take = async (chosen: File | undefined): Promise<void> => {
+    if (!chosen) return;
+    playback.stop();
+    setTold('');
+    setShare(0);
+    try {
+      const heard = await readFile(chosen, setShare);
+      setFile(heard);
+      setOnsets(heard.onsets);
+      setDue([]);
+      if (heard.onsets.length === 0)
+        setTold('No strike was heard in this file. Add them by double clicks, or count by hand.');
+    } catch (error) {
+      setTold(error instanceof Error ? error.message : String(error));
+    }
+    setShare(null);
+  };
+  const drop = (event: DragEvent): void => {
+    event.preventDefault();
+    void take(event.dataTransfer.files[0]);
+  };
+  const doubtful = onsets.filter((onset) => onset.doubtful).length;
+  return (
+    <div
+      className="mx-auto w-full max-w-6xl px-6 pt-6"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={drop}
+    >
+      <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
+        <h1 className="text-3xl">Strikes from a file</h1>
+        <ButtonLink weight="bare" to="/fighters">
+          Fighters
+        </ButtonLink>
+      </div>
+      <label className="flex min-h-20 cursor-pointer items-center justify-center rounded-md border-2 border-dashed border-rule bg-paper px-6 text-center focus-within:outline-2">
+        {share !== null
+          ? `Listening to it: ${Math.round(100 * share)} %`
+          : file
+            ? `${file.name} · drop another one, or press to choose`
+            : 'Drop a WAV file, a film, or a table of times here, or press to choose. It stays on this device.'}
+        <input
+          type="file"
+          accept=".wav,.csv,.txt,.tsv,audio/*,video/*"
+          className="sr-only"
+          aria-label="Recording, film or table of times"
+          onChange={(event) => {
+            void take(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      <p role="status" className={told === '' ? 'min-h-6' : 'min-h-6 py-2 font-semibold text-caution'}>
+        {told}
+      </p>
+      {file && (
+        <div className="space-y-7">
+          <Part
+            title={`${onsets.length - doubtful} strikes${doubtful > 0 ? ` and ${doubtful} doubtful` : ''}`}
+            aside={
+              <span className="flex flex-wrap gap-4">
+                {onsets.length !== file.onsets.length && (
+                  <button type="button" className="underline" onClick={() => setOnsets(file.onsets)}>
+                    as heard
+                  </button>
+                )}
+                {(['csv', 'wav', 'midi'] as const).map((as) => (
+                  <button
+                    key={as}
+                    type="button"
+                    className="underline"
+                    onClick={() => void exportOnsets(as, file, onsets)}
+                  >
+                    {as === 'wav' ? 'WAV with regions' : as.toUpperCase()}
+                  </button>
+                ))}
+              </span>
+            }
+          >
+            <div className="pt-3">
+              <SoundStrip
+                file={file}
+                onsets={onsets}
+                due={due}
+                now={playback.at}
+                onChange={setOnsets}
+                onPlay={(from) =>
+                  playback.play(
+                    {
+                      sound: file.sound && { ...file.sound, from: 0 },
+                      onsets: onsets.map(({ at }) => at),
+                      due,
+                      seconds: file.seconds,
+                    },
+                    from,
+                  )
+                }
+              />
+              {playback.at !== null && (
+                <Button className="mt-2" onClick={playback.stop}>
+                  Stop
+                </Button>
+              )}
+            </div>
+          </Part>
+          <StoreTrial
+            file={file}
+            onsets={onsets}
+            fighters={fighters}
+            onDue={setDue}
+            onStore={async (attempt) => {
+              try {
+                await write<AttemptView>(
+                  putting(SUBJECTS.trial, `attempts/${newId()}`, attempt, { page: '/fighters/from-file' }),
+                );
+                await queryClient.invalidateQueries({ queryKey: ['fighters', attempt.fighterId] });
+                toast('Stored as a trial.');
+              } catch (error) {
+                toast.error((error as Error).message);
+              }
+            }}
+          />
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,75 @@
+import type { LineFit } from '@eurhythm/core/strikes';
+import type { HeardTrial } from '@eurhythm/core/speed';
+import type { SaveAttemptDto } from '@eurhythm/contract';
+import type { FileOnset, HeardFile } from './readSound.ts';
+
+/** Who did it, and from which lead. */
+export interface TrialOf {
+  readonly fighterId: string;
+  readonly lead: 'left' | 'right';
+  readonly at: string;
+}
+
+/** Before the first strike of a burst so much is left: a bell would have rung there. */
+const BEFORE_FIRST = 0.12;
+/** What a test says whose length does not matter. */
+const TEST_SECONDS = 10;
+
+const heardIn = (file: HeardFile, onsets: readonly FileOnset[]): Omit<HeardTrial, 'due'> => ({
+  source: 'file',
+  device: file.name.replace(/[<>\p{Cc}]/gu, '').slice(0, 120),
+  latency: 0,
+  detector: file.detector,
+  onsets,
+});
+
+/** The trial of a combo that was found in a file: all its times through. */
+export function comboInFile(
+  file: HeardFile,
+  onsets: readonly FileOnset[],
+  fit: LineFit,
+  { title, line }: { readonly title: string; readonly line: string },
+  of: TrialOf,
+): SaveAttemptDto {
+  const due = fit.times.flatMap((time) => time.due);
+  const starts = fit.times.map((_, i) =>
+    fit.times.slice(0, i).reduce((sum, time) => sum + time.due.length, 0),
+  );
+  const sure = onsets.filter(({ doubtful }) => doubtful !== true);
+  // What is kept is what belongs to it, so that an hour with one combo in it is no hour.
+  const near = sure.filter(({ at }) => due.some((each) => Math.abs(each - at) < 0.5));
+  return {
+    ...of,
+    kind: 'combo-time',
+    title,
+    line,
+    seconds: TEST_SECONDS,
+    instants: near.map(({ at }) => at),
+    measured: 'file',
+    heard: { ...heardIn(file, near), due, starts },
+  } as SaveAttemptDto;
+}
+
+/** The trial of a burst in a file: so many seconds from its first strike at or after `from`. */
+export function burstInFile(
+  file: HeardFile,
+  onsets: readonly FileOnset[],
+  { title, seconds, from }: { readonly title: string; readonly seconds: number; readonly from: number },
+  of: TrialOf,
+): SaveAttemptDto | null {
+  const first = onsets.find(({ at, doubtful }) => at >= from && doubtful !== true);
+  if (!first) return null;
+  const zero = first.at - BEFORE_FIRST;
+  const inTime = onsets
+    .filter(({ at }) => at >= zero && at <= zero + seconds)
+    .map((onset) => ({ ...onset, at: Math.round((onset.at - zero) * 1000) / 1000 }));
+  return {
+    ...of,
+    kind: 'burst',
+    title,
+    seconds,
+    instants: inTime.filter(({ doubtful }) => doubtful !== true).map(({ at }) => at),
+    measured: 'file',
+    heard: { ...heardIn(file, inTime), due: null },
+  } as SaveAttemptDto;
+}

@@ -1,0 +1,182 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { PACE_FACTORS } from '@eurhythm/core/body';
+import { readWav } from '@eurhythm/core/sound';
+import { matchOfTrial, timesThrough, usualGaps, workOut } from '@eurhythm/core/speed';
+import { impactBeats, leastGaps } from '@eurhythm/core/strikes';
+import type { AttemptView } from '@eurhythm/contract';
+import { send } from '../../../server/api.ts';
+import { queries } from '../../../server/queries.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Sheet } from '../../../ui/Panel.tsx';
+import { useDates } from '../../../ui/dates.ts';
+import { landedText } from '../../floor/ears/landedText.ts';
+import { TrialPicture } from './TrialPicture.tsx';
+import { MEASURED_WORDS, trialText } from './trialWords.ts';
+import { usePlayback, type Played } from './usePlayback.ts';
+
+/** One trial: how it was measured, what it came to, its strikes against the line, and all of it to be heard again. */
+export function TrialSheet({ attempt, onClose }: { attempt: AttemptView; onClose: () => void }) {
+  const client = useQueryClient();
+  const dates = useDates();
+  const playback = usePlayback();
+  const [sound, setSound] = useState<Played['sound']>(null);
+  const { id, heard, recorded } = attempt;
+  useEffect(() => {
+    if (recorded === null) return;
+    let isGone = false;
+    fetchSound(id).then(
+      (fetched) => !isGone && setSound(fetched),
+      (error: Error) => !isGone && toast.error(error.message),
+    );
+    return () => {
+      isGone = true;
+    };
+  }, [id, recorded]);
+  const latency = heard?.latency ?? 0;
+  const onsets = useMemo(
+    () =>
+      heard?.onsets.map((onset) => ({ ...onset, at: onset.at - latency })) ??
+      attempt.instants.map((at) => ({ at })),
+    [heard, latency, attempt],
+  );
+  const due = attempt.kind === 'reaction' ? [] : (heard?.due ?? []);
+  const end =
+    Math.max(attempt.kind === 'burst' ? attempt.seconds : 0, ...onsets.map(({ at }) => at), ...due) + 0.5;
+  const start = Math.min(0, ...onsets.map(({ at }) => at), ...due);
+  const [first] =
+    attempt.kind === 'burst' ? [0] : [Math.max(start, Math.min(...onsets.map(({ at }) => at)) - 0.5)];
+  const play = (): void =>
+    playback.play(
+      {
+        // What is heard of the sound is as late as the device was.
+        sound: sound && { ...sound, from: sound.from - latency },
+        onsets: onsets.flatMap(({ at, ...onset }) => ('doubtful' in onset && onset.doubtful ? [] : [at])),
+        due,
+        seconds: end,
+      },
+      first ?? 0,
+    );
+  const again = async (): Promise<void> => {
+    try {
+      const now = await send<AttemptView>('POST', `attempts/${id}/again`, {});
+      await client.invalidateQueries({ queryKey: ['fighters', attempt.fighterId] });
+      toast(
+        now.value === attempt.value
+          ? 'Worked out again: it is the same.'
+          : `Worked out again: ${trialText(now)}.`,
+      );
+    } catch (error) {
+      toast.error((error as Error).message);
+    }
+  };
+  const forget = async (): Promise<void> => {
+    await send('DELETE', `attempts/${id}/recording`);
+    setSound(null);
+    await client.invalidateQueries({ queryKey: ['fighters', attempt.fighterId] });
+    toast('The sound is taken out; the trial stays.');
+  };
+  return (
+    <Sheet open title={`${attempt.title}, ${attempt.lead} lead: ${trialText(attempt)}`} onClose={onClose}>
+      <p className="text-quiet">
+        {dates.tell(attempt.at, 'short time')} · {MEASURED_WORDS[attempt.measured]}
+        {heard && ` · ${heard.device}, ${Math.round(1000 * heard.latency)} ms late`}
+        {heard?.detector && ` · ${heard.detector}`}
+        {attempt.first !== null && ` · first told as ${attempt.first}`}
+      </p>
+      <TrialPicture onsets={onsets} due={heard?.due ?? []} from={first ?? 0} to={end} now={playback.at} />
+      {heard && <Numbers attempt={attempt} />}
+      <div className="mt-4 flex flex-wrap gap-3">
+        <Button
+          weight="main"
+          disabled={onsets.length === 0}
+          onClick={playback.at === null ? play : playback.stop}
+        >
+          {playback.at !== null
+            ? 'Stop'
+            : sound
+              ? 'Play its sound'
+              : due.length > 0
+                ? 'Play against the line'
+                : 'Play as ticks'}
+        </Button>
+        {heard && attempt.measured !== 'by-hand' && (
+          <Button onClick={() => void again()}>Work it out again</Button>
+        )}
+        {recorded !== null && (
+          <Button weight="bare" onClick={() => void forget()}>
+            Take the sound out
+          </Button>
+        )}
+      </div>
+    </Sheet>
+  );
+}
+
+async function fetchSound(id: string): Promise<Played['sound']> {
+  const answer = await fetch(`/api/attempts/${id}/recording.wav`);
+  if (!answer.ok) throw new Error('The sound of this trial could not be fetched.');
+  const read = readWav(new Uint8Array(await answer.arrayBuffer()));
+  if (!read.ok) throw new Error(read.message);
+  const { sampleRate, samples } = read.sound;
+  return {
+    sampleRate,
+    samples: new Float32Array(samples),
+    from: Number(answer.headers.get('x-recorded-from') ?? 0),
+  };
+}
+
+/** What a trial of a combo or of answers is made of. */
+function Numbers({ attempt }: { attempt: AttemptView }) {
+  const { data: book } = useQuery(queries.book());
+  const { data: tests } = useQuery(queries.tests());
+  const { heard, kind, lead } = attempt;
+  if (!heard || kind === 'burst') return null;
+  const { times } = workOut(kind, heard);
+  const best = times.length === 0 ? null : Math.min(...times);
+  const summary =
+    best === null
+      ? 'No whole time through was heard.'
+      : `${kind === 'reaction' ? 'Answers' : 'Whole times through'}: ${times.length}; best ${best.toFixed(2)} s, median ${attempt.value?.toFixed(2) ?? '–'} s.`;
+  if (kind === 'reaction') return <p className="mt-3">{summary}</p>;
+  const line = tests?.find(({ id }) => id === attempt.testId)?.line;
+  const { hits, misses, extras, bias } = matchOfTrial(heard);
+  const { gaps, costliest } = usualGaps(
+    timesThrough(heard),
+    book && line ? leastGaps(line, lead, book, { factor: PACE_FACTORS.club }) : undefined,
+  );
+  const words = book && line ? impactBeats(line, lead, book) : [];
+  return (
+    <div className="mt-3">
+      <p>
+        {summary} {landedText({ hits: hits.length, misses: misses.length, extras: extras.length, bias })}.
+      </p>
+      <table className="tabular mt-2 w-full text-left">
+        <thead className="text-sm text-quiet">
+          <tr>
+            <th scope="col">Gap</th>
+            <th scope="col">usual</th>
+            <th scope="col">as the line</th>
+            <th scope="col">least of a body</th>
+          </tr>
+        </thead>
+        <tbody>
+          {gaps.map(({ from, to, seconds, line: wanted, least }, i) => (
+            <tr key={from} className={i === costliest ? 'font-bold text-caution' : ''}>
+              <th scope="row" className="font-normal">
+                {limbOf(words[from]?.limb)} → {limbOf(words[to]?.limb)}
+                {i === costliest && ', costs most'}
+              </th>
+              <td>{seconds.toFixed(2)} s</td>
+              <td>{wanted.toFixed(2)} s</td>
+              <td>{least === null ? '–' : `${least.toFixed(2)} s`}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+const limbOf = (limb: string | undefined): string => limb?.replace('-', ' ') ?? '?';

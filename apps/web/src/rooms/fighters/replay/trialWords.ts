@@ -1,0 +1,24 @@
+import type { AttemptView } from '@eurhythm/contract';
+
+/** How a trial was counted, in words. */
+export const MEASURED_WORDS: Readonly<Record<AttemptView['measured'], string>> = {
+  taps: 'by taps',
+  partner: 'counted by a partner',
+  'by-hand': 'counted by hand',
+  microphone: 'by microphone',
+  motion: 'by the motion of a phone',
+  sensor: 'by sensor',
+  file: 'from a file',
+  'self-reported': 'told, not seen',
+};
+
+/** What a trial came to: “38 in 10 s”, “1.42 s”. */
+export function trialText({
+  kind,
+  count,
+  value,
+  seconds,
+}: Pick<AttemptView, 'kind' | 'count' | 'value' | 'seconds'>): string {
+  if (kind === 'burst') return `${count} in ${seconds} s`;
+  return value === null ? `${count} counted` : `${value.toFixed(2)} s`;
+}

@@ -1,0 +1,267 @@
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import type { MoveBook } from '@eurhythm/core/moves';
+import type {
+  LandedDto,
+  RunView,
+  SaveAttemptDto,
+  StationHeardDto,
+  StationKnownView,
+} from '@eurhythm/contract';
+import { newId } from '../../../server/api.ts';
+import { Listening, type Take } from '../../../floor/listening/Listening.ts';
+import { comboTrials, landedOf, reactionTrials, type Landed } from '../../../floor/listening/landed.ts';
+import type { RunDeck } from '../../../floor/RunDeck.ts';
+import type { HallDesk } from '../../../hall/HallDesk.ts';
+import { putting, takingOut } from '../../../sync/letters/letter.ts';
+import { sync } from '../../../sync/opened.ts';
+import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { useStable } from '../../../ui/useStable.ts';
+import { OWN_EAR, plainDevice, useOwnEar, type OwnEar } from './useOwnEar.ts';
+import { useRoundWatch } from './useRoundWatch.ts';
+import { workersIn } from './workers.ts';
+
+/** What was struck before the end is known by then, also from stations. */
+const KNOWN_MS = 1200;
+
+export interface FloorEars {
+  readonly own: OwnEar;
+  readonly listening: Listening;
+  /** What landed in the round that was told last: by whom, and as which listener heard it. */
+  readonly landed: readonly Landed[];
+  /** As everybody is shown it; of one who is heard twice it is what the better ear heard. */
+  readonly shown: readonly LandedDto[];
+  hear(heard: StationHeardDto): StationKnownView;
+  /** It was somebody else, or it was they after all. */
+  drop(take: Take, isDropped: boolean): void;
+  /** The number that somebody counted stands in place of what was heard. */
+  count(landed: Landed, said: number): void;
+}
+
+interface FloorEarsProps {
+  readonly run: RunView;
+  readonly deck: RunDeck;
+  readonly hall: HallDesk;
+  readonly book: MoveBook;
+}
+
+interface Told {
+  readonly round: number;
+  readonly landed: readonly Landed[];
+  readonly items: readonly LandedDto[];
+}
+
+/** All that listens to a run, what it hears of each round against what was due, and what is kept of it when a round is over. */
+export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEars {
+  const [listening] = useState(() => new Listening());
+  const { round } = useSyncExternalStore(deck.subscribe, deck.snapshot);
+  /** How far each round was gone through. */
+  const reached = useRef(new Map<number, number>());
+  /** Trials that were sent, by the take that they came from. */
+  const sent = useRef(new Map<string, { id: string; attempt: SaveAttemptDto }[]>());
+  const [told, setTold] = useState<Told>({ round: -1, landed: [], items: [] });
+  const page = `/floor/${run.id}`;
+
+  const workersOf = (of: number) => workersIn(run, of, deck.rounds[of]!, book);
+  const place = {
+    position: () => (deck.state.phase === 'running' ? deck.position - deck.desk.latency : null),
+    round,
+    compiled: deck.rounds[round]!,
+    due: (fighterIds: readonly string[]) => {
+      const { dueOf, workerAt } = workersOf(round)(fighterIds);
+      return fighterIds
+        .flatMap((id) => dueOf(id).filter(({ at }) => workerAt(at) === id))
+        .sort((a, b) => a.at - b.at);
+    },
+  };
+  const known = (of: number): number =>
+    listening.of(of).find(({ listener }) => listener.id === OWN_EAR)?.onsets.length ?? 0;
+  const own = useOwnEar(
+    place,
+    null,
+    (of, strike) => void listening.hears(OWN_EAR, of, known(of), [strike]),
+    ({ source, device, latency, detector, leastStrength }, what, from) => {
+      listening.comes({
+        id: OWN_EAR,
+        name: 'this device',
+        fighterIds: own.wish.fighterIds,
+        source,
+        device: plainDevice(device),
+        latency,
+        detector,
+        leastStrength,
+        told: what,
+      });
+      listening.hears(OWN_EAR, round, known(round), [], from);
+    },
+    () => listening.leaves(OWN_EAR),
+  );
+
+  const landedIn = (of: number): Landed[] => {
+    const compiled = deck.rounds[of];
+    if (!compiled) return [];
+    const until =
+      of === deck.state.round
+        ? Math.max(reached.current.get(of) ?? 0, deck.position - 0.3)
+        : (reached.current.get(of) ?? 0);
+    return listening.of(of).flatMap((take) => landedOf(take, compiled, until, workersOf(of)));
+  };
+
+  const trialsOf = (take: Take): SaveAttemptDto[] => {
+    const compiled = deck.rounds[take.round]!;
+    const until = reached.current.get(take.round) ?? 0;
+    const where = { lead: run.lead, runId: run.id, at: new Date().toISOString() };
+    const all = bestEars(landedIn(take.round));
+    const calls = callsOf(run, take.round, compiled, until);
+    return [
+      ...all
+        .filter((landed) => landed.take.listener.id === take.listener.id)
+        .flatMap((landed) => comboTrials(landed, compiled, where)),
+      ...reactionTrials(take, compiled, calls.at, workersOf(take.round)(take.listener.fighterIds), {
+        ...where,
+        title: calls.title,
+      }),
+    ];
+  };
+  const keep = useStable((of: number): void => {
+    for (const take of listening.of(of)) {
+      if (take.isDropped || sent.current.has(keyOf(take))) continue;
+      const trials = trialsOf(take).map((attempt) => ({ id: newId(), attempt }));
+      sent.current.set(keyOf(take), trials);
+      for (const { id, attempt } of trials)
+        void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
+    }
+  });
+
+  /** Works out what landed, and tells everybody. */
+  const tell = useStable((of: number): void => {
+    const landed = landedIn(of);
+    const items = bestEars(landed).map((each) => shown(each, of));
+    setTold({ round: of, landed, items });
+    for (const each of items) hall.landed(each);
+  });
+  useRoundWatch(run, deck, {
+    reached: (of, position) => reached.current.set(of, position),
+    again: (of) => listening.again(of),
+    rests: (of) => setTimeout(() => tell(of), KNOWN_MS),
+    ends: (of) =>
+      setTimeout(() => {
+        keep(of);
+        tell(of);
+      }, KNOWN_MS),
+  });
+  // What comes late, or is dropped, is told anew.
+  const tellAgain = useStable(() => {
+    if (told.round >= 0) tell(told.round);
+  });
+  useEffect(() => listening.subscribe(tellAgain), [listening, tellAgain]);
+
+  const takeOut = (take: Take): void => {
+    for (const { id } of sent.current.get(keyOf(take)) ?? [])
+      void sync.put(takingOut(SUBJECTS.trial, `attempts/${id}`));
+    sent.current.delete(keyOf(take));
+  };
+  return {
+    own,
+    listening,
+    landed: told.landed,
+    shown: told.items,
+    hear: ({ station, name, round: of, since, strikes, from, isGone, ...ear }) => {
+      if (isGone) listening.leaves(station);
+      else {
+        const { source, device, latency, fighterIds, told } = ear;
+        const { detector, leastStrength } = ear;
+        listening.comes({
+          id: station,
+          name: name === '' ? 'a station' : name,
+          fighterIds,
+          source,
+          device,
+          latency,
+          detector: detector ?? null,
+          leastStrength: leastStrength ?? null,
+          told,
+        });
+      }
+      return { known: listening.hears(station, of, since, strikes, from) };
+    },
+    drop: (take, isDropped) => {
+      listening.drop(take.listener.id, take.round, isDropped);
+      if (isDropped) takeOut(take);
+      else if (take.round !== deck.state.round || deck.state.phase === 'over') keep(take.round);
+    },
+    count: ({ take, fighterId }, said) => {
+      const [first, ...others] = (sent.current.get(keyOf(take)) ?? []).filter(
+        ({ attempt }) => attempt.fighterId === fighterId,
+      );
+      if (!first) return;
+      const { heard: _, ...attempt } = first.attempt;
+      const counted: SaveAttemptDto = { ...attempt, instants: [], said, measured: 'by-hand' };
+      void sync.put(putting(SUBJECTS.trial, `attempts/${first.id}`, counted, { page }));
+      for (const { id } of others) void sync.put(takingOut(SUBJECTS.trial, `attempts/${id}`));
+      sent.current.set(
+        keyOf(take),
+        (sent.current.get(keyOf(take)) ?? []).filter((each) => !others.includes(each)),
+      );
+    },
+  };
+}
+
+const keyOf = ({ listener, round, time }: Take): string => `${listener.id} ${round} ${time}`;
+
+/** Of one fighter who is heard by two, what the better ear heard. */
+function bestEars(all: readonly Landed[]): Landed[] {
+  const counts = ({ heard, take }: Landed): number => (take.isDropped ? -1 : heard.match.hits.length);
+  return all.filter(
+    (one) =>
+      !one.take.isDropped &&
+      all.every(
+        (other) =>
+          other === one ||
+          other.fighterId !== one.fighterId ||
+          counts(other) < counts(one) ||
+          (counts(other) === counts(one) && all.indexOf(other) > all.indexOf(one)),
+      ),
+  );
+}
+
+function shown({ fighterId, heard }: Landed, round: number): LandedDto {
+  const { hits, misses, extras, bias } = heard.match;
+  return {
+    round,
+    fighterId,
+    hits: hits.length,
+    misses: misses.length,
+    extras: extras.length,
+    bias: Math.max(-5, Math.min(5, bias)),
+    combos: heard.combos.map(({ combo, lead, strokes }) => ({ combo, lead, strokes: [...strokes] })),
+  };
+}
+
+/** The calls of a round that are answered at once, as far as it was gone through, and what the test of them is called. */
+function callsOf(
+  run: RunView,
+  round: number,
+  compiled: RunDeck['rounds'][number],
+  until: number,
+): { readonly at: readonly number[]; readonly title: string } {
+  const called = new Map(
+    run.rounds[round]!.blocks.flatMap((block): [string, Set<string>][] =>
+      block.kind === 'react'
+        ? [
+            [
+              block.id,
+              new Set(
+                [block.call, ...(block.more ?? []).map(({ call }) => call)].map((each) => each.toLowerCase()),
+              ),
+            ],
+          ]
+        : [],
+    ),
+  );
+  const cues = compiled.cues.filter(
+    ({ kind, block, text, at }) =>
+      kind === 'call' && at <= until && called.get(block)?.has(text.toLowerCase()),
+  );
+  const words = [...new Set(cues.map(({ text }) => text.toLowerCase()))].sort();
+  return { at: cues.map(({ at }) => at), title: `Answer to ${words.join(', ')}`.slice(0, 60) };
+}

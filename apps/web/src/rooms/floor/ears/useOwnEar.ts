@@ -1,0 +1,110 @@
+import { useEffect, useRef, useState } from 'react';
+import { simulateRound } from '@eurhythm/core/standIns';
+import type { DueInRound } from '@eurhythm/core/strikes';
+import { seededRandom } from '@eurhythm/core/units';
+import type { Ear, EarKind, EarStrike } from '../../../ears/Ear.ts';
+import { openEar } from '../../../ears/openEar.ts';
+import type { RoundToPlay } from '@eurhythm/core/run';
+import { useStable } from '../../../ui/useStable.ts';
+
+/** This device among those that listen. */
+export const OWN_EAR = 'here';
+/** Who strikes where it is only tried: a little late, tiring, and not always there. */
+const NOBODY = { bias: 0.02, spread: 0.025, fading: 0.03, misses: 0.08, extras: 0.06 } as const;
+
+/** What plays the round and where it stands. */
+export interface EarPlace {
+  /** Null while it stands still. */
+  position(): number | null;
+  readonly round: number;
+  readonly compiled: RoundToPlay;
+  /** What is due of those whose strikes are heard. */
+  due(fighterIds: readonly string[]): readonly DueInRound[];
+}
+
+export interface OwnEarWish {
+  readonly kind: EarKind | 'nothing';
+  readonly fighterIds: readonly string[];
+}
+
+export interface OwnEar {
+  readonly wish: OwnEarWish;
+  readonly isOpen: boolean;
+  /** Why it does not hear; empty while it does. */
+  readonly failure: string;
+  change(wish: OwnEarWish): void;
+}
+
+/** Listens to rounds with this device itself, for as long as the page shows the run. */
+export function useOwnEar(
+  place: EarPlace,
+  code: string | null,
+  onHeard: (round: number, strike: { at: number; strength?: number; doubtful?: true }) => void,
+  onComes: (ear: Ear, told: string, from: number) => void,
+  onLeaves: () => void,
+): OwnEar {
+  const [wish, setWish] = useState<OwnEarWish>({ kind: 'nothing', fighterIds: [] });
+  const [failure, setFailure] = useState('');
+  const [isOpen, setOpen] = useState(false);
+  const { kind } = wish;
+  const position = useStable(() => place.position());
+  const hear = useStable(({ at, ...strike }: EarStrike): void => {
+    const now = position();
+    if (now === null) return;
+    const inRound = now - (performance.now() / 1000 - at);
+    if (inRound >= 0) onHeard(place.round, { ...strike, at: Math.round(inRound * 1000) / 1000 });
+  });
+  const impactsOf = useStable(() => {
+    const due = place.due(wish.fighterIds).map(({ at }) => at);
+    return simulateRound(due, NOBODY, seededRandom(place.round + 1));
+  });
+  const comes = useStable(onComes);
+  const leaves = useStable(onLeaves);
+  const ear = useRef<Ear | null>(null);
+  // A virtual fighter learns each round anew.
+  const tried = kind === 'pretend' ? place.compiled : null;
+  useEffect(() => {
+    if (kind === 'nothing') return;
+    let isGone = false;
+    const onTold = (told: string): void => {
+      if (ear.current) comes(ear.current, told, 0);
+    };
+    openEar(
+      { kind, keepsSound: false, code, pretends: { impacts: impactsOf(), position } },
+      { onStrike: hear, onEnd: onTold, onTold },
+    ).then(
+      (opened) => {
+        if (isGone) return opened.close();
+        ear.current = opened;
+        setFailure('');
+        setOpen(true);
+        comes(opened, '', Math.max(0, position() ?? 0));
+      },
+      (error: Error) => !isGone && setFailure(error.message),
+    );
+    return () => {
+      isGone = true;
+      ear.current?.close();
+      ear.current = null;
+      setOpen(false);
+      leaves();
+    };
+  }, [kind, tried, code, hear, position, comes, leaves, impactsOf]);
+  // Other people: the same ear, and what it hears from now on is theirs.
+  const who = wish.fighterIds.join();
+  useEffect(() => {
+    if (ear.current) comes(ear.current, '', 0);
+  }, [who, comes, place.round]);
+  return {
+    wish,
+    isOpen,
+    failure,
+    change: (next) => {
+      setFailure('');
+      setWish(next);
+    },
+  };
+}
+
+/** Names of devices as messages take them. */
+export const plainDevice = (name: string): string => name.replace(/[<>\p{Cc}]/gu, '').slice(0, 120);

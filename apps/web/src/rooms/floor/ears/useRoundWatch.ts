@@ -1,0 +1,56 @@
+import { useEffect } from 'react';
+import type { RunView } from '@eurhythm/contract';
+import type { RunDeck } from '../../../floor/RunDeck.ts';
+import { useStable } from '../../../ui/useStable.ts';
+import { blockAt } from '../board/whatComes.ts';
+
+const LOOK_MS = 200;
+/** Going back by more than this is beginning anew. */
+const BACK = 1;
+
+interface RoundTold {
+  /** A round was gone through so far. */
+  reached(round: number, position: number): void;
+  /** It begins anew. */
+  again(round: number): void;
+  /** A rest has begun in it. */
+  rests(round: number): void;
+  /** It is left behind, or the class is over. */
+  ends(round: number): void;
+}
+
+/** Watches how the rounds of a run are gone through. */
+export function useRoundWatch(run: Pick<RunView, 'rounds'>, deck: RunDeck, told: RoundTold): void {
+  const look = useStable((seen: Seen): Seen => {
+    const { round, phase } = deck.state;
+    const isOver = phase === 'over';
+    if (isOver || round !== seen.round) {
+      if (seen.round >= 0 && !seen.hasEnded) told.ends(seen.round);
+      if (isOver) return { ...seen, hasEnded: true };
+      if (seen.past.has(round)) told.again(round);
+      told.reached(round, deck.position);
+      return { round, position: deck.position, isRest: false, hasEnded: false, past: seen.past.add(round) };
+    }
+    const { position } = deck;
+    const isBack = position < seen.position - BACK;
+    if (isBack) told.again(round);
+    told.reached(round, position);
+    const isRest = blockAt(run.rounds[round]!.blocks, position).block?.kind === 'rest';
+    if (isRest && !seen.isRest && phase === 'running') told.rests(round);
+    return { ...seen, position, isRest };
+  });
+  useEffect(() => {
+    let seen: Seen = { round: -1, position: 0, isRest: false, hasEnded: false, past: new Set() };
+    const timer = setInterval(() => (seen = look(seen)), LOOK_MS);
+    return () => clearInterval(timer);
+  }, [look]);
+}
+
+interface Seen {
+  readonly round: number;
+  readonly position: number;
+  readonly isRest: boolean;
+  readonly hasEnded: boolean;
+  /** Rounds that were begun. */
+  readonly past: Set<number>;
+}

@@ -1,0 +1,144 @@
+import { useEffect, useRef, useState } from 'react';
+import { QUIET_SECONDS, TEST_STRIKES, calibrate, type Calibration } from '@eurhythm/core/strikes';
+import type { EarStrike } from '../../../ears/Ear.ts';
+import { forgetLearnt, keepLearnt, learntOf } from '../../../ears/earSettings.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { useStable } from '../../../ui/useStable.ts';
+import type { LabEar } from './useEar.ts';
+
+/** Whoever does not strike ten times in so long has finished. */
+const STRIKES_MS = 20_000;
+
+type Step =
+  | { readonly kind: 'idle' }
+  | { readonly kind: 'quiet'; readonly since: number }
+  | { readonly kind: 'strikes'; readonly quiet: readonly number[]; readonly strikes: readonly number[] };
+
+interface CalibrateProps {
+  readonly lab: LabEar;
+  readonly place: string;
+  /** Told the strikes that are heard meanwhile. */
+  readonly heard: { current: ((strike: EarStrike) => void) | null };
+  onLearnt(): void;
+}
+
+/** Learns the hall: five seconds of quiet, ten test strikes, and from then on what is weaker than they were is doubtful. */
+export function Calibrate({ lab, place, heard, onLearnt }: CalibrateProps) {
+  const [step, setStep] = useState<Step>({ kind: 'idle' });
+  const [failure, setFailure] = useState('');
+  const [left, setLeft] = useState(0);
+  const { ear } = lab;
+  const known = ear && learntOf(ear.device)?.calibration;
+  const done = useStable((quiet: readonly number[], strikes: readonly number[]): void => {
+    heard.current = null;
+    setStep({ kind: 'idle' });
+    const learnt = calibrate(quiet, strikes);
+    if (!learnt.ok) return setFailure(learnt.message);
+    keepLearnt(ear!.device, { calibration: learnt.calibration });
+    onLearnt();
+  });
+  const begin = (): void => {
+    setFailure('');
+    setStep({ kind: 'quiet', since: performance.now() / 1000 });
+  };
+  useEffect(() => {
+    if (step.kind !== 'quiet') return;
+    const timer = setInterval(() => {
+      const passed = performance.now() / 1000 - step.since;
+      setLeft(Math.max(0, Math.ceil(QUIET_SECONDS - passed)));
+      if (passed < QUIET_SECONDS) return;
+      if (lab.past.strikes.some(({ at, doubtful }) => at >= step.since && doubtful !== true)) {
+        setStep({ kind: 'idle' });
+        return setFailure('Something was struck in the quiet. Begin again when nobody strikes.');
+      }
+      const quiet = lab.past.levels.filter(({ at }) => at >= step.since).map(({ decibels }) => decibels);
+      setStep({ kind: 'strikes', quiet, strikes: [] });
+    }, 100);
+    return () => clearInterval(timer);
+  }, [step, lab]);
+  const latest = useRef<Step>(step);
+  useEffect(() => {
+    latest.current = step;
+  }, [step]);
+  const isStriking = step.kind === 'strikes';
+  useEffect(() => {
+    if (!isStriking) return;
+    heard.current = ({ strength }) => {
+      const now = latest.current;
+      if (now.kind !== 'strikes' || strength === undefined) return;
+      const strikes = [...now.strikes, strength];
+      if (strikes.length >= TEST_STRIKES) done(now.quiet, strikes);
+      else setStep({ ...now, strikes });
+    };
+    const late = setTimeout(() => {
+      const now = latest.current;
+      if (now.kind === 'strikes') done(now.quiet, now.strikes);
+    }, STRIKES_MS);
+    return () => {
+      clearTimeout(late);
+      heard.current = null;
+    };
+  }, [isStriking, done, heard]);
+  if (!ear || ear.source !== 'microphone')
+    return <p className="py-3 text-quiet">Open a microphone above; only that has a hall to learn.</p>;
+  return (
+    <div className="space-y-2 py-3">
+      <p>
+        Lay the device where it will lie. Five seconds of quiet, then ten strikes as they are struck in class.
+        It is kept for <strong>{ear.device}</strong> in <strong>{place}</strong>.
+      </p>
+      {step.kind === 'idle' ? (
+        <div className="flex flex-wrap gap-3">
+          <Button weight="main" onClick={begin}>
+            {known ? 'Learn it anew' : 'Learn this hall'}
+          </Button>
+          {known && (
+            <Button
+              weight="bare"
+              onClick={() => {
+                forgetLearnt(ear.device);
+                onLearnt();
+              }}
+            >
+              Forget it
+            </Button>
+          )}
+        </div>
+      ) : (
+        <p role="status" className="board text-4xl">
+          {step.kind === 'quiet' ? `Quiet: ${left}` : `Strike: ${step.strikes.length} of ${TEST_STRIKES}`}
+        </p>
+      )}
+      {failure !== '' && (
+        <p role="alert" className="font-semibold text-caution">
+          {failure}
+        </p>
+      )}
+      {known && <Learnt calibration={known} />}
+    </div>
+  );
+}
+
+function Learnt({ calibration }: { calibration: Calibration }) {
+  const { quiet, loudestQuiet, strike, leastStrength, warning } = calibration;
+  return (
+    <>
+      <dl className="tabular grid max-w-md grid-cols-[1fr_auto] gap-x-4" aria-label="What was learnt">
+        {(
+          [
+            ['while nobody strikes', quiet],
+            ['its loudest', loudestQuiet],
+            ['the usual strike', strike],
+            ['counts from', leastStrength],
+          ] as const
+        ).map(([name, decibels]) => (
+          <div key={name} className="contents">
+            <dt>{name}</dt>
+            <dd className="text-right font-bold">{Math.round(decibels)} dB</dd>
+          </div>
+        ))}
+      </dl>
+      {warning !== '' && <p className="font-semibold text-caution">{warning}</p>}
+    </>
+  );
+}

@@ -1,0 +1,85 @@
+import { useEffect, useRef, useState } from 'react';
+import { simulateBurst } from '@eurhythm/core/standIns';
+import { seededRandom } from '@eurhythm/core/units';
+import type { Ear, EarKind, EarStrike } from '../../../ears/Ear.ts';
+import { openEar } from '../../../ears/openEar.ts';
+import { useStable } from '../../../ui/useStable.ts';
+
+/** Of the past so much is kept, in seconds. */
+export const KEPT_SECONDS = 10;
+/** A virtual fighter at the lab's bag goes on for so long. */
+const PRETEND_SECONDS = 600;
+const NOBODY = { rate: 1.6, spread: 0.25, fading: 0 } as const;
+
+/** What a device heard lately, by the page's clock. */
+export interface Past {
+  readonly levels: { readonly at: number; readonly decibels: number }[];
+  readonly strikes: EarStrike[];
+}
+
+export interface LabEar {
+  /** Null until it is open. */
+  readonly ear: Ear | null;
+  readonly told: string;
+  readonly past: Past;
+}
+
+/** An ear that is tried out, and what it heard lately; `again` opens it anew, with what was learnt meanwhile. */
+export function useEar(
+  kind: EarKind | null,
+  again: number,
+  onStrike: (strike: EarStrike) => void = () => {},
+): LabEar {
+  const [ear, setEar] = useState<Ear | null>(null);
+  const [told, setTold] = useState('');
+  const past = useRef<Past>({ levels: [], strikes: [] });
+  const strike = useStable((heard: EarStrike): void => {
+    past.current.strikes.push(heard);
+    onStrike(heard);
+  });
+  useEffect(() => {
+    if (kind === null) return;
+    let isGone = false;
+    let opened: Ear | null = null;
+    const { levels, strikes } = past.current;
+    const started = performance.now() / 1000;
+    const impacts = simulateBurst(NOBODY, PRETEND_SECONDS, seededRandom(1));
+    const forget = (): void => {
+      const from = performance.now() / 1000 - KEPT_SECONDS;
+      while (levels.length > 0 && levels[0]!.at < from) levels.shift();
+      while (strikes.length > 0 && strikes[0]!.at < from) strikes.shift();
+    };
+    openEar(
+      {
+        kind,
+        keepsSound: false,
+        code: null,
+        pretends: { impacts, position: () => performance.now() / 1000 - started },
+      },
+      {
+        onStrike: strike,
+        onEnd: setTold,
+        onTold: setTold,
+        onLevel: (decibels) => {
+          levels.push({ at: performance.now() / 1000, decibels });
+          forget();
+        },
+      },
+    ).then(
+      (there) => {
+        if (isGone) return there.close();
+        opened = there;
+        setEar(there);
+        setTold('');
+      },
+      (error: Error) => !isGone && setTold(error.message),
+    );
+    return () => {
+      isGone = true;
+      opened?.close();
+      setEar(null);
+      setTold('');
+    };
+  }, [kind, again, strike]);
+  return { ear, told, past: past.current };
+}

@@ -1,0 +1,32 @@
+import { usualGaps } from './usualGaps.ts';
+
+const time = (...gaps: readonly (readonly [number, number, number])[]) => ({
+  gaps: gaps.map(([from, to, seconds]) => ({ from, to, seconds, line: 0.5, least: null })),
+});
+
+describe('the usual gaps of a line', () => {
+  it('are the medians over the times through, without those in which a strike was missed', () => {
+    const { gaps, costliest } = usualGaps([
+      time([0, 1, 0.5], [1, 2, 0.7]),
+      time([0, 1, 0.4], [1, 2, 0.72]),
+      time([0, 2, 1.3]),
+      time([0, 1, 0.6], [1, 2, 0.6]),
+    ]);
+    expect(gaps.map(({ from, seconds, times }) => [from, seconds, times])).toEqual([
+      [0, 0.5, 3],
+      [1, 0.7, 3],
+    ]);
+    expect(costliest).toBe(1);
+  });
+  it('lose time against the limb clock where that is known', () => {
+    const { gaps, costliest } = usualGaps([time([0, 1, 0.5], [1, 2, 0.6])], (from) =>
+      from === 0 ? 0.2 : 0.55,
+    );
+    expect(gaps.map(({ least }) => least)).toEqual([0.2, 0.55]);
+    expect(costliest).toBe(0);
+  });
+  it('of nothing, or of what is faster than its line, cost nothing', () => {
+    expect(usualGaps([])).toEqual({ gaps: [], costliest: null });
+    expect(usualGaps([time([0, 1, 0.3])]).costliest).toBeNull();
+  });
+});

@@ -1,0 +1,54 @@
+import { median } from 'simple-statistics';
+import type { Seconds } from '../units/index.ts';
+import type { ComboTime } from './comboTime.ts';
+
+/** A gap of a line as it usually was over several times through. */
+export interface UsualGap {
+  /** Places of its two impacts among those of the line. */
+  readonly from: number;
+  readonly to: number;
+  readonly seconds: Seconds;
+  readonly line: Seconds;
+  /** The least that the limb clock allows; null where it is not asked. */
+  readonly least: Seconds | null;
+  readonly times: number;
+}
+
+export interface UsualGaps {
+  readonly gaps: readonly UsualGap[];
+  /** Place of the gap in which most time is lost, against the limb clock or else against the line; null where none loses any. */
+  readonly costliest: number | null;
+}
+
+/**
+ * The usual gaps between impacts that follow each other in a line, over whole and broken times through alike. `least` tells the limb
+ * clock's least time between two impacts of the line.
+ *
+ * @example
+ * usualGaps([]).costliest // null
+ */
+export function usualGaps(
+  times: readonly Pick<ComboTime, 'gaps'>[],
+  least: (from: number, to: number) => Seconds | null = () => null,
+): UsualGaps {
+  const found = new Map<number, { seconds: Seconds[]; line: Seconds }>();
+  for (const { from, to, seconds, line } of times.flatMap(({ gaps }) => gaps)) {
+    if (to !== from + 1) continue; // one between them was missed
+    const known = found.get(from);
+    if (known) known.seconds.push(seconds);
+    else found.set(from, { seconds: [seconds], line });
+  }
+  const gaps = [...found]
+    .sort(([a], [b]) => a - b)
+    .map(([from, { seconds, line }]): UsualGap => ({
+      from,
+      to: from + 1,
+      seconds: median(seconds),
+      line,
+      least: least(from, from + 1),
+      times: seconds.length,
+    }));
+  const lost = gaps.map(({ seconds, line, least: clock }) => seconds - (clock ?? line));
+  const most = Math.max(0, ...lost);
+  return { gaps, costliest: most > 0 ? lost.indexOf(most) : null };
+}
