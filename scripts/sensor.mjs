@@ -2,7 +2,7 @@
  * `npm run sensor`: a strike sensor that nobody strikes. It connects to a running Eurhythm as a real one would and sends impacts with a
  * clock of its own, jitter, losses, doubles and now and then a lost connection.
  *
- *   npm run sensor -- [--url ws://127.0.0.1:4310] [--name pad-1] [--rate 1.5] [--seconds 120] [--lost 0.03] [--twice 0.05] [--code ABCDEF]
+ *   npm run sensor -- [--url ws://127.0.0.1:4321] [--name pad-1] [--rate 1.5] [--seconds 120] [--lost 0.03] [--twice 0.05] [--code ABCDEF]
  */
 import { join } from 'node:path';
 import { setTimeout } from 'node:timers/promises';
@@ -12,7 +12,7 @@ import { ROOT, build, install, stop } from './house.mjs';
 
 const { values: wish } = parseArgs({
   options: {
-    url: { type: 'string', default: `ws://127.0.0.1:${process.env.PORT ?? 4310}` },
+    url: { type: 'string', default: `ws://127.0.0.1:${process.env.PORT ?? 4321}` },
     name: { type: 'string', default: 'pad-1' },
     rate: { type: 'string', default: '1.5' },
     seconds: { type: 'string', default: '120' },
@@ -62,8 +62,12 @@ async function connect() {
   opened.send(hello);
   socket = opened;
 }
-await connect().catch((error) => stop(`No Eurhythm answers at ${address.origin}: ${error.message}. Start it first.`));
-console.log(`${wish.name} sends ${strikes.length} impacts in ${seconds} s to ${address.origin}. Ctrl-C ends it.`);
+await connect().catch((error) =>
+  stop(`No Eurhythm answers at ${address.origin}: ${error.message}. Start it first.`),
+);
+console.log(
+  `${wish.name} sends ${strikes.length} impacts in ${seconds} s to ${address.origin}. Ctrl-C ends it.`,
+);
 const losing = setInterval(async () => {
   socket?.close();
   socket = null;

@@ -224,6 +224,7 @@ describe('every route that takes something', () => {
       'POST import',
       'POST import/*.csv',
       'POST strikes/detect',
+      'PUT attempts/*/recording',
       'PUT door/passphrase',
       'PUT numbers',
       'PUT voice/own/*',

@@ -88,6 +88,7 @@ describe('a fighter’s log', () => {
         best: 30,
         median: 26,
         trials: 3,
+        kind: 'burst',
         isSelfReported: false,
       },
       {
@@ -97,6 +98,7 @@ describe('a fighter’s log', () => {
         best: 18,
         median: 18,
         trials: 1,
+        kind: 'burst',
         isSelfReported: false,
       },
     ]);

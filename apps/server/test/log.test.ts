@@ -88,6 +88,7 @@ describe('tests', () => {
       best: 3,
       median: 3,
       trials: 1,
+      kind: 'burst',
       isSelfReported: false,
     });
   });

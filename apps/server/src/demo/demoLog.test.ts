@@ -1,5 +1,6 @@
 import { analyseCombo, findFindings, PACE_FACTORS } from '@eurhythm/core/body';
 import { sessionSeconds } from '@eurhythm/core/plan';
+import { workOut } from '@eurhythm/core/speed';
 import { starterBook } from '@eurhythm/core/moves';
 import {
   SaveComboDto,
@@ -84,5 +85,27 @@ describe('the demo log', () => {
     );
     expect(straights('tomasz', 'right', 0, 9) / straights('tomasz', 'left', 0, 9)).toBeLessThan(0.85);
     expect(straights('sanne', 'left', 5, 9)).toBeGreaterThan(straights('sanne', 'left', 0, 3));
+  });
+});
+
+describe('what was heard in the demo gym', () => {
+  const combos = log.attempts.filter(({ id }) => id.endsWith('-combo'));
+  it('is a trial of the own grade’s combo in every class, with all that it was worked out from', () => {
+    expect(combos.length).toBeGreaterThan(100);
+    for (const { heard, value, count } of combos) {
+      expect(heard!.due!.length).toBeGreaterThan(7);
+      expect(heard!.onsets.length).toBeGreaterThanOrEqual(count);
+      expect(workOut('combo-time', heard!).value).toBe(value);
+    }
+  });
+  it('tells of somebody who gets faster over the weeks', () => {
+    const times = combos.filter(({ fighterId }) => fighterId === 'ines').map(({ value }) => value!);
+    const mean = (some: readonly number[]) => some.reduce((sum, each) => sum + each, 0) / some.length;
+    const half = times.length >> 1;
+    expect(mean(times.slice(half))).toBeLessThan(mean(times.slice(0, half)));
+  });
+  it('is one burst by microphone, the others by taps', () => {
+    const ways = new Map(log.attempts.map(({ testId, measured = 'taps' }) => [testId, measured]));
+    expect([ways.get('round-kicks'), ways.get('two-straights')]).toEqual(['microphone', 'taps']);
   });
 });

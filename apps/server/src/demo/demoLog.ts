@@ -4,6 +4,8 @@ import { heldRounds } from '@eurhythm/core/plan';
 import { summariseBurst } from '@eurhythm/core/speed';
 import { groupsOf, trainedIn } from '../runs/trained.ts';
 import type { attempts, roundResults, runEvents, runRoundCombos, runRounds, runs } from '../store/schema.ts';
+import { comboTestId } from '../tests/testIds.ts';
+import { HEARD_COMBOS, heardAt, heardCombo } from './heardTrials.ts';
 import { FIGHTERS, GRADES, TESTS, type DemoFighter, type Story } from './saltmarsh.ts';
 import { SESSIONS, type DemoSession } from './saltmarshSessions.ts';
 
@@ -11,6 +13,8 @@ export const DEMO_WEEKS = 8;
 /** What every id of the demonstration's log and themes begins with. */
 export const DEMO_PREFIX = 'demo-';
 const DAY = 86_400_000;
+/** In the first week a combo takes so many times as long as its line asks. */
+const SLOW_AT_FIRST = 1.03;
 /** Classes of a week, as days from its start. */
 const CLASS_DAYS = [0, 2, 5];
 
@@ -95,6 +99,7 @@ function holdClass(log: DemoLog, { id, session, at, week, classOfWeek }: DemoCla
       for (let trial = 0; trial < trials; trial++) {
         clock += 45_000;
         const instants = burst(fighter, test.factor, week, lead, random);
+        const heard = test.isHeard ? heardAt(instants, seededRandom(clock), { due: null }) : null;
         log.attempts.push({
           id: `${id}-${fighter.id}-${lead}-${trial}`,
           fighterId: fighter.id,
@@ -104,9 +109,43 @@ function holdClass(log: DemoLog, { id, session, at, week, classOfWeek }: DemoCla
           instants,
           count: summariseBurst(instants, test.seconds).count,
           at: new Date(clock),
+          measured: heard ? 'microphone' : 'taps',
+          heard,
+          value: null,
         });
       }
     }
+  }
+  hearCombos(log, id, present, clock, week);
+}
+
+/** The first combo of each fighter's grade, from the own lead, heard at the bag. */
+function hearCombos(
+  log: DemoLog,
+  id: string,
+  present: readonly DemoFighter[],
+  at: number,
+  week: number,
+): void {
+  for (const [n, fighter] of present.entries()) {
+    const combo = HEARD_COMBOS.find(({ gradeId }) => gradeId === fighter.gradeId);
+    if (!combo) continue;
+    const random = seededRandom(seedFromText(`${id}-${fighter.id}-combo`));
+    const slow = (SLOW_AT_FIRST * rateIn(fighter, 0, fighter.lead)) / rateIn(fighter, week, fighter.lead);
+    const { heard, instants, value } = heardCombo(combo, { ...fighter.story, slow }, random);
+    log.attempts.push({
+      id: `${id}-${fighter.id}-combo`,
+      fighterId: fighter.id,
+      runId: id,
+      testId: comboTestId(combo.line),
+      lead: fighter.lead,
+      instants,
+      count: instants.length,
+      value,
+      measured: 'microphone',
+      heard,
+      at: new Date(at + 60_000 * n),
+    });
   }
 }
 

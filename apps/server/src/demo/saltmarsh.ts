@@ -219,7 +219,7 @@ export const COMBOS: readonly DemoCombo[] = [
   ),
 ];
 
-const burst = (id: string, title: string, line: string, factor: number): DemoTest => ({
+const burst = (id: string, title: string, line: string, factor: number, isHeard = false): DemoTest => ({
   id,
   title,
   kind: 'burst',
@@ -227,16 +227,19 @@ const burst = (id: string, title: string, line: string, factor: number): DemoTes
   seconds: 10,
   direction: 'higher',
   factor,
+  isHeard,
 });
 
 /** A burst that the gym tests, and how fast it is beside the fighter's own rate. */
 export interface DemoTest extends SaveTestDto {
   readonly id: string;
   readonly factor: number;
+  /** A microphone counts it; else it is tapped. */
+  readonly isHeard: boolean;
 }
 
 export const TESTS: readonly DemoTest[] = [
   burst('two-straights', 'Two straights', '1 2', 1),
-  burst('round-kicks', 'Round kicks', 'r:round', 0.42),
+  burst('round-kicks', 'Round kicks', 'r:round', 0.42, true),
   burst('backfist-and-cross', 'Backfist and cross', 'backfist cross', 0.88),
 ];

@@ -5,13 +5,24 @@ import { addDays, endOfMonth, format, startOfMonth, startOfWeek } from 'date-fns
 import type { Database } from '../store/database.ts';
 import { putRows } from '../store/putRows.ts';
 import * as schema from '../store/schema.ts';
+import { comboTestId } from '../tests/testIds.ts';
 import { demoLog } from './demoLog.ts';
+import { HEARD_COMBOS } from './heardTrials.ts';
 import { COMBOS, FIGHTERS, GRADES, GYM_NAME, KIT, TESTS } from './saltmarsh.ts';
 import { FULL_CLASS } from './saltmarshClass.ts';
 import { SESSIONS } from './saltmarshSessions.ts';
 import { TECHNIQUES } from './saltmarshTechniques.ts';
 
 const DAY = 86_400_000;
+/** How long the first combo of each grade takes. */
+const COMBO_TESTS = HEARD_COMBOS.map(({ line, called }) => ({
+  id: comboTestId(line),
+  title: called,
+  kind: 'combo-time' as const,
+  line,
+  seconds: 10,
+  direction: 'lower' as const,
+}));
 const ADULT_GRADES = GRADES.filter(({ band }) => band === 'adults').map(({ id }) => id);
 
 /** Fills an empty database with the starter move book and the demo gym; all or nothing. */
@@ -49,7 +60,9 @@ export async function seedDemoGym(database: Database, now: Date): Promise<void> 
     await putRows(tx, schema.runRounds, log.rounds);
     await putRows(tx, schema.runRoundCombos, log.combos);
     await putRows(tx, schema.roundResults, log.results);
-    await tx.insert(schema.tests).values([...TESTS.map(({ factor: _, ...test }) => test)]);
+    await tx
+      .insert(schema.tests)
+      .values([...TESTS.map(({ factor: _, isHeard: __, ...test }) => test), ...COMBO_TESTS]);
     await putRows(tx, schema.attempts, log.attempts);
   });
 }

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import {
   ConflictException,
   GoneException,
@@ -6,7 +5,7 @@ import {
   NotFoundException,
   UnprocessableEntityException,
 } from '@nestjs/common';
-import { countOf, workOut, type EarlierCount, type HeardTrial, type TrialKind } from '@eurhythm/core/speed';
+import { countOf, workOut, type EarlierCount, type HeardTrial } from '@eurhythm/core/speed';
 import type {
   AttemptPage,
   AttemptView,
@@ -25,6 +24,7 @@ import { FightersService } from '../fighters/fighters.service.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { attempts, fighters, recordings, removedAttempts, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { burstId, ownTestId } from './testIds.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 
 /** What is measured, and every trial of it. */
@@ -76,7 +76,7 @@ export class TestsService {
     if (!fighter) throw new UnprocessableEntityException('This fighter is not in the gym.');
     const test = await this.testOf(attempt);
     const { fighterId, lead, instants, said = null, measured = 'taps' } = attempt;
-    const count = countOf(attempt, test.seconds);
+    const count = countOf(attempt, test);
     const value = test.kind === 'burst' ? null : (attempt.time ?? timeOf(test, attempt));
     const done = doneAt(attempt.at, offset);
     const runId = attempt.runId ?? null;
@@ -111,7 +111,7 @@ export class TestsService {
     await this.database.transaction(async (tx) => {
       const [row] = await tx.select().from(attempts).where(eq(attempts.id, id)).for('update');
       if (!row) throw new NotFoundException('This trial does not exist.');
-      const count = countOf({ instants }, before.seconds);
+      const count = countOf({ instants }, before);
       const history = earlierCounts(row, { count, value, measured: row.measured, heard });
       await tx
         .update(attempts)
@@ -259,17 +259,7 @@ export class TestsService {
   }
 }
 
-/** Id of the burst of a title and a length: the same for everybody who means the same. */
-export function burstId(title: string, seconds: number): string {
-  return `burst-${createHash('md5').update(`${title}/${seconds}`).digest('hex')}`;
-}
-
 type AttemptRow = typeof attempts.$inferSelect;
-
-/** Id of the test of a kind that has a line or a name. */
-function ownTestId(kind: TrialKind, what: string): string {
-  return `${kind}-${createHash('md5').update(what).digest('hex')}`;
-}
 
 /** What is compared between trials: how many of a burst, else how long. */
 const VALUE = sql<number>`(case when ${tests.kind} = 'burst' then ${attempts.count}::double precision else ${attempts.value} end)`;

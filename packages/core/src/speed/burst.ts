@@ -1,4 +1,5 @@
 import { mean, median, standardDeviation } from 'simple-statistics';
+import type { TrialKind } from './heardTrial.ts';
 import type { Seconds } from '../units/index.ts';
 
 /** What a number alone says of a burst. */
@@ -16,16 +17,16 @@ export interface BurstSummary extends CountSummary {
 }
 
 /**
- * What counts of a trial: the number that was told, or its instants within the time.
+ * What counts of a trial of a test: the number that was told, or its instants; of a burst those within its time.
  *
  * @example
- * countOf({ said: 23, instants: [] }, 10) // 23
+ * countOf({ said: 23, instants: [] }, { kind: 'burst', seconds: 10 }) // 23
  */
 export function countOf(
   { said, instants }: { readonly said?: number | null; readonly instants: readonly Seconds[] },
-  seconds: Seconds,
+  { kind, seconds }: { readonly kind: TrialKind; readonly seconds: Seconds },
 ): number {
-  return said ?? summariseBurst(instants, seconds).count;
+  return said ?? (kind === 'burst' ? summariseBurst(instants, seconds).count : instants.length);
 }
 
 /**

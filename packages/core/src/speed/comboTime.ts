@@ -17,10 +17,21 @@ export interface ComboTime {
   /** From the first impact to the last. */
   readonly seconds: Seconds;
   readonly gaps: readonly ComboGap[];
-  /** The gap in which most time is lost, against the limb clock or else against the line; null where none loses any. */
+  /** The gap in which most time is lost, see `lostIn`; null where none loses any. */
   readonly costliest: number | null;
   /** Whether every strike of the line landed. */
   readonly isWhole: boolean;
+}
+
+/**
+ * The time that a gap takes beyond what it has to: against the line, or against the limb clock where the line asks for more than a
+ * body can.
+ *
+ * @example
+ * lostIn({ seconds: 0.5, line: 0.25, least: 0.375 }) // 0.125
+ */
+export function lostIn({ seconds, line, least }: Pick<ComboGap, 'seconds' | 'line' | 'least'>): Seconds {
+  return seconds - Math.max(line, least ?? 0);
 }
 
 /**
@@ -48,7 +59,7 @@ export function comboTime(
       least: least(before.due, hit.due),
     };
   });
-  const lost = gaps.map(({ seconds, line, least: clock }) => seconds - (clock ?? line));
+  const lost = gaps.map(lostIn);
   const most = Math.max(...lost);
   return {
     seconds: gaps.reduce((sum, { seconds }) => sum + seconds, 0),

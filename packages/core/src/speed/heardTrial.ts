@@ -1,5 +1,9 @@
 import type { Seconds } from '../units/index.ts';
 
+/** What is measured: as many as fit, how long a combo takes, how soon an answer comes. */
+export const TRIAL_KINDS = ['burst', 'combo-time', 'reaction'] as const;
+export type TrialKind = (typeof TRIAL_KINDS)[number];
+
 /** How a trial was counted: each way has errors of its own. */
 export const MEASURED = [
   'taps',

@@ -1,6 +1,6 @@
 import { median } from 'simple-statistics';
 import type { Seconds } from '../units/index.ts';
-import type { ComboTime } from './comboTime.ts';
+import { lostIn, type ComboTime } from './comboTime.ts';
 
 /** A gap of a line as it usually was over several times through. */
 export interface UsualGap {
@@ -16,7 +16,7 @@ export interface UsualGap {
 
 export interface UsualGaps {
   readonly gaps: readonly UsualGap[];
-  /** Place of the gap in which most time is lost, against the limb clock or else against the line; null where none loses any. */
+  /** Place of the gap in which most time is lost, see `lostIn`; null where none loses any. */
   readonly costliest: number | null;
 }
 
@@ -48,7 +48,7 @@ export function usualGaps(
       least: least(from, from + 1),
       times: seconds.length,
     }));
-  const lost = gaps.map(({ seconds, line, least: clock }) => seconds - (clock ?? line));
+  const lost = gaps.map(lostIn);
   const most = Math.max(0, ...lost);
   return { gaps, costliest: most > 0 ? lost.indexOf(most) : null };
 }

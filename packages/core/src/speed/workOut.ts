@@ -2,12 +2,8 @@ import { matchStrikes, type StrikeMatch } from '../strikes/index.ts';
 import type { Seconds } from '../units/index.ts';
 import { summariseTrials } from './burst.ts';
 import { comboTime, type ComboTime } from './comboTime.ts';
-import type { HeardTrial } from './heardTrial.ts';
+import type { HeardTrial, TrialKind } from './heardTrial.ts';
 import { reactions } from './reactions.ts';
-
-/** What is measured: as many as fit, how long a combo takes, how soon an answer comes. */
-export const TRIAL_KINDS = ['burst', 'combo-time', 'reaction'] as const;
-export type TrialKind = (typeof TRIAL_KINDS)[number];
 
 /** What a trial comes to. */
 export interface WorkedOut {

@@ -47,6 +47,18 @@ describe('strikes on the beats on which the device ticks', () => {
     const heard = due.map((at) => ({ at, strength: -35 }));
     expect(apartFromOwn(heard, ticks, due)).toEqual({ strikes: heard, unheard: [] });
   });
+  it('are told by the loudest of the other ticks where their own kind never stands alone', () => {
+    const sounds = [
+      { at: 0, kind: 'tick' },
+      { at: 5, kind: 'first tick' },
+    ];
+    const heard = [
+      { at: 0.01, strength: -30 },
+      { at: 5.01, strength: -15 },
+    ];
+    expect(apartFromOwn(heard, sounds, [5]).strikes.map(({ at }) => at)).toEqual([5.01]);
+    expect(apartFromOwn(heard.slice(1), sounds, [5]).strikes).toHaveLength(1);
+  });
   it('are doubtful where no tick ever stands alone', () => {
     const [strike] = apartFromOwn([{ at: 1, strength: -20 }], [{ at: 1, kind: 'tick' }], [1]).strikes;
     expect(strike).toMatchObject({ doubtful: true });

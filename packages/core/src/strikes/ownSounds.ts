@@ -60,7 +60,8 @@ const ON_TOP = 3;
 /**
  * Tells strikes from the device's own ticks and bells where these fall on the very beats on which strikes are due: how loud each
  * kind of own sound is here is learnt where it stands alone; what comes with one must be stronger than that to be a strike. A kind
- * that is not heard where it stands alone is not heard at all. A kind that never stands alone leaves what comes with it doubtful.
+ * that is not heard where it stands alone is not heard at all. Of a kind that never stands alone the loudest of the others is taken;
+ * where none stands alone, what comes with one is doubtful.
  *
  * @example
  * apartFromOwn([{ at: 1, strength: -30 }, { at: 5, strength: -10 }], [{ at: 1, kind: 'tick' }, { at: 5, kind: 'tick' }], [5]).strikes.length // 1
@@ -81,15 +82,18 @@ export function apartFromOwn<T extends Weighed & { readonly at: Seconds }>(
       ...onsets.flatMap(({ at, strength }) => (comesWith(at, sound) ? (strength ?? []) : [])),
     ]);
   }
+  // Once in a while somebody strikes into the silence, too: the middle one is the device's.
+  const usual = new Map(
+    [...alone].map(([kind, loud]) => [kind, loud.length === 0 ? -Infinity : median(loud)]),
+  );
+  const loudest = Math.max(-Infinity, ...usual.values());
+  const usualOf = (kind: string): number => usual.get(kind) ?? loudest;
   const unheard: { from: Seconds; to: Seconds }[] = [];
   const strikes = onsets.flatMap((onset): T[] => {
     const sound = own.find((each) => comesWith(onset.at, each));
     if (!sound) return [onset];
-    const loud = alone.get(sound.kind);
-    if (!loud) return [{ ...onset, doubtful: true }];
-    // Once in a while somebody strikes into the silence, too.
-    const usual = loud.length === 0 ? -Infinity : median(loud);
-    if (!isAlone(sound) && (onset.strength ?? Infinity) > usual + ON_TOP) return [onset];
+    if (alone.size === 0) return [{ ...onset, doubtful: true }];
+    if (!isAlone(sound) && (onset.strength ?? Infinity) > usualOf(sound.kind) + ON_TOP) return [onset];
     if (!isAlone(sound)) unheard.push({ from: sound.at - BEFORE, to: sound.at + BEHIND });
     return [];
   });
@@ -102,7 +106,7 @@ export function apartFromOwn<T extends Weighed & { readonly at: Seconds }>(
  * @example
  * doubtWeak([]).length // 0
  */
-export function doubtWeak<T extends Weighed>(onsets: readonly T[]): T[] {
+export function doubtWeak<T extends Weighed>(onsets: readonly T[]): (T & Pick<Weighed, 'doubtful'>)[] {
   const strengths = onsets.flatMap(({ strength }) => strength ?? []).sort((a, b) => a - b);
   const least = strengths.length < KNOWN_FROM ? -Infinity : strengths[strengths.length >> 1]! - WEAK;
   return onsets.map((onset) => ((onset.strength ?? least) < least ? { ...onset, doubtful: true } : onset));

@@ -202,20 +202,22 @@ const attempts: CsvTable = {
   lines: (gym) => {
     const names = new Map(gym.fighters.map(({ id, name }) => [id, name]));
     const tests = new Map(gym.tests.map((test) => [test.id, test]));
-    return gym.attempts.map(({ id, fighterId, runId, testId, lead, instants, said, value, measured, at }) => ({
-      id,
-      fighter: fighterId,
-      fighter_name: names.get(fighterId) ?? '',
-      run: runId ?? '',
-      test: testId,
-      test_title: tests.get(testId)?.title ?? '',
-      lead,
-      count: String(countOf({ said, instants }, tests.get(testId)?.seconds ?? 0)),
-      value: value === null || value === undefined ? '' : String(value),
-      counted: measured ?? 'taps',
-      instants: instants.join(BETWEEN),
-      at,
-    }));
+    return gym.attempts.map(
+      ({ id, fighterId, runId, testId, lead, instants, said, value, measured, at }) => ({
+        id,
+        fighter: fighterId,
+        fighter_name: names.get(fighterId) ?? '',
+        run: runId ?? '',
+        test: testId,
+        test_title: tests.get(testId)?.title ?? '',
+        lead,
+        count: String(countOf({ said, instants }, tests.get(testId) ?? { kind: 'burst', seconds: 0 })),
+        value: value === null || value === undefined ? '' : String(value),
+        counted: measured ?? 'taps',
+        instants: instants.join(BETWEEN),
+        at,
+      }),
+    );
   },
   file: (lines) => {
     const { items, errors } = readLines(lines, (line, tell) => {

@@ -73,11 +73,11 @@ async function writePart(
 ): Promise<void> {
   if (added.length + changed.length === 0) return;
   const places = new Map(all.map((item, place) => [keyOf(part, item), place]));
-  const seconds = new Map(tests.map((test) => [test.id, test.seconds]));
+  const known = new Map(tests.map((test) => [test.id, test]));
   const rows = [...added, ...changed].map((item) => ({
     ...part.toRow(item),
     ...(part.inOrder ? { position: places.get(keyOf(part, item)) } : {}),
-    ...(part.name === 'attempts' ? counted(item as unknown as FileAttempt, seconds) : {}),
+    ...(part.name === 'attempts' ? counted(item as unknown as FileAttempt, known) : {}),
   }));
   // Out of the way first: a number stands only once in a grade at any time.
   if (part.name === 'combos')
@@ -92,8 +92,8 @@ async function writePart(
   if (part.name === 'runs') await writeTrained(tx, added as unknown as readonly FileRun[]);
 }
 
-function counted({ testId, ...trial }: FileAttempt, seconds: ReadonlyMap<string, number>): { count: number } {
-  return { count: countOf(trial, seconds.get(testId) ?? 0) };
+function counted({ testId, ...trial }: FileAttempt, tests: ReadonlyMap<string, FileTest>): { count: number } {
+  return { count: countOf(trial, tests.get(testId) ?? { kind: 'burst', seconds: 0 }) };
 }
 
 /** The moves stand in the order of their list. */

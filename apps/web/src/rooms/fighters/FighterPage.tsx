@@ -110,7 +110,7 @@ function Log({ log }: { log: FighterLog }) {
         <Rounds rounds={log.rounds} />
       </div>
       <div className="space-y-8">
-        <Part title="Best and usual" aside="bursts per ten seconds; combos and answers in seconds">
+        <Part title="Best and usual" aside="how many, or how long">
           <ul>
             {log.bursts.map((burst) => (
               <li

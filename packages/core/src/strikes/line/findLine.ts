@@ -20,8 +20,10 @@ export interface LineFit {
   readonly id: string;
   readonly bpm: Bpm;
   readonly times: readonly FoundTime[];
-  /** The share of what was heard that it explains, 0 to 1. */
+  /** The share of the gaps between strikes that it explains, 0 to 1: by that lines are told apart. */
   readonly share: number;
+  /** The share of the strikes that belong to a time through it. */
+  readonly covered: number;
   /** The usual distance from the line. */
   readonly off: Seconds;
 }
@@ -108,7 +110,8 @@ function fitAt(onsets: readonly Seconds[], { id, beats }: HeardLine, beat: Secon
   if (times.length === 0) return null;
   // From one time to the next anything may lie: only the gaps within are explained.
   const share = (times.length * (beats.length - 1)) / (onsets.length - 1);
-  return { id, bpm: 60 / beat, times, share, off: median(off) };
+  const covered = (times.length * beats.length) / onsets.length;
+  return { id, bpm: 60 / beat, times, share, covered, off: median(off) };
 }
 
 /** The straight line through onsets over beats. */

@@ -24,7 +24,7 @@ interface StoreTrialProps {
 }
 
 const FIND = 'find';
-/** A line that explains less of what was heard is told to fit badly. */
+/** A line to which fewer of the strikes belong is told to fit badly. */
 const FITS = 0.5;
 
 /** Whose strikes these are and what they were: a combo of the gym, found among them, or a burst. */
@@ -170,7 +170,7 @@ function ComboOfFile({ onsets, lead, onDue, onStore }: ComboOfFileProps) {
                   <strong>{of && comboName(of)}</strong> <span className="font-line text-sm">{of?.line}</span>
                 </span>
                 <span className="tabular text-sm whitespace-nowrap">
-                  {Math.round(100 * each.share)} % explained · {each.times.length}{' '}
+                  {Math.round(100 * each.covered)} % of the strikes · {each.times.length}{' '}
                   {each.times.length === 1 ? 'time' : 'times'} at {Math.round(each.bpm)}, within{' '}
                   {Math.round(1000 * each.off)} ms
                 </span>
@@ -184,7 +184,7 @@ function ComboOfFile({ onsets, lead, onDue, onStore }: ComboOfFileProps) {
           No line fits to these strikes. Put pins right, choose the combo, or leave the tempo empty.
         </p>
       )}
-      {fit && fit.share < FITS && (
+      {fit && fit.covered < FITS && (
         <p className="py-2 text-caution">
           More than half of what was heard belongs to no time through this line: look at the pins before you
           store it.

@@ -1,0 +1,51 @@
+import WebSocket from 'ws';
+import { serverForThisFile } from './startedServer.ts';
+
+const { base } = serverForThisFile();
+
+/** A socket that is open, and all that it was told. */
+async function opened(path: string): Promise<{ socket: WebSocket; told: any[] }> {
+  const socket = new WebSocket(`${base().replace('http', 'ws')}/api/sensor/${path}`);
+  const told: any[] = [];
+  socket.on('message', (data) => told.push(JSON.parse(String(data))));
+  await new Promise((done, fail) => socket.once('open', done).once('error', fail));
+  return { socket, told };
+}
+
+async function until(is: () => boolean): Promise<void> {
+  for (let i = 0; i < 100 && !is(); i++) await new Promise((done) => setTimeout(done, 30));
+  expect(is()).toBe(true);
+}
+
+describe('a strike sensor', () => {
+  it('is heard by whoever listens, over plain WebSocket with open messages', async () => {
+    const [sensor, listener] = [await opened('socket'), await opened('hear')];
+    sensor.socket.send(JSON.stringify({ kind: 'hello', sensor: 'pad-7', session: 'x' }));
+    sensor.socket.send(JSON.stringify({ kind: 'impact', sequence: 1, at: 3.5, force: 210 }));
+    await until(() => listener.told.length === 2);
+    expect(listener.told[1]).toMatchObject({ sensor: 'pad-7', message: { kind: 'impact', sequence: 1 } });
+    const late = await opened('hear');
+    await until(() => late.told.length === 1);
+    sensor.socket.close();
+    await until(() => late.told.at(-1).gone === true);
+    listener.socket.close();
+    late.socket.close();
+  });
+  it('that sends something else is told what to send', async () => {
+    const { socket, told } = await opened('socket');
+    socket.send('hello');
+    await until(() => told.length === 1);
+    expect(told[0]).toMatchObject({ kind: 'refused', message: expect.stringContaining('hello') });
+    socket.close();
+  });
+  it('that sends too much at once is shut out', async () => {
+    const { socket } = await opened('socket');
+    const closed = new Promise((done) => socket.once('close', done));
+    socket.on('error', () => {});
+    socket.send('x'.repeat(5000));
+    await closed;
+  });
+  it('comes in at no other address', async () => {
+    await expect(opened('elsewhere')).rejects.toThrow();
+  });
+});

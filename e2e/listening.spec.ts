@@ -1,0 +1,204 @@
+import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { choose } from './choose.ts';
+import { dueInRun } from './dueInRun.ts';
+import { strikingMicrophone } from './strikingMicrophone.ts';
+
+/** A combo round of two minutes that has half a minute of work left. */
+const [ROUND, FROM, WORK_ENDS] = [1, 104, 120];
+/** How late the fighters of these stories strike, in seconds. */
+const LATE = 0.03;
+
+interface Begun {
+  readonly id: string;
+  /** When each strike lands, in milliseconds since 1970, if it lands so late. */
+  readonly landing: readonly number[];
+}
+
+/** A run of two fighters, begun so that a combo round goes on in `inSeconds` where half a minute of it is left. */
+async function begin(
+  request: APIRequestContext,
+  people: readonly string[],
+  inSeconds: number,
+): Promise<Begun> {
+  await request.put('/api/gym/notice', { data: { accepted: true } });
+  const { items } = await (await request.get('/api/fighters')).json();
+  const fighterIds = people.map((name) => items.find((each: { name: string }) => each.name === name).id);
+  const id = `heard-${Math.random().toString(36).slice(2)}`;
+  const data = { sessionId: 'knees-behind-the-cross', fighterIds, startedAt: new Date().toISOString() };
+  await request.put(`/api/runs/${id}`, { data });
+  // It ran into this place already: pages that open it come where it stands by the clock.
+  const zero = Date.now() + 1000 * inSeconds - 1000 * FROM;
+  const position = FROM - inSeconds;
+  await request.put(`/api/runs/${id}/events/at`, {
+    data: { kind: 'start', round: ROUND, position, at: new Date(zero + 1000 * position).toISOString() },
+  });
+  const due = (await dueInRun(request, id, ROUND)).filter(({ at }) => at > position && at < WORK_ENDS);
+  return { id, landing: due.map(({ at }) => zero + 1000 * (at + LATE)) };
+}
+
+const newestOf = async (request: APIRequestContext, name: string) => {
+  const { items } = await (await request.get('/api/fighters')).json();
+  const { id } = items.find((each: { name: string }) => each.name === name);
+  return (await (await request.get(`/api/fighters/${id}/attempts`)).json()).items[0];
+};
+
+/** What the sentence tells: landed, of so many, and how late. */
+async function told(page: Page, name: string): Promise<{ landed: number; of: number; late: number }> {
+  const text = await page
+    .getByLabel('What landed')
+    .locator('p', { hasText: new RegExp(`^${name} `) })
+    .first()
+    .textContent();
+  const [, landed, of] = /(\d+) of (\d+) landed/.exec(text ?? '') ?? [];
+  const [, ms, way] = /(\d+) ms (late|early)/.exec(text ?? '') ?? [];
+  return { landed: Number(landed), of: Number(of), late: Number(ms ?? 0) * (way === 'early' ? -1 : 1) };
+}
+
+test('this device hears a combo round: what landed stands on the strip, and is kept as a trial', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  const { id, landing } = await begin(page.request, ['Lumi Achterberg', 'Oskar Bello'], 14);
+  // One strike is missed.
+  await strikingMicrophone(page, landing.toSpliced(-5, 1));
+  await page.goto(`/floor/${id}`);
+  await expect(page.getByTestId('call')).toBeVisible({ timeout: 60_000 });
+  await page.keyboard.press('l');
+  await choose(page.getByLabel('This device hears with'), 'Microphone');
+  await choose(page.getByLabel('Whose strikes'), 'Oskar Bello');
+  await expect(page.getByText('It listens in every round')).toBeVisible();
+  await expect(page.getByText('this device', { exact: true })).toBeVisible();
+  await expect(page.getByLabel('What landed')).toBeVisible({ timeout: 70_000 });
+  const { landed, of } = await told(page, 'Oskar');
+  expect(of).toBeGreaterThan(9);
+  expect(landed).toBeGreaterThanOrEqual(of - 4);
+  expect(landed).toBeLessThan(of);
+  await expect(page.getByText(/A dot left of its pin came early/)).toBeVisible();
+  // It was somebody else after all, and then it was not.
+  await page.getByRole('button', { name: 'Not them' }).click();
+  await expect(page.getByLabel('What landed')).toHaveCount(0);
+  await page.getByRole('button', { name: 'They after all' }).click();
+  await expect(page.getByLabel('What landed')).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await expect
+    .poll(async () => (await newestOf(page.request, 'Oskar Bello')).title, { timeout: 20_000 })
+    .toBe('Slack 2');
+  const trial = await newestOf(page.request, 'Oskar Bello');
+  expect(trial).toMatchObject({
+    measured: 'microphone',
+    kind: 'combo-time',
+    heard: { source: 'microphone' },
+  });
+  expect(trial.heard.starts.length).toBeGreaterThan(2);
+  // 3 2-r:knee at 84 a minute: a beat and a half.
+  expect(Math.abs(trial.value - (1.5 * 60) / 84)).toBeLessThan(0.06);
+});
+
+test('two stations hear two fighters; the coach sees both counts, and both see their strips', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  test.setTimeout(150_000);
+  const { id, landing } = await begin(page.request, ['Lumi Achterberg', 'Oskar Bello'], 22);
+  const { code } = await (await page.request.put(`/api/runs/${id}/hall`, { data: {} })).json();
+  await page.goto(`/floor/${id}`);
+  await expect(page.getByTestId('call')).toBeVisible({ timeout: 60_000 });
+  await page.keyboard.press('l');
+  const stations: Page[] = [];
+  for (const [name, shift] of [
+    ['Lumi', 0],
+    ['Oskar', -60],
+  ] as const) {
+    const station = await browser.newPage({ baseURL: baseURL!, viewport: { width: 360, height: 740 } });
+    await strikingMicrophone(
+      station,
+      landing.map((at) => at + shift),
+    );
+    await station.goto(`/hall/${code}/station`);
+    await station.getByRole('button', { name: new RegExp(name) }).click();
+    await station.getByRole('button', { name: 'That is all' }).click();
+    await station.getByRole('button', { name: 'Microphone' }).click();
+    stations.push(station);
+  }
+  const listeners = page.getByLabel('Listeners');
+  await expect(listeners.getByText('Lumi Achterberg')).toBeVisible({ timeout: 20_000 });
+  await expect(listeners.getByText('Oskar Bello')).toBeVisible();
+  for (const station of stations)
+    await expect
+      .poll(async () => Number(await station.getByTestId('heard').textContent()), { timeout: 40_000 })
+      .toBeGreaterThan(8);
+  await expect(page.getByLabel('What landed')).toBeVisible({ timeout: 60_000 });
+  const [lumi, oskar] = [await told(page, 'Lumi'), await told(page, 'Oskar')];
+  expect(lumi.landed).toBeGreaterThan(10);
+  expect(oskar.landed).toBeGreaterThan(10);
+  // One of them strikes sixty milliseconds sooner.
+  expect(Math.abs(lumi.late - oskar.late - 60)).toBeLessThan(40);
+  for (const station of stations)
+    await expect(station.getByLabel('What landed')).toBeVisible({ timeout: 10_000 });
+  await page.keyboard.press('PageDown');
+  for (const name of ['Lumi Achterberg', 'Oskar Bello'])
+    await expect.poll(async () => (await newestOf(page.request, name)).runId, { timeout: 20_000 }).toBe(id);
+  for (const station of stations) await station.close();
+});
+
+test('a station without a microphone says why, and hears the motion of its phone instead', async ({
+  page,
+}) => {
+  const { id } = await begin(page.request, ['Lumi Achterberg'], 1);
+  const { code } = await (await page.request.put(`/api/runs/${id}/hall`, { data: {} })).json();
+  await page.addInitScript(() => {
+    navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('no', 'NotAllowedError'));
+  });
+  await page.setViewportSize({ width: 360, height: 740 });
+  await page.goto(`/hall/${code}/station`);
+  await page.getByRole('button', { name: /Lumi/ }).click();
+  await page.getByRole('button', { name: 'That is all' }).click();
+  await page.getByRole('button', { name: 'Microphone' }).click();
+  await expect(page.getByText('The microphone is not allowed')).toBeVisible();
+  await page.getByRole('button', { name: 'stop' }).click();
+  // A phone that hangs still and is struck every half second.
+  await page.evaluate(() => {
+    const from = performance.now();
+    setInterval(() => {
+      const since = ((performance.now() - from) % 500) / 1000;
+      const jolt = 60 * Math.exp(-since / 0.03) * Math.cos(since * 150);
+      const acceleration = { x: jolt, y: 0, z: 9.8 };
+      window.dispatchEvent(
+        new DeviceMotionEvent('devicemotion', { accelerationIncludingGravity: acceleration }),
+      );
+    }, 16);
+  });
+  await page.getByRole('button', { name: 'Motion of this phone' }).click();
+  await expect
+    .poll(async () => Number(await page.getByTestId('heard').textContent()), { timeout: 20_000 })
+    .toBeGreaterThan(5);
+});
+
+test('a burst is counted by the strike sensor, with losses told', async ({ page, browser, baseURL }) => {
+  test.setTimeout(120_000);
+  const lab = await browser.newPage({ baseURL: baseURL! });
+  await page.request.put('/api/gym/notice', { data: { accepted: true } });
+  await lab.goto('/gym/lab');
+  await lab.getByRole('button', { name: 'Simulated strike sensor' }).click();
+  await choose(lab.getByLabel('Hear with'), 'Strike sensor');
+  await expect
+    .poll(async () => Number(await lab.getByTestId('lab-count').textContent()), { timeout: 20_000 })
+    .toBeGreaterThan(4);
+  await page.goto('/fighters');
+  const { id } = await begin(page.request, ['Oskar Bello'], 1);
+  await page.goto(`/floor/${id}`);
+  await expect(page.getByTestId('call')).toBeVisible({ timeout: 60_000 });
+  await page.keyboard.press('t');
+  await choose(page.getByLabel('Counted by'), 'Strike sensor');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText(/One trial, saved/)).toBeVisible({ timeout: 60_000 });
+  await expect.poll(async () => (await newestOf(page.request, 'Oskar Bello')).measured).toBe('sensor');
+  const trial = await newestOf(page.request, 'Oskar Bello');
+  expect(trial.count).toBeGreaterThan(8);
+  expect(trial.heard).toMatchObject({ source: 'sensor', device: 'pad-1', detector: null });
+  // Switched off, it is gone, and the burst says so in plain words.
+  await lab.close();
+  await page.getByRole('button', { name: 'Again' }).click();
+  await expect(page.getByRole('alert')).toContainText('No strike sensor is there', { timeout: 15_000 });
+});
