@@ -31,6 +31,7 @@ test('a burst is counted by the microphone, kept with what was heard, and counte
   await page.keyboard.press('t');
   await choose(page.getByLabel('Who'), 'Oskar Bello');
   await choose(page.getByLabel('Counted by'), 'Microphone');
+  await page.getByLabel(/Keep the sound/).click();
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByText('the microphone counts')).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText(/One trial, saved/)).toBeVisible({ timeout: 60_000 });
@@ -57,7 +58,25 @@ test('a burst is counted by the microphone, kept with what was heard, and counte
   const corrected = await newest();
   expect(corrected).toMatchObject({ measured: 'by-hand', first: trial.count });
   expect(corrected.heard).toEqual(trial.heard);
+
+  // The sound was kept, as was agreed, is heard again, and can be taken out.
+  await expect.poll(async () => (await newest()).recorded, { timeout: 15_000 }).toBeGreaterThan(10);
+  await page.goto(`/fighters/${id}`);
+  await page.getByRole('button', { name: /with its sound/ }).click();
+  await page.getByRole('button', { name: 'Play its sound' }).click();
+  await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take the sound out' }).click();
+  await expect.poll(async () => (await newest()).recorded).toBeNull();
   await browser.close();
+});
+
+test('a burst is tried out with nobody striking: a number is shown, and nothing kept', async ({ page }) => {
+  await takeToTheFloor(page, ['Lumi Achterberg']);
+  await page.keyboard.press('t');
+  await choose(page.getByLabel('Counted by'), 'Try it: nobody strikes');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText('Only tried: nothing was kept.')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/\d\.\d a second/)).toBeVisible();
 });
 
 test('without a microphone a burst says why, and taps count as before', async ({ page }) => {

@@ -1,4 +1,4 @@
-/** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log|hall|strikes]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
+/** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log|hall|strikes|live]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
 import { build, install } from '../house.mjs';
 import { printTable } from './table.mjs';
 
@@ -18,7 +18,11 @@ const PARTS = {
   load: () => import('./loadBench.mjs'),
   log: () => import('./logBench.mjs'),
   hall: () => import('./hallBench.mjs'),
-  strikes: () => import('./strikesBench.mjs'),
+  strikes: async () => {
+    await import('./strikesBench.mjs');
+    await import('./strikesLiveBench.mjs');
+  },
+  live: () => import('./strikesLiveBench.mjs'),
 };
 const wanted = process.argv.slice(2);
 for (const [name, measure] of Object.entries(PARTS))

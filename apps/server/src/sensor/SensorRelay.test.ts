@@ -2,7 +2,7 @@ import { SensorRelay } from './SensorRelay.ts';
 
 function socket() {
   const takers = new Map<string, (data: string) => void>();
-  const sent: any[] = [];
+  const sent: { kind?: string; message?: unknown }[] = [];
   let closed = '';
   return {
     sent,
@@ -14,7 +14,7 @@ function socket() {
     leave: () => takers.get('close')?.(''),
     send: (text: string) => void sent.push(JSON.parse(text)),
     close: (_code: number, reason: string) => void (closed = reason),
-    on: (event: string, take: (data: any) => void) => takers.set(event, take),
+    on: (event: string, take: (data: string) => void) => takers.set(event, take),
   };
 }
 

@@ -16,7 +16,9 @@ export async function keepSound(attemptId: string, { wav, from }: KeptSound): Pr
     } catch (error) {
       const isEarly = error instanceof Refused && (error.status === 404 || error.status === 0);
       if (!isEarly || time === TIMES)
-        throw new Error(`The sound could not be kept; the trial is. ${(error as Error).message}`);
+        throw new Error(`The sound could not be kept; the trial is. ${(error as Error).message}`, {
+          cause: error,
+        });
       await new Promise((done) => setTimeout(done, AGAIN_MS));
     }
   }

@@ -102,6 +102,44 @@ export function reactionTrials(
   });
 }
 
+/** A burst of a round: when it runs, and what the test of it is. */
+export interface BurstInRound {
+  readonly from: Seconds;
+  readonly seconds: Seconds;
+  readonly title: string;
+}
+
+/** Bursts that are blocks of a round, as trials of those who work there. */
+export function burstTrials(
+  take: Take,
+  round: RoundToPlay,
+  bursts: readonly BurstInRound[],
+  { fighterIds, workerAt }: Workers,
+  place: TrialPlace,
+): SaveAttemptDto[] {
+  const { source, latency, device, detector, leastStrength } = take.listener;
+  if (source === null) return [];
+  const { strikes } = cleaned(take, round, []);
+  return bursts.flatMap(({ from, seconds, title }): SaveAttemptDto[] => {
+    const worker = workerAt(from);
+    if (worker === null || !fighterIds.includes(worker) || take.from > from) return [];
+    const onsets = strikes
+      .filter(({ at }) => at - latency >= from && at - latency <= from + seconds)
+      .map((onset) => ({ ...onset, at: thousandths(onset.at - from) }));
+    const instants = onsets.flatMap(({ at, doubtful }) =>
+      doubtful === true ? [] : [thousandths(at - latency)],
+    );
+    if (instants.length === 0) return [];
+    const weak = leastStrength === null ? {} : { leastStrength };
+    const heard = { source, device: device.slice(0, 120), latency, detector, onsets, due: null, ...weak };
+    return [
+      { ...place, fighterId: worker, kind: 'burst', title, seconds, instants, measured: source, heard },
+    ];
+  });
+}
+
+const thousandths = (seconds: Seconds): Seconds => Math.round(seconds * 1000) / 1000;
+
 /** Length that a test says which has none of its own. */
 const TEST_SECONDS = 10;
 
@@ -111,7 +149,7 @@ function trialOf(
   { runId, lead, at }: TrialPlace,
   what: Pick<SaveAttemptDto, 'kind' | 'title' | 'line'>,
 ): SaveAttemptDto {
-  const instants = heard.onsets.map((onset) => Math.round((onset.at - heard.latency) * 1000) / 1000);
+  const instants = heard.onsets.map((onset) => thousandths(onset.at - heard.latency));
   const measured = heard.source;
   return {
     ...(what as object),

@@ -17,6 +17,7 @@ import type { HallDesk } from '../../hall/HallDesk.ts';
 import { deskId, useHallDesk } from '../../hall/useHallDesk.ts';
 import { AfterRun } from './after/AfterRun.tsx';
 import { Board } from './board/Board.tsx';
+import { LandedArea } from './board/LandedArea.tsx';
 import { BurstPane } from './burst/BurstPane.tsx';
 import { useClaps } from '../../floor/hands/useClaps.ts';
 import { useHands } from '../../floor/hands/useHands.ts';
@@ -212,7 +213,25 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
     return <FloorNote title="Loading the voice" share={state.share} starts={state.startsSoon} />;
   if (isBurst) return <BurstPane run={run} fighters={fighters} deck={deck} onClose={() => setBurst(false)} />;
   if (state.phase === 'over')
-    return <AfterRun run={run} marks={marks} rung={deck.rung} fighters={people.all} onBurst={openBurst} />;
+    return (
+      <AfterRun
+        run={run}
+        marks={marks}
+        rung={deck.rung}
+        fighters={people.all}
+        heard={
+          ears.shown.length > 0 && (
+            <LandedArea
+              landed={ears.shown}
+              combos={deck.rounds[ears.shown[0]!.round]!.combos}
+              fighters={people.all}
+              book={book}
+            />
+          )
+        }
+        onBurst={openBurst}
+      />
+    );
   return (
     <main className="mat hall flex h-dvh flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
       <div className="flex min-h-0 flex-1 flex-col overflow-clip phone:h-dvh phone:flex-none">

@@ -3,6 +3,7 @@ import { padsAhead, type Pad } from '@eurhythm/core/body';
 import { clockText, secondsLeft } from '@eurhythm/core/units';
 import { comboName } from '@eurhythm/core/plan';
 import { blockAt } from '../floor/board/whatComes.ts';
+import { LandedArea } from '../floor/board/LandedArea.tsx';
 import { GroupChoice } from './GroupChoice.tsx';
 import type { HallProps } from './hallProps.ts';
 import { PadPicture } from './PadPicture.tsx';
@@ -13,11 +14,12 @@ const AHEAD = 3;
 const LEVEL_WORDS = { head: 'head high', body: 'body high', low: 'low' } as const;
 
 /** For who holds: the pad that comes next, mirrored, at its height, and the two after it. */
-export function HolderView({ view, deck, state, book }: HallProps) {
+export function HolderView({ view, deck, state, book, joined }: HallProps) {
   const [group, setGroup] = useState('');
   const { at, moment, cycle, combo, walk } = useShownLine(deck, state, book, group);
   const { block, left } = blockAt(view.plan.rounds[state.round]!.blocks as never, at);
   const isRest = block?.kind === 'rest';
+  const landed = joined.landed.filter((each) => each.round === state.round);
   const own = walk && cycle ? padsAhead(walk, moment.cycle ? moment.stroke : null, AHEAD) : [];
   // At the end of one time through the next one begins anew.
   const pads = walk && own.length < AHEAD ? [...own, ...padsAhead(walk, null, AHEAD - own.length)] : own;
@@ -35,6 +37,14 @@ export function HolderView({ view, deck, state, book }: HallProps) {
         </span>
       </div>
       <GroupChoice groups={groupsOf(deck, state.round)} value={group} onChange={setGroup} />
+      {isRest && landed.length > 0 && (
+        <LandedArea
+          landed={landed}
+          combos={deck.rounds[state.round]!.combos}
+          fighters={view.fighters}
+          book={book}
+        />
+      )}
       {first ? (
         <>
           <section

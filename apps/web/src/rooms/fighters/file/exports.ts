@@ -1,4 +1,5 @@
 import { labelledWav, onsetNotes, onsetsCsv, MIDI_TICKS, type MidiEvent } from '@eurhythm/core/formats';
+import type { MidiEvent as FileEvent } from 'midi-file';
 import type { FileOnset, HeardFile } from './readSound.ts';
 
 /** A region about a strike, in seconds. */
@@ -39,8 +40,6 @@ export async function exportOnsets(
       return as satisfies never;
   }
 }
-
-type FileEvent = Parameters<typeof import('midi-file').writeMidi>[0]['tracks'][number][number];
 
 function withDeltas(events: readonly MidiEvent[]): FileEvent[] {
   return events.map((event, i): FileEvent => {

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { Toaster, toast } from 'sonner';
 import { missedRounds, plannedSecondsOf, rungSeconds } from '@eurhythm/core/plan';
@@ -27,6 +27,8 @@ interface AfterRunProps {
   readonly marks: Marks;
   readonly rung: RunState['rung'];
   readonly fighters: readonly FighterView[];
+  /** What was heard of the last round; empty where nothing listened. */
+  readonly heard: ReactNode;
   onBurst(): void;
 }
 
@@ -34,7 +36,7 @@ interface AfterRunProps {
 const MOST_TITLE = 60;
 
 /** After the class: what was held, what is open, and every mark, to be put right. */
-export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps) {
+export function AfterRun({ run, marks, rung, fighters, heard, onBurst }: AfterRunProps) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const close = useWrite(
@@ -115,6 +117,7 @@ export function AfterRun({ run, marks, rung, fighters, onBurst }: AfterRunProps)
           </ButtonLink>
         </div>
       </div>
+      {heard}
       <MarkTable run={run} marks={marks} fighters={fighters} otherLead={otherLead(run.lead)} />
       <SaidOfClass run={run} />
       <p className="text-quiet">Closing writes the session into everybody’s log.</p>

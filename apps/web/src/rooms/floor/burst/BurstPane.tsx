@@ -98,6 +98,8 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
   const isHeard = by !== 'taps';
   const counted = isHeard ? ear.strikes.filter(({ doubtful }) => !doubtful).map(({ at }) => at) : taps;
 
+  const tellFailure = (error: unknown): void =>
+    setFailure(error instanceof Error ? error.message : String(error));
   const send = (id: string, attempt: SaveAttemptDto): void =>
     void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
   const finish = useStable(async (): Promise<void> => {
@@ -131,8 +133,6 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
     send(phase.kept.id, { ...attempt, instants: [], said, measured: 'by-hand' });
     setPhase({ ...phase, summary: summariseCount(said, seconds), doubtful: 0 });
   };
-  const tellFailure = (error: unknown): void =>
-    setFailure(error instanceof Error ? error.message : String(error));
   const start = async (): Promise<void> => {
     try {
       // What is heard is late, and so are taps on it; what the microphone hears is known later still.

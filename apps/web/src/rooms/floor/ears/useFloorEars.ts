@@ -9,7 +9,13 @@ import type {
 } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { Listening, type Take } from '../../../floor/listening/Listening.ts';
-import { comboTrials, landedOf, reactionTrials, type Landed } from '../../../floor/listening/landed.ts';
+import {
+  burstTrials,
+  comboTrials,
+  landedOf,
+  reactionTrials,
+  type Landed,
+} from '../../../floor/listening/landed.ts';
 import type { RunDeck } from '../../../floor/RunDeck.ts';
 import type { HallDesk } from '../../../hall/HallDesk.ts';
 import { putting, takingOut } from '../../../sync/letters/letter.ts';
@@ -18,6 +24,7 @@ import { SUBJECTS } from '../../../sync/letters/subjects.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { OWN_EAR, plainDevice, useOwnEar, type OwnEar } from './useOwnEar.ts';
 import { useRoundWatch } from './useRoundWatch.ts';
+import { burstsOf, callsOf } from './testsOfRound.ts';
 import { workersIn } from './workers.ts';
 
 /** What was struck before the end is known by then, also from stations. */
@@ -79,11 +86,11 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
     place,
     null,
     (of, strike) => void listening.hears(OWN_EAR, of, known(of), [strike]),
-    ({ source, device, latency, detector, leastStrength }, what, from) => {
+    ({ source, device, latency, detector, leastStrength }, { told: what, from, fighterIds }) => {
       listening.comes({
         id: OWN_EAR,
         name: 'this device',
-        fighterIds: own.wish.fighterIds,
+        fighterIds,
         source,
         device: plainDevice(device),
         latency,
@@ -116,6 +123,13 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
       ...all
         .filter((landed) => landed.take.listener.id === take.listener.id)
         .flatMap((landed) => comboTrials(landed, compiled, where)),
+      ...burstTrials(
+        take,
+        compiled,
+        burstsOf(run, take.round, until),
+        workersOf(take.round)(take.listener.fighterIds),
+        where,
+      ),
       ...reactionTrials(take, compiled, calls.at, workersOf(take.round)(take.listener.fighterIds), {
         ...where,
         title: calls.title,
@@ -235,33 +249,4 @@ function shown({ fighterId, heard }: Landed, round: number): LandedDto {
     bias: Math.max(-5, Math.min(5, bias)),
     combos: heard.combos.map(({ combo, lead, strokes }) => ({ combo, lead, strokes: [...strokes] })),
   };
-}
-
-/** The calls of a round that are answered at once, as far as it was gone through, and what the test of them is called. */
-function callsOf(
-  run: RunView,
-  round: number,
-  compiled: RunDeck['rounds'][number],
-  until: number,
-): { readonly at: readonly number[]; readonly title: string } {
-  const called = new Map(
-    run.rounds[round]!.blocks.flatMap((block): [string, Set<string>][] =>
-      block.kind === 'react'
-        ? [
-            [
-              block.id,
-              new Set(
-                [block.call, ...(block.more ?? []).map(({ call }) => call)].map((each) => each.toLowerCase()),
-              ),
-            ],
-          ]
-        : [],
-    ),
-  );
-  const cues = compiled.cues.filter(
-    ({ kind, block, text, at }) =>
-      kind === 'call' && at <= until && called.get(block)?.has(text.toLowerCase()),
-  );
-  const words = [...new Set(cues.map(({ text }) => text.toLowerCase()))].sort();
-  return { at: cues.map(({ at }) => at), title: `Answer to ${words.join(', ')}`.slice(0, 60) };
 }

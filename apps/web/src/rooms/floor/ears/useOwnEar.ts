@@ -40,7 +40,7 @@ export function useOwnEar(
   place: EarPlace,
   code: string | null,
   onHeard: (round: number, strike: { at: number; strength?: number; doubtful?: true }) => void,
-  onComes: (ear: Ear, told: string, from: number) => void,
+  onComes: (ear: Ear, comes: { told: string; from: number; fighterIds: readonly string[] }) => void,
   onLeaves: () => void,
 ): OwnEar {
   const [wish, setWish] = useState<OwnEarWish>({ kind: 'nothing', fighterIds: [] });
@@ -58,7 +58,9 @@ export function useOwnEar(
     const due = place.due(wish.fighterIds).map(({ at }) => at);
     return simulateRound(due, NOBODY, seededRandom(place.round + 1));
   });
-  const comes = useStable(onComes);
+  const comes = useStable((opened: Ear, told: string, from: number) =>
+    onComes(opened, { told, from, fighterIds: wish.fighterIds }),
+  );
   const leaves = useStable(onLeaves);
   const ear = useRef<Ear | null>(null);
   // A virtual fighter learns each round anew.

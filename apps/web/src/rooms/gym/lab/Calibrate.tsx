@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { QUIET_SECONDS, TEST_STRIKES, calibrate, type Calibration } from '@eurhythm/core/strikes';
 import type { EarStrike } from '../../../ears/Ear.ts';
 import { forgetLearnt, keepLearnt, learntOf } from '../../../ears/earSettings.ts';
@@ -17,20 +17,17 @@ type Step =
 interface CalibrateProps {
   readonly lab: LabEar;
   readonly place: string;
-  /** Told the strikes that are heard meanwhile. */
-  readonly heard: { current: ((strike: EarStrike) => void) | null };
   onLearnt(): void;
 }
 
 /** Learns the hall: five seconds of quiet, ten test strikes, and from then on what is weaker than they were is doubtful. */
-export function Calibrate({ lab, place, heard, onLearnt }: CalibrateProps) {
+export function Calibrate({ lab, place, onLearnt }: CalibrateProps) {
   const [step, setStep] = useState<Step>({ kind: 'idle' });
   const [failure, setFailure] = useState('');
   const [left, setLeft] = useState(0);
   const { ear } = lab;
   const known = ear && learntOf(ear.device)?.calibration;
   const done = useStable((quiet: readonly number[], strikes: readonly number[]): void => {
-    heard.current = null;
     setStep({ kind: 'idle' });
     const learnt = calibrate(quiet, strikes);
     if (!learnt.ok) return setFailure(learnt.message);
@@ -56,29 +53,26 @@ export function Calibrate({ lab, place, heard, onLearnt }: CalibrateProps) {
     }, 100);
     return () => clearInterval(timer);
   }, [step, lab]);
-  const latest = useRef<Step>(step);
-  useEffect(() => {
-    latest.current = step;
-  }, [step]);
   const isStriking = step.kind === 'strikes';
+  const { listen } = lab;
+  const struck = useStable(({ strength }: EarStrike): void => {
+    if (step.kind !== 'strikes' || strength === undefined) return;
+    const strikes = [...step.strikes, strength];
+    if (strikes.length >= TEST_STRIKES) done(step.quiet, strikes);
+    else setStep({ ...step, strikes });
+  });
+  const isLate = useStable(() => {
+    if (step.kind === 'strikes') done(step.quiet, step.strikes);
+  });
   useEffect(() => {
     if (!isStriking) return;
-    heard.current = ({ strength }) => {
-      const now = latest.current;
-      if (now.kind !== 'strikes' || strength === undefined) return;
-      const strikes = [...now.strikes, strength];
-      if (strikes.length >= TEST_STRIKES) done(now.quiet, strikes);
-      else setStep({ ...now, strikes });
-    };
-    const late = setTimeout(() => {
-      const now = latest.current;
-      if (now.kind === 'strikes') done(now.quiet, now.strikes);
-    }, STRIKES_MS);
+    const late = setTimeout(isLate, STRIKES_MS);
+    const end = listen(struck);
     return () => {
       clearTimeout(late);
-      heard.current = null;
+      end();
     };
-  }, [isStriking, done, heard]);
+  }, [isStriking, listen, struck, isLate]);
   if (!ear || ear.source !== 'microphone')
     return <p className="py-3 text-quiet">Open a microphone above; only that has a hall to learn.</p>;
   return (

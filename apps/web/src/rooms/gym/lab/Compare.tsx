@@ -1,16 +1,22 @@
-import { useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { matchStrikes } from '@eurhythm/core/strikes';
 import { EAR_KINDS, EAR_NAMES, type EarKind, type EarStrike } from '../../../ears/Ear.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ChoiceField } from '../../../ui/Field.tsx';
-import { useEar } from './useEar.ts';
+import { useEar, type LabEar } from './useEar.ts';
 
 type Choice = EarKind | 'nothing';
 
 interface CompareProps {
   /** What is open above, and its strikes while they are compared. */
   readonly first: EarKind | null;
-  readonly heard: { current: ((strike: EarStrike) => void) | null };
+  readonly lab: LabEar;
+}
+
+/** What both hear while they are compared. */
+interface Heard {
+  readonly first: EarStrike[];
+  readonly second: EarStrike[];
 }
 
 interface Compared {
@@ -22,26 +28,27 @@ interface Compared {
 }
 
 /** The same strikes heard in two ways at once: which hears what the other does not, and how far they are apart. */
-export function Compare({ first, heard }: CompareProps) {
+export function Compare({ first, lab }: CompareProps) {
   const [second, setSecond] = useState<Choice>('nothing');
-  const strikes = useRef<{ first: EarStrike[]; second: EarStrike[] } | null>(null);
-  const [isRunning, setRunning] = useState(false);
+  const [heard, setHeard] = useState<Heard | null>(null);
   const [compared, setCompared] = useState<Compared | null>(null);
-  const other = useEar(second === 'nothing' ? null : second, 0, (strike) =>
-    strikes.current?.second.push(strike),
-  );
+  const other = useEar(second === 'nothing' ? null : second, 0);
+  const { listen } = lab;
+  const listenToOther = other.listen;
+  useEffect(() => {
+    if (!heard) return;
+    const ends = [
+      listen((strike) => heard.first.push(strike)),
+      listenToOther((strike) => heard.second.push(strike)),
+    ];
+    return () => ends.forEach((end) => end());
+  }, [heard, listen, listenToOther]);
   const start = (): void => {
-    const all = { first: [] as EarStrike[], second: [] as EarStrike[] };
-    strikes.current = all;
-    heard.current = (strike) => all.first.push(strike);
     setCompared(null);
-    setRunning(true);
+    setHeard({ first: [], second: [] });
   };
-  const stop = (): void => {
-    const all = strikes.current!;
-    strikes.current = null;
-    heard.current = null;
-    setRunning(false);
+  const stop = (all: Heard): void => {
+    setHeard(null);
     const { hits, misses, extras, latency, spread } = matchStrikes(all.first, all.second);
     setCompared({
       both: hits.length,
@@ -67,14 +74,14 @@ export function Compare({ first, heard }: CompareProps) {
           ]}
           onChange={(value) => setSecond(value as Choice)}
         />
-        <Button className="mb-6" disabled={!other.ear} onClick={isRunning ? stop : start}>
-          {isRunning ? 'That is enough' : 'Compare'}
+        <Button className="mb-6" disabled={!other.ear} onClick={() => (heard ? stop(heard) : start())}>
+          {heard ? 'That is enough' : 'Compare'}
         </Button>
       </div>
       <p role="status" className={other.told === '' ? 'min-h-6 text-quiet' : 'font-semibold text-caution'}>
         {other.told !== ''
           ? other.told
-          : isRunning
+          : heard
             ? 'Strike some twenty times.'
             : compared
               ? `${compared.both} heard by both, ${compared.firstAlone} by the first alone, ${compared.secondAlone} by the second alone. The second is ${Math.abs(Math.round(1000 * compared.later))} ms ${compared.later < 0 ? 'earlier' : 'later'}, give or take ${Math.round(1000 * compared.spread)} ms.`

@@ -1,7 +1,7 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { simulateBurst } from '@eurhythm/core/standIns';
 import { seededRandom } from '@eurhythm/core/units';
-import { EAR_KINDS, EAR_NAMES, type EarKind, type EarStrike } from '../../../ears/Ear.ts';
+import { EAR_KINDS, EAR_NAMES, type EarKind } from '../../../ears/Ear.ts';
 import { keepPlace, learntOf, readEarSettings } from '../../../ears/earSettings.ts';
 import { startPretendSensor } from '../../../ears/pretendSensor.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
@@ -25,14 +25,10 @@ export function LabRoom() {
   const [place, setPlace] = useState(() => readEarSettings().place);
   const [learnt, setLearnt] = useState(0);
   const [count, setCount] = useState(0);
-  const calibrating = useRef<((strike: EarStrike) => void) | null>(null);
-  const comparing = useRef<((strike: EarStrike) => void) | null>(null);
   const kind = choice === 'nothing' ? null : choice;
-  const lab = useEar(kind, learnt, (strike) => {
-    setCount((n) => n + 1);
-    calibrating.current?.(strike);
-    comparing.current?.(strike);
-  });
+  const lab = useEar(kind, learnt);
+  const { listen } = lab;
+  useEffect(() => listen(() => setCount((n) => n + 1)), [listen]);
   const again = (): void => setLearnt((n) => n + 1);
   const known = (lab.ear && learntOf(lab.ear.device)?.calibration) ?? null;
   return (
@@ -92,14 +88,14 @@ export function LabRoom() {
           </p>
         </Part>
         <Part title="Learn the hall">
-          <Calibrate lab={lab} place={place} heard={calibrating} onLearnt={again} />
+          <Calibrate lab={lab} place={place} onLearnt={again} />
         </Part>
         <div className="grid gap-y-7">
           <Part title="How late it hears">
             <Latency device={lab.ear?.source === 'microphone' ? lab.ear.device : null} onLearnt={again} />
           </Part>
           <Part title="Two at once">
-            <Compare first={kind} heard={comparing} />
+            <Compare first={kind} lab={lab} />
           </Part>
         </div>
       </div>

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { simulateBurst } from '@eurhythm/core/standIns';
 import { seededRandom } from '@eurhythm/core/units';
 import type { Ear, EarKind, EarStrike } from '../../../ears/Ear.ts';
@@ -17,31 +17,33 @@ export interface Past {
   readonly strikes: EarStrike[];
 }
 
+/** Is told every strike. */
+export type OnStrike = (strike: EarStrike) => void;
+
 export interface LabEar {
   /** Null until it is open. */
   readonly ear: Ear | null;
   readonly told: string;
   readonly past: Past;
+  /** Tells every strike from now on; gives what ends it. */
+  listen(onStrike: OnStrike): () => void;
 }
 
 /** An ear that is tried out, and what it heard lately; `again` opens it anew, with what was learnt meanwhile. */
-export function useEar(
-  kind: EarKind | null,
-  again: number,
-  onStrike: (strike: EarStrike) => void = () => {},
-): LabEar {
+export function useEar(kind: EarKind | null, again: number): LabEar {
   const [ear, setEar] = useState<Ear | null>(null);
   const [told, setTold] = useState('');
-  const past = useRef<Past>({ levels: [], strikes: [] });
+  const [past] = useState<Past>(() => ({ levels: [], strikes: [] }));
+  const [listeners] = useState(() => new Set<OnStrike>());
   const strike = useStable((heard: EarStrike): void => {
-    past.current.strikes.push(heard);
-    onStrike(heard);
+    past.strikes.push(heard);
+    for (const listener of listeners) listener(heard);
   });
   useEffect(() => {
     if (kind === null) return;
     let isGone = false;
     let opened: Ear | null = null;
-    const { levels, strikes } = past.current;
+    const { levels, strikes } = past;
     const started = performance.now() / 1000;
     const impacts = simulateBurst(NOBODY, PRETEND_SECONDS, seededRandom(1));
     const forget = (): void => {
@@ -80,6 +82,10 @@ export function useEar(
       setEar(null);
       setTold('');
     };
-  }, [kind, again, strike]);
-  return { ear, told, past: past.current };
+  }, [kind, again, strike, past]);
+  const listen = useStable((onStrike: OnStrike) => {
+    listeners.add(onStrike);
+    return () => void listeners.delete(onStrike);
+  });
+  return { ear, told, past, listen };
 }
