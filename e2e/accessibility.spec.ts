@@ -10,6 +10,7 @@ for (const path of [
   '/gym',
   '/gym/sound',
   '/gym/voice',
+  '/gym/lab',
   '/combos/flood-4',
   '/combos/new',
   '/sessions/three-groups',
@@ -21,6 +22,7 @@ for (const path of [
   '/fighters',
   '/fighters/ines',
   '/fighters/new',
+  '/fighters/from-file',
 ]) {
   test(`axe finds nothing on ${path}, light and dark, large and small`, async ({ page, request }) => {
     await request.put('/api/gym/notice', { data: { accepted: true } });
@@ -97,6 +99,7 @@ for (const path of [
   '/gym',
   '/gym/sound',
   '/gym/voice',
+  '/gym/lab',
   '/gym/keep',
   '/fighters/ines',
 ]) {

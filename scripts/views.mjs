@@ -2,6 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { STRIKE_STATES } from './viewsOfStrikes.mjs';
 
 /** How to come to each main view in a browser page; the names are the names of the pictures. */
 
@@ -107,6 +108,16 @@ export const SHEETS = {
       })),
     ],
   },
+  strikes: {
+    width: 1280,
+    shots: [
+      ...['heard-round', 'lab', 'from-file', 'trial'].map((view) => ({
+        view,
+        sizes: [{ width: 1280, height: 800 }],
+      })),
+      { view: 'heard-station', sizes: [{ width: 360, height: 740 }] },
+    ],
+  },
   dark: {
     width: 1280,
     colorScheme: 'dark',
@@ -124,7 +135,7 @@ export async function contactSheet(browser, base, { width, colorScheme = 'light'
     const [{ width: first }] = sizes;
     const page = await browser.newPage({ viewport: sizes[0], colorScheme, hasTouch: first < 760 });
     await acceptNotice(page, base);
-    await (VIEWS[view] ?? FLOOR_STATES[view])(page, base);
+    await (VIEWS[view] ?? FLOOR_STATES[view] ?? STRIKE_STATES[view])(page, base);
     for (const size of sizes) {
       await page.setViewportSize(size);
       pictures.push({ size, picture: (await screenshot(page)).toString('base64') });
@@ -210,10 +221,6 @@ export const VIEWS = {
   async calendar(page, base) {
     await page.goto(`${base}/sessions/calendar`);
     await page.getByRole('list', { name: 'Themes' }).waitFor();
-  },
-  async 'combo-wall'(page, base) {
-    await page.goto(`${base}/combos/wall/flood`);
-    await page.getByRole('button', { name: 'Print' }).waitFor();
   },
   async 'session-card'(page, base) {
     await page.goto(`${base}/sessions/three-groups/card`);

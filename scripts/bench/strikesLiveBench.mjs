@@ -4,16 +4,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { needChromium } from '../chromium.mjs';
-import { ROOT } from '../house.mjs';
 import { serveApp } from '../servedApp.mjs';
+import { strikingPage } from '../strikes/strikingPage.mjs';
 import { acceptNotice } from '../views.mjs';
 import { row } from './table.mjs';
 
-const [{ impactSound }, { seededRandom }] = await Promise.all(
-  ['standIns', 'units'].map((folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`))),
-);
 const PORT = 4394;
-const RATE = 48_000;
 const STRIKES = 60;
 const WATCHED_MS = 20_000;
 
@@ -70,46 +66,30 @@ row(
 );
 
 // How soon a strike is on the screen.
-await page.addInitScript(
-  ({ impact, rate }) => {
-    let context = null;
-    let into = null;
-    navigator.mediaDevices.getUserMedia = async () => {
-      context = new AudioContext();
-      await context.resume();
-      into = new MediaStreamAudioDestinationNode(context);
-      return into.stream;
-    };
-    window.strikes = async (times) => {
-      const buffer = new AudioBuffer({ length: impact.length, sampleRate: rate });
-      buffer.copyToChannel(Float32Array.from(impact), 0);
-      const shown = document.querySelector('[data-testid=lab-count]');
-      const late = [];
-      for (let i = 0; i < times; i++) {
-        await new Promise((done) => setTimeout(done, 300 + 100 * Math.random()));
-        const source = new AudioBufferSourceNode(context, { buffer });
-        source.connect(into);
-        const at = performance.now() + 50;
-        source.start(context.currentTime + 0.05);
-        await new Promise((done) => {
-          const observer = new MutationObserver(() => {
-            observer.disconnect();
-            requestAnimationFrame((frame) => done(late.push(frame - at)));
-          });
-          observer.observe(shown, { childList: true, characterData: true, subtree: true });
-          setTimeout(() => done(observer.disconnect()), 1500);
-        });
-      }
-      return late;
-    };
-  },
-  { impact: Array.from(impactSound('pad', RATE, seededRandom(8))), rate: RATE },
-);
+await strikingPage(page);
 await page.goto(`${app.base}/gym/lab`);
 await page.getByLabel('Hear with').click();
 await page.getByRole('option', { name: 'Microphone' }).click();
 await page.waitForTimeout(2500);
-const late = (await page.evaluate((times) => window.strikes(times), STRIKES)).sort((a, b) => a - b);
+const strikes = async (times) => {
+  const shown = document.querySelector('[data-testid=lab-count]');
+  const seen = [];
+  for (let i = 0; i < times; i++) {
+    await new Promise((done) => setTimeout(done, 300 + 100 * Math.random()));
+    const at = performance.now() + 50;
+    window.strike(0.05);
+    await new Promise((done) => {
+      const observer = new MutationObserver(() => {
+        observer.disconnect();
+        requestAnimationFrame((frame) => done(seen.push(frame - at)));
+      });
+      observer.observe(shown, { childList: true, characterData: true, subtree: true });
+      setTimeout(() => done(observer.disconnect()), 1500);
+    });
+  }
+  return seen;
+};
+const late = (await page.evaluate(strikes, STRIKES)).sort((a, b) => a - b);
 row(
   'a strike is on the screen',
   `${late[late.length >> 1]?.toFixed(0)} ms after it`,

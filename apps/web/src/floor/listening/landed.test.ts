@@ -8,7 +8,14 @@ import type { Listener, Take } from './Listening.ts';
 const book = starterBook();
 const combo = { id: 'c', grade: 'Ebb', number: 3, title: '', line: '1 2-3', beatsPerBar: 4 };
 const blocks = [
-  { ...usualBlock('combo', 'work'), seconds: 40, combos: [combo], bpm: 90, leadPlan: 'as-set', cyclesEach: 3 },
+  {
+    ...usualBlock('combo', 'work'),
+    seconds: 40,
+    combos: [combo],
+    bpm: 90,
+    leadPlan: 'as-set',
+    cyclesEach: 3,
+  },
 ];
 const setting = { owner: 'o', lead: 'left', word: '', count: ENGLISH_COUNT, clips: [] } as const;
 const round: RoundToPlay = compileToPlay({ id: 'r', blocks: blocks as never }, setting, book);

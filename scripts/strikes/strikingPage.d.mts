@@ -1,0 +1,3 @@
+import type { Page } from '@playwright/test';
+
+export function strikingPage(page: Page, at?: readonly number[]): Promise<void>;

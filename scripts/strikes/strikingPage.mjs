@@ -1,0 +1,66 @@
+/** A browser page whose microphone stands in a quiet hall and hears a pad being struck. */
+import { join } from 'node:path';
+import { ROOT } from '../house.mjs';
+
+const [{ impactSound }, { seededRandom }] = await Promise.all(
+  ['standIns', 'units'].map((folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`))),
+);
+const RATE = 48_000;
+const IMPACT = Array.from(
+  impactSound('pad', RATE, seededRandom(8)),
+  (sample) => Math.round(sample * 1e4) / 1e4,
+);
+
+/**
+ * Gives a page that microphone, before it goes anywhere. Strikes land at these instants of the clock, in milliseconds since 1970, and
+ * when `window.strike(inSeconds)` is called; `window.unplug()` takes the microphone away.
+ */
+export async function strikingPage(page, at = []) {
+  await page.addInitScript(
+    ({ impact, rate, instants }) => {
+      let open = null;
+      const buffer = new AudioBuffer({ length: impact.length, sampleRate: rate });
+      buffer.copyToChannel(Float32Array.from(impact), 0);
+      const strike = (inSeconds) => {
+        if (!open) return;
+        const source = new AudioBufferSourceNode(open.context, { buffer });
+        source.connect(new GainNode(open.context, { gain: 0.5 })).connect(open.into);
+        source.start(open.context.currentTime + inSeconds);
+      };
+      /** Noise by a generator of Park and Miller, so that every hall is the same. */
+      const room = (context) => {
+        const noise = new AudioBuffer({ length: 2 * context.sampleRate, sampleRate: context.sampleRate });
+        const samples = noise.getChannelData(0);
+        let state = 1;
+        for (let i = 0; i < samples.length; i++) {
+          state = (state * 16_807) % 2_147_483_647;
+          samples[i] = 0.004 * (state / 2_147_483_647 - 0.5);
+        }
+        return new AudioBufferSourceNode(context, { buffer: noise, loop: true });
+      };
+      navigator.mediaDevices.getUserMedia = async () => {
+        const context = new AudioContext();
+        await context.resume();
+        const into = new MediaStreamAudioDestinationNode(context);
+        const noise = room(context);
+        noise.connect(into);
+        noise.start();
+        open = { context, into };
+        for (const track of into.stream.getTracks())
+          Object.defineProperty(track, 'label', { value: 'microphone by the bag' });
+        for (const instant of instants) {
+          const inSeconds = (instant - Date.now()) / 1000;
+          if (inSeconds > 0) strike(inSeconds);
+        }
+        return into.stream;
+      };
+      Object.assign(window, {
+        strike,
+        unplug: () => {
+          for (const track of open?.into.stream.getTracks() ?? []) track.dispatchEvent(new Event('ended'));
+        },
+      });
+    },
+    { impact: IMPACT, rate: RATE, instants: [...at] },
+  );
+}
