@@ -202,3 +202,51 @@ test('a burst is counted by the strike sensor, with losses told', async ({ page,
   await page.getByRole('button', { name: 'Again' }).click();
   await expect(page.getByRole('alert')).toContainText('No strike sensor is there', { timeout: 15_000 });
 });
+
+test('a burst of the class: a station tells its fighter’s number, the coach is asked for the others', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  test.setTimeout(120_000);
+  const { id } = await begin(page.request, ['Lumi Achterberg', 'Oskar Bello'], 1);
+  const { code } = await (await page.request.put(`/api/runs/${id}/hall`, { data: {} })).json();
+  await page.goto(`/floor/${id}`);
+  await expect(page.getByTestId('call')).toBeVisible({ timeout: 60_000 });
+  const station = await browser.newPage({ baseURL: baseURL!, viewport: { width: 360, height: 740 } });
+  await strikingMicrophone(station);
+  await station.goto(`/hall/${code}/station`);
+  await station.getByRole('button', { name: /Oskar/ }).click();
+  await station.getByRole('button', { name: 'That is all' }).click();
+  await station.getByRole('button', { name: 'Microphone' }).click();
+  await page.keyboard.press('t');
+  await choose(page.getByLabel('Who'), 'Everybody, partners count');
+  await expect(page.getByText('Stations that listen tell their numbers')).toBeVisible({ timeout: 15_000 });
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(station.getByText('burst', { exact: true })).toBeVisible({ timeout: 15_000 });
+  // Two a second, all the time; those of the ten seconds count.
+  const striking = station.evaluate(
+    () =>
+      new Promise<void>((done) => {
+        let times = 0;
+        const timer = setInterval(() => {
+          (window as unknown as { strike(inSeconds: number): void }).strike(0.01);
+          if (++times < 44) return;
+          clearInterval(timer);
+          done();
+        }, 500);
+      }),
+  );
+  const numbers = page.getByLabel('Numbers of the class');
+  await expect(numbers).toBeVisible({ timeout: 40_000 });
+  const oskars = numbers.getByRole('button', { name: /Oskar/ }).locator('strong');
+  await expect(oskars).toHaveText(/^(1[6-9]|2[0-2])$/, { timeout: 10_000 });
+  await expect(page.getByText('1 of 2 still open')).toBeVisible();
+  await expect
+    .poll(async () => (await newestOf(page.request, 'Oskar Bello')).runId, { timeout: 20_000 })
+    .toBe(id);
+  const trial = await newestOf(page.request, 'Oskar Bello');
+  expect(trial).toMatchObject({ measured: 'microphone', kind: 'burst', heard: { source: 'microphone' } });
+  await striking;
+  await station.close();
+});

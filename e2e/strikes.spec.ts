@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { encodeWav } from '@eurhythm/core/sound';
-import { hallSound, impactSound } from '@eurhythm/core/standIns';
+import { roundSound } from '@eurhythm/core/standIns';
 import { seededRandom } from '@eurhythm/core/units';
 import { browserThatHears } from './microphone.ts';
 import { choose } from './choose.ts';
@@ -9,16 +9,8 @@ import { takeToTheFloor } from './takeToTheFloor.ts';
 /** A hall in which a pad is struck this often a second, all the time. */
 function padWork(perSecond: number, seconds: number): Uint8Array {
   const [sampleRate, random] = [48_000, seededRandom(8)];
-  const strikes = Array.from({ length: perSecond * seconds }, (_, i) => ({
-    at: i / perSecond + 0.1,
-    gain: 0.8 + 0.2 * random(),
-    samples: impactSound('pad', sampleRate, random),
-  }));
-  const samples = hallSound(
-    { sampleRate, seconds, strikes, signalToNoise: 20, echo: 0.6, peak: 0.6 },
-    random,
-  );
-  return encodeWav({ sampleRate, samples });
+  const at = Array.from({ length: perSecond * seconds }, (_, i) => i / perSecond + 0.1);
+  return encodeWav({ sampleRate, samples: roundSound(at, { sampleRate, seconds, struck: 'pad' }, random) });
 }
 
 test('a burst is counted by the microphone, kept with what was heard, and counted again by hand', async ({

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { encodeWav, readWav } from '@eurhythm/core/sound';
-import { hallSound, impactSound } from '@eurhythm/core/standIns';
+import { roundSound } from '@eurhythm/core/standIns';
 import { seededRandom } from '@eurhythm/core/units';
 import { choose } from './choose.ts';
 import { strikeNow, strikingMicrophone } from './strikingMicrophone.ts';
@@ -10,19 +10,11 @@ const accept = (page: Page) => page.request.put('/api/gym/notice', { data: { acc
 
 /** A bag on which “3 2-r:knee” is struck six times at 92 a minute, the knee a little late each time. */
 function bag(): Buffer {
-  const [sampleRate, random, beat] = [24_000, seededRandom(5), 60 / 92];
+  const [sampleRate, beat] = [24_000, 60 / 92];
   const at = Array.from({ length: 6 }, (_, n) =>
-    [0, 1, 1.5].map((x) => 1 + 4.2 * n + x * beat + (x > 1 ? 0.03 : 0)),
+    [0, beat, 1.5 * beat + 0.03].map((x) => 1 + 4.2 * n + x),
   ).flat();
-  const strikes = at.map((each) => ({
-    at: each,
-    gain: 0.8 + 0.2 * random(),
-    samples: impactSound('heavy bag', sampleRate, random),
-  }));
-  const samples = hallSound(
-    { sampleRate, seconds: 28, strikes, signalToNoise: 20, echo: 0.6, peak: 0.6 },
-    random,
-  );
+  const samples = roundSound(at, { sampleRate, seconds: 28, struck: 'heavy bag' }, seededRandom(5));
   return Buffer.from(encodeWav({ sampleRate, samples }));
 }
 

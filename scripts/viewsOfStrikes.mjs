@@ -28,18 +28,13 @@ async function choose(page, label, option) {
 
 /** A bag on which a combo is struck six times. */
 async function bag() {
-  const [{ encodeWav }, { hallSound, impactSound }, { seededRandom }] = await Promise.all(
+  const [{ encodeWav }, { roundSound }, { seededRandom }] = await Promise.all(
     ['sound', 'standIns', 'units'].map(core),
   );
-  const [sampleRate, random, beat] = [24_000, seededRandom(5), 60 / 92];
+  const [sampleRate, beat] = [24_000, 60 / 92];
   const at = Array.from({ length: 6 }, (_, n) => [0, 1, 1.53].map((x) => 1 + 4.2 * n + x * beat)).flat();
-  const strikes = at.map((each) => ({
-    at: each,
-    gain: 0.8 + 0.2 * random(),
-    samples: impactSound('heavy bag', sampleRate, random),
-  }));
-  const hall = { sampleRate, seconds: 28, strikes, signalToNoise: 20, echo: 0.6, peak: 0.6 };
-  return Buffer.from(encodeWav({ sampleRate, samples: hallSound(hall, random) }));
+  const samples = roundSound(at, { sampleRate, seconds: 28, struck: 'heavy bag' }, seededRandom(5));
+  return Buffer.from(encodeWav({ sampleRate, samples }));
 }
 
 export const STRIKE_STATES = {

@@ -1,5 +1,5 @@
 import { encodeWav } from '@eurhythm/core/sound';
-import { hallSound, impactSound } from '@eurhythm/core/standIns';
+import { roundSound } from '@eurhythm/core/standIns';
 import { seededRandom } from '@eurhythm/core/units';
 import { serverForThisFile } from './startedServer.ts';
 
@@ -23,16 +23,8 @@ const combo = { kind: 'combo-time', title: 'Flood 2', line: '2 3 2', heard };
 
 /** The sound of strikes at these instants, a hall about them. */
 function wavOf(instants: readonly number[], seconds: number): Uint8Array<ArrayBuffer> {
-  const [sampleRate, random] = [16_000, seededRandom(4)];
-  const strikes = instants.map((each) => ({
-    at: each,
-    gain: 1,
-    samples: impactSound('pad', sampleRate, random),
-  }));
-  const samples = hallSound(
-    { sampleRate, seconds, strikes, signalToNoise: 22, echo: 0.5, peak: 0.5 },
-    random,
-  );
+  const sampleRate = 16_000;
+  const samples = roundSound(instants, { sampleRate, seconds, struck: 'pad' }, seededRandom(4));
   return encodeWav({ sampleRate, samples });
 }
 

@@ -25,6 +25,8 @@ export interface MemberState {
   readonly deck: FollowingDeck | null;
   /** Whose numbers of a burst are still open. */
   readonly counting: readonly string[];
+  /** The burst of the class that runs: when its bell is heard, in milliseconds of the server's clock. */
+  readonly burst: { readonly at: number; readonly seconds: number } | null;
   /** What landed in the rounds so far, as the coach's device tells it. */
   readonly landed: readonly LandedDto[];
 }
@@ -37,11 +39,14 @@ export const JOINING: MemberState = {
   deck: null,
   counting: [],
   landed: [],
+  burst: null,
 };
 
 /** Another round or another state is looked for so often; pictures look for themselves at every frame. */
 const LOOK_MS = 100;
 const TRY_AGAIN_MS = 1000;
+/** A bell that is told so little otherwise is the same one, seen through another pulse. */
+const SAME_BURST_MS = 15;
 const AWAY: Omit<WishAnswerView, 'id'> = {
   isDone: false,
   message: 'The server does not answer. Press again when it is back.',
@@ -157,8 +162,9 @@ export class HallMember {
       // Who stands together is told with the run.
       if (event.kind === 'comes' || event.kind === 'leaves') void this.catchUp(deck);
     });
-    socket.on('pulse', ({ at, counting, ...pulse }: PulseDto) => {
+    socket.on('pulse', ({ at, counting, burst, ...pulse }: PulseDto) => {
       deck.pulse({ ...pulse, at: Date.parse(at) });
+      this.setBurst(burst ? { at: Date.parse(burst.at), seconds: burst.seconds } : null);
       if (counting.join() !== this.state.counting.join()) this.set({ counting });
     });
     socket.on('landed', (landed: LandedDto) => {
@@ -166,6 +172,12 @@ export class HallMember {
         round !== landed.round || fighterId !== landed.fighterId;
       this.set({ landed: [...this.state.landed.filter(isOther), landed] });
     });
+  }
+
+  private setBurst(burst: MemberState['burst']): void {
+    const known = this.state.burst;
+    if (known && burst && Math.abs(known.at - burst.at) < SAME_BURST_MS) return;
+    if (known !== burst) this.set({ burst });
   }
 
   private async catchUp(deck: FollowingDeck): Promise<void> {

@@ -10,12 +10,14 @@ import {
   IsShaped,
   IsText,
   IsTexts,
+  IsThing,
   IsWholeWithin,
   IsWithin,
   LEADS,
   MayBeMissing,
+  MayBeNull,
 } from '../rules/index.ts';
-import { MOST_COUNT } from '../runs/attempts.ts';
+import { MOST_COUNT, TEST_SECONDS } from '../runs/attempts.ts';
 import { RunPlanView } from '../runs/runPlan.ts';
 import { RoundPartnersView, RunEventView } from '../runs/runs.ts';
 
@@ -68,6 +70,16 @@ export class HallRunView {
 
 const PHASES = ['ready', 'running', 'held', 'over'] as const;
 
+/** A burst of the whole class between two rounds. */
+export class PulseBurstDto {
+  /** When its bell is heard, by the server's clock. */
+  @IsInstant('the bell')
+  at!: string;
+
+  @IsWithin('the time', TEST_SECONDS.min, TEST_SECONDS.max, 'seconds')
+  seconds!: number;
+}
+
 /** Where the device that plays the run hears it stand. */
 export class PulseDto {
   /** By the server's clock. */
@@ -88,6 +100,11 @@ export class PulseDto {
   @ArrayMaxSize(100, { message: 'A run holds at most 100 fighters.' })
   @IsOwnId('a fighter', { each: true })
   counting!: string[];
+
+  /** The burst of the class that runs or is about to; nothing where none does. */
+  @MayBeNull()
+  @IsThing('the burst', () => PulseBurstDto)
+  burst?: PulseBurstDto | null;
 }
 
 export const WISHES = ['hold', 'next', 'again', 'mark', 'count'] as const;

@@ -16,6 +16,8 @@ import {
 } from '../rules/index.ts';
 import { HeardStrikeDto } from '../strikes/strikes.ts';
 
+/** Stands for the burst of the class in place of a round. */
+export const BURST_ROUND = 1000;
 /** So many strikes go into one message. */
 export const MOST_TOLD = 100;
 /** No station hears more people. */
@@ -62,7 +64,8 @@ export class StationHeardDto {
   @IsBoolean()
   isGone!: boolean;
 
-  @IsWholeWithin('the round', 0, 1000, '')
+  /** A round of the run, or `BURST_ROUND`. */
+  @IsWholeWithin('the round', 0, BURST_ROUND, '')
   round!: number;
 
   /** It listens since this second of the round. */

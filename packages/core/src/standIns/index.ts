@@ -3,3 +3,4 @@ export * from './impactSound.ts';
 export * from './hallSound.ts';
 export * from './bagMotion.ts';
 export * from './padSensor.ts';
+export * from './virtualRound.ts';

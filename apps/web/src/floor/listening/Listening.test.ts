@@ -43,6 +43,14 @@ describe('what stations hear', () => {
     expect(listening.listeners).toEqual([]);
     expect(listening.of(0)).toMatchObject([{ listener: { told: 'gone' }, onsets: at(1) }]);
   });
+  it('changes nothing where a station says the same of itself again', () => {
+    const listening = new Listening();
+    listening.comes(pad);
+    listening.hears('s1', 0, 0, at(1));
+    const [take] = listening.of(0);
+    listening.comes({ ...pad });
+    expect(listening.of(0)[0]).toBe(take);
+  });
   it('is another take where the round begins anew, and can be dropped and taken back', () => {
     const listening = new Listening();
     listening.comes(pad);

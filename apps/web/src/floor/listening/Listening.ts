@@ -47,7 +47,8 @@ export class Listening {
 
   /** Something listens from now on, or says something new of itself. */
   comes(listener: Listener): void {
-    const known = this.listeners.some(({ id }) => id === listener.id);
+    const known = this.listeners.find(({ id }) => id === listener.id);
+    if (JSON.stringify(known) === JSON.stringify(listener)) return;
     this.listeners = known
       ? this.listeners.map((each) => (each.id === listener.id ? listener : each))
       : [...this.listeners, listener];

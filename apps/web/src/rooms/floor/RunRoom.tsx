@@ -211,7 +211,16 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
   if (state.phase === 'failed') return <FloorNote title={state.failure} isFailure />;
   if (state.phase === 'loading')
     return <FloorNote title="Loading the voice" share={state.share} starts={state.startsSoon} />;
-  if (isBurst) return <BurstPane run={run} fighters={fighters} deck={deck} onClose={() => setBurst(false)} />;
+  if (isBurst)
+    return (
+      <BurstPane
+        run={run}
+        fighters={fighters}
+        deck={deck}
+        listening={ears.listening}
+        onClose={() => setBurst(false)}
+      />
+    );
   if (state.phase === 'over')
     return (
       <AfterRun

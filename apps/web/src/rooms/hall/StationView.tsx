@@ -30,6 +30,7 @@ export function StationView({ view, deck, state, book, member, joined }: HallPro
     deck,
     state,
     member,
+    burst: joined.burst,
   });
   const { at, moment, cycle, combo, walk } = useShownLine(deck, state, book, group);
   const [ref, width] = useWidth<HTMLDivElement>(340);
@@ -81,9 +82,11 @@ export function StationView({ view, deck, state, book, member, joined }: HallPro
       </div>
       <GroupChoice groups={groupsOf(deck, state.round)} value={group} onChange={setGroup} />
       <p className="board flex min-h-32 flex-1 items-center justify-center text-center text-7xl leading-none break-words uppercase">
-        {state.phase === 'held'
-          ? 'held'
-          : (moment.call?.text ?? (isRest ? 'rest' : state.phase === 'ready' ? 'ready' : ''))}
+        {joined.burst
+          ? 'burst'
+          : state.phase === 'held'
+            ? 'held'
+            : (moment.call?.text ?? (isRest ? 'rest' : state.phase === 'ready' ? 'ready' : ''))}
       </p>
       {isRest && landed.length > 0 ? (
         <LandedArea

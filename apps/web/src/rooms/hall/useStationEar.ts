@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
-import { simulateRound } from '@eurhythm/core/standIns';
-import { dueStrikes } from '@eurhythm/core/strikes';
+import { fightRound, simulateBurst } from '@eurhythm/core/standIns';
 import { seededRandom } from '@eurhythm/core/units';
+import { BURST_ROUND } from '@eurhythm/contract';
 import type { Ear, EarKind, EarStrike } from '../../ears/Ear.ts';
 import { openEar } from '../../ears/openEar.ts';
 import type { DeckState } from '../../floor/RunDeck.ts';
 import type { FollowingDeck } from '../../hall/FollowingDeck.ts';
-import type { HallMember } from '../../hall/HallMember.ts';
+import type { HallMember, MemberState } from '../../hall/HallMember.ts';
 import { StationTeller, type StationSelf } from '../../hall/StationTeller.ts';
 import { newId } from '../../server/api.ts';
 import { useStable } from '../../ui/useStable.ts';
@@ -14,6 +14,7 @@ import { useStable } from '../../ui/useStable.ts';
 const TELL_MS = 250;
 const PLACE = 'eurhythm.station-id';
 /** Who strikes where it is only tried. */
+const AT_BURST = { rate: 3.4, spread: 0.15, fading: 0.15 } as const;
 const NOBODY = { bias: 0.02, spread: 0.025, fading: 0.03, misses: 0.08, extras: 0.06 } as const;
 
 /** The same for as long as this tab is the same device. */
@@ -41,6 +42,8 @@ interface StationProps {
   readonly deck: FollowingDeck;
   readonly state: DeckState;
   readonly member: HallMember;
+  /** The burst of the class that runs. */
+  readonly burst: MemberState['burst'];
 }
 
 /** Listens at a bag or at a pair, and tells the coach's device what it hears. */
@@ -52,6 +55,7 @@ export function useStationEar({
   deck,
   state,
   member,
+  burst,
 }: StationProps): StationEar {
   const [told, setTold] = useState('');
   const [isOpen, setOpen] = useState(false);
@@ -82,13 +86,18 @@ export function useStationEar({
   const [teller] = useState(() => new StationTeller(self(true, ''), (heard) => member.heard(heard)));
   const { round } = state;
   useEffect(() => teller.enters(round), [teller, round]);
-  const position = useStable(() => (deck.state.phase === 'running' ? deck.position : null));
+  /** Where the class is: in a round, or in a burst between two of them, from its bell on. */
+  const place = useStable((): { round: number; at: number | null } => {
+    if (burst) return { round: BURST_ROUND, at: (member.clock.now() - burst.at) / 1000 };
+    return { round: deck.state.round, at: deck.state.phase === 'running' ? deck.position : null };
+  });
+  const position = useStable(() => place().at);
   const hear = useStable(({ at, ...strike }: EarStrike): void => {
-    const now = position();
-    if (now === null) return;
-    const inRound = now - (performance.now() / 1000 - at);
+    const now = place();
+    if (now.at === null) return;
+    const inRound = now.at - (performance.now() / 1000 - at);
     if (inRound < 0) return;
-    teller.hears(deck.state.round, { ...strike, at: Math.round(inRound * 1000) / 1000 });
+    teller.hears(now.round, { ...strike, at: Math.round(inRound * 1000) / 1000 });
     draw((n) => n + 1);
   });
   const say = useStable((what: string): void => {
@@ -96,11 +105,13 @@ export function useStationEar({
     teller.says(self(false, what));
   });
   const impactsOf = useStable(() => {
-    const due = dueStrikes(deck.rounds[round]!).map(({ at }) => at);
-    return simulateRound(due, NOBODY, seededRandom(round + fighterIds.length + 1));
+    const random = seededRandom(round + fighterIds.length + 1);
+    return burst
+      ? simulateBurst(AT_BURST, burst.seconds, random)
+      : fightRound(deck.rounds[round]!, NOBODY, random);
   });
   // A virtual fighter learns each round anew.
-  const tried = kind === 'pretend' ? round : null;
+  const tried = kind === 'pretend' ? `${round} ${burst !== null}` : null;
   useEffect(() => {
     if (kind === null) return;
     let isGone = false;
@@ -112,7 +123,8 @@ export function useStationEar({
         if (isGone) return opened.close();
         ear.current = opened;
         setOpen(true);
-        if (deck.state.phase !== 'ready') teller.begins(deck.state.round, Math.max(0, deck.position));
+        const { round: of, at } = place();
+        if (at !== null) teller.begins(of, Math.max(0, at));
         say('');
       },
       (error: Error) => !isGone && setTold(error.message),
@@ -125,29 +137,31 @@ export function useStationEar({
       setTold('');
       teller.says(self(true, ''));
     };
-  }, [kind, tried, code, hear, say, position, impactsOf, teller, self, deck]);
+  }, [kind, tried, code, hear, say, position, impactsOf, teller, self, place]);
   const who = fighterIds.join();
   useEffect(() => {
     if (ear.current) teller.says(self(false, ''));
   }, [who, name, teller, self]);
   useEffect(() => {
     const look = (): void => {
-      const { known } = teller.countOf(deck.state.round);
-      void teller.tell().then(() => teller.countOf(deck.state.round).known !== known && draw((n) => n + 1));
+      const of = place().round;
+      const { known } = teller.countOf(of);
+      void teller.tell().then(() => teller.countOf(of).known !== known && draw((n) => n + 1));
     };
     const timer = setInterval(look, TELL_MS);
     return () => clearInterval(timer);
-  }, [teller, deck]);
+  }, [teller, place]);
   // A round that is begun anew is heard anew.
   const last = useRef({ round: -1, position: 0 });
   useEffect(() => {
     const timer = setInterval(() => {
-      const now = { round: deck.state.round, position: deck.position };
+      const { round: of, at } = place();
+      const now = { round: of, position: at ?? last.current.position };
       if (now.round === last.current.round && now.position < last.current.position - 1)
         teller.again(now.round);
       last.current = now;
     }, TELL_MS);
     return () => clearInterval(timer);
-  }, [teller, deck]);
-  return { isOpen, told, count: teller.countOf(round) };
+  }, [teller, place]);
+  return { isOpen, told, count: teller.countOf(burst ? BURST_ROUND : round) };
 }

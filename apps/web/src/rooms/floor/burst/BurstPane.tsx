@@ -4,10 +4,11 @@ import { BURST_READY } from '@eurhythm/core/run';
 import { USUAL_BURST_TITLE } from '@eurhythm/core/rounds';
 import { secondsLeft } from '@eurhythm/core/units';
 import { summariseBurst, summariseCount } from '@eurhythm/core/speed';
-import type { FighterView, RunView, SaveAttemptDto } from '@eurhythm/contract';
+import { BURST_ROUND, type FighterView, type RunView, type SaveAttemptDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
 import type { Player } from '../../../floor/player.ts';
+import type { Listening } from '../../../floor/listening/Listening.ts';
 import type { RunDeck } from '../../../floor/RunDeck.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
 import type { EarKind } from '../../../ears/Ear.ts';
@@ -23,9 +24,11 @@ import { BurstChoice, EVERYBODY, type BurstWish, type Timed } from './BurstChoic
 import { BurstCount } from './BurstCount.tsx';
 import { ClassNumbers } from './ClassNumbers.tsx';
 import { Outcome, type OutcomeSummary } from './Outcome.tsx';
+import { playBurst } from './burstNow.ts';
 import { classBurst } from './classBurst.ts';
+import { heardByStations } from './heardByStations.ts';
 import { STILL_HEARING_MS, useBurstEar } from './useBurstEar.ts';
-import { keepBurst, tellNumber, useKeptBurst } from './keptBurst.ts';
+import { keepBurst, takeHeard, tellNumber, useKeptBurst } from './keptBurst.ts';
 
 /** What is told while one counts, and before. */
 const COUNTS: Readonly<Record<EarKind, string>> = {
@@ -42,6 +45,8 @@ const HOW: Readonly<Record<EarKind, string>> = {
   pretend: 'A virtual fighter strikes, so that you see what comes of it. Nothing is kept.',
 };
 
+/** What stations heard last has come by then. */
+const STATIONS_TOLD_MS = 1500;
 /** Length of a burst that no test gives. */
 const SECONDS = 10;
 /** What is offered in a gym that has timed nothing yet. */
@@ -67,11 +72,13 @@ interface BurstPaneProps {
   readonly run: RunView;
   readonly fighters: readonly FighterView[];
   readonly deck: RunDeck;
+  /** What stations hear. */
+  readonly listening: Listening;
   onClose(): void;
 }
 
 /** As many as fit: of one fighter, whose strikes are tapped along, or of the whole class, whose numbers are told after the bell. */
-export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
+export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPaneProps) {
   const timed = useTimed(run);
   const [wish, setWish] = useState<BurstWish>({
     who: fighters[0]?.id ?? '',
@@ -93,6 +100,7 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
   const lead = wish.lead === 'own' ? (fighter?.lead ?? 'left') : wish.lead;
   const page = `/floor/${run.id}`;
   useEffect(() => () => player?.dispose(), [player]);
+  useEffect(() => () => playBurst(null), []);
   const ear = useBurstEar(player, () => deck.desk.latency, seconds);
   const by = isClass ? 'taps' : wish.by;
   const isHeard = by !== 'taps';
@@ -108,6 +116,8 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
     const heard = listened?.heard ?? null;
     if (isClass) {
       setPhase({ kind: 'done', summary: summariseCount(0, seconds), doubtful: 0, kept: null });
+      playBurst(null);
+      setTimeout(() => takeHeard(run.id, heardByStations(listening, seconds)), STATIONS_TOLD_MS);
       return keepBurst(run.id, classBurst(fighters, what, wish.lead, at, newId));
     }
     const test = what.id === undefined ? { title: what.title, seconds } : { testId: what.id };
@@ -140,9 +150,16 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
       const onEnd = (): void => void setTimeout(() => void finish(), late());
       if (by !== 'taps') await ear.open(by, wish.keepsSound);
       // A tick sounds like a mitt to a microphone alone.
-      const burst = await deck.burst(seconds, onEnd, by === 'microphone');
+      const isQuiet =
+        by === 'microphone' || (isClass && listening.listeners.some(({ source }) => source === 'microphone'));
+      const burst = await deck.burst(seconds, onEnd, isQuiet);
       setTaps([]);
       burst.player.start(0);
+      if (isClass) {
+        listening.again(BURST_ROUND);
+        const bellIn = (): number => BURST_READY - (burst.player.position - deck.desk.latency);
+        playBurst({ seconds, bellIn });
+      }
       setFailure('');
       setPhase({ kind: 'running', player: burst.player });
     } catch (error) {
@@ -230,7 +247,11 @@ export function BurstPane({ run, fighters, deck, onClose }: BurstPaneProps) {
           <p className="text-quiet">
             Get ready for {BURST_READY} seconds, then the bell, {seconds} seconds, and the bell again.{' '}
             {isClass ? (
-              'Partners count, clean ones only; the numbers are asked for after the bell.'
+              listening.listeners.length > 0 ? (
+                'Stations that listen tell their numbers; partners count for all others, and are asked after the bell.'
+              ) : (
+                'Partners count, clean ones only; the numbers are asked for after the bell.'
+              )
             ) : by !== 'taps' ? (
               HOW[by]
             ) : (

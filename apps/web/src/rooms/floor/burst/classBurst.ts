@@ -1,3 +1,4 @@
+import { summariseBurst, workOut, type HeardTrial } from '@eurhythm/core/speed';
 import type { FighterView, SaveAttemptDto } from '@eurhythm/contract';
 import type { BurstWish, Timed } from './BurstChoice.tsx';
 
@@ -16,6 +17,8 @@ export interface ClassTrial {
   readonly lead: 'left' | 'right';
   /** Null as long as nobody has told it. */
   readonly count: number | null;
+  /** What a station heard of it; nothing where somebody told the number. */
+  readonly heard?: HeardTrial | null;
 }
 
 /** Nobody strikes more often in a second; a number beyond is asked about once. */
@@ -50,7 +53,26 @@ export function classBurst(
  * told({ what: { title: '', seconds: 10 }, lead: 'own', at: '', trials: [] }, 0, 23).trials // []
  */
 export function told(burst: ClassBurst, place: number, count: number): ClassBurst {
-  return { ...burst, trials: burst.trials.map((trial, i) => (i === place ? { ...trial, count } : trial)) };
+  return {
+    ...burst,
+    trials: burst.trials.map((trial, i) => (i === place ? { ...trial, count, heard: null } : trial)),
+  };
+}
+
+/**
+ * With what a station heard of one fighter, as long as nobody has told a number.
+ *
+ * @example
+ * heardBy({ what: { title: '', seconds: 10 }, lead: 'own', at: '', trials: [] }, 'ines', { source: 'sensor' }).trials // []
+ */
+export function heardBy(burst: ClassBurst, fighterId: string, heard: HeardTrial): ClassBurst {
+  const { count } = summariseBurst(workOut('burst', heard).instants, burst.what.seconds);
+  return {
+    ...burst,
+    trials: burst.trials.map((trial) =>
+      trial.fighterId === fighterId && trial.count === null ? { ...trial, count, heard } : trial,
+    ),
+  };
 }
 
 /**
@@ -83,9 +105,12 @@ export function oddCount(typed: string, seconds: number): string | null {
 /** The trial as it is sent. */
 export function attemptOf(
   { what, at }: ClassBurst,
-  { fighterId, lead, count }: ClassTrial,
+  { fighterId, lead, count, heard }: ClassTrial,
   runId: string,
 ): SaveAttemptDto {
   const test = what.id === undefined ? { title: what.title, seconds: what.seconds } : { testId: what.id };
-  return { fighterId, runId, ...test, lead, instants: [], said: count ?? 0, measured: 'partner', at };
+  const base = { fighterId, runId, ...test, lead, at };
+  if (!heard) return { ...base, instants: [], said: count ?? 0, measured: 'partner' };
+  const instants = [...workOut('burst', heard).instants];
+  return { ...base, instants, measured: heard.source, heard } as SaveAttemptDto;
 }

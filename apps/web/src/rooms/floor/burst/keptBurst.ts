@@ -1,8 +1,9 @@
 import { useSyncExternalStore } from 'react';
+import type { HeardTrial } from '@eurhythm/core/speed';
 import { putting } from '../../../sync/letters/letter.ts';
 import { sync } from '../../../sync/opened.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
-import { attemptOf, told, type ClassBurst } from './classBurst.ts';
+import { attemptOf, heardBy, told, type ClassBurst } from './classBurst.ts';
 
 const placeOf = (runId: string): string => `eurhythm.class-burst.${runId}`;
 const listeners = new Set<() => void>();
@@ -42,6 +43,20 @@ export function tellNumber(runId: string, fighterId: string, count: number): Cla
   const page = `/floor/${runId}`;
   void sync.put(putting(SUBJECTS.trial, `attempts/${trial.id}`, attemptOf(now, trial, runId), { page }));
   return now;
+}
+
+/** Keeps what stations heard of the burst and sends it as trials; who heard nobody of it, or whose number was told, changes nothing. */
+export function takeHeard(runId: string, heard: ReadonlyMap<string, HeardTrial>): void {
+  let burst = keptBurst(runId);
+  for (const [fighterId, trial] of heard) {
+    const open = burst?.trials.find((each) => each.fighterId === fighterId && each.count === null);
+    if (!burst || !open) continue;
+    burst = heardBy(burst, fighterId, trial);
+    const now = burst.trials.find(({ id }) => id === open.id)!;
+    const page = `/floor/${runId}`;
+    void sync.put(putting(SUBJECTS.trial, `attempts/${now.id}`, attemptOf(burst, now, runId), { page }));
+  }
+  if (burst) keepBurst(runId, burst);
 }
 
 /** Those whose number is open. */

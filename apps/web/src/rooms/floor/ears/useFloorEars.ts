@@ -53,6 +53,7 @@ interface FloorEarsProps {
 
 interface Told {
   readonly round: number;
+  readonly takes: readonly Take[];
   readonly landed: readonly Landed[];
   readonly items: readonly LandedDto[];
 }
@@ -65,7 +66,7 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
   const reached = useRef(new Map<number, number>());
   /** Trials that were sent, by the take that they came from. */
   const sent = useRef(new Map<string, { id: string; attempt: SaveAttemptDto }[]>());
-  const [told, setTold] = useState<Told>({ round: -1, landed: [], items: [] });
+  const [told, setTold] = useState<Told>({ round: -1, takes: [], landed: [], items: [] });
   const page = `/floor/${run.id}`;
 
   const workersOf = (of: number) => workersIn(run, of, deck.rounds[of]!, book);
@@ -150,7 +151,7 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
   const tell = useStable((of: number): void => {
     const landed = landedIn(of);
     const items = bestEars(landed).map((each) => shown(each, of));
-    setTold({ round: of, landed, items });
+    setTold({ round: of, takes: listening.of(of), landed, items });
     for (const each of items) hall.landed(each);
   });
   useRoundWatch(run, deck, {
@@ -165,7 +166,10 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
   });
   // What comes late, or is dropped, is told anew.
   const tellAgain = useStable(() => {
-    if (told.round >= 0) tell(told.round);
+    // What comes of the round that runs now changes nothing of that one.
+    const takes = listening.of(told.round);
+    const isSame = takes.length === told.takes.length && takes.every((take, i) => take === told.takes[i]);
+    if (told.round >= 0 && !isSame) tell(told.round);
   });
   useEffect(() => listening.subscribe(tellAgain), [listening, tellAgain]);
 

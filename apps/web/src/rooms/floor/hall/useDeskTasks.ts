@@ -4,6 +4,7 @@ import type { FighterView, PulseDto, RunView, WishAnswerView, WishDto } from '@e
 import type { RunDeck } from '../../../floor/RunDeck.ts';
 import type { DeskTasks, HallDesk } from '../../../hall/HallDesk.ts';
 import { useStable } from '../../../ui/useStable.ts';
+import { burstNow } from '../burst/burstNow.ts';
 import { openNumbers, tellNumber, useKeptBurst } from '../burst/keptBurst.ts';
 import type { Marks } from '../marks/useMarks.ts';
 
@@ -24,7 +25,13 @@ export function useDeskTasks({ run, fighters, deck, hall, marks, pressed, hear }
   const place = useStable((): Omit<PulseDto, 'at'> => {
     const { phase, round } = deck.state;
     const shown = phase === 'running' || phase === 'held' || phase === 'over' ? phase : 'ready';
-    return { phase: shown, round, position: deck.position, counting: openNumbers(run.id) };
+    return {
+      phase: shown,
+      round,
+      position: deck.position,
+      counting: openNumbers(run.id),
+      burst: burstNow(hall.clock.now()),
+    };
   });
   const grant = useStable((wish: WishDto): Omit<WishAnswerView, 'id'> => {
     const name = fighters.find(({ id }) => id === wish.fighterId)?.name;
