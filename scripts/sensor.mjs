@@ -62,7 +62,18 @@ async function connect() {
   opened.send(hello);
   socket = opened;
 }
-await connect().catch((error) =>
+// A server that has just begun takes sockets a moment later.
+const TRIES = 20;
+const untilThere = async (left) => {
+  try {
+    await connect();
+  } catch (error) {
+    if (left === 0) throw error;
+    await setTimeout(250);
+    await untilThere(left - 1);
+  }
+};
+await untilThere(TRIES).catch((error) =>
   stop(`No Eurhythm answers at ${address.origin}: ${error.message}. Start it first.`),
 );
 console.log(

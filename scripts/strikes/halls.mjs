@@ -34,6 +34,23 @@ async function voicesOf(part, sampleRate) {
   return voices.get(key);
 }
 
+/** Nobody's voice is that of a synthesiser: what is fitted on speaks faster and slower, higher and lower, duller and brighter. */
+const OTHER_VOICES = { slowest: 0.78, fastest: 1.28, dull: 0.75 };
+
+function asOtherVoice(samples, sampleRate, random) {
+  const { slowest, fastest, dull } = OTHER_VOICES;
+  const factor = slowest * (fastest / slowest) ** random();
+  const other = resample({ sampleRate: Math.round(sampleRate * factor), samples }, sampleRate).samples;
+  // Of one pole below half of its share, of one zero above it.
+  const tilt = dull * (2 * random() - 1);
+  let [before, made] = [0, 0];
+  return other.map((sample) => {
+    made = tilt > 0 ? (1 - tilt) * sample + tilt * made : sample + tilt * before;
+    before = sample;
+    return made;
+  });
+}
+
 const drawn = (list, random) => list[Math.floor(random() * list.length)];
 
 /** Runs of one to six strikes, with pauses. */
@@ -80,7 +97,8 @@ export async function hall(seed, part, { seconds = 30, voiceGain, ...given } = {
   if (hasVoices) {
     const all = await voicesOf(part, sampleRate);
     for (let t = 0.5; t < seconds - 2;) {
-      const samples = drawn(all, random);
+      const own = drawn(all, random);
+      const samples = part === 'fit' ? asOtherVoice(own, sampleRate, random) : own;
       const gain = voiceGain ?? 10 ** (-(4 + 8 * random()) / 20);
       spoken.push({ at: t, gain, samples });
       t += samples.length / sampleRate + 1.5 * random();

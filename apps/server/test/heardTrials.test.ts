@@ -1,5 +1,6 @@
 import { encodeWav } from '@eurhythm/core/sound';
 import { roundSound } from '@eurhythm/core/standIns';
+import { DETECTOR_VERSION } from '@eurhythm/core/strikes';
 import { seededRandom } from '@eurhythm/core/units';
 import { serverForThisFile } from './startedServer.ts';
 
@@ -138,7 +139,7 @@ describe('working out again', () => {
     await keep('again', wavOf(due, 11), 0.01);
     const { status, body } = await call('POST', 'attempts/again/again');
     expect(status).toBe(200);
-    expect(body.heard.detector).toBe('strikes 1');
+    expect(body.heard.detector).toBe(DETECTOR_VERSION);
     expect(body.instants).toHaveLength(9);
     expect(body.value).toBeCloseTo(1.25, 1);
     const { attempts } = (await call('GET', 'export.json')).body;

@@ -12,10 +12,21 @@ async function opened(path: string): Promise<{ socket: WebSocket; told: any[] }>
   return { socket, told };
 }
 
+/** Sockets are taken a moment later than requests are. */
+async function untilTaken(): Promise<void> {
+  for (let tries = 0; tries < 100; tries++) {
+    const there = await opened('hear').catch(() => null);
+    if (there) return there.socket.close();
+    await new Promise((done) => setTimeout(done, 100));
+  }
+}
+
 async function until(is: () => boolean): Promise<void> {
   for (let i = 0; i < 100 && !is(); i++) await new Promise((done) => setTimeout(done, 30));
   expect(is()).toBe(true);
 }
+
+beforeAll(untilTaken);
 
 describe('a strike sensor', () => {
   it('is heard by whoever listens, over plain WebSocket with open messages', async () => {

@@ -20,7 +20,7 @@ export interface DetectorSetting {
 }
 
 /** Which making of the detector found what is kept. */
-export const DETECTOR_VERSION = 'strikes 1';
+export const DETECTOR_VERSION = 'strikes 2';
 /** Two strikes are no nearer than this (engine: detect). */
 export const REFRACTORY: Seconds = 0.07;
 
@@ -155,9 +155,12 @@ export class StrikeDetector {
     if (rise < LEAST_RISE) return;
     for (let k = BEHIND - HIGHEST_OF; k <= BEHIND + HIGHEST_OF; k++)
       if (rises[k]! > rise || (rises[k] === rise && k < BEHIND)) return;
-    const loud = energies.map((bands) => bands.reduce((sum, each) => sum + each, 0));
+    const loud = energies
+      .slice(AROUND.from, AROUND.to)
+      .map((bands) => bands.reduce((sum, each) => sum + each, 0));
     const top = loudest(loud);
-    const at = (this.count - 1 - AHEAD - BEHIND + beginning(loud, top)) * this.bands.frameSeconds;
+    const begins = AROUND.from + beginning(loud, top);
+    const at = (this.count - 1 - AHEAD - BEHIND + begins) * this.bands.frameSeconds;
     const patch = strikePatch(energies, this.floor, rise);
     this.onRise?.({ at, patch });
     const likeness = strikeLikeness(patch);
@@ -169,21 +172,24 @@ export class StrikeDetector {
   }
 }
 
-/** The loudest frame of the strike in the middle. */
+/** The frames in which a strike in the middle begins and is loudest. */
+const AROUND = { from: BEHIND - NOW - GAP - BEFORE, to: BEHIND + LOUDEST_WITHIN } as const;
+const MIDDLE = BEHIND - AROUND.from;
+
+/** The loudest of these frames from the rise on. */
 function loudest(loud: readonly number[]): number {
-  let top = BEHIND - NOW;
-  for (let k = top; k < BEHIND + LOUDEST_WITHIN; k++) if (loud[k]! > loud[top]!) top = k;
+  let top = MIDDLE - NOW;
+  for (let k = top; k < loud.length; k++) if (loud[k]! > loud[top]!) top = k;
   return top;
 }
 
 /** The frame in which its rise begins: the first one above a tenth of it over what was quietest just before. */
 function beginning(loud: readonly number[], top: number): number {
-  const from = BEHIND - NOW - GAP - BEFORE;
   let before = Infinity;
-  for (let k = from; k < BEHIND; k++) before = Math.min(before, loud[k]!);
+  for (let k = 0; k < MIDDLE; k++) before = Math.min(before, loud[k]!);
   const mark = before + BEGINS_AT * (loud[top]! - before);
   let at = top;
-  while (at > from && loud[at - 1]! > mark) at -= 1;
+  while (at > 0 && loud[at - 1]! > mark) at -= 1;
   return at;
 }
 

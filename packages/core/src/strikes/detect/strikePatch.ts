@@ -1,10 +1,12 @@
 import { BANDS } from './BandEnergies.ts';
 
 /** A rise is looked at from so many frames before it to so many behind it; a frame is 2 ms. */
-export const BEHIND = 40;
+export const BEHIND = 130;
 export const AHEAD = 30;
 /** Parts of that, from the rise on, in frames; in each the mean of a band is taken. They are finest about the rise. */
 const PARTS: readonly (readonly [from: number, to: number])[] = [
+  [-130, -70],
+  [-70, -40],
   [-40, -20],
   [-20, -12],
   [-12, -7],
