@@ -63,7 +63,7 @@ test('this device hears a combo round: what landed stands on the strip, and is k
   await strikingMicrophone(page, landing.toSpliced(-5, 1));
   await page.goto(`/floor/${id}`);
   await expect(page.getByTestId('call')).toBeVisible({ timeout: 60_000 });
-  await page.keyboard.press('l');
+  await page.keyboard.press('i');
   await choose(page.getByLabel('This device hears with'), 'Microphone');
   await choose(page.getByLabel('Whose strikes'), 'Oskar Bello');
   await expect(page.getByText('It listens in every round')).toBeVisible();
@@ -104,7 +104,7 @@ test('two stations hear two fighters; the coach sees both counts, and both see t
   const { code } = await (await page.request.put(`/api/runs/${id}/hall`, { data: {} })).json();
   await page.goto(`/floor/${id}`);
   await expect(page.getByTestId('call')).toBeVisible({ timeout: 60_000 });
-  await page.keyboard.press('l');
+  await page.keyboard.press('i');
   const stations: Page[] = [];
   for (const [name, shift] of [
     ['Lumi', 0],

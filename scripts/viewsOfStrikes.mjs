@@ -43,7 +43,7 @@ export const STRIKE_STATES = {
     const { id } = await begun(page, base, POSITION);
     await page.goto(`${base}/floor/${id}`);
     await page.getByTestId('call').waitFor({ timeout: 60_000 });
-    await page.keyboard.press('l');
+    await page.keyboard.press('i');
     await choose(page, 'This device hears with', /Try it/);
     await page.getByLabel('What landed').waitFor({ timeout: 60_000 });
     await page.waitForTimeout(800);

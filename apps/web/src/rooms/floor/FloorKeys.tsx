@@ -66,7 +66,7 @@ export function FloorKeys({
       <KeyButton name="H" onPress={onPeople}>
         people
       </KeyButton>
-      <KeyButton name="L" onPress={onEars}>
+      <KeyButton name="I" onPress={onEars}>
         listen
       </KeyButton>
       <KeyButton name="→" onPress={() => deck.goTo(state.round + 1)}>

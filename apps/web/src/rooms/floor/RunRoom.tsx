@@ -204,7 +204,7 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
   );
   useShortcut('d', free(toggle('devices')));
   useShortcut('h', free(toggle('people')));
-  useShortcut('l', free(toggle('ears')));
+  useShortcut('i', free(toggle('ears')));
   useShortcut('u', free(marks.undo));
   useShortcut('t', free(openBurst));
 

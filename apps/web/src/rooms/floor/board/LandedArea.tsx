@@ -47,7 +47,7 @@ export function LandedArea({ landed, combos, fighters, book }: LandedAreaProps) 
         A dot left of its pin came early, right of it late, by so many hundredths of a second; × is missed.
       </p>
       {strips.length > MOST && (
-        <p className="text-lg text-quiet">and {strips.length - MOST} more, under L on the coach’s device</p>
+        <p className="text-lg text-quiet">and {strips.length - MOST} more, under I on the coach’s device</p>
       )}
     </section>
   );
