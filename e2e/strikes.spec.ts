@@ -33,14 +33,22 @@ test('a burst is counted by the microphone, kept with what was heard, and counte
   const newest = async () => (await (await page.request.get(`/api/fighters/${id}/attempts`)).json()).items[0];
   await expect.poll(async () => (await newest()).measured).toBe('microphone');
   const trial = await newest();
-  // Three a second for ten seconds; the bells may hide one each.
-  expect(trial.count).toBeGreaterThanOrEqual(28);
-  expect(trial.count).toBeLessThanOrEqual(31);
+  // Three a second for ten seconds; the bells may hide one each, and so may the seam of the file and a machine that is busy.
+  expect(trial.count).toBeGreaterThanOrEqual(26);
+  expect(trial.count).toBeLessThanOrEqual(32);
   expect(trial.instants).toHaveLength(trial.count);
   expect(trial.heard).toMatchObject({ source: 'microphone', detector: DETECTOR_VERSION, due: null });
   expect(trial.heard.onsets.length).toBeGreaterThanOrEqual(trial.count);
   const gaps = trial.instants.slice(1).map((at: number, i: number) => at - trial.instants[i]);
-  expect(gaps.filter((gap: number) => Math.abs(gap - 1 / 3) < 0.02).length).toBeGreaterThan(22);
+  expect(gaps.filter((gap: number) => Math.abs(gap - 1 / 3) < 0.02).length).toBeGreaterThan(18);
+
+  // Heard again in the sound that was kept, it is the same; a strike on the bell may fall to either side.
+  await expect.poll(async () => (await newest()).recorded, { timeout: 15_000 }).toBeGreaterThan(10);
+  const again = await (await page.request.post(`/api/attempts/${trial.id}/again`)).json();
+  expect(Math.abs(again.count - trial.count)).toBeLessThanOrEqual(1);
+  const isHeardAgain = (at: number): boolean =>
+    again.instants.some((other: number) => Math.abs(other - at) < 0.05);
+  expect(trial.instants.filter(isHeardAgain).length).toBeGreaterThanOrEqual(trial.count - 1);
 
   await page.getByLabel('Counted by hand').fill('27');
   await page.getByRole('button', { name: 'Take this number' }).click();
@@ -50,7 +58,7 @@ test('a burst is counted by the microphone, kept with what was heard, and counte
   await expect(page.getByText(/first third/)).toHaveCount(0);
   const corrected = await newest();
   expect(corrected).toMatchObject({ measured: 'by-hand', first: trial.count });
-  expect(corrected.heard).toEqual(trial.heard);
+  expect(corrected.heard).toEqual(again.heard);
 
   // The sound was kept, as was agreed, is heard again, and can be taken out.
   await expect.poll(async () => (await newest()).recorded, { timeout: 15_000 }).toBeGreaterThan(10);

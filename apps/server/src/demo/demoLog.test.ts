@@ -95,7 +95,7 @@ describe('what was heard in the demo gym', () => {
     for (const { heard, value, count } of combos) {
       expect(heard!.due!.length).toBeGreaterThan(7);
       expect(heard!.onsets.length).toBeGreaterThanOrEqual(count);
-      expect(workOut('combo-time', heard!).value).toBe(value);
+      expect(workOut({ kind: 'combo-time', seconds: 10 }, heard!).value).toBe(value);
     }
   });
   it('tells of somebody who gets faster over the weeks', () => {

@@ -1,4 +1,4 @@
-import { normalDraw, seedFromText, seededRandom, type RandomSource } from '@eurhythm/core/units';
+import { normalDraw, seedFromText, seededRandom, thousandths, type RandomSource } from '@eurhythm/core/units';
 import { simulateBurst } from '@eurhythm/core/standIns';
 import { heldRounds } from '@eurhythm/core/plan';
 import { summariseBurst } from '@eurhythm/core/speed';
@@ -168,7 +168,7 @@ function burst(
 ): number[] {
   const dayForm = 1 + 0.03 * normalDraw(random);
   const profile = { ...fighter.story, rate: factor * dayForm * rateIn(fighter, week, lead) };
-  return simulateBurst(profile, 10, random).map((at) => Math.round(at * 1000) / 1000);
+  return simulateBurst(profile, 10, random).map(thousandths);
 }
 
 function rateIn({ story, lead: ownLead }: DemoFighter, week: number, lead: 'left' | 'right'): number {

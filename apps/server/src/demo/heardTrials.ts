@@ -2,7 +2,7 @@ import { starterBook } from '@eurhythm/core/moves';
 import { workOut, type HeardTrial } from '@eurhythm/core/speed';
 import { simulateRound } from '@eurhythm/core/standIns';
 import { DETECTOR_VERSION, impactBeats } from '@eurhythm/core/strikes';
-import { normalDraw, type RandomSource } from '@eurhythm/core/units';
+import { normalDraw, thousandths, type RandomSource } from '@eurhythm/core/units';
 import { COMBOS, GRADES, type DemoCombo } from './saltmarsh.ts';
 
 /** What hears the demonstration's trials, how late it is in seconds, and how loud a strike is to it in decibels. */
@@ -14,8 +14,6 @@ const TIMES = 8;
 const PAUSE_BEATS = 3;
 /** From the beginning to the first strike. */
 const BEFORE = 2;
-
-const thousandths = (seconds: number): number => Math.round(seconds * 1000) / 1000;
 
 /** From so many impacts on a combo has gaps to be told of. */
 const LEAST_IMPACTS = 3;
@@ -84,6 +82,6 @@ export function heardCombo(
   const profile = { bias: 0.015, spread: 0.1 * spread, fading: 0.02, misses: 0.02, extras: 0.02 };
   const starts = times.map((_, n) => n * beats.length);
   const heard = heardAt(simulateRound(done, profile, random), random, { due, starts });
-  const { instants, value } = workOut('combo-time', heard);
+  const { instants, value } = workOut({ kind: 'combo-time', seconds: 10 }, heard);
   return { heard, instants: [...instants], value };
 }

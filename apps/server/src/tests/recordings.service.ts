@@ -1,6 +1,7 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import type { HeardTrial } from '@eurhythm/core/speed';
 import { doubtWeak, withoutOwnSounds } from '@eurhythm/core/strikes';
+import { thousandths } from '@eurhythm/core/units';
 import { readWav } from '@eurhythm/core/sound';
 import { eq } from 'drizzle-orm';
 import { HeavyWork } from '../heavy/heavyWork.ts';
@@ -51,7 +52,7 @@ export class RecordingsService {
     const { leastStrength = -Infinity, own = [] } = heard;
     const onsets = found.found.onsets.map((onset) => ({
       ...onset,
-      at: Math.round((onset.at + row.from) * 1000) / 1000,
+      at: thousandths(onset.at + row.from),
       ...(onset.strength < leastStrength ? { doubtful: true as const } : {}),
     }));
     const { strikes } = withoutOwnSounds(onsets, own);

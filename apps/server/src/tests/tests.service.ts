@@ -107,7 +107,7 @@ export class TestsService {
     if (before.measured === 'by-hand')
       throw new ConflictException('Somebody counted this trial by hand; that number stays.');
     const heard = await heardAnew(before.heard);
-    const { instants, value } = workOut(before.kind, heard);
+    const { instants, value } = workOut(before, heard);
     await this.database.transaction(async (tx) => {
       const [row] = await tx.select().from(attempts).where(eq(attempts.id, id)).for('update');
       if (!row) throw new NotFoundException('This trial does not exist.');
@@ -265,8 +265,8 @@ type AttemptRow = typeof attempts.$inferSelect;
 const VALUE = sql<number>`(case when ${tests.kind} = 'burst' then ${attempts.count}::double precision else ${attempts.value} end)`;
 
 /** How long what was heard took; null where that cannot be told. */
-function timeOf({ kind }: TestView, { heard }: SaveAttemptDto): number | null {
-  return heard ? workOut(kind, heard).value : null;
+function timeOf(test: TestView, { heard }: SaveAttemptDto): number | null {
+  return heard ? workOut(test, heard).value : null;
 }
 
 type Told = Pick<AttemptRow, 'count' | 'value' | 'measured'> & Partial<Pick<AttemptRow, 'heard'>>;

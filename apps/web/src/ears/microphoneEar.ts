@@ -8,6 +8,13 @@ import { hearMicrophone } from './microphone.ts';
 export const MICROPHONE_GONE =
   'The microphone is gone. What it heard so far is kept; count by hand or plug it in again.';
 
+/** A strike is known so long after it: the detector looks ahead, in seconds. */
+const LOOKS_AHEAD = 0.15;
+/** Nobody waits longer than this for pieces that do not come, in seconds. */
+const PATIENCE = 3;
+/** Pieces by which the clock of the microphone is set against that of the page, some five seconds. */
+const CLOCK_PIECES = 250;
+
 /**
  * Hears strikes by the microphone, in a thread of its own, with what was learnt of it at this place.
  * @throws NoMicrophone
@@ -19,16 +26,23 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
   });
   const work = wrap<StrikesWork>(thread);
   let heard = 0;
+  /** Until when all is told, by the page's clock. */
+  let told = -Infinity;
   let setting: DetectorSetting = {};
-  // Pieces come late, never early: the least difference is the nearest to that of the clocks.
-  let ahead = Infinity;
+  // Pieces come late, never early: the least difference is the nearest to that of the clocks. Where samples get lost it grows.
+  const lags: number[] = [];
+  let ahead = 0;
   const onSamples = (samples: Float32Array, sampleRate: number): void => {
     if (heard === 0) void work.begin(sampleRate, setting, keepsSound);
     heard += samples.length;
-    ahead = Math.min(ahead, performance.now() / 1000 - heard / sampleRate);
+    lags.push(performance.now() / 1000 - heard / sampleRate);
+    if (lags.length > CLOCK_PIECES) lags.shift();
+    ahead = Math.min(...lags);
+    const until = heard / sampleRate + ahead;
     watch.onLevel?.(levelOf(samples));
     void work.push(transfer(samples, [samples.buffer])).then((onsets) => {
       for (const { at, ...onset } of onsets) watch.onStrike({ ...onset, at: at + ahead });
+      told = until;
     });
   };
   try {
@@ -42,6 +56,10 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
       latency: learnt?.latency ?? microphone.latency,
       detector: DETECTOR_VERSION,
       leastStrength,
+      settled: async () => {
+        const from = performance.now() / 1000;
+        while (told < from + LOOKS_AHEAD && performance.now() / 1000 < from + PATIENCE) await pause(20);
+      },
       sound: async () => {
         const wav = await work.sound();
         return wav && { wav: new Blob([wav], { type: 'audio/wav' }), from: ahead };
@@ -56,6 +74,9 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
     throw error;
   }
 }
+
+const pause = (milliseconds: number): Promise<void> =>
+  new Promise((resolve) => setTimeout(resolve, milliseconds));
 
 /** Decibels of full scale of a piece; silence is −100. */
 function levelOf(samples: Float32Array): number {

@@ -44,6 +44,7 @@ export async function openMotionEar(watch: EarWatch): Promise<Ear> {
     latency: 0,
     detector: null,
     leastStrength: null,
+    settled: () => Promise.resolve(),
     sound: () => Promise.resolve(null),
     close,
   };

@@ -14,6 +14,7 @@ export function openPretendEar(watch: EarWatch, { impacts, position }: PretendWo
     latency: 0,
     detector: null,
     leastStrength: null,
+    settled: () => Promise.resolve(),
     sound: () => Promise.resolve(null),
     close,
   };

@@ -84,6 +84,7 @@ export async function openSensorEar(watch: EarWatch, code: string | null = null)
     latency: 0,
     detector: null,
     leastStrength: null,
+    settled: () => Promise.resolve(),
     sound: () => Promise.resolve(null),
     close,
   };

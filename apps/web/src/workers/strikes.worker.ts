@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import { StrikeDetector, type DetectorSetting, type Onset } from '@eurhythm/core/strikes';
-import { encodeWav, resample } from '@eurhythm/core/sound';
+import { encodeWav, joined, resample } from '@eurhythm/core/sound';
 
 /** Sound is kept no finer than this, in samples a second: what is to be heard of a strike is below half of it. */
 const KEPT_RATE = 16_000;
@@ -41,13 +41,7 @@ const work = {
   /** The sound so far as a WAV file; null where none is kept. */
   sound: (): Uint8Array<ArrayBuffer> | null => {
     if (!kept) return null;
-    const samples = new Float32Array(keptCount);
-    let at = 0;
-    for (const piece of kept) {
-      samples.set(piece, at);
-      at += piece.length;
-    }
-    const wav = encodeWav(resample({ sampleRate: rate, samples }, Math.min(rate, KEPT_RATE)));
+    const wav = encodeWav(resample({ sampleRate: rate, samples: joined(kept) }, Math.min(rate, KEPT_RATE)));
     return transfer(wav, [wav.buffer]);
   },
 };

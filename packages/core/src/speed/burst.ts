@@ -1,5 +1,5 @@
 import { mean, median, standardDeviation } from 'simple-statistics';
-import type { TrialKind } from './heardTrial.ts';
+import type { Tested } from './heardTrial.ts';
 import type { Seconds } from '../units/index.ts';
 
 /** What a number alone says of a burst. */
@@ -24,7 +24,7 @@ export interface BurstSummary extends CountSummary {
  */
 export function countOf(
   { said, instants }: { readonly said?: number | null; readonly instants: readonly Seconds[] },
-  { kind, seconds }: { readonly kind: TrialKind; readonly seconds: Seconds },
+  { kind, seconds }: Tested,
 ): number {
   return said ?? (kind === 'burst' ? summariseBurst(instants, seconds).count : instants.length);
 }

@@ -33,15 +33,18 @@ describe('a round that was heard', () => {
     ]);
     expect(c!.strokes[2]!.off).toBeCloseTo(0.04, 3);
     expect(c!.strokes[0]!.off).toBeCloseTo(0, 3);
-    const { value } = workOut('combo-time', {
-      source: 'microphone',
-      device: '',
-      latency: 0.01,
-      detector: null,
-      onsets: c!.onsets,
-      due: c!.due,
-      starts: c!.starts,
-    });
+    const { value } = workOut(
+      { kind: 'combo-time', seconds: 10 },
+      {
+        source: 'microphone',
+        device: '',
+        latency: 0.01,
+        detector: null,
+        onsets: c!.onsets,
+        due: c!.due,
+        starts: c!.starts,
+      },
+    );
     expect(value).toBeCloseTo(1.29, 3);
   });
   it('keeps combos apart, and puts doubtful sounds together with nothing', () => {

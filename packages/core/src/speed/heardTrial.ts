@@ -4,6 +4,13 @@ import type { Seconds } from '../units/index.ts';
 export const TRIAL_KINDS = ['burst', 'combo-time', 'reaction'] as const;
 export type TrialKind = (typeof TRIAL_KINDS)[number];
 
+/** As much of a test as says what counts of its trials. */
+export interface Tested {
+  readonly kind: TrialKind;
+  /** Length of a burst. */
+  readonly seconds: Seconds;
+}
+
 /** How a trial was counted: each way has errors of its own. */
 export const MEASURED = [
   'taps',

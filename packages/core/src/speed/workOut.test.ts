@@ -19,7 +19,7 @@ const starts = due.flatMap((_, i) => (i % 4 === 0 ? [i] : []));
 describe('a trial that was heard', () => {
   it('of a burst is its strikes without the latency, and without what is doubtful', () => {
     const onsets = [{ at: 2.02 }, { at: 1.02 }, { at: 3, doubtful: true }];
-    expect(workOut('burst', trial({ onsets, latency: 0.02 }))).toMatchObject({
+    expect(workOut({ kind: 'burst', seconds: 10 }, trial({ onsets, latency: 0.02 }))).toMatchObject({
       instants: [1, 2],
       value: null,
     });
@@ -30,7 +30,7 @@ describe('a trial that was heard', () => {
     const onsets = late.map((at) => ({ at })).filter((_, i) => i !== 9);
     onsets[3] = { at: onsets[3]!.at - 0.05 };
     const heard = trial({ onsets, due, starts });
-    const { value, times } = workOut('combo-time', heard);
+    const { value, times } = workOut({ kind: 'combo-time', seconds: 10 }, heard);
     expect(times).toHaveLength(7);
     expect(value).toBeCloseTo(1.75, 3);
     expect(times[0]).toBeCloseTo(1.7, 3);
@@ -39,14 +39,14 @@ describe('a trial that was heard', () => {
   });
   it('of a reaction is the median of its answers; guesses and silence are none', () => {
     const onsets = [{ at: 1.3 }, { at: 4.05 }, { at: 7.4 }];
-    expect(workOut('reaction', trial({ onsets, due: [1, 4, 7, 10] }))).toMatchObject({
+    expect(workOut({ kind: 'reaction', seconds: 10 }, trial({ onsets, due: [1, 4, 7, 10] }))).toMatchObject({
       value: 0.35,
       times: [0.3, 0.4],
     });
   });
   it('of which nothing was heard says nothing', () => {
-    expect(workOut('combo-time', trial({ due, starts })).value).toBeNull();
-    expect(workOut('reaction', trial({ due: [1] })).value).toBeNull();
-    expect(workOut('combo-time', trial({ onsets: [{ at: 1 }] })).value).toBeNull();
+    expect(workOut({ kind: 'combo-time', seconds: 10 }, trial({ due, starts })).value).toBeNull();
+    expect(workOut({ kind: 'reaction', seconds: 10 }, trial({ due: [1] })).value).toBeNull();
+    expect(workOut({ kind: 'combo-time', seconds: 10 }, trial({ onsets: [{ at: 1 }] })).value).toBeNull();
   });
 });

@@ -1,13 +1,13 @@
 import { matchStrikes, type StrikeMatch } from '../strikes/index.ts';
-import type { Seconds } from '../units/index.ts';
+import { thousandths, type Seconds } from '../units/index.ts';
 import { summariseTrials } from './burst.ts';
 import { comboTime, type ComboTime } from './comboTime.ts';
-import type { HeardTrial, TrialKind } from './heardTrial.ts';
+import type { HeardTrial, Tested } from './heardTrial.ts';
 import { reactions } from './reactions.ts';
 
 /** What a trial comes to. */
 export interface WorkedOut {
-  /** The strikes that count, by the clock of the trial, without the latency of the device. */
+  /** The strikes that count, by the clock of the trial, without the latency of the device; of a burst those within its time. */
   readonly instants: readonly Seconds[];
   /** Seconds, the median of what was done in it; null for a burst, and where nothing could be told. */
   readonly value: Seconds | null;
@@ -15,25 +15,23 @@ export interface WorkedOut {
   readonly times: readonly Seconds[];
 }
 
-/** Fractions of a millisecond are not heard. */
-const rounded = (seconds: Seconds): Seconds => Math.round(seconds * 1000) / 1000;
-
 /**
  * Works a trial out from what was heard: the same for the first time and for every time after it.
  *
  * @example
- * workOut('burst', { source: 'taps', device: '', latency: 0, detector: null, onsets: [{ at: 1 }], due: null }).instants // [1]
+ * workOut({ kind: 'burst', seconds: 10 }, { source: 'taps', device: '', latency: 0, detector: null, onsets: [{ at: 1 }], due: null }).instants // [1]
  */
-export function workOut(kind: TrialKind, heard: HeardTrial): WorkedOut {
+export function workOut({ kind, seconds }: Tested, heard: HeardTrial): WorkedOut {
   const sure = heard.onsets.filter(({ doubtful }) => doubtful !== true);
-  const instants = sure.map(({ at }) => rounded(at - heard.latency)).sort((a, b) => a - b);
-  if (kind === 'burst') return { instants, value: null, times: [] };
+  const instants = sure.map(({ at }) => thousandths(at - heard.latency)).sort((a, b) => a - b);
+  if (kind === 'burst')
+    return { instants: instants.filter((at) => at >= 0 && at <= seconds), value: null, times: [] };
   const times =
     kind === 'reaction'
-      ? reactions(heard.due ?? [], instants).times.flatMap((time) => (time === null ? [] : rounded(time)))
+      ? reactions(heard.due ?? [], instants).times.flatMap((time) => (time === null ? [] : thousandths(time)))
       : timesThrough(heard).flatMap(({ isWhole, seconds }) => (isWhole ? [seconds] : []));
   const value = summariseTrials(times, 'lower')?.median ?? null;
-  return { instants, value: value === null ? null : rounded(value), times };
+  return { instants, value: value === null ? null : thousandths(value), times };
 }
 
 /**

@@ -5,3 +5,4 @@ export * from './groupBy.ts';
 export * from './clockText.ts';
 export * from './toldNumber.ts';
 export * from './dateWays.ts';
+export * from './thousandths.ts';

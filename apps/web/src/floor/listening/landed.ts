@@ -3,16 +3,18 @@ import { soundEvents } from '@eurhythm/core/rounds';
 import type { RoundToPlay } from '@eurhythm/core/run';
 import {
   heardOfEach,
-  reactions,
+  workOut,
   type ComboLanded,
   type FighterHeard,
   type HeardTrial,
   type RoundOnset,
+  type Tested,
   type Workers,
 } from '@eurhythm/core/speed';
 import { apartFromOwn, doubtWeak } from '@eurhythm/core/strikes';
-import type { Seconds } from '@eurhythm/core/units';
+import { thousandths, type Seconds } from '@eurhythm/core/units';
 import type { SaveAttemptDto } from '@eurhythm/contract';
+import { heardTrial, type KeptEar } from '../../ears/heardTrial.ts';
 import type { Take } from './Listening.ts';
 
 /** What one fighter did in a round, as one listener heard it. */
@@ -68,14 +70,19 @@ export interface TrialPlace {
 
 /** What is kept of a round: one trial of each combo of which a whole time through landed. */
 export function comboTrials(landed: Landed, round: RoundToPlay, place: TrialPlace): SaveAttemptDto[] {
-  const { take, fighterId } = landed;
-  if (take.listener.source === null) return [];
+  const ear = keptEar(landed.take);
+  if (!ear) return [];
   return landed.heard.combos.flatMap((combo): SaveAttemptDto[] => {
     const line = round.combos.find(({ id }) => id === combo.combo);
     if (!line || !hasWholeTime(combo, landed)) return [];
-    const heard = heardOf(take, combo.onsets, combo.due, combo.starts);
-    const what = { kind: 'combo-time', title: comboName(line).slice(0, 80), line: line.line } as const;
-    return [trialOf(fighterId, heard, { ...place, lead: combo.lead ?? place.lead }, what)];
+    const heard = heardTrial(ear, combo.onsets, { due: combo.due, starts: combo.starts });
+    const tested = {
+      kind: 'combo-time',
+      title: comboName(line).slice(0, 80),
+      line: line.line,
+      seconds: TEST_SECONDS,
+    } as const;
+    return [trialOf(landed.fighterId, heard, { ...place, lead: combo.lead ?? place.lead }, tested)];
   });
 }
 
@@ -87,18 +94,16 @@ export function reactionTrials(
   { fighterIds, workerAt }: Workers,
   { title, ...place }: TrialPlace & { readonly title: string },
 ): SaveAttemptDto[] {
-  const { source, latency } = take.listener;
-  if (source === null || calls.length === 0) return [];
-  const onsets = cleaned(take, round, []).strikes.filter(({ doubtful }) => doubtful !== true);
+  const ear = keptEar(take);
+  if (!ear || calls.length === 0) return [];
+  const { latency } = ear;
+  const onsets = cleaned(take, round, []).strikes;
   return fighterIds.flatMap((fighterId): SaveAttemptDto[] => {
     const own = calls.filter((at) => workerAt(at) === fighterId);
     const answers = onsets.filter(({ at }) => workerAt(at - latency) === fighterId);
-    const { summary } = reactions(
-      own,
-      answers.map(({ at }) => at - latency).sort((a, b) => a - b),
-    );
-    if (summary === null) return [];
-    return [trialOf(fighterId, heardOf(take, answers, own), place, { kind: 'reaction', title, line: null })];
+    const heard = heardTrial(ear, answers, { due: own });
+    const tested = { kind: 'reaction', title, seconds: TEST_SECONDS } as const;
+    return workOut(tested, heard).value === null ? [] : [trialOf(fighterId, heard, place, tested)];
   });
 }
 
@@ -117,8 +122,9 @@ export function burstTrials(
   { fighterIds, workerAt }: Workers,
   place: TrialPlace,
 ): SaveAttemptDto[] {
-  const { source, latency, device, detector, leastStrength } = take.listener;
-  if (source === null) return [];
+  const ear = keptEar(take);
+  if (!ear) return [];
+  const { latency } = ear;
   const { strikes } = cleaned(take, round, []);
   return bursts.flatMap(({ from, seconds, title }): SaveAttemptDto[] => {
     const worker = workerAt(from);
@@ -126,64 +132,52 @@ export function burstTrials(
     const onsets = strikes
       .filter(({ at }) => at - latency >= from && at - latency <= from + seconds)
       .map((onset) => ({ ...onset, at: thousandths(onset.at - from) }));
-    const instants = onsets.flatMap(({ at, doubtful }) =>
-      doubtful === true ? [] : [thousandths(at - latency)],
-    );
-    if (instants.length === 0) return [];
-    const weak = leastStrength === null ? {} : { leastStrength };
-    const heard = { source, device: device.slice(0, 120), latency, detector, onsets, due: null, ...weak };
-    return [
-      { ...place, fighterId: worker, kind: 'burst', title, seconds, instants, measured: source, heard },
-    ];
+    const trial = trialOf(worker, heardTrial(ear, onsets, { due: null }), place, {
+      kind: 'burst',
+      title,
+      seconds,
+    });
+    return trial.instants.length === 0 ? [] : [trial];
   });
 }
 
-const thousandths = (seconds: Seconds): Seconds => Math.round(seconds * 1000) / 1000;
-
 /** Length that a test says which has none of its own. */
 const TEST_SECONDS = 10;
+
+/** What is tested, and what it is called. */
+interface NamedTest extends Tested {
+  readonly title: string;
+  readonly line?: string;
+}
 
 function trialOf(
   fighterId: string,
   heard: HeardTrial,
   { runId, lead, at }: TrialPlace,
-  what: Pick<SaveAttemptDto, 'kind' | 'title' | 'line'>,
+  tested: NamedTest,
 ): SaveAttemptDto {
-  const instants = heard.onsets.map((onset) => thousandths(onset.at - heard.latency));
-  const measured = heard.source;
+  const instants = [...workOut(tested, heard).instants];
+  const { source: measured } = heard;
+  // What was heard is sent as it is.
   return {
-    ...(what as object),
+    ...tested,
     fighterId,
     runId,
     lead,
     at,
-    seconds: TEST_SECONDS,
     instants,
     measured,
     heard,
   } as SaveAttemptDto;
 }
 
+/** What heard a take, as a trial keeps it; null where it was only tried. */
+function keptEar({ listener }: Take): KeptEar | null {
+  const { source } = listener;
+  return source === null ? null : { ...listener, source };
+}
+
 function hasWholeTime({ starts, due: own }: ComboLanded, { heard, due }: Landed): boolean {
   const isHit = new Set(heard.match.hits.map((hit) => due[hit.due]!.at));
   return starts.some((from, i) => own.slice(from, starts[i + 1] ?? own.length).every((at) => isHit.has(at)));
-}
-
-function heardOf(
-  { listener }: Take,
-  onsets: readonly RoundOnset[],
-  due: readonly Seconds[],
-  starts?: readonly number[],
-): HeardTrial {
-  const { source, device, latency, detector, leastStrength } = listener;
-  return {
-    source: source!,
-    device: device.slice(0, 120),
-    latency,
-    detector,
-    onsets,
-    due,
-    ...(starts ? { starts } : {}),
-    ...(leastStrength === null ? {} : { leastStrength }),
-  };
 }

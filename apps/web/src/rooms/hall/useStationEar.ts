@@ -1,8 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { fightRound, simulateBurst } from '@eurhythm/core/standIns';
-import { seededRandom } from '@eurhythm/core/units';
+import { seededRandom, thousandths } from '@eurhythm/core/units';
 import { BURST_ROUND } from '@eurhythm/contract';
 import type { Ear, EarKind, EarStrike } from '../../ears/Ear.ts';
+import { plainName } from '../../ears/heardTrial.ts';
+import { NOBODY_IN_BURST, NOBODY_IN_ROUND } from '../../ears/nobody.ts';
 import { openEar } from '../../ears/openEar.ts';
 import type { DeckState } from '../../floor/RunDeck.ts';
 import type { FollowingDeck } from '../../hall/FollowingDeck.ts';
@@ -13,9 +15,6 @@ import { useStable } from '../../ui/useStable.ts';
 
 const TELL_MS = 250;
 const PLACE = 'eurhythm.station-id';
-/** Who strikes where it is only tried. */
-const AT_BURST = { rate: 3.4, spread: 0.15, fading: 0.15 } as const;
-const NOBODY = { bias: 0.02, spread: 0.025, fading: 0.03, misses: 0.08, extras: 0.06 } as const;
 
 /** The same for as long as this tab is the same device. */
 function stationId(): string {
@@ -69,13 +68,12 @@ export function useStationEar({
       detector = null,
       leastStrength = null,
     } = ear.current ?? {};
-    const plain = device.replace(/[<>\p{Cc}]/gu, '').slice(0, 120);
     return {
       station: stationId(),
       name,
       fighterIds: [...fighterIds],
       source,
-      device: plain,
+      device: plainName(device),
       latency,
       detector,
       leastStrength,
@@ -97,7 +95,7 @@ export function useStationEar({
     if (now.at === null) return;
     const inRound = now.at - (performance.now() / 1000 - at);
     if (inRound < 0) return;
-    teller.hears(now.round, { ...strike, at: Math.round(inRound * 1000) / 1000 });
+    teller.hears(now.round, { ...strike, at: thousandths(inRound) });
     draw((n) => n + 1);
   });
   const say = useStable((what: string): void => {
@@ -107,8 +105,8 @@ export function useStationEar({
   const impactsOf = useStable(() => {
     const random = seededRandom(round + fighterIds.length + 1);
     return burst
-      ? simulateBurst(AT_BURST, burst.seconds, random)
-      : fightRound(deck.rounds[round]!, NOBODY, random);
+      ? simulateBurst(NOBODY_IN_BURST, burst.seconds, random)
+      : fightRound(deck.rounds[round]!, NOBODY_IN_ROUND, random);
   });
   // A virtual fighter learns each round anew.
   const tried = kind === 'pretend' ? `${round} ${burst !== null}` : null;

@@ -1,5 +1,6 @@
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { clockText } from '@eurhythm/core/units';
+import { peaks } from '@eurhythm/core/sound';
+import { clockText, thousandths } from '@eurhythm/core/units';
 import { SliderField } from '../../../ui/SliderField.tsx';
 import type { FileOnset, HeardFile } from './readSound.ts';
 
@@ -38,7 +39,7 @@ export function SoundStrip({ file, onsets, due, now, onChange, onPlay }: SoundSt
   const atOf = (event: { clientX: number }): number =>
     Math.max(0, Math.min(seconds, (event.clientX - drawing.current!.getBoundingClientRect().left) / scale));
   const move = (place: number, at: number): void =>
-    onChange(onsets.with(place, { ...onsets[place]!, at: Math.round(at * 1000) / 1000 }));
+    onChange(onsets.with(place, { ...onsets[place]!, at: thousandths(at) }));
   const drop = (place: number): void => onChange(onsets.toSpliced(place, 1));
   return (
     <div>
@@ -55,7 +56,7 @@ export function SoundStrip({ file, onsets, due, now, onChange, onPlay }: SoundSt
           role="group"
           aria-label={`${onsets.length} strikes in ${clockText(seconds)}`}
           onDoubleClick={(event) =>
-            onChange([...onsets, { at: Math.round(atOf(event) * 1000) / 1000 }].sort((a, b) => a.at - b.at))
+            onChange([...onsets, { at: thousandths(atOf(event)) }].sort((a, b) => a.at - b.at))
           }
           onClick={(event) => event.detail === 1 && event.target === drawing.current && onPlay(atOf(event))}
         >
@@ -169,14 +170,8 @@ function ticks(seconds: number, scale: number): number[] {
 
 /** The loudest sample of each column, above and below the middle. */
 function outline(samples: Float32Array, columns: number, width: number): string {
-  const step = samples.length / columns;
-  const loud = Array.from({ length: columns }, (_, i) => {
-    let most = 0;
-    const to = Math.min(samples.length, Math.floor((i + 1) * step));
-    for (let j = Math.floor(i * step); j < to; j++) most = Math.max(most, Math.abs(samples[j]!));
-    return most;
-  });
-  const top = Math.max(0.05, ...loud);
+  const loud = peaks(samples, columns);
+  const top = loud.reduce((most, each) => Math.max(most, each), 0.05);
   const x = (i: number): string => ((i / columns) * width).toFixed(1);
   const y = (value: number): string => (MIDDLE - (value / top) * (MIDDLE - 6)).toFixed(1);
   const above = loud.map((value, i) => `${x(i)} ${y(value)}`);

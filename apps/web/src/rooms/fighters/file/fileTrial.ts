@@ -1,6 +1,7 @@
 import type { LineFit } from '@eurhythm/core/strikes';
-import type { HeardTrial } from '@eurhythm/core/speed';
+import { thousandths } from '@eurhythm/core/units';
 import type { SaveAttemptDto } from '@eurhythm/contract';
+import { heardTrial, type KeptEar } from '../../../ears/heardTrial.ts';
 import type { FileOnset, HeardFile } from './readSound.ts';
 
 /** Who did it, and from which lead. */
@@ -15,12 +16,12 @@ const BEFORE_FIRST = 0.12;
 /** What a test says whose length does not matter. */
 const TEST_SECONDS = 10;
 
-const heardIn = (file: HeardFile, onsets: readonly FileOnset[]): Omit<HeardTrial, 'due'> => ({
+const earOf = ({ name, detector }: HeardFile): KeptEar => ({
   source: 'file',
-  device: file.name.replace(/[<>\p{Cc}]/gu, '').slice(0, 120),
+  device: name,
   latency: 0,
-  detector: file.detector,
-  onsets,
+  detector,
+  leastStrength: null,
 });
 
 /** The trial of a combo that was found in a file: all its times through. */
@@ -46,7 +47,7 @@ export function comboInFile(
     seconds: TEST_SECONDS,
     instants: near.map(({ at }) => at),
     measured: 'file',
-    heard: { ...heardIn(file, near), due, starts },
+    heard: heardTrial(earOf(file), near, { due, starts }),
   } as SaveAttemptDto;
 }
 
@@ -62,7 +63,7 @@ export function burstInFile(
   const zero = first.at - BEFORE_FIRST;
   const inTime = onsets
     .filter(({ at }) => at >= zero && at <= zero + seconds)
-    .map((onset) => ({ ...onset, at: Math.round((onset.at - zero) * 1000) / 1000 }));
+    .map((onset) => ({ ...onset, at: thousandths(onset.at - zero) }));
   return {
     ...of,
     kind: 'burst',
@@ -70,6 +71,6 @@ export function burstInFile(
     seconds,
     instants: inTime.filter(({ doubtful }) => doubtful !== true).map(({ at }) => at),
     measured: 'file',
-    heard: { ...heardIn(file, inTime), due: null },
+    heard: heardTrial(earOf(file), inTime, { due: null }),
   } as SaveAttemptDto;
 }

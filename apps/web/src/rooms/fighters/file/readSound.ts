@@ -4,6 +4,7 @@ import { readWav } from '@eurhythm/core/sound';
 import { DETECTOR_VERSION } from '@eurhythm/core/strikes';
 import { clockText } from '@eurhythm/core/units';
 import { STRIKE_SOUND_BYTES, STRIKE_SOUND_RATES, STRIKE_SOUND_SECONDS } from '@eurhythm/contract';
+import { decodedSound } from '../../../ears/decodedSound.ts';
 import type { StrikesWork } from '../../../workers/strikes.worker.ts';
 
 /** A strike in a file. */
@@ -71,9 +72,7 @@ async function soundOf(file: File): Promise<{ sampleRate: number; samples: Float
   const seconds = await lengthOf(file);
   if (seconds !== null && seconds > STRIKE_SOUND_SECONDS) throw tooLong(seconds);
   try {
-    const context = new OfflineAudioContext(1, 1, DECODED_RATE);
-    const decoded = await context.decodeAudioData(bytes.buffer);
-    return { sampleRate: decoded.sampleRate, samples: mono(decoded) };
+    return await decodedSound(bytes.buffer, DECODED_RATE);
   } catch {
     throw new Error('This browser cannot read the sound of this file. A WAV file is read everywhere.');
   }
@@ -89,15 +88,6 @@ function lengthOf(file: File): Promise<number | null> {
     media.onerror = () => done(null);
     media.src = address;
   }).finally(() => URL.revokeObjectURL(address));
-}
-
-function mono(decoded: AudioBuffer): Float32Array<ArrayBuffer> {
-  const samples = new Float32Array(decoded.length);
-  for (let channel = 0; channel < decoded.numberOfChannels; channel++) {
-    const own = decoded.getChannelData(channel);
-    for (let i = 0; i < samples.length; i++) samples[i]! += own[i]! / decoded.numberOfChannels;
-  }
-  return samples;
 }
 
 const tooLong = (seconds: number): Error =>

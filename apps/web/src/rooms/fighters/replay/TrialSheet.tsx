@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { readWav } from '@eurhythm/core/sound';
-import { matchOfTrial, timesThrough, usualGaps, workOut } from '@eurhythm/core/speed';
+import { matchOfTrial, summariseTrials, timesThrough, usualGaps, workOut } from '@eurhythm/core/speed';
 import { impactBeats, leastGaps } from '@eurhythm/core/strikes';
 import type { AttemptView } from '@eurhythm/contract';
 import { send } from '../../../server/api.ts';
@@ -12,6 +12,7 @@ import { Button } from '../../../ui/Button.tsx';
 import { Sheet } from '../../../ui/Panel.tsx';
 import { useDates } from '../../../ui/dates.ts';
 import { landedText } from '../../floor/ears/landedText.ts';
+import { trialSpan } from './trialSpan.ts';
 import { TrialPicture } from './TrialPicture.tsx';
 import { MEASURED_WORDS, trialText } from './trialWords.ts';
 import { usePlayback, type Played } from './usePlayback.ts';
@@ -42,11 +43,11 @@ export function TrialSheet({ attempt, onClose }: { attempt: AttemptView; onClose
     [heard, latency, attempt],
   );
   const due = attempt.kind === 'reaction' ? [] : (heard?.due ?? []);
-  const end =
-    Math.max(attempt.kind === 'burst' ? attempt.seconds : 0, ...onsets.map(({ at }) => at), ...due) + 0.5;
-  const start = Math.min(0, ...onsets.map(({ at }) => at), ...due);
-  const [first] =
-    attempt.kind === 'burst' ? [0] : [Math.max(start, Math.min(...onsets.map(({ at }) => at)) - 0.5)];
+  const { from, to } = trialSpan(
+    attempt,
+    onsets.map(({ at }) => at),
+    heard?.due ?? [],
+  );
   const play = (): void =>
     playback.play(
       {
@@ -54,9 +55,9 @@ export function TrialSheet({ attempt, onClose }: { attempt: AttemptView; onClose
         sound: sound && { ...sound, from: sound.from - latency },
         onsets: onsets.flatMap(({ at, ...onset }) => ('doubtful' in onset && onset.doubtful ? [] : [at])),
         due,
-        seconds: end,
+        seconds: to,
       },
-      first ?? 0,
+      from,
     );
   const again = async (): Promise<void> => {
     try {
@@ -85,7 +86,7 @@ export function TrialSheet({ attempt, onClose }: { attempt: AttemptView; onClose
         {heard?.detector && ` · ${heard.detector}`}
         {attempt.first !== null && ` · first told as ${attempt.first}`}
       </p>
-      <TrialPicture onsets={onsets} due={heard?.due ?? []} from={first ?? 0} to={end} now={playback.at} />
+      <TrialPicture onsets={onsets} due={heard?.due ?? []} from={from} to={to} now={playback.at} />
       {heard && <Numbers attempt={attempt} />}
       <div className="mt-4 flex flex-wrap gap-3">
         <Button
@@ -133,12 +134,12 @@ function Numbers({ attempt }: { attempt: AttemptView }) {
   const { data: tests } = useQuery(queries.tests());
   const { heard, kind, lead } = attempt;
   if (!heard || kind === 'burst') return null;
-  const { times } = workOut(kind, heard);
-  const best = times.length === 0 ? null : Math.min(...times);
+  const { times } = workOut(attempt, heard);
+  const summed = summariseTrials(times, 'lower');
   const summary =
-    best === null
+    summed === null
       ? 'No whole time through was heard.'
-      : `${kind === 'reaction' ? 'Answers' : 'Whole times through'}: ${times.length}; best ${best.toFixed(2)} s, median ${attempt.value?.toFixed(2) ?? '–'} s.`;
+      : `${kind === 'reaction' ? 'Answers' : 'Whole times through'}: ${summed.trials}; best ${summed.best.toFixed(2)} s, median ${summed.median.toFixed(2)} s.`;
   if (kind === 'reaction') return <p className="mt-3">{summary}</p>;
   const line = tests?.find(({ id }) => id === attempt.testId)?.line;
   const { hits, misses, extras, bias } = matchOfTrial(heard);

@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { BURST_READY } from '@eurhythm/core/run';
 import { USUAL_BURST_TITLE } from '@eurhythm/core/rounds';
-import { secondsLeft } from '@eurhythm/core/units';
-import { summariseBurst, summariseCount } from '@eurhythm/core/speed';
+import { secondsLeft, thousandths } from '@eurhythm/core/units';
+import { summariseBurst, summariseCount, workOut } from '@eurhythm/core/speed';
 import { BURST_ROUND, type FighterView, type RunView, type SaveAttemptDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
@@ -27,7 +27,7 @@ import { Outcome, type OutcomeSummary } from './Outcome.tsx';
 import { playBurst } from './burstNow.ts';
 import { classBurst } from './classBurst.ts';
 import { heardByStations } from './heardByStations.ts';
-import { STILL_HEARING_MS, useBurstEar } from './useBurstEar.ts';
+import { useBurstEar } from './useBurstEar.ts';
 import { keepBurst, takeHeard, tellNumber, useKeptBurst } from './keptBurst.ts';
 
 /** What is told while one counts, and before. */
@@ -110,6 +110,7 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
     setFailure(error instanceof Error ? error.message : String(error));
   const send = (id: string, attempt: SaveAttemptDto): void =>
     void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
+  const isWithin = (at: number): boolean => at >= 0 && at <= seconds;
   const finish = useStable(async (): Promise<void> => {
     const at = new Date().toISOString();
     const listened = isHeard ? await ear.close() : null;
@@ -121,12 +122,14 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
       return keepBurst(run.id, classBurst(fighters, what, wish.lead, at, newId));
     }
     const test = what.id === undefined ? { title: what.title, seconds } : { testId: what.id };
+    // What was heard is whole only now, the last strikes too.
+    const instants = [...(heard ? workOut({ kind: 'burst', seconds }, heard).instants : counted)];
     const attempt: SaveAttemptDto = {
       fighterId: wish.who,
       runId: run.id,
       ...test,
       lead,
-      instants: [...counted],
+      instants,
       at,
       ...(heard ? { measured: heard.source, heard } : { measured: 'taps' }),
     };
@@ -134,8 +137,10 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
     const kept = isTried ? null : { id: newId(), attempt };
     if (kept) send(kept.id, attempt);
     if (kept && listened?.sound) void keepSound(kept.id, listened.sound).catch(tellFailure);
-    const doubtful = isHeard ? ear.strikes.length - counted.length : 0;
-    setPhase({ kind: 'done', summary: summariseBurst(counted, seconds), doubtful, kept });
+    const doubtful = heard?.onsets.filter(
+      (onset) => onset.doubtful && isWithin(onset.at - heard.latency),
+    ).length;
+    setPhase({ kind: 'done', summary: summariseBurst(instants, seconds), doubtful: doubtful ?? 0, kept });
   });
   const countAgain = (said: number): void => {
     if (phase.kind !== 'done' || !phase.kept) return;
@@ -145,9 +150,8 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
   };
   const start = async (): Promise<void> => {
     try {
-      // What is heard is late, and so are taps on it; what the microphone hears is known later still.
-      const late = (): number => deck.desk.latency * 1000 + (isHeard ? STILL_HEARING_MS : 0);
-      const onEnd = (): void => void setTimeout(() => void finish(), late());
+      // What is heard is late, and so are taps on it.
+      const onEnd = (): void => void setTimeout(() => void finish(), deck.desk.latency * 1000);
       if (by !== 'taps') await ear.open(by, wish.keepsSound);
       // A tick sounds like a mitt to a microphone alone.
       const isQuiet =
@@ -170,7 +174,7 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
   const tap = (): void => {
     if (!player || isClass || isHeard) return;
     const at = player.position - deck.desk.latency - BURST_READY;
-    if (at >= 0 && at <= seconds) setTaps((before) => [...before, Math.round(at * 1000) / 1000]);
+    if (at >= 0 && at <= seconds) setTaps((before) => [...before, thousandths(at)]);
   };
   const tell = (place: number, count: number): void =>
     void tellNumber(run.id, ofClass!.trials[place]!.fighterId, count);

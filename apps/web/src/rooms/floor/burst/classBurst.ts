@@ -1,4 +1,4 @@
-import { summariseBurst, workOut, type HeardTrial } from '@eurhythm/core/speed';
+import { workOut, type HeardTrial } from '@eurhythm/core/speed';
 import type { FighterView, SaveAttemptDto } from '@eurhythm/contract';
 import type { BurstWish, Timed } from './BurstChoice.tsx';
 
@@ -66,7 +66,7 @@ export function told(burst: ClassBurst, place: number, count: number): ClassBurs
  * heardBy({ what: { title: '', seconds: 10 }, lead: 'own', at: '', trials: [] }, 'ines', { source: 'sensor' }).trials // []
  */
 export function heardBy(burst: ClassBurst, fighterId: string, heard: HeardTrial): ClassBurst {
-  const { count } = summariseBurst(workOut('burst', heard).instants, burst.what.seconds);
+  const count = instantsOf(burst.what, heard).length;
   return {
     ...burst,
     trials: burst.trials.map((trial) =>
@@ -102,6 +102,10 @@ export function oddCount(typed: string, seconds: number): string | null {
     : null;
 }
 
+const instantsOf = ({ seconds }: Timed, heard: HeardTrial): number[] => [
+  ...workOut({ kind: 'burst', seconds }, heard).instants,
+];
+
 /** The trial as it is sent. */
 export function attemptOf(
   { what, at }: ClassBurst,
@@ -111,6 +115,5 @@ export function attemptOf(
   const test = what.id === undefined ? { title: what.title, seconds: what.seconds } : { testId: what.id };
   const base = { fighterId, runId, ...test, lead, at };
   if (!heard) return { ...base, instants: [], said: count ?? 0, measured: 'partner' };
-  const instants = [...workOut('burst', heard).instants];
-  return { ...base, instants, measured: heard.source, heard } as SaveAttemptDto;
+  return { ...base, instants: instantsOf(what, heard), measured: heard.source, heard } as SaveAttemptDto;
 }

@@ -1,21 +1,17 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { median } from 'simple-statistics';
 import { soundEvents } from '@eurhythm/core/rounds';
 import { BURST_READY } from '@eurhythm/core/run';
 import type { HeardTrial } from '@eurhythm/core/speed';
 import { simulateBurst } from '@eurhythm/core/standIns';
 import { doubtWeak, withoutOwnSounds } from '@eurhythm/core/strikes';
-import { seededRandom } from '@eurhythm/core/units';
+import { seededRandom, thousandths } from '@eurhythm/core/units';
 import type { Ear, EarKind, EarStrike, KeptSound } from '../../../ears/Ear.ts';
+import { heardTrial } from '../../../ears/heardTrial.ts';
+import { NOBODY_IN_BURST } from '../../../ears/nobody.ts';
 import { openEar } from '../../../ears/openEar.ts';
 import type { Player } from '../../../floor/player.ts';
 import { useStable } from '../../../ui/useStable.ts';
-
-/** A strike is known so long after it: the detector looks ahead, and pieces are on their way, in milliseconds. */
-export const STILL_HEARING_MS = 200;
-/** Who strikes where it is only tried. */
-const NOBODY = { rate: 3.4, spread: 0.15, fading: 0.15 } as const;
-
-type BurstStrike = Omit<EarStrike, 'at'> & { readonly at: number };
 
 /** What was heard of a burst. */
 export interface HeardBurst {
@@ -28,7 +24,7 @@ export interface HeardBurst {
 /** What an ear hears of a burst. */
 export interface BurstEar {
   /** The strikes within the time, in seconds from the bell; those that may be somebody else's are marked. */
-  readonly strikes: readonly BurstStrike[];
+  readonly strikes: readonly EarStrike[];
   /** Why it hears nothing any more, or what is to be known of it; empty while all is well. */
   readonly told: string;
   /** @throws with a sentence */
@@ -39,13 +35,15 @@ export interface BurstEar {
 
 /** Listens to a burst of so many seconds that `player` plays; `lateness` is that of the loudspeaker. */
 export function useBurstEar(player: Player | null, lateness: () => number, seconds: number): BurstEar {
-  const [all, setAll] = useState<readonly BurstStrike[]>([]);
+  /** All of them, by the page's clock. */
+  const struck = useRef<readonly EarStrike[]>([]);
+  const [all, setAll] = useState<readonly EarStrike[]>([]);
   const [told, setTold] = useState('');
   const [latency, setLatency] = useState(0);
   const [hears, setHears] = useState(false);
   const ear = useRef<Ear | null>(null);
-  /** Where the page's clock stands at the bell, as long as it is heard. */
-  const bellAt = useRef<number | null>(null);
+  /** Where the page's clock stands at the bell, as each strike saw it: the one in the middle is believed. */
+  const bells = useRef<number[]>([]);
   const isShown = useRef(true);
   const shut = (): void => {
     ear.current?.close();
@@ -59,13 +57,13 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
     };
   }, []);
   const position = useStable(() => (player?.running ? player.position - lateness() : null));
-  const onStrike = useStable(({ at, ...strike }: EarStrike): void => {
+  const onStrike = useStable((strike: EarStrike): void => {
     // After the last bell the player stands still, and what came before it is told yet.
     const now = position();
-    if (now !== null) bellAt.current = performance.now() / 1000 - (now - BURST_READY);
-    if (bellAt.current === null) return;
-    const inBurst = at - bellAt.current;
-    setAll((before) => [...before, { ...strike, at: Math.round(inBurst * 1000) / 1000 }]);
+    if (now !== null) bells.current.push(performance.now() / 1000 - (now - BURST_READY));
+    if (bells.current.length === 0) return;
+    struck.current = [...struck.current, strike];
+    setAll(struck.current);
   });
   // The bells of this device come back to its microphone.
   const own = useMemo(
@@ -77,26 +75,30 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
         : [],
     [player, latency, hears],
   );
-  const others = useMemo(() => withoutOwnSounds(all, own).strikes, [all, own]);
+  /** What is not this device itself, from the bell on. */
+  const othersOf = useStable((strikes: readonly EarStrike[]): EarStrike[] => {
+    const bell = strikes.length > 0 ? median(bells.current) : 0;
+    const inBurst = strikes.map((strike) => ({ ...strike, at: thousandths(strike.at - bell) }));
+    return doubtWeak(withoutOwnSounds(inBurst, own).strikes);
+  });
   const strikes = useMemo(
     () =>
-      doubtWeak(
-        others
-          .map((strike) => ({ ...strike, at: strike.at - latency }))
-          .filter(({ at }) => at >= 0 && at <= seconds),
-      ),
-    [others, latency, seconds],
+      othersOf(all)
+        .map((strike) => ({ ...strike, at: strike.at - latency }))
+        .filter(({ at }) => at >= 0 && at <= seconds),
+    [othersOf, all, latency, seconds],
   );
   return {
     strikes,
     told,
     open: async (kind, keepsSound) => {
       shut();
+      struck.current = [];
+      bells.current = [];
       setAll([]);
       setTold('');
-      bellAt.current = null;
       const random = seededRandom(Date.now());
-      const impacts = simulateBurst(NOBODY, seconds, random).map((at) => at + BURST_READY);
+      const impacts = simulateBurst(NOBODY_IN_BURST, seconds, random).map((at) => at + BURST_READY);
       const opened = await openEar(
         { kind, keepsSound, code: null, pretends: { impacts, position } },
         { onStrike, onEnd: setTold, onTold: setTold },
@@ -110,22 +112,15 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
       const open = ear.current;
       ear.current = null;
       if (!open) return null;
-      const { source, device, detector, leastStrength } = open;
+      const { source } = open;
+      await open.settled();
       const kept = await open.sound();
       open.close();
-      const sound = kept && { ...kept, from: kept.from - (bellAt.current ?? kept.from) };
-      if (source === null) return { heard: null, sound };
-      const weak = leastStrength === null ? {} : { leastStrength };
-      const heard = {
-        source,
-        device: device.slice(0, 120),
-        latency,
-        detector,
-        onsets: others,
-        due: null,
-        own,
-      };
-      return { heard: { ...heard, ...weak }, sound };
+      const bell = bells.current.length > 0 ? median(bells.current) : kept?.from;
+      const sound = kept && { ...kept, from: kept.from - (bell ?? 0) };
+      const heard =
+        source && heardTrial({ ...open, source, latency }, othersOf(struck.current), { due: null, own });
+      return { heard, sound };
     },
   };
 }

@@ -22,7 +22,7 @@ import { putting, takingOut } from '../../../sync/letters/letter.ts';
 import { sync } from '../../../sync/opened.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
 import { useStable } from '../../../ui/useStable.ts';
-import { OWN_EAR, plainDevice, useOwnEar, type OwnEar } from './useOwnEar.ts';
+import { OWN_EAR, useOwnEar, type OwnEar } from './useOwnEar.ts';
 import { useRoundWatch } from './useRoundWatch.ts';
 import { burstsOf, callsOf } from './testsOfRound.ts';
 import { workersIn } from './workers.ts';
@@ -93,7 +93,7 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
         name: 'this device',
         fighterIds,
         source,
-        device: plainDevice(device),
+        device,
         latency,
         detector,
         leastStrength,

@@ -1,16 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
 import { simulateRound } from '@eurhythm/core/standIns';
 import type { DueInRound } from '@eurhythm/core/strikes';
-import { seededRandom } from '@eurhythm/core/units';
+import { seededRandom, thousandths } from '@eurhythm/core/units';
 import type { Ear, EarKind, EarStrike } from '../../../ears/Ear.ts';
+import { NOBODY_IN_ROUND } from '../../../ears/nobody.ts';
 import { openEar } from '../../../ears/openEar.ts';
 import type { RoundToPlay } from '@eurhythm/core/run';
 import { useStable } from '../../../ui/useStable.ts';
 
 /** This device among those that listen. */
 export const OWN_EAR = 'here';
-/** Who strikes where it is only tried: a little late, tiring, and not always there. */
-const NOBODY = { bias: 0.02, spread: 0.025, fading: 0.03, misses: 0.08, extras: 0.06 } as const;
 
 /** What plays the round and where it stands. */
 export interface EarPlace {
@@ -52,11 +51,11 @@ export function useOwnEar(
     const now = position();
     if (now === null) return;
     const inRound = now - (performance.now() / 1000 - at);
-    if (inRound >= 0) onHeard(place.round, { ...strike, at: Math.round(inRound * 1000) / 1000 });
+    if (inRound >= 0) onHeard(place.round, { ...strike, at: thousandths(inRound) });
   });
   const impactsOf = useStable(() => {
     const due = place.due(wish.fighterIds).map(({ at }) => at);
-    return simulateRound(due, NOBODY, seededRandom(place.round + 1));
+    return simulateRound(due, NOBODY_IN_ROUND, seededRandom(place.round + 1));
   });
   const comes = useStable((opened: Ear, told: string, from: number) =>
     onComes(opened, { told, from, fighterIds: wish.fighterIds }),
@@ -107,6 +106,3 @@ export function useOwnEar(
     },
   };
 }
-
-/** Names of devices as messages take them. */
-export const plainDevice = (name: string): string => name.replace(/[<>\p{Cc}]/gu, '').slice(0, 120);

@@ -1,3 +1,4 @@
+import { joined } from '@eurhythm/core/sound';
 import { chirp, findChirp } from '@eurhythm/core/strikes';
 import { median } from 'simple-statistics';
 import { hearMicrophone } from '../../../ears/microphone.ts';
@@ -47,7 +48,7 @@ export async function chirpLatency(extra: number): Promise<ChirpLatency | null> 
       source.start(start + n * APART);
     }
     await new Promise((done) => setTimeout(done, 1000 * (BEFORE + TIMES * APART + 0.4)));
-    const all = joined(pieces, count);
+    const all = joined(pieces);
     const ways = Array.from({ length: TIMES }, (_, n) => {
       const from = Math.max(0, Math.round((page + n * APART - ahead) * rate));
       const found = findChirp(all.subarray(from, from + Math.round(LISTEN * rate)), rate);
@@ -67,14 +68,4 @@ export async function chirpLatency(extra: number): Promise<ChirpLatency | null> 
     microphone.close();
     void context.close();
   }
-}
-
-function joined(pieces: readonly Float32Array[], count: number): Float32Array {
-  const all = new Float32Array(count);
-  let at = 0;
-  for (const piece of pieces) {
-    all.set(piece, at);
-    at += piece.length;
-  }
-  return all;
 }

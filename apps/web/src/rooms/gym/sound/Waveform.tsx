@@ -1,3 +1,4 @@
+import { peaks } from '@eurhythm/core/sound';
 import { useMemo, type PointerEvent } from 'react';
 
 interface WaveformProps {
@@ -75,13 +76,7 @@ function roomHeight(samples: Float32Array, overRoom: number | null): number {
 /** The loudest sample of each column, above and below the middle. */
 function outline(samples: Float32Array): string {
   const columns = 320;
-  const loud = Array.from({ length: columns }, (_, i) => {
-    const from = Math.floor((i * samples.length) / columns);
-    const to = Math.max(from + 1, Math.floor(((i + 1) * samples.length) / columns));
-    let most = 0;
-    for (let j = from; j < to; j++) most = Math.max(most, Math.abs(samples[j] ?? 0));
-    return Math.max(0.5, most * MIDDLE);
-  });
+  const loud = peaks(samples, columns).map((most) => Math.max(0.5, most * MIDDLE));
   const point = (i: number, y: number): string => `${(i * WIDTH) / (columns - 1)} ${y.toFixed(1)}`;
   const upper = loud.map((height, i) => point(i, MIDDLE - height));
   const lower = loud.map((height, i) => point(i, MIDDLE + height)).reverse();

@@ -1,4 +1,5 @@
 import { encodeWav, readWav } from '@eurhythm/core/sound';
+import { decodedSound } from '../../../ears/decodedSound.ts';
 import { openMicrophone } from '../../../ears/microphone.ts';
 
 /** Longest take; a forgotten microphone stops by itself. */
@@ -32,14 +33,8 @@ export async function startTake(): Promise<Take> {
 
 /** Any sound that the browser can read, as a mono WAV file. */
 export async function asWav(file: Blob): Promise<Blob> {
-  const context = new OfflineAudioContext(1, 1, 44_100);
-  const sound = await context.decodeAudioData(await file.arrayBuffer());
-  const samples = new Float32Array(sound.length);
-  for (let channel = 0; channel < sound.numberOfChannels; channel++) {
-    const from = sound.getChannelData(channel);
-    for (let i = 0; i < samples.length; i++) samples[i]! += from[i]! / sound.numberOfChannels;
-  }
-  return new Blob([encodeWav({ sampleRate: sound.sampleRate, samples })], { type: 'audio/wav' });
+  const sound = await decodedSound(await file.arrayBuffer(), 44_100);
+  return new Blob([encodeWav(sound)], { type: 'audio/wav' });
 }
 
 /** Quiet before and after a clip, so that it is a whole recording again and not one that begins within its call. */

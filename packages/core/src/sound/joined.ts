@@ -1,0 +1,15 @@
+/**
+ * Pieces of a stream as one, in their order.
+ *
+ * @example
+ * joined([Float32Array.of(1), Float32Array.of(2, 3)]).length // 3
+ */
+export function joined(pieces: readonly Float32Array[]): Float32Array<ArrayBuffer> {
+  const all = new Float32Array(pieces.reduce((sum, { length }) => sum + length, 0));
+  let at = 0;
+  for (const piece of pieces) {
+    all.set(piece, at);
+    at += piece.length;
+  }
+  return all;
+}
