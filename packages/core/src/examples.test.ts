@@ -9,6 +9,7 @@ import * as home from './home/index.ts';
 import * as lines from './line/index.ts';
 import * as moves from './moves/index.ts';
 import * as plan from './plan/index.ts';
+import * as progress from './progress/index.ts';
 import * as rounds from './rounds/index.ts';
 import * as run from './run/index.ts';
 import * as sound from './sound/index.ts';
@@ -88,14 +89,20 @@ const round = rounds.compileRound(
   voice,
 );
 
+/** A fighter of whom nothing is known, and words for what a grade asks. */
+const noFacts: progress.GradeFacts = {
+  ...{ clean: [], trials: [], rounds: [], sessions: [], shown: [], gradedOn: null },
+};
+const words: progress.GradeWords = { combo: String, test: String, value: String };
+
 /**
  * What examples may name beside core itself: the starter `book`, a `line` read with it and its `walk` from the left lead, a
  * `voice` that needs a moment for each letter, a `combo`, a block `filled` as a coach begins it, and a compiled `round`.
  */
 const SCOPE: Readonly<Record<string, unknown>> = {
   ...{ ...units, ...moves, ...lines, ...body, ...teach, ...sound, ...calls },
-  ...{ ...rounds, ...plan, ...run, ...home, ...strikes, ...standIns, ...speed, ...formats },
-  ...{ book, line, voice, combo, filled, round },
+  ...{ ...rounds, ...plan, ...run, ...home, ...strikes, ...standIns, ...speed, ...progress, ...formats },
+  ...{ book, line, voice, combo, filled, round, noFacts, words },
   walk: (text: string) => body.walkStance(line(text), book, 'left'),
 };
 

@@ -4,3 +4,4 @@ export * from './hallSound.ts';
 export * from './bagMotion.ts';
 export * from './padSensor.ts';
 export * from './virtualRound.ts';
+export * from './virtualTrials.ts';

@@ -1,0 +1,139 @@
+import { mean } from 'simple-statistics';
+import { MEASURED, type Measured } from '../speed/index.ts';
+import { groupBy } from '../units/index.ts';
+import { compareTrials, NINE_OF_TEN, type Compared } from './compareTrials.ts';
+import { byDay, withoutSlips, type AsideTrial, type Better, type DayTrials } from './dayTrials.ts';
+import { trend, type Trend } from './trend.ts';
+import { shrunk, typicalError, type TypicalError } from './typicalError.ts';
+
+/** One trial of a test. */
+export interface CourseTrial extends AsideTrial {
+  readonly measured: Measured;
+}
+
+/** How one fighter came on in one test from one lead. */
+export interface Course {
+  /** The way of counting that is told of: trials counted in other ways are never put together with these. */
+  readonly measured: Measured;
+  /** How many trials were counted in other ways and stand apart. */
+  readonly otherWays: readonly { readonly measured: Measured; readonly trials: number }[];
+  /** All that count, by days, the oldest first. */
+  readonly days: readonly DayTrials[];
+  readonly typicalError: number | null;
+  /** Over how many days at first the test itself was learnt, and is left out of what follows; 0 where nothing shows it. */
+  readonly learning: number;
+  /** The last day against those before it. */
+  readonly last: Compared | null;
+  /** Days between the last day and the one before it. */
+  readonly pause: number | null;
+  /** The last four weeks against the eight before them. */
+  readonly month: Compared | null;
+  readonly trend: Trend | null;
+  /** Where nine of ten trials lie now, from the last eight weeks. */
+  readonly usual: { readonly low: number; readonly high: number } | null;
+  readonly aside: readonly AsideTrial[];
+  /** Trials that are dated after today, and count for nothing until then. */
+  readonly ahead: number;
+}
+
+export interface CourseWish {
+  readonly better: Better;
+  /** The typical error of the test over the gym; null where nobody repeated it on a day. */
+  readonly gym: TypicalError | null;
+  /** Written like 2026-03-05. */
+  readonly today: string;
+}
+
+const DAY = 86_400_000;
+/** Four weeks, eight weeks, and a year, in days. */
+const MONTH = 28;
+const USUAL = 56;
+const YEAR = 366;
+/** The last day is held against so many days before it, so that a long past does not hide the present. */
+const DAYS_BEFORE = 6;
+/** A test is learnt on its first two days, if at all; two more days have to show it. */
+const LEARNT_ON = 2;
+
+const dayNumber = (day: string): number => Math.round(Date.parse(day) / DAY);
+
+/**
+ * What a fighter's trials of one test from one lead say. Null where there is none that counts.
+ *
+ * @example
+ * course([], { better: 'higher', gym: null, today: '2026-03-05' }) // null
+ */
+export function course(trials: readonly CourseTrial[], { better, gym, today }: CourseWish): Course | null {
+  const now = dayNumber(today);
+  const past = trials.filter(({ day }) => dayNumber(day) <= now);
+  const ways = groupBy(past, ({ measured }) => measured);
+  const measured = usedWay(ways);
+  if (!measured) return null;
+  const { days: kept, aside } = withoutSlips(byDay(ways.get(measured)!));
+  const days = kept.filter(({ values }) => values.length > 0);
+  const error = shrunk(typicalError(days.map(({ values }) => values)), gym);
+  const learning = learningDays(days, error, better);
+  const settled = days.slice(learning);
+  const within = (from: number, to: number): DayTrials[] =>
+    settled.filter(({ day }) => dayNumber(day) > now - from && dayNumber(day) <= now - to);
+  const compared = (before: readonly DayTrials[], after: readonly DayTrials[]): Compared | null =>
+    before.length === 0 || after.length === 0
+      ? null
+      : compareTrials({ better, before, after, typicalError: error });
+  const lately = within(USUAL, 0).flatMap(({ values }) => values);
+  return {
+    measured,
+    otherWays: [...ways]
+      .filter(([way]) => way !== measured)
+      .map(([way, those]) => ({ measured: way, trials: those.length })),
+    days,
+    typicalError: error?.error ?? null,
+    learning,
+    last: compared(settled.slice(-1 - DAYS_BEFORE, -1), settled.slice(-1)),
+    pause: days.length < 2 ? null : dayNumber(days.at(-1)!.day) - dayNumber(days.at(-2)!.day),
+    month: compared(within(MONTH + USUAL, MONTH), within(MONTH, 0)),
+    trend: trend(within(YEAR, 0), better),
+    usual: lately.length === 0 || !error ? null : around(mean(lately), NINE_OF_TEN * error.error),
+    aside,
+    ahead: trials.length - past.length,
+  };
+}
+
+const around = (middle: number, reach: number): { low: number; high: number } => ({
+  low: middle - reach,
+  high: middle + reach,
+});
+
+/** The way with the most trials; what was only told from home is taken where there is nothing else. */
+function usedWay(ways: ReadonlyMap<Measured, readonly CourseTrial[]>): Measured | null {
+  const size = (way: Measured): number => (way === 'self-reported' ? 0.5 : (ways.get(way)?.length ?? 0));
+  const known = MEASURED.filter((way) => ways.has(way));
+  return known.sort((a, b) => size(b) - size(a))[0] ?? null;
+}
+
+/** Two days, where the two after them are really better: the test was learnt on them. */
+function learningDays(days: readonly DayTrials[], error: TypicalError | null, better: Better): number {
+  if (days.length < 2 * LEARNT_ON) return 0;
+  const before = days.slice(0, LEARNT_ON);
+  const after = days.slice(LEARNT_ON, 2 * LEARNT_ON);
+  return compareTrials({ better, before, after, typicalError: error }).verdict === 'faster' ? LEARNT_ON : 0;
+}
+
+/**
+ * A fighter's trials around two dates against each other: those of the two weeks up to each.
+ *
+ * @example
+ * betweenDates([], 'higher', null, '2026-03-05', '2026-04-05').verdict // 'too little data'
+ */
+export function betweenDates(
+  days: readonly DayTrials[],
+  better: Better,
+  error: TypicalError | null,
+  from: string,
+  to: string,
+): Compared {
+  const upTo = (date: string): DayTrials[] =>
+    days.filter(
+      ({ day }) => dayNumber(day) <= dayNumber(date) && dayNumber(day) > dayNumber(date) - MONTH / 2,
+    );
+  return compareTrials({ better, before: upTo(from), after: upTo(to), typicalError: error });
+}

@@ -1,0 +1,38 @@
+import { mean } from 'simple-statistics';
+import { NINE_OF_TEN } from './compareTrials.ts';
+import type { Better } from './dayTrials.ts';
+
+export interface Evenness {
+  /** 100 · (right − left) / mean, of how much is done or how long it takes. */
+  readonly percent: number;
+  /** Nine of ten such intervals hold the truth. */
+  readonly from: number;
+  readonly to: number;
+  /** The lead that does less or takes longer, where the interval leaves no doubt. */
+  readonly behind: 'left' | 'right' | null;
+  readonly trials: { readonly left: number; readonly right: number };
+}
+
+/**
+ * How even the two leads are in one test. Null where a lead was not tried, or the typical error is not known.
+ *
+ * @example
+ * evenness({ left: [20, 20], right: [22, 22] }, 1, 'higher')?.behind // 'left'
+ */
+export function evenness(
+  { left, right }: { readonly left: readonly number[]; readonly right: readonly number[] },
+  typicalError: number | null,
+  better: Better,
+): Evenness | null {
+  if (left.length === 0 || right.length === 0 || typicalError === null) return null;
+  const [l, r] = [mean([...left]), mean([...right])];
+  const middle = (l + r) / 2;
+  if (middle <= 0) return null;
+  const percent = (100 * (r - l)) / middle;
+  const reach = (100 * NINE_OF_TEN * typicalError * Math.sqrt(1 / left.length + 1 / right.length)) / middle;
+  const [from, to] = [percent - reach, percent + reach];
+  const more = from > 0 ? 'right' : to < 0 ? 'left' : null;
+  const other = more === 'right' ? 'left' : 'right';
+  const behind = more === null ? null : better === 'higher' ? other : more;
+  return { percent, from, to, behind, trials: { left: left.length, right: right.length } };
+}

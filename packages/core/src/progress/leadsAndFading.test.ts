@@ -1,0 +1,41 @@
+import { evenness } from './evenness.ts';
+import { fading, fadingWithin } from './fading.ts';
+
+describe('evenness', () => {
+  it('is in percent of the mean, right less left', () => {
+    expect(evenness({ left: [18], right: [22] }, 1, 'higher')!.percent).toBe(20);
+  });
+
+  it('names the lead that is behind only where the interval leaves no doubt', () => {
+    const even = { left: [22, 23, 24], right: [23, 23, 24] };
+    const uneven = { left: [18, 18, 19], right: [23, 23, 24] };
+    expect(evenness(even, 1, 'higher')!.behind).toBeNull();
+    expect(evenness(uneven, 1, 'higher')!.behind).toBe('left');
+    expect(evenness(uneven, 1, 'lower')!.behind).toBe('right');
+  });
+
+  it('is not told where a lead was not tried or the error is not known', () => {
+    expect(evenness({ left: [], right: [22] }, 1, 'higher')).toBeNull();
+    expect(evenness({ left: [20], right: [22] }, null, 'higher')).toBeNull();
+  });
+});
+
+describe('fading', () => {
+  it('needs three rounds', () => {
+    expect(fading([3, 2])).toBeNull();
+  });
+
+  it('is what each round loses, with an interval', () => {
+    expect(fading([4, 3, 2])!).toMatchObject({ rounds: 3 });
+    expect(fading([4, 3, 2])!.percent).toBeCloseTo(100 / 3, 6);
+    const uneven = fading([4, 3.2, 3.4, 2.9])!;
+    expect(uneven.from).toBeLessThan(uneven.percent);
+    expect(uneven.to).toBeGreaterThan(uneven.percent);
+  });
+
+  it('within a burst is that of its thirds', () => {
+    const burst = (firstThird: number, lastThird: number) => ({ firstThird, lastThird });
+    expect(fadingWithin([burst(4, 2), burst(4, 4)])).toBe(25);
+    expect(fadingWithin([burst(0, 2)])).toBeNull();
+  });
+});

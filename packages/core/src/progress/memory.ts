@@ -1,0 +1,113 @@
+import { createEmptyCard, fsrs, Rating, type Card, type Grade } from 'ts-fsrs';
+
+/** How a combo came when it was asked. */
+export const RECALLS = ['recalled', 'with-help', 'forgot'] as const;
+export type Recall = (typeof RECALLS)[number];
+
+/** What a fighter remembers of a combo, as the scheduler keeps it. */
+export interface MemoryCard {
+  /** ISO instants. */
+  readonly due: string;
+  readonly lastAsked: string | null;
+  readonly stability: number;
+  readonly difficulty: number;
+  readonly times: number;
+  readonly lapses: number;
+  readonly state: number;
+  readonly interval: number;
+}
+
+/** Classes are days apart, so nothing is asked again within minutes; the same answers give the same days everywhere. */
+const scheduler = fsrs({ enable_fuzz: false, enable_short_term: false });
+
+const GRADES: Readonly<Record<Recall, Grade>> = {
+  recalled: Rating.Good,
+  'with-help': Rating.Hard,
+  forgot: Rating.Again,
+};
+
+/** Below this chance of being recalled a combo is slipping. */
+const SLIPPING = 0.8;
+
+/**
+ * A card after it was asked at an instant; `null` for the first time. The package `ts-fsrs` says when it is due again.
+ *
+ * @example
+ * asked(null, 'recalled', '2026-03-05T18:00:00.000Z').times // 1
+ */
+export function asked(card: MemoryCard | null, recall: Recall, at: string): MemoryCard {
+  const now = new Date(at);
+  return keptCard(scheduler.next(card ? fullCard(card) : createEmptyCard(now), now, GRADES[recall]).card);
+}
+
+/**
+ * A card from all times at which it was asked, whatever the order in which they came in. Null where it never was.
+ *
+ * @example
+ * memoryOf([]) // null
+ */
+export function memoryOf(
+  times: readonly { readonly recall: Recall; readonly at: string }[],
+): MemoryCard | null {
+  return times
+    .toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at))
+    .reduce<MemoryCard | null>((card, { recall, at }) => asked(card, recall, at), null);
+}
+
+export interface MemoryNow {
+  /** Chance that it is recalled now, 0 to 1. */
+  readonly chance: number;
+  readonly isDue: boolean;
+  readonly isSlipping: boolean;
+}
+
+/**
+ * How well a combo is remembered at an instant.
+ *
+ * @example
+ * memoryNow(asked(null, 'recalled', '2026-03-05T18:00:00.000Z'), '2026-03-05T18:00:00.000Z').isDue // false
+ */
+export function memoryNow(card: MemoryCard, at: string): MemoryNow {
+  const chance = scheduler.get_retrievability(fullCard(card), new Date(at), false);
+  return { chance, isDue: Date.parse(card.due) <= Date.parse(at), isSlipping: chance < SLIPPING };
+}
+
+function fullCard({
+  due,
+  lastAsked,
+  stability,
+  difficulty,
+  times,
+  lapses,
+  state,
+  interval,
+}: MemoryCard): Card {
+  const asked = lastAsked === null ? {} : { last_review: new Date(lastAsked) };
+  return {
+    due: new Date(due),
+    stability,
+    difficulty,
+    elapsed_days: 0,
+    scheduled_days: interval,
+    learning_steps: 0,
+    reps: times,
+    lapses,
+    state,
+    ...asked,
+  };
+}
+
+function keptCard(card: Card): MemoryCard {
+  const {
+    due,
+    last_review: asked,
+    stability,
+    difficulty,
+    reps,
+    lapses,
+    state,
+    scheduled_days: interval,
+  } = card;
+  const lastAsked = asked?.toISOString() ?? null;
+  return { due: due.toISOString(), lastAsked, stability, difficulty, times: reps, lapses, state, interval };
+}

@@ -1,0 +1,81 @@
+import { PAIR_CLASSES, type OwnPace, type PairClass } from '../body/index.ts';
+import { groupBy, type Seconds } from '../units/index.ts';
+
+/** A gap between two impacts that was measured. */
+export interface PaceGap {
+  readonly pair: PairClass;
+  readonly seconds: Seconds;
+  /** What the line asked for at its tempo. */
+  readonly line: Seconds;
+  /** What the table allows at sharp pace. */
+  readonly least: Seconds;
+}
+
+/** How quick a fighter is in one kind of pair. */
+export interface PairPace {
+  readonly pair: PairClass;
+  /** Times the table at sharp pace, drawn towards the gym where few gaps tell it. */
+  readonly factor: number;
+  readonly gaps: number;
+  /** The line was never faster than the fighter: nobody knows how much quicker it would go. */
+  readonly atMost: boolean;
+}
+
+export interface FittedPace {
+  readonly pairs: readonly PairPace[];
+  /** For the limb clock; what was not measured goes at the pace of the whole. */
+  readonly pace: OwnPace;
+}
+
+/** The gym's pace weighs as much as so many gaps. */
+const GYM_WEIGHT = 4;
+/** A fighter is neither twice as quick as sharp nor four times as slow. */
+const LIMITS = { least: 0.5, most: 4 } as const;
+/** A pace explains something where it leaves so much less error than the quickest of all. */
+const EXPLAINS = 0.15;
+/** Paces are told apart by so much. */
+const STEP = 0.01;
+
+/**
+ * A fighter's own pace from measured gaps: what comes is what the line asks for, or what the body can where that is longer; the pace
+ * that leaves the least absolute error over all gaps. Where no line asked for more than came, it is no slower than that. `gym` is the pace that thin data is drawn towards. Null without a gap.
+ *
+ * @example
+ * fitPace([], 1.25) // null
+ */
+export function fitPace(gaps: readonly PaceGap[], gym: number): FittedPace | null {
+  const told = gaps.filter(({ least, seconds }) => least > 0 && seconds > 0);
+  if (told.length === 0) return null;
+  const byPair = groupBy(told, ({ pair }) => pair);
+  const pairs = PAIR_CLASSES.flatMap((pair) => {
+    const own = byPair.get(pair);
+    return own ? [pairPace(pair, own, gym)] : [];
+  });
+  const weight = pairs.reduce((sum, { gaps: count }) => sum + count, 0);
+  const base = pairs.reduce((sum, { factor, gaps: count }) => sum + factor * count, 0) / weight;
+  return {
+    pairs,
+    pace: { base, pairs: Object.fromEntries(pairs.map(({ pair, factor }) => [pair, factor])) },
+  };
+}
+
+function pairPace(pair: PairClass, gaps: readonly PaceGap[], gym: number): PairPace {
+  const asked = gaps.map(({ line, seconds, least }) => ({ line: line / least, came: seconds / least }));
+  const errorOf = (factor: number): number =>
+    asked.reduce((sum, { line, came }) => sum + Math.abs(came - Math.max(line, factor)), 0);
+  let best: number = LIMITS.least;
+  let error = errorOf(best);
+  const atLeast = error;
+  for (let factor = LIMITS.least + STEP; factor <= LIMITS.most; factor += STEP) {
+    const here = errorOf(factor);
+    if (here > error) continue;
+    best = factor;
+    error = here;
+  }
+  // Where a far quicker body explains it as well, no line held this one back.
+  const atMost = error >= atLeast * (1 - EXPLAINS);
+  const telling = asked.filter(({ line }) => line < best).length;
+  const weight = atMost ? gaps.length : telling;
+  const factor = (weight * (atMost ? Math.min(gym, best) : best) + GYM_WEIGHT * gym) / (weight + GYM_WEIGHT);
+  return { pair, factor, gaps: gaps.length, atMost };
+}

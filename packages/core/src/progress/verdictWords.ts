@@ -1,0 +1,74 @@
+import type { Compared } from './compareTrials.ts';
+import type { Course } from './course.ts';
+
+/** How a value of a test is told: "23", "1.42 s". */
+export type ToldValue = (value: number) => string;
+
+const trialsText = (count: number): string => `${count} ${count === 1 ? 'trial' : 'trials'}`;
+
+/**
+ * A verdict in one sentence, with the numbers that it rests on.
+ *
+ * @example
+ * verdictSentence(compareTrials({ better: 'higher', before: [], after: [] }), String) // 'Too little data: one side has no trial.'
+ */
+export function verdictSentence(
+  { verdict, change, least, means, trials, daysDiffer }: Compared,
+  told: ToldValue,
+): string {
+  if (change === null) return 'Too little data: one side has no trial.';
+  const sides = `${told(means.after!)} in ${trialsText(trials.after)} against ${told(means.before!)} in ${trialsText(trials.before)}`;
+  if (least === null)
+    return `Too little data: ${sides}. Two trials on one day would show how much they differ by themselves.`;
+  const days = daysDiffer
+    ? ' The days differ more than the trials of one day, which makes it harder to be sure.'
+    : '';
+  switch (verdict) {
+    case 'no real change':
+      return `No real change: ${sides}; only a difference above ${told(least)} would be real.${days}`;
+    case 'too little data':
+      return `Too little data: ${sides}; that is more than ${told(least)}, but too few trials were repeated on one day to be sure.${days}`;
+    case 'faster':
+      return `Really better: ${sides}; a difference above ${told(least)} is no chance.${days}`;
+    case 'slower':
+      return `Really worse: ${sides}; a difference above ${told(least)} is no chance.${days}`;
+    default:
+      return verdict satisfies never;
+  }
+}
+
+/**
+ * What else is to be known of a course, a sentence each: other ways of counting, learning, slips, a long pause.
+ *
+ * @example
+ * courseNotes({ learning: 2, otherWays: [], aside: [], ahead: 0, pause: 7 }, String).length // 1
+ */
+export function courseNotes(
+  {
+    learning,
+    otherWays,
+    aside,
+    ahead,
+    pause,
+  }: Pick<Course, 'learning' | 'otherWays' | 'aside' | 'ahead' | 'pause'>,
+  told: ToldValue,
+): string[] {
+  return [
+    ...(learning > 0
+      ? [`The first ${learning} days taught the test itself; they count for no comparison.`]
+      : []),
+    ...otherWays.map(
+      ({ measured, trials }) =>
+        `${trialsText(trials)} counted in another way (${measured}) ${trials === 1 ? 'stands' : 'stand'} apart.`,
+    ),
+    ...aside.map(
+      ({ value, day }) => `${told(value)} on ${day} cannot be so beside the others and is left out.`,
+    ),
+    ...(ahead > 0
+      ? [`${trialsText(ahead)} dated after today ${ahead === 1 ? 'counts' : 'count'} for nothing yet.`]
+      : []),
+    ...(pause !== null && pause > 120
+      ? [`${Math.round(pause / 30)} months lie between the last day and the one before it.`]
+      : []),
+  ];
+}
