@@ -20,6 +20,7 @@ import { LibraryModule } from './library/library.module.ts';
 import { LogModule } from './log/log.module.ts';
 import { MovesModule } from './moves/moves.module.ts';
 import { NumbersModule } from './numbers/numbers.module.ts';
+import { ProgressModule } from './progress/progress.module.ts';
 import { RunsModule } from './runs/runs.module.ts';
 import { SessionsModule } from './sessions/sessions.module.ts';
 import { SoundCheckModule } from './soundCheck/soundCheck.module.ts';
@@ -48,6 +49,7 @@ const isThisMachine = (context: ExecutionContext): boolean =>
     RunsModule,
     TestsModule,
     LogModule,
+    ProgressModule,
     CalendarModule,
     FightersModule,
     GymModule,

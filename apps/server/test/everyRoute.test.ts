@@ -134,6 +134,46 @@ const RIGHT: Readonly<Record<string, object>> = {
     height: 170,
     apart: ['ines'],
   },
+  'POST progress/compare': {
+    better: 'higher',
+    before: [{ day: '2026-03-05', values: [20, 21] }],
+    after: [{ day: '2026-03-12', values: [24] }],
+    typicalError: 1,
+  },
+  'POST progress/recalls': {
+    recalls: [
+      { id: 'fuzz-recall', fighterId: 'ines', comboId: 'ebb-1', recall: 'recalled', runId: null, at },
+    ],
+  },
+  'PUT grades/ebb/requirements': {
+    requirements: [
+      { id: 'r1', kind: 'combo', comboId: 'ebb-1', bothLeads: true, bpm: 80, times: 2 },
+      { id: 'r2', kind: 'test', testId: 'two-straights', value: 20, bothLeads: false, times: 1 },
+      { id: 'r3', kind: 'sessions', count: 10, weeks: 12 },
+      { id: 'r4', kind: 'shown', text: 'Greets the hall' },
+      { id: 'r5', kind: 'time', weeks: 12 },
+    ],
+  },
+  'PUT fighters/known/shown/m': { isShown: true, day: '2026-03-05', by: 'Ama' },
+  'PUT gradings/fuzzed': {
+    fighterId: 'ines',
+    gradeId: 'ebb',
+    day: '2026-03-05',
+    passed: false,
+    signedBy: 'Ama',
+    secondExaminer: 'Ben',
+    note: '',
+    lines: [{ asked: 'Ebb 1 clean twice', evidence: '', first: 'passed', second: null }],
+  },
+  'PUT goals/fuzzed': {
+    fighterId: 'ines',
+    testId: 'two-straights',
+    lead: 'left',
+    value: 26,
+    by: '2027-03-05',
+    setOn: '2026-03-05',
+  },
+  'PUT goals/known/told': { day: '2026-03-05' },
   'PUT library/fuzzed': { title: 'Fuzzed', rounds: [round] },
   'PUT themes/fuzzed': { title: 'Low kicks', from: '2026-03-02', until: '2026-03-08' },
 };
@@ -149,6 +189,9 @@ const LISTS = [
   'today',
   'techniques',
   'tests',
+  'grades/requirements',
+  'progress/class',
+  'progress/questions',
 ];
 
 function send(route: string, body: unknown): Promise<Answer> {
@@ -196,6 +239,7 @@ beforeAll(async () => {
     ['fighters/known', 'PUT fighters/fuzzed'],
   ] as const)
     await call('PUT', known, { ...RIGHT[like], ...(known === 'combos/known' ? { number: 97 } : {}) });
+  await call('PUT', 'goals/known', RIGHT['PUT goals/fuzzed']);
   await call('PUT', 'runs/known', { sessionId: 'first-steps', fighterIds: ['ines'], startedAt: at });
 });
 
@@ -236,7 +280,7 @@ describe('every route that takes something', () => {
     // One grade alone would leave combos without a grade, so that is refused for what it says, not how.
     if (route === 'PUT grades') expect([status, body.errors]).toEqual([409, undefined]);
     else if (route === 'PUT combos/order') expect([200, 409]).toContain(status);
-    else expect([200, 201]).toContain(status);
+    else expect([200, 201, 204]).toContain(status);
   });
   it.each(ROUTES)('%s answers nonsense with a sentence, and nothing breaks', async (route) => {
     const right = RIGHT[route]!;
@@ -264,7 +308,13 @@ describe('every route that takes something', () => {
 
 describe('ids that nobody has', () => {
   const READ = ['combos', 'sessions', 'fighters', 'runs'];
-  const UNDER = ['combos/*/versions', 'fighters/*/log', 'sessions/*/sheet', 'sessions/*/calls.vtt'];
+  const UNDER = [
+    'combos/*/versions',
+    'fighters/*/log',
+    'fighters/*/progress',
+    'sessions/*/sheet',
+    'sessions/*/calls.vtt',
+  ];
   it.each(['nobody', '%00', '%zz', '%F0%9F%A5%8A', '..%2F..%2Fetc', 'a%20b', "x'--", 'x'.repeat(3000)])(
     '%s are not found, and break nothing',
     async (id) => {
@@ -286,7 +336,9 @@ describe('ids that nobody has', () => {
 
 describe('a write that is sent again', () => {
   const SAME = ROUTES.filter((route) =>
-    /^(PUT (combos|moves|sessions|runs|attempts|fighters|library|themes)|POST sessions)/.test(route),
+    /^(PUT (combos|moves|sessions|runs|attempts|fighters|library|themes|goals|gradings)|POST sessions)/.test(
+      route,
+    ),
   ).filter((route) => route !== 'PUT combos/order');
   it.each(SAME)('%s, four times at once, is written once', async (route) => {
     const answers = await Promise.all(Array.from({ length: 4 }, () => send(route, RIGHT[route])));
@@ -307,6 +359,7 @@ describe('a write that is sent again', () => {
       'combos/fuzzed',
       'library/fuzzed',
       'themes/fuzzed',
+      'goals/fuzzed',
       'runs/known/results/m',
     ])
       for (let i = 0; i < 2; i++) expect([path, (await call('DELETE', path)).status]).toEqual([path, 204]);

@@ -15,6 +15,8 @@ export const DEMO_PREFIX = 'demo-';
 const DAY = 86_400_000;
 /** In the first week a combo takes so many times as long as its line asks. */
 const SLOW_AT_FIRST = 1.03;
+/** A lucky trial is so many times as good as it should be. */
+const LUCK = 1.17;
 /** Classes of a week, as days from its start. */
 const CLASS_DAYS = [0, 2, 5];
 
@@ -98,7 +100,9 @@ function holdClass(log: DemoLog, { id, session, at, week, classOfWeek }: DemoCla
       const trials = random() < 0.6 ? 2 : 1;
       for (let trial = 0; trial < trials; trial++) {
         clock += 45_000;
-        const instants = burst(fighter, test.factor, week, lead, random);
+        const isLucky = fighter.story.luckyWeek === week && lead === fighter.lead && trial === 0;
+        const factor = isLucky ? test.factor * LUCK : test.factor;
+        const instants = burst(fighter, factor, week, lead, random);
         const heard = test.isHeard ? heardAt(instants, seededRandom(clock), { due: null }) : null;
         log.attempts.push({
           id: `${id}-${fighter.id}-${lead}-${trial}`,

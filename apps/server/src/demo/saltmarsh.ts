@@ -26,6 +26,8 @@ export interface Story extends FighterProfile {
   readonly away?: readonly number[];
   /** How much slower the other lead is, as a share. */
   readonly otherLeadSlower: number;
+  /** Week in which one trial went better than it ever will again, by a share. */
+  readonly luckyWeek?: number;
   /** Share of the classes attended. */
   readonly attends: number;
 }
@@ -106,7 +108,7 @@ export const FIGHTERS: readonly DemoFighter[] = [
     'Joost Amari',
     'flood',
     'left',
-    { rate: 3.6, weekly: 0.002 },
+    { rate: 3.6, weekly: 0.002, luckyWeek: 6 },
     'Wrist strap on the right: no full power.',
   ),
   fighter('ines', 'Ines Okafor', 'spring', 'left', {

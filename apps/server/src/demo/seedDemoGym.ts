@@ -10,6 +10,7 @@ import { demoLog } from './demoLog.ts';
 import { HEARD_COMBOS } from './heardTrials.ts';
 import { COMBOS, FIGHTERS, GRADES, GYM_NAME, KIT, TESTS } from './saltmarsh.ts';
 import { FULL_CLASS } from './saltmarshClass.ts';
+import { REQUIREMENTS, demoGrades } from './saltmarshGrades.ts';
 import { SESSIONS } from './saltmarshSessions.ts';
 import { TECHNIQUES } from './saltmarshTechniques.ts';
 
@@ -64,6 +65,14 @@ export async function seedDemoGym(database: Database, now: Date): Promise<void> 
       .insert(schema.tests)
       .values([...TESTS.map(({ factor: _, isHeard: __, ...test }) => test), ...COMBO_TESTS]);
     await putRows(tx, schema.attempts, log.attempts);
+    await tx
+      .insert(schema.gradeRequirements)
+      .values(Object.entries(REQUIREMENTS).map(([gradeId, list]) => ({ gradeId, requirements: [...list] })));
+    const told = demoGrades(now);
+    await tx.insert(schema.shownMarks).values(told.shown);
+    await tx.insert(schema.gradings).values(told.gradings);
+    await tx.insert(schema.goals).values(told.goals);
+    await putRows(tx, schema.recalls, told.recalls);
   });
 }
 

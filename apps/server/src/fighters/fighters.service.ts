@@ -7,10 +7,10 @@ import type {
   SetFitDto,
   FitView,
 } from '@eurhythm/contract';
-import { and, asc, eq, inArray, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, inArray, ne, sql, type SQL } from 'drizzle-orm';
 import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField } from '../house/refuse.ts';
-import type { Database } from '../store/database.ts';
+import type { Database, Transaction } from '../store/database.ts';
 import { fighters, grades } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
@@ -80,6 +80,14 @@ export class FightersService {
       basedOn,
       now: () => this.one(id),
     });
+  }
+
+  /** Gives somebody a grade as part of a larger change. */
+  async promote(tx: Transaction, id: string, gradeId: string): Promise<void> {
+    await tx
+      .update(fighters)
+      .set({ gradeId, version: sql`${fighters.version} + 1` })
+      .where(and(eq(fighters.id, id), ne(fighters.gradeId, gradeId)));
   }
 
   async fitOf(id: string): Promise<FitView> {

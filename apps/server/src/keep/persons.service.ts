@@ -5,11 +5,15 @@ import {
   attempts,
   classSheets,
   fighters,
+  goals,
+  gradings,
   homeReports,
+  recalls,
   removedAttempts,
   roundResults,
   runEvents,
   runs,
+  shownMarks,
 } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { AuditService } from './audit.service.ts';
@@ -36,7 +40,8 @@ export class PersonsService {
       await keepTotals(tx, id);
       await tx.delete(roundResults).where(eq(roundResults.fighterId, id));
       await tx.delete(runEvents).where(sql`${runEvents.data}->>'fighterId' = ${id}`);
-      await tx.delete(homeReports).where(eq(homeReports.fighterId, id));
+      for (const table of [homeReports, shownMarks, gradings, goals, recalls])
+        await tx.delete(table).where(eq(table.fighterId, id));
       const trials = await tx
         .delete(attempts)
         .where(eq(attempts.fighterId, id))

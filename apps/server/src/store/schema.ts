@@ -2,15 +2,18 @@ import { sql } from 'drizzle-orm';
 import type { Move, NumberedMove } from '@eurhythm/core/moves';
 import type { Phase } from '@eurhythm/core/rounds';
 import type { CutOff } from '@eurhythm/core/sound';
+import type { MemoryCard, Recall } from '@eurhythm/core/progress';
 import type { EarlierCount, HeardTrial, Measured } from '@eurhythm/core/speed';
 import type {
   ClassGroupDto,
+  RequirementDto,
   RoundDto,
   RoundPartnersView,
   RunEventView,
   SaveComboDto,
   SaveSheetDto,
   SchoolDto,
+  SheetLineDto,
   SaveTestDto,
   TechniqueDto,
   VariantDto,
@@ -382,6 +385,90 @@ export const homeReports = pgTable(
     effort: integer('effort'),
   },
   (table) => [index('home_reports_of_fighter').on(table.fighterId, table.at)],
+);
+
+/** What each grade asks for. */
+export const gradeRequirements = pgTable('grade_requirements', {
+  gradeId: text('grade_id')
+    .primaryKey()
+    .references(() => grades.id, { onDelete: 'cascade' }),
+  requirements: jsonb('requirements').$type<RequirementDto[]>().notNull(),
+  version: version(),
+});
+
+/** What the coach saw of what a grade asks for. */
+export const shownMarks = pgTable(
+  'shown_marks',
+  {
+    fighterId: text('fighter_id')
+      .notNull()
+      .references(() => fighters.id),
+    requirementId: text('requirement_id').notNull(),
+    day: text('day').notNull(),
+    by: text('by').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.fighterId, table.requirementId] })],
+);
+
+/** Sheets of grades that somebody signed. */
+export const gradings = pgTable(
+  'gradings',
+  {
+    id: text('id').primaryKey(),
+    fighterId: text('fighter_id')
+      .notNull()
+      .references(() => fighters.id),
+    /** Not a reference: a grade that was taken out was given all the same. */
+    gradeId: text('grade_id').notNull(),
+    grade: text('grade').notNull(),
+    day: text('day').notNull(),
+    passed: boolean('passed').notNull(),
+    signedBy: text('signed_by').notNull(),
+    secondExaminer: text('second_examiner').notNull().default(''),
+    note: text('note').notNull(),
+    lines: jsonb('lines').$type<SheetLineDto[]>().notNull(),
+  },
+  (table) => [index('gradings_of_fighter').on(table.fighterId, table.day)],
+);
+
+/** What a coach and a fighter want of a test by a day. */
+export const goals = pgTable(
+  'goals',
+  {
+    id: text('id').primaryKey(),
+    fighterId: text('fighter_id')
+      .notNull()
+      .references(() => fighters.id),
+    testId: text('test_id')
+      .notNull()
+      .references(() => tests.id),
+    lead: lead('lead').notNull(),
+    value: doublePrecision('value').notNull(),
+    by: text('by').notNull(),
+    setOn: text('set_on').notNull(),
+    /** The day on which somebody was told that it is reached. */
+    toldOn: text('told_on'),
+    version: version(),
+  },
+  (table) => [index('goals_of_fighter').on(table.fighterId)],
+);
+
+/** How combos came when they were asked, each with what the scheduler made of it. */
+export const recalls = pgTable(
+  'recalls',
+  {
+    id: text('id').primaryKey(),
+    fighterId: text('fighter_id')
+      .notNull()
+      .references(() => fighters.id),
+    /** Not a reference: a combo that was taken out was asked all the same. */
+    comboId: text('combo_id').notNull(),
+    recall: text('recall').$type<Recall>().notNull(),
+    runId: text('run_id'),
+    at: at('at').notNull(),
+    card: jsonb('card').$type<MemoryCard>().notNull(),
+  },
+  (table) => [index('recalls_of_fighter').on(table.fighterId, table.comboId, table.at)],
 );
 
 /** Trials that were taken out: one that is sent again stays out. */

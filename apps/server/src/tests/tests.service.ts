@@ -25,6 +25,7 @@ import type { Database, Transaction } from '../store/database.ts';
 import { attempts, fighters, recordings, removedAttempts, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { burstId, ownTestId } from './testIds.ts';
+import { TRIAL_VALUE } from './trialValue.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 
 /** What is measured, and every trial of it. */
@@ -206,16 +207,16 @@ export class TestsService {
         title: tests.title,
         kind: tests.kind,
         lead: attempts.lead,
-        best: sql<number>`case when ${tests.direction} = 'higher' then max(${VALUE}) else min(${VALUE}) end`.mapWith(
+        best: sql<number>`case when ${tests.direction} = 'higher' then max(${TRIAL_VALUE}) else min(${TRIAL_VALUE}) end`.mapWith(
           Number,
         ),
-        median: sql<number>`percentile_cont(0.5) within group (order by ${VALUE})`.mapWith(Number),
+        median: sql<number>`percentile_cont(0.5) within group (order by ${TRIAL_VALUE})`.mapWith(Number),
         trials: sql<number>`count(*)`.mapWith(Number),
         isSelfReported: told.mapWith(Boolean),
       })
       .from(attempts)
       .innerJoin(tests, eq(attempts.testId, tests.id))
-      .where(and(eq(attempts.fighterId, fighterId), sql`${VALUE} is not null`))
+      .where(and(eq(attempts.fighterId, fighterId), sql`${TRIAL_VALUE} is not null`))
       .groupBy(tests.id, tests.title, tests.kind, tests.direction, attempts.lead, told)
       .orderBy(first, attempts.lead);
   }
@@ -260,9 +261,6 @@ export class TestsService {
 }
 
 type AttemptRow = typeof attempts.$inferSelect;
-
-/** What is compared between trials: how many of a burst, else how long. */
-const VALUE = sql<number>`(case when ${tests.kind} = 'burst' then ${attempts.count}::double precision else ${attempts.value} end)`;
 
 /** How long what was heard took; null where that cannot be told. */
 function timeOf(test: TestView, { heard }: SaveAttemptDto): number | null {

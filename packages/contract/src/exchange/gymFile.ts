@@ -43,6 +43,7 @@ import {
 import { HeardTrialDto, MOST_COUNT, MOST_TIME, SaveTestDto } from '../runs/attempts.ts';
 import { DONE, EFFORT, MOST_NOTE, QUALITIES, RoundPartnersView } from '../runs/runs.ts';
 import { FileHomeReport } from './fileHomeReport.ts';
+import { FileGoal, FileGrading, FileRecall, FileRequirements, FileShownMark } from './fileProgress.ts';
 import { SaveThemeDto } from '../sessions/calendar.ts';
 import { SaveLibraryItemDto } from '../sessions/library.ts';
 import { RoundDto, SaveSessionDto } from '../sessions/sessions.ts';
@@ -494,6 +495,21 @@ export class GymFile {
 
   @IsPart(() => FileHomeReport)
   homeReports?: FileHomeReport[];
+
+  @IsPart(() => FileRequirements)
+  requirements?: FileRequirements[];
+
+  @IsPart(() => FileShownMark)
+  shownMarks?: FileShownMark[];
+
+  @IsPart(() => FileGrading)
+  gradings?: FileGrading[];
+
+  @IsPart(() => FileGoal)
+  goals?: FileGoal[];
+
+  @IsPart(() => FileRecall)
+  recalls?: FileRecall[];
 
   @IsPart(() => FileOwnCall)
   ownCalls?: FileOwnCall[];

@@ -2,6 +2,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
+  IsISO8601,
   IsIn,
   IsInt,
   IsNumber,
@@ -186,4 +187,10 @@ export function IsInstant(what: string, { each }: OfEach = {}): PropertyDecorato
     new Date(value).getUTCFullYear() <= 9999;
   const message = `${capital(what)} is written like 2026-03-05T18:30:00Z.`;
   return ValidateBy({ name: 'isInstant', validator: { validate } }, { each, message });
+}
+
+/** A day, as 2026-03-05. */
+export function IsDay(): PropertyDecorator {
+  const message = 'A day is written like 2026-03-05.';
+  return all(Matches(/^\d{4}-\d{2}-\d{2}$/, { message }), IsISO8601({ strict: true }, { message }));
 }

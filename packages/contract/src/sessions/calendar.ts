@@ -1,19 +1,15 @@
-import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsISO8601, Matches } from 'class-validator';
-import { IsCount, IsInstant, IsNotBelow, IsOwnId, IsPlainName, IsText } from '../rules/index.ts';
-
-const DAY = { message: 'A day is written like 2026-03-05.' };
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray } from 'class-validator';
+import { IsCount, IsDay, IsInstant, IsNotBelow, IsOwnId, IsPlainName, IsText } from '../rules/index.ts';
 
 /** What the classes of a week or a month are about; both days belong to it. */
 export class SaveThemeDto {
   @IsPlainName('the theme')
   title!: string;
 
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, DAY)
-  @IsISO8601({ strict: true }, DAY)
+  @IsDay()
   from!: string;
 
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, DAY)
-  @IsISO8601({ strict: true }, DAY)
+  @IsDay()
   @IsNotBelow('from', 'The last day comes before the first one.')
   until!: string;
 }

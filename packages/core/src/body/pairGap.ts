@@ -92,11 +92,7 @@ export function strokeTimes({ move, stroke }: WalkedStroke, settings: ClockSetti
  * @example
  * neededGap(...walk('jab jab').strokes, { factor: 1 }).seconds > 0 // true
  */
-export function neededGap(
-  earlier: WalkedStroke,
-  later: WalkedStroke,
-  settings: ClockSettings,
-): { readonly seconds: Seconds; readonly reason: string } {
+export function neededGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSettings): Gap {
   const gap = timed(leastGap(earlier, later, settings), settings);
   if (!movesFeet(earlier) || !movesFeet(later)) return gap;
   const step = timed(feetGap(earlier, later, settings), settings);
@@ -137,11 +133,8 @@ export function movesFeet({ move, stroke }: WalkedStroke): boolean {
   );
 }
 
-function timed(
-  { pair, seconds, reason }: Gap,
-  settings: ClockSettings,
-): { seconds: Seconds; reason: string } {
-  return { seconds: seconds * factorOf(settings, pair), reason };
+function timed({ pair, seconds, reason }: Gap, settings: ClockSettings): Gap {
+  return { pair, seconds: seconds * factorOf(settings, pair), reason };
 }
 
 /** The feet are a limb of their own: a whole step has to be done before the next begins. */

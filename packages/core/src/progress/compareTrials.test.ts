@@ -89,6 +89,15 @@ describe('compareTrials', () => {
     expect(aside).toEqual([{ day: day([], 20).day, value: 230 }]);
   });
 
+  it('does not take one lucky best for a change', () => {
+    const lucky = { before: before([33, 34], [33, 33], [32, 33]), after: after([39, 34]) };
+    const told = compareTrials({ better: 'higher', ...lucky, typicalError: 1.2 });
+    expect(told.change!).toBeGreaterThan(told.least!);
+    expect(told).toMatchObject({ verdict: 'no real change', restsOnOne: true });
+    const real = { before: lucky.before, after: after([37, 36]) };
+    expect(compareTrials({ better: 'higher', ...real, typicalError: 1.2 }).verdict).toBe('faster');
+  });
+
   it('asks for more where days differ more than trials of one day', () => {
     const days = [[20, 20.2], [23, 23.1], [19, 19.2], [24, 24.1]]; // prettier-ignore
     const told = compareTrials({ better: 'higher', before: before(...days), after: after(...days) });

@@ -18,6 +18,8 @@ export interface Compared {
   readonly means: { readonly before: number | null; readonly after: number | null };
   /** Whether days differ by more than trials of one day do, so that the least change is larger. */
   readonly daysDiffer: boolean;
+  /** Whether a single trial makes the difference: the luckiest one after, or the unluckiest before. */
+  readonly restsOnOne: boolean;
   /** What cannot be so and was left out. */
   readonly aside: readonly AsideTrial[];
 }
@@ -43,7 +45,8 @@ const DAYS_DIFFER = 3;
 /**
  * Whether the trials after are really better than those before, or only other ones. The least real change is 1.645 · typical error ·
  * √(1/trials before + 1/trials after). A change beyond it that rests on an error from too few repeated trials is "too little data".
- * Where days differ much more than trials of one day, as far as that can be told, that counts too.
+ * Where days differ much more than trials of one day, as far as that can be told, that counts too; and a change that one lucky trial
+ * makes alone is none.
  *
  * @example
  * compareTrials({ better: 'higher', before: [{ day: '2026-03-05', values: [20] }], after: [{ day: '2026-03-12', values: [24] }], typicalError: 1 }).verdict // 'faster'
@@ -61,21 +64,36 @@ export function compareTrials({ better, before, after, typicalError: known }: To
   const change = means.before === null || means.after === null ? null : means.after - means.before;
   const base = { change, typicalError: error?.error ?? null, trials, means, aside };
   if (change === null || !error)
-    return { ...base, least: null, daysDiffer: false, verdict: 'too little data' };
+    return { ...base, least: null, daysDiffer: false, restsOnOne: false, verdict: 'too little data' };
   const days = daysVariance(sides, error.error ** 2);
   const spread = Math.sqrt(error.error ** 2 * (1 / trials.before + 1 / trials.after) + days);
   const least = NINE_OF_TEN * spread;
   const sure = spread * (STUDENT[Math.ceil(error.freedom) - 1] ?? NINE_OF_TEN);
   const isUp = change > 0 === (better === 'higher');
+  const restsOnOne = Math.abs(change) > least && dependsOnOne(valuesBefore, valuesAfter, error.error);
   const verdict =
-    Math.abs(change) <= least
+    Math.abs(change) <= least || restsOnOne
       ? 'no real change'
       : Math.abs(change) <= sure
         ? 'too little data'
         : isUp
           ? 'faster'
           : 'slower';
-  return { ...base, least, daysDiffer: days > 0, verdict };
+  return { ...base, least, daysDiffer: days > 0, restsOnOne, verdict };
+}
+
+/** Without its one luckiest trial a real change is still at least so much of the least one. */
+const WITHOUT_ONE = 0.5;
+
+/** Whether the change is gone without the trial of either side that speaks most for it. */
+function dependsOnOne(before: readonly number[], after: readonly number[], error: number): boolean {
+  const sign = Math.sign(mean([...after]) - mean([...before]));
+  const withoutMost = (values: readonly number[], way: number): readonly number[] =>
+    values.length < 2 ? values : values.toSorted((a, b) => way * (b - a)).slice(1);
+  const holds = (b: readonly number[], a: readonly number[]): boolean =>
+    sign * (mean([...a]) - mean([...b])) >
+    WITHOUT_ONE * NINE_OF_TEN * error * Math.sqrt(1 / a.length + 1 / b.length);
+  return !holds(before, withoutMost(after, sign)) || !holds(withoutMost(before, -sign), after);
 }
 
 const meanOf = (values: readonly number[]): number | null => (values.length === 0 ? null : mean([...values]));

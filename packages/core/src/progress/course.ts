@@ -1,10 +1,10 @@
-import { mean } from 'simple-statistics';
+import { mean, median } from 'simple-statistics';
 import { MEASURED, type Measured } from '../speed/index.ts';
 import { groupBy } from '../units/index.ts';
 import { compareTrials, NINE_OF_TEN, type Compared } from './compareTrials.ts';
 import { byDay, withoutSlips, type AsideTrial, type Better, type DayTrials } from './dayTrials.ts';
 import { trend, type Trend } from './trend.ts';
-import { shrunk, typicalError, type TypicalError } from './typicalError.ts';
+import { errorBetweenDays, shrunk, typicalError, type TypicalError } from './typicalError.ts';
 
 /** One trial of a test. */
 export interface CourseTrial extends AsideTrial {
@@ -20,6 +20,8 @@ export interface Course {
   /** All that count, by days, the oldest first. */
   readonly days: readonly DayTrials[];
   readonly typicalError: number | null;
+  /** Nobody repeated the test on one day, so the error comes from days that follow each other. */
+  readonly isBetweenDays: boolean;
   /** Over how many days at first the test itself was learnt, and is left out of what follows; 0 where nothing shows it. */
   readonly learning: number;
   /** The last day against those before it. */
@@ -70,7 +72,9 @@ export function course(trials: readonly CourseTrial[], { better, gym, today }: C
   if (!measured) return null;
   const { days: kept, aside } = withoutSlips(byDay(ways.get(measured)!));
   const days = kept.filter(({ values }) => values.length > 0);
-  const error = shrunk(typicalError(days.map(({ values }) => values)), gym);
+  const values = days.map((each) => each.values);
+  const repeated = shrunk(typicalError(values), gym);
+  const error = repeated ?? errorBetweenDays(values);
   const learning = learningDays(days, error, better);
   const settled = days.slice(learning);
   const within = (from: number, to: number): DayTrials[] =>
@@ -87,6 +91,7 @@ export function course(trials: readonly CourseTrial[], { better, gym, today }: C
       .map(([way, those]) => ({ measured: way, trials: those.length })),
     days,
     typicalError: error?.error ?? null,
+    isBetweenDays: !repeated && error !== null,
     learning,
     last: compared(settled.slice(-1 - DAYS_BEFORE, -1), settled.slice(-1)),
     pause: days.length < 2 ? null : dayNumber(days.at(-1)!.day) - dayNumber(days.at(-2)!.day),
@@ -110,12 +115,17 @@ function usedWay(ways: ReadonlyMap<Measured, readonly CourseTrial[]>): Measured 
   return known.sort((a, b) => size(b) - size(a))[0] ?? null;
 }
 
-/** Two days, where the two after them are really better: the test was learnt on them. */
+/**
+ * Two days, where the two after them are really better and what came after those was not better still: the test was learnt on them.
+ * Where it goes on like that it is progress.
+ */
 function learningDays(days: readonly DayTrials[], error: TypicalError | null, better: Better): number {
-  if (days.length < 2 * LEARNT_ON) return 0;
-  const before = days.slice(0, LEARNT_ON);
-  const after = days.slice(LEARNT_ON, 2 * LEARNT_ON);
-  return compareTrials({ better, before, after, typicalError: error }).verdict === 'faster' ? LEARNT_ON : 0;
+  if (days.length < 3 * LEARNT_ON) return 0;
+  const settled = days.slice(LEARNT_ON, 2 * LEARNT_ON);
+  const isFaster = (before: readonly DayTrials[], after: readonly DayTrials[]): boolean =>
+    compareTrials({ better, before, after, typicalError: error }).verdict === 'faster';
+  const isLearnt = isFaster(days.slice(0, LEARNT_ON), settled) && !isFaster(settled, days.slice(-LEARNT_ON));
+  return isLearnt ? LEARNT_ON : 0;
 }
 
 /**
@@ -136,4 +146,50 @@ export function betweenDates(
       ({ day }) => dayNumber(day) <= dayNumber(date) && dayNumber(day) > dayNumber(date) - MONTH / 2,
     );
   return compareTrials({ better, before: upTo(from), after: upTo(to), typicalError: error });
+}
+
+/** As much of a course as the table of a class tells. */
+export interface MonthOfClass extends Pick<Course, 'measured' | 'days' | 'month' | 'typicalError'> {
+  /** All trials of the last eight weeks, and their mean. */
+  readonly lately: readonly number[];
+  readonly usual: number | null;
+  /** The middle of each day, the oldest first. */
+  readonly line: readonly number[];
+}
+
+/**
+ * The last month of a fighter in one test, as a table of many needs it: quicker than the whole course, since nothing older is looked at.
+ * `errorOf` is the gym's typical error of a way of counting. Null where there is no trial.
+ *
+ * @example
+ * monthOf([], { better: 'higher', today: '2026-03-05', errorOf: () => null }) // null
+ */
+export function monthOf(
+  trials: readonly CourseTrial[],
+  {
+    better,
+    today,
+    errorOf,
+  }: Pick<CourseWish, 'better' | 'today'> & { errorOf(way: Measured): TypicalError | null },
+): MonthOfClass | null {
+  const now = dayNumber(today);
+  const ways = groupBy(
+    trials.filter(({ day }) => dayNumber(day) <= now),
+    ({ measured }) => measured,
+  );
+  const measured = usedWay(ways);
+  if (!measured) return null;
+  const days = withoutSlips(byDay(ways.get(measured)!)).days.filter(({ values }) => values.length > 0);
+  const error = shrunk(typicalError(days.map(({ values }) => values)), errorOf(measured));
+  const within = (from: number, to: number): DayTrials[] =>
+    days.filter(({ day }) => dayNumber(day) > now - from && dayNumber(day) <= now - to);
+  const [before, after] = [within(MONTH + USUAL, MONTH), within(MONTH, 0)];
+  const month =
+    before.length === 0 || after.length === 0
+      ? null
+      : compareTrials({ better, before, after, typicalError: error });
+  const lately = within(USUAL, 0).flatMap(({ values }) => values);
+  const usual = lately.length === 0 ? null : mean(lately);
+  const line = days.map(({ values }) => median([...values]));
+  return { measured, days, month, typicalError: error?.error ?? null, lately, usual, line };
 }

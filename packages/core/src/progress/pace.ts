@@ -1,3 +1,4 @@
+import { median } from 'simple-statistics';
 import { PAIR_CLASSES, type OwnPace, type PairClass } from '../body/index.ts';
 import { groupBy, type Seconds } from '../units/index.ts';
 
@@ -29,10 +30,12 @@ export interface FittedPace {
 
 /** The gym's pace weighs as much as so many gaps. */
 const GYM_WEIGHT = 4;
-/** A fighter is neither twice as quick as sharp nor four times as slow. */
-const LIMITS = { least: 0.5, most: 4 } as const;
-/** A pace explains something where it leaves so much less error than the quickest of all. */
+/** A fighter is neither twice as quick as sharp nor two and a half times as slow. */
+const LIMITS = { least: 0.5, most: 2.5 } as const;
+/** A pace explains something where it leaves so much less error than the quickest of all … */
 const EXPLAINS = 0.15;
+/** … and where lines were missed by so much: whoever is a little late is not held back by the body. */
+const HELD_BACK = 1.06;
 /** Paces are told apart by so much. */
 const STEP = 0.01;
 
@@ -73,9 +76,10 @@ function pairPace(pair: PairClass, gaps: readonly PaceGap[], gym: number): PairP
     error = here;
   }
   // Where a far quicker body explains it as well, no line held this one back.
-  const atMost = error >= atLeast * (1 - EXPLAINS);
-  const telling = asked.filter(({ line }) => line < best).length;
-  const weight = atMost ? gaps.length : telling;
+  const telling = asked.filter(({ line }) => line < best);
+  const late = telling.length === 0 ? 1 : median(telling.map(({ line, came }) => came / line));
+  const atMost = error >= atLeast * (1 - EXPLAINS) || late < HELD_BACK;
+  const weight = atMost ? gaps.length : telling.length;
   const factor = (weight * (atMost ? Math.min(gym, best) : best) + GYM_WEIGHT * gym) / (weight + GYM_WEIGHT);
   return { pair, factor, gaps: gaps.length, atMost };
 }

@@ -55,6 +55,22 @@ function hiddenByRounding(values: readonly number[]): number {
   return ROUNDED * (values.every(Number.isInteger) ? 1 : HUNDREDTH);
 }
 
+/**
+ * The same where no day has two trials: from days that follow each other, whose differences hold the error of both. Days differ by more
+ * than trials of one day, so it is rather too large. Null for fewer than five days.
+ *
+ * @example
+ * errorBetweenDays([[20], [21]]) // null
+ */
+export function errorBetweenDays(days: readonly (readonly number[])[]): TypicalError | null {
+  const values = days.filter((day) => day.length > 0).map((day) => median([...day]));
+  if (values.length < LEAST_TO_JUDGE) return null;
+  const steps = values.slice(1).map((value, i) => Math.abs(value - values[i]!));
+  // Of a normal spread the median of such differences is 1.4826⁻¹ · √2 times the error.
+  const error = (1.4826 * median(steps)) / Math.SQRT2;
+  return { error: Math.max(error, hiddenByRounding(days.flat())), freedom: Math.floor(steps.length / 2) };
+}
+
 /** What the gym's error weighs beside a fighter's own: as much as so many trials beyond the first. */
 const GYM_WEIGHT = 10;
 

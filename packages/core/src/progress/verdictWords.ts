@@ -1,5 +1,6 @@
 import type { Compared } from './compareTrials.ts';
 import type { Course } from './course.ts';
+import type { Trend } from './trend.ts';
 
 /** How a value of a test is told: "23", "1.42 s". */
 export type ToldValue = (value: number) => string;
@@ -13,7 +14,7 @@ const trialsText = (count: number): string => `${count} ${count === 1 ? 'trial' 
  * verdictSentence(compareTrials({ better: 'higher', before: [], after: [] }), String) // 'Too little data: one side has no trial.'
  */
 export function verdictSentence(
-  { verdict, change, least, means, trials, daysDiffer }: Compared,
+  { verdict, change, least, means, trials, daysDiffer, restsOnOne }: Compared,
   told: ToldValue,
 ): string {
   if (change === null) return 'Too little data: one side has no trial.';
@@ -25,13 +26,14 @@ export function verdictSentence(
     : '';
   switch (verdict) {
     case 'no real change':
+      if (restsOnOne) return `No real change: ${sides}; a single trial makes the difference.`;
       return `No real change: ${sides}; only a difference above ${told(least)} would be real.${days}`;
     case 'too little data':
       return `Too little data: ${sides}; that is more than ${told(least)}, but too few trials were repeated on one day to be sure.${days}`;
     case 'faster':
-      return `Really better: ${sides}; a difference above ${told(least)} is no chance.${days}`;
+      return `Really better: ${sides}; a difference above ${told(least)} is no chance.`;
     case 'slower':
-      return `Really worse: ${sides}; a difference above ${told(least)} is no chance.${days}`;
+      return `Really worse: ${sides}; a difference above ${told(least)} is no chance.`;
     default:
       return verdict satisfies never;
   }
@@ -41,21 +43,25 @@ export function verdictSentence(
  * What else is to be known of a course, a sentence each: other ways of counting, learning, slips, a long pause.
  *
  * @example
- * courseNotes({ learning: 2, otherWays: [], aside: [], ahead: 0, pause: 7 }, String).length // 1
+ * courseNotes({ learning: 2, isBetweenDays: false, otherWays: [], aside: [], ahead: 0, pause: 7 }, String).length // 1
  */
 export function courseNotes(
   {
     learning,
+    isBetweenDays,
     otherWays,
     aside,
     ahead,
     pause,
-  }: Pick<Course, 'learning' | 'otherWays' | 'aside' | 'ahead' | 'pause'>,
+  }: Pick<Course, 'learning' | 'isBetweenDays' | 'otherWays' | 'aside' | 'ahead' | 'pause'>,
   told: ToldValue,
 ): string[] {
   return [
     ...(learning > 0
       ? [`The first ${learning} days taught the test itself; they count for no comparison.`]
+      : []),
+    ...(isBetweenDays
+      ? ['Nobody did this twice on one day, so how much trials differ is taken from one day to the next.']
       : []),
     ...otherWays.map(
       ({ measured, trials }) =>
@@ -71,4 +77,19 @@ export function courseNotes(
       ? [`${Math.round(pause / 30)} months lie between the last day and the one before it.`]
       : []),
   ];
+}
+
+/**
+ * A trend in one sentence.
+ *
+ * @example
+ * trendSentence(null, String) // 'No trend yet: it takes four days.'
+ */
+export function trendSentence(found: Trend | null, told: ToldValue): string {
+  if (!found) return 'No trend yet: it takes four days.';
+  const { perFourWeeks, from, to, days, way } = found;
+  const signed = (value: number): string => `${value < 0 ? '−' : '+'}${told(Math.abs(value))}`;
+  const range = `${signed(from)} to ${signed(to)} in nine of ten cases, ${days} days`;
+  const words = { better: 'Getting better', worse: 'Getting worse', unclear: 'No clear trend' } as const;
+  return `${words[way]}: ${signed(perFourWeeks)} in four weeks (${range}).`;
 }

@@ -97,5 +97,12 @@ export function brokenReferences(file: GymFile, after: WholeGymFile): Broken {
   }
   for (const [i, { fighterId }] of (file.homeReports ?? []).entries())
     must(fighters.has(fighterId), `homeReports.${i}.fighterId`, 'This fighter');
+  for (const [i, { gradeId }] of (file.requirements ?? []).entries())
+    must(grades.has(gradeId), `requirements.${i}.gradeId`, 'This grade');
+  for (const list of ['shownMarks', 'gradings', 'goals', 'recalls'] as const)
+    for (const [i, { fighterId }] of (file[list] ?? []).entries())
+      must(fighters.has(fighterId), `${list}.${i}.fighterId`, 'This fighter');
+  for (const [i, { testId }] of (file.goals ?? []).entries())
+    must(tests.has(testId), `goals.${i}.testId`, 'This test');
   return { errors, gaps };
 }

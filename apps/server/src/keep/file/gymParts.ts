@@ -117,6 +117,15 @@ export const PARTS: readonly Part[] = [
   }),
   part('homeReports', 'reports from home', schema.homeReports),
   part('removedAttempts', 'trials that were taken out', schema.removedAttempts),
+  part('requirements', 'lists of what grades ask for', schema.gradeRequirements, { keys: ['gradeId'] }),
+  part('shownMarks', 'marks of what was shown', schema.shownMarks, { keys: ['fighterId', 'requirementId'] }),
+  part('gradings', 'signed sheets', schema.gradings, {
+    also: ({ secondExaminer = '' }: Of<'gradings'>) => ({ secondExaminer }),
+  }),
+  part('goals', 'goals', schema.goals),
+  part('recalls', 'answers of memory', schema.recalls, {
+    also: ({ runId = null }: Of<'recalls'>) => ({ runId }),
+  }),
   part('ownCalls', 'own calls', schema.ownCalls, { keys: ['text'] }),
 ];
 

@@ -73,7 +73,8 @@ export function ofFighter(gym: WholeGymFile, id: string): GymFile | null {
     ...results.map(({ runId }) => runId),
     ...attempts.flatMap(({ runId }) => runId ?? []),
   ]);
-  const tested = new Set(attempts.map(({ testId }) => testId));
+  const goals = gym.goals.filter(({ fighterId }) => fighterId === id);
+  const tested = new Set([...attempts, ...goals].map(({ testId }) => testId));
   return {
     ...head(gym),
     grades: gym.grades.filter((grade) => grade.id === gradeId),
@@ -98,6 +99,10 @@ export function ofFighter(gym: WholeGymFile, id: string): GymFile | null {
     tests: gym.tests.filter((test) => tested.has(test.id)),
     attempts,
     homeReports: gym.homeReports.filter(({ fighterId }) => fighterId === id),
+    shownMarks: gym.shownMarks.filter(({ fighterId }) => fighterId === id),
+    gradings: gym.gradings.filter(({ fighterId }) => fighterId === id),
+    goals,
+    recalls: gym.recalls.filter(({ fighterId }) => fighterId === id),
   };
 }
 

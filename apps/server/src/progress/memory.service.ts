@@ -1,0 +1,86 @@
+import { Injectable } from '@nestjs/common';
+import { asked, memoryNow, type MemoryCard } from '@eurhythm/core/progress';
+import { comboName } from '@eurhythm/core/plan';
+import { groupBy } from '@eurhythm/core/units';
+import type { MemoryView, RecallDto } from '@eurhythm/contract';
+import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import { CombosService } from '../combos/combos.service.ts';
+import { FightersService } from '../fighters/fighters.service.ts';
+import { refuseField } from '../house/refuse.ts';
+import type { Database, Transaction } from '../store/database.ts';
+import { recalls } from '../store/schema.ts';
+import { InjectDatabase } from '../store/store.module.ts';
+
+/** What fighters remember of the combos that they were asked for. */
+@Injectable()
+export class MemoryService {
+  constructor(
+    @InjectDatabase() private readonly database: Database,
+    private readonly fighters: FightersService,
+    private readonly combos: CombosService,
+  ) {}
+
+  /** Keeps answers, all or none; the same again changes nothing, and one that comes late is put where it belongs. */
+  async keep(answers: readonly RecallDto[]): Promise<void> {
+    const fighterIds = [...new Set(answers.map(({ fighterId }) => fighterId))];
+    const comboIds = [...new Set(answers.map(({ comboId }) => comboId))];
+    const known = new Set((await this.fighters.some(fighterIds)).map(({ id }) => id));
+    const combos = await this.combos.some(comboIds);
+    for (const [i, { fighterId, comboId }] of answers.entries()) {
+      if (!known.has(fighterId))
+        throw refuseField(`recalls.${i}.fighterId`, 'This fighter is not in the gym.');
+      if (!combos.has(comboId)) throw refuseField(`recalls.${i}.comboId`, 'This combo is not in the book.');
+    }
+    await this.database.transaction(async (tx) => {
+      for (const those of groupBy(answers, ({ fighterId, comboId }) => `${fighterId} ${comboId}`).values())
+        await this.keepOf(tx, those);
+    });
+  }
+
+  /** The answers of one fighter for one combo: everything from the earliest of them on is scheduled anew. */
+  private async keepOf(tx: Transaction, answers: readonly RecallDto[]): Promise<void> {
+    const { fighterId, comboId } = answers[0]!;
+    const same = and(eq(recalls.fighterId, fighterId), eq(recalls.comboId, comboId));
+    const before = await tx.select().from(recalls).where(same).orderBy(asc(recalls.at), asc(recalls.id));
+    const all = new Map(before.map((row) => [row.id, row]));
+    for (const { id, recall, runId = null, at } of answers)
+      all.set(id, { id, fighterId, comboId, recall, runId, at: new Date(at), card: NO_CARD });
+    let card: MemoryCard | null = null;
+    for (const row of [...all.values()].sort(
+      (a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1),
+    )) {
+      card = asked(card, row.recall, row.at.toISOString());
+      const kept = { ...row, card };
+      await tx.insert(recalls).values(kept).onConflictDoUpdate({ target: recalls.id, set: kept });
+    }
+  }
+
+  /** What some remember now, what is due longest first. */
+  async of(fighterIds: readonly string[], now: Date): Promise<MemoryView[]> {
+    if (fighterIds.length === 0) return [];
+    const rows = await this.database
+      .selectDistinctOn([recalls.fighterId, recalls.comboId])
+      .from(recalls)
+      .where(inArray(recalls.fighterId, [...fighterIds]))
+      .orderBy(recalls.fighterId, recalls.comboId, desc(recalls.at), desc(recalls.id));
+    const combos = await this.combos.some([...new Set(rows.map(({ comboId }) => comboId))]);
+    return rows
+      .filter(({ comboId }) => combos.has(comboId) && !combos.get(comboId)!.retired)
+      .map(({ fighterId, comboId, card, recall }) => ({
+        fighterId,
+        comboId,
+        combo: comboName(combos.get(comboId)),
+        ...memoryNow(card, now.toISOString()),
+        due: card.due,
+        times: card.times,
+        lapses: card.lapses,
+        last: recall,
+      }))
+      .sort((a, b) => (a.due < b.due ? -1 : 1));
+  }
+}
+
+/** Stands until the scheduler has been asked. */
+const NO_CARD: MemoryCard = {
+  ...{ due: '', lastAsked: null, stability: 0, difficulty: 0, times: 0, lapses: 0, state: 0, interval: 0 },
+};

@@ -1,0 +1,227 @@
+import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put, Query } from '@nestjs/common';
+import { compareTrials } from '@eurhythm/core/progress';
+import {
+  BasedOnQuery,
+  BetweenQuery,
+  ClassProgress,
+  ClassQuery,
+  CompareDto,
+  ComparedView,
+  FighterProgress,
+  GoalView,
+  GradeCheckList,
+  GradingView,
+  MarkShownDto,
+  MemoryList,
+  QuestionList,
+  RequirementsList,
+  RequirementsView,
+  SaveGoalDto,
+  SaveRecallsDto,
+  SaveRequirementsDto,
+  SignGradeDto,
+  TempoList,
+  ToldDto,
+  WhoQuery,
+} from '@eurhythm/contract';
+import { CombosModule } from '../combos/combos.module.ts';
+import { FightersModule } from '../fighters/fighters.module.ts';
+import { FightersService } from '../fighters/fighters.service.ts';
+import { GymSettingsModule } from '../gym/gymSettings.module.ts';
+import { May } from '../house/access.ts';
+import { answers, answersNothing } from '../house/answers.ts';
+import { OwnId } from '../house/ownId.ts';
+import { MovesModule } from '../moves/moves.module.ts';
+import { TestsModule } from '../tests/tests.module.ts';
+import { AttendanceService } from './attendance.service.ts';
+import { ClassProgressService } from './classProgress.service.ts';
+import { FighterProgressService } from './fighterProgress.service.ts';
+import { GoalsService } from './goals.service.ts';
+import { GradeChecksService } from './gradeChecks.service.ts';
+import { GradeFactsService } from './gradeFacts.service.ts';
+import { GradingsService } from './gradings.service.ts';
+import { MemoryService } from './memory.service.ts';
+import { PaceService } from './pace.service.ts';
+import { QuestionsService } from './questions.service.ts';
+import { RequirementsService } from './requirements.service.ts';
+import { SetsService } from './sets.service.ts';
+import { TemposService } from './tempos.service.ts';
+import { TrialsService } from './trials.service.ts';
+
+@May('coach')
+@Controller('api')
+class ProgressController {
+  constructor(
+    private readonly fighter: FighterProgressService,
+    private readonly classes: ClassProgressService,
+    private readonly questions: QuestionsService,
+    private readonly tempos: TemposService,
+    private readonly memory: MemoryService,
+    private readonly who: FightersService,
+  ) {}
+
+  /** Whether trials after something are really better than those before it. */
+  @Post('progress/compare')
+  @HttpCode(200)
+  @answers(ComparedView)
+  compare(@Body() { better, before, after, typicalError = null }: CompareDto): ComparedView {
+    const plain = (days: CompareDto['before']) =>
+      days.map(({ day, values }) => ({ day: String(day), values }));
+    return compareTrials({ better, before: plain(before), after: plain(after), typicalError });
+  }
+
+  @Get('fighters/:id/progress')
+  @answers(FighterProgress)
+  ofFighter(@Param('id') id: string, @Query() between: BetweenQuery): Promise<FighterProgress> {
+    return this.fighter.of(id, between);
+  }
+
+  @Get('progress/class')
+  @answers(ClassProgress)
+  ofClass(@Query() query: ClassQuery): Promise<ClassProgress> {
+    return this.classes.of(query);
+  }
+
+  /** What the log asks the coach today. */
+  @Get('progress/questions')
+  @answers(QuestionList)
+  async asked(): Promise<QuestionList> {
+    return { items: await this.questions.today() };
+  }
+
+  /** The next tempo of each combo for those who are asked for, or for all who may train. */
+  @Get('progress/tempos')
+  @answers(TempoList)
+  async next(@Query() { who }: WhoQuery): Promise<TempoList> {
+    return { items: await this.tempos.of(await this.idsOf(who), new Date()) };
+  }
+
+  @Get('progress/memory')
+  @answers(MemoryList)
+  async remembered(@Query() { who }: WhoQuery): Promise<MemoryList> {
+    return { items: await this.memory.of(await this.idsOf(who), new Date()) };
+  }
+
+  /** Keeps how combos came to a group that was asked. */
+  @Post('progress/recalls')
+  @HttpCode(200)
+  @answers(MemoryList)
+  async recalled(@Body() { recalls }: SaveRecallsDto): Promise<MemoryList> {
+    await this.memory.keep(recalls);
+    const ids = [...new Set(recalls.map(({ fighterId }) => fighterId))];
+    return { items: await this.memory.of(ids, new Date()) };
+  }
+
+  private async idsOf(who: string | undefined): Promise<string[]> {
+    return who === undefined ? (await this.who.fit()).map(({ id }) => id) : who.split(',').filter(Boolean);
+  }
+}
+
+@May('coach')
+@Controller('api')
+class GradeChecksController {
+  constructor(
+    private readonly requirements: RequirementsService,
+    private readonly checks: GradeChecksService,
+    private readonly gradings: GradingsService,
+    private readonly who: FightersService,
+  ) {}
+
+  @Get('grades/requirements')
+  @answers(RequirementsList)
+  async list(): Promise<RequirementsList> {
+    return { items: await this.requirements.list() };
+  }
+
+  @Put('grades/:id/requirements')
+  @answers(RequirementsView)
+  save(
+    @Param('id', OwnId) id: string,
+    @Body() body: SaveRequirementsDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<RequirementsView> {
+    return this.requirements.save(id, body, basedOn);
+  }
+
+  /** The check lists of those who are asked for, or of all who may train. */
+  @Get('progress/checks')
+  @answers(GradeCheckList)
+  async of(@Query() { who }: WhoQuery): Promise<GradeCheckList> {
+    const ids = who?.split(',').filter(Boolean);
+    const fighters = ids ? await this.who.some(ids) : await this.who.fit();
+    return { items: await this.checks.of(fighters, new Date()) };
+  }
+
+  @Put('fighters/:id/shown/:requirement')
+  @HttpCode(204)
+  @answersNothing()
+  mark(
+    @Param('id', OwnId) id: string,
+    @Param('requirement', OwnId) requirement: string,
+    @Body() body: MarkShownDto,
+  ): Promise<void> {
+    return this.checks.mark(id, requirement, body);
+  }
+
+  /** Keeps a sheet that a coach signed; what is signed stays as it was. */
+  @Put('gradings/:id')
+  @answers(GradingView)
+  sign(@Param('id', OwnId) id: string, @Body() body: SignGradeDto): Promise<GradingView> {
+    return this.gradings.sign(id, body);
+  }
+}
+
+@May('coach')
+@Controller('api/goals')
+class GoalsController {
+  constructor(private readonly goals: GoalsService) {}
+
+  @Put(':id')
+  @answers(GoalView)
+  save(
+    @Param('id', OwnId) id: string,
+    @Body() body: SaveGoalDto,
+    @Query() { basedOn }: BasedOnQuery,
+  ): Promise<GoalView> {
+    return this.goals.save(id, body, basedOn);
+  }
+
+  /** A goal that is reached is said once. */
+  @Put(':id/told')
+  @HttpCode(204)
+  @answersNothing()
+  told(@Param('id', OwnId) id: string, @Body() { day }: ToldDto): Promise<void> {
+    return this.goals.told(id, day);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  @answersNothing()
+  remove(@Param('id') id: string): Promise<void> {
+    return this.goals.remove(id);
+  }
+}
+
+/** Did it really get better, what next, and what is missing for the grade. */
+@Module({
+  imports: [FightersModule, CombosModule, MovesModule, GymSettingsModule, TestsModule],
+  controllers: [ProgressController, GradeChecksController, GoalsController],
+  providers: [
+    TrialsService,
+    SetsService,
+    PaceService,
+    TemposService,
+    MemoryService,
+    AttendanceService,
+    RequirementsService,
+    GradeFactsService,
+    GradeChecksService,
+    GradingsService,
+    GoalsService,
+    FighterProgressService,
+    ClassProgressService,
+    QuestionsService,
+  ],
+  exports: [MemoryService, TemposService, PaceService],
+})
+export class ProgressModule {}

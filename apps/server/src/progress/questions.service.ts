@@ -1,0 +1,202 @@
+import { Injectable } from '@nestjs/common';
+import { groupBy } from '@eurhythm/core/units';
+import type { FighterView, QuestionView } from '@eurhythm/contract';
+import { differenceInCalendarDays } from 'date-fns';
+import { FightersService } from '../fighters/fighters.service.ts';
+import { AttendanceService } from './attendance.service.ts';
+import { courseView, evennessViews } from './courseViews.ts';
+import { dayOf, weeksBefore } from './days.ts';
+import { GoalsService } from './goals.service.ts';
+import { GradeChecksService } from './gradeChecks.service.ts';
+import { MemoryService } from './memory.service.ts';
+import { TemposService } from './tempos.service.ts';
+import { TrialsService } from './trials.service.ts';
+
+/** Trials of half a year say who improved and who is behind. */
+const WEEKS = 26;
+/** Who came before and has not for so many days is missed. */
+const AWAY_DAYS = 21;
+/** So many of a kind are asked at once: the rest stands on the pages themselves. */
+const MOST_OF_A_KIND = 4;
+/** A combo is ready where so many of those who train it may go up. */
+const READY = 0.5;
+
+type Trained = ReturnType<typeof courseView> & object;
+
+/** What the log asks the coach today: each with its numbers and the page that does something about it. */
+@Injectable()
+export class QuestionsService {
+  constructor(
+    private readonly fighters: FightersService,
+    private readonly trials: TrialsService,
+    private readonly attendance: AttendanceService,
+    private readonly memory: MemoryService,
+    private readonly tempos: TemposService,
+    private readonly checks: GradeChecksService,
+    private readonly goals: GoalsService,
+  ) {}
+
+  async today(now = new Date()): Promise<QuestionView[]> {
+    const who = await this.fighters.fit();
+    const ids = who.map(({ id }) => id);
+    const [trials, errors, attendance, memory, tempos, checks, untold] = await Promise.all([
+      this.trials.ofSome(ids, weeksBefore(now, WEEKS)),
+      this.trials.gymErrors(now),
+      this.attendance.of(ids, now),
+      this.memory.of(ids, now),
+      this.tempos.of(ids, now),
+      this.checks.of(who, now),
+      this.goals.untold(ids),
+    ]);
+    const courses = groupBy(
+      trials.flatMap((of) => {
+        const view = courseView(of, errors, dayOf(now), {});
+        return view ? [{ fighterId: of.fighterId, view }] : [];
+      }),
+      ({ fighterId }) => fighterId,
+    );
+    const ofEach = who.map((fighter) => ({
+      fighter,
+      courses: (courses.get(fighter.id) ?? []).map(({ view }) => view as Trained),
+    }));
+    const reached = await Promise.all(
+      [...new Set(untold.map(({ fighterId }) => fighterId))].map(async (id) => ({
+        fighter: who.find((each) => each.id === id)!,
+        goals: (await this.goals.of(id, now)).filter(
+          (goal) => goal.state === 'reached' && untold.some((each) => each.id === goal.id),
+        ),
+      })),
+    );
+    return [
+      ...reached.flatMap(({ fighter, goals }) =>
+        goals.map(({ title, sentence }) =>
+          about(fighter, 'goal reached', `${title}: ${sentence}`, 'Say it', ''),
+        ),
+      ),
+      ...few(changed(ofEach, 'faster')),
+      ...few(changed(ofEach, 'slower')),
+      ...few(
+        who.flatMap((fighter) => {
+          const came = attendance.get(fighter.id);
+          const days = came ? differenceInCalendarDays(now, new Date(came.last)) : 0;
+          return days >= AWAY_DAYS
+            ? [
+                about(
+                  fighter,
+                  'away',
+                  `Not here for ${days} days; ${came!.classes} classes in the half year before.`,
+                  'Write a note',
+                  '',
+                ),
+              ]
+            : [];
+        }),
+      ),
+      ...few(leadsBehind(ofEach)),
+      ...few(
+        checks
+          .filter(({ lines, met }) => met >= lines.length - 1)
+          .map(({ fighterId, name, grade, lines, met }) => ({
+            kind: 'grade near' as const,
+            fighterId,
+            name,
+            sentence:
+              met === lines.length
+                ? `Has all ${met} that ${grade} asks for.`
+                : `One thing is missing for ${grade}: ${lines.find(({ isMet }) => !isMet)!.asked}.`,
+            to: `/fighters/${fighterId}/grade`,
+            action: 'Open the check list',
+          })),
+      ),
+      ...few(readyCombos(tempos)),
+      ...dueCombos(memory),
+    ];
+  }
+}
+
+const few = (questions: readonly QuestionView[]): readonly QuestionView[] =>
+  questions.slice(0, MOST_OF_A_KIND);
+
+function about(
+  { id, name }: FighterView,
+  kind: QuestionView['kind'],
+  sentence: string,
+  action: string,
+  under: string,
+): QuestionView {
+  return { kind, fighterId: id, name, sentence, to: `/fighters/${id}${under}`, action };
+}
+
+type Each = readonly { readonly fighter: FighterView; readonly courses: readonly Trained[] }[];
+
+/** Who really changed in the last month, by the test in which it shows most; the most first. */
+function changed(ofEach: Each, verdict: 'faster' | 'slower'): QuestionView[] {
+  return ofEach
+    .flatMap(({ fighter, courses }) => {
+      const [most] = courses
+        .filter(({ month }) => month?.verdict === verdict)
+        .sort((a, b) => beyond(b) - beyond(a));
+      return most ? [{ fighter, most }] : [];
+    })
+    .sort((a, b) => beyond(b.most) - beyond(a.most))
+    .map(({ fighter, most }) => {
+      const sentence = `${most.title}, ${most.lead} lead. ${most.month!.sentence}`;
+      return about(fighter, verdict === 'faster' ? 'improved' : 'slipped', sentence, 'See the trials', '');
+    });
+}
+
+/** Whose lead is behind, by the test in which it is most; the most first. */
+function leadsBehind(ofEach: Each): QuestionView[] {
+  const size = ({ percent }: { readonly percent: number }): number => Math.abs(percent);
+  return ofEach
+    .flatMap(({ fighter, courses }) => {
+      const [worst] = evennessViews(courses)
+        .filter(({ behind }) => behind !== null)
+        .sort((a, b) => size(b) - size(a));
+      return worst ? [{ fighter, worst }] : [];
+    })
+    .sort((a, b) => size(b.worst) - size(a.worst))
+    .map(({ fighter, worst }) =>
+      about(fighter, 'lead behind', `${worst.title}: ${worst.sentence}`, 'See both leads', ''),
+    );
+}
+
+/** How many times the least real change it is. */
+const beyond = ({ month }: Trained): number => Math.abs((month?.change ?? 0) / (month?.least ?? Infinity));
+
+function readyCombos(tempos: Awaited<ReturnType<TemposService['of']>>): QuestionView[] {
+  return [...groupBy(tempos, ({ comboId }) => comboId).values()]
+    .map((those) => ({ those, up: those.filter(({ bpm, last }) => bpm > last) }))
+    .filter(({ those, up }) => up.length >= 2 && up.length >= READY * those.length)
+    .sort((a, b) => b.up.length - a.up.length)
+    .map(({ those, up }) => {
+      const { combo, comboId } = those[0]!;
+      const bpm = Math.min(...up.map((each) => each.bpm));
+      return {
+        kind: 'combo up' as const,
+        fighterId: null,
+        name: combo,
+        sentence: `${up.length} of ${those.length} did it clean twice: up to ${bpm} a minute.`,
+        to: `/sessions/new?combo=${comboId}&bpm=${bpm}`,
+        action: 'Put it into a session',
+      };
+    });
+}
+
+function dueCombos(memory: Awaited<ReturnType<MemoryService['of']>>): QuestionView[] {
+  const due = memory.filter(({ isDue }) => isDue);
+  if (due.length === 0) return [];
+  const [most] = [...groupBy(due, ({ comboId }) => comboId).values()].sort((a, b) => b.length - a.length);
+  const slipping = due.filter(({ isSlipping }) => isSlipping).length;
+  const fighters = new Set(due.map(({ fighterId }) => fighterId)).size;
+  return [
+    {
+      kind: 'combos due',
+      fighterId: null,
+      name: 'Memory',
+      sentence: `${due.length} combos are due with ${fighters} fighters, ${slipping} are slipping; most often ${most![0]!.combo} (${most!.length}).`,
+      to: '/progress/memory',
+      action: 'Ask them',
+    },
+  ];
+}

@@ -1,0 +1,83 @@
+import { Injectable } from '@nestjs/common';
+import type { SetQuality } from '@eurhythm/core/speed';
+import { and, asc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm';
+import type { Database } from '../store/database.ts';
+import { roundResults, runRoundCombos, runRounds, runs } from '../store/schema.ts';
+import { InjectDatabase } from '../store/store.module.ts';
+import { daySql } from './days.ts';
+
+/** One round with a combo, as it was marked for one fighter. */
+export interface MarkedSet {
+  readonly fighterId: string;
+  readonly comboId: string;
+  readonly bpm: number | null;
+  readonly quality: SetQuality | null;
+  /** The leads from which it was done. */
+  readonly leads: readonly ('left' | 'right')[];
+  readonly day: string;
+}
+
+/** What the rounds of the log say of combos. */
+@Injectable()
+export class SetsService {
+  constructor(@InjectDatabase() private readonly database: Database) {}
+
+  /** The marked rounds with combos of some since an instant, the oldest first: each with the combos of the own group. */
+  async of(
+    fighterIds: readonly string[],
+    since: Date,
+    { onlyClean = false }: { onlyClean?: boolean } = {},
+  ): Promise<MarkedSet[]> {
+    if (fighterIds.length === 0) return [];
+    const group = sql`coalesce(${runs.groupOf}->>${roundResults.fighterId}, '')`;
+    const inBlock = sql`${runRoundCombos.runId} = own.run_id and ${runRoundCombos.round} = own.round and ${runRoundCombos.block} = own.block`;
+    const rows = await this.database
+      .select({
+        fighterId: roundResults.fighterId,
+        comboId: runRoundCombos.comboId,
+        bpm: runRounds.bpm,
+        quality: roundResults.quality,
+        told: roundResults.lead,
+        planned: runs.lead,
+        plan: sql<
+          string | null
+        >`${runs.rounds}->${roundResults.round}->'blocks'->${runRoundCombos.block}->>'leadPlan'`,
+        day: daySql(roundResults.at),
+      })
+      .from(roundResults)
+      .innerJoin(runs, eq(roundResults.runId, runs.id))
+      .innerJoin(
+        runRounds,
+        and(eq(runRounds.runId, roundResults.runId), eq(runRounds.round, roundResults.round)),
+      )
+      .innerJoin(
+        runRoundCombos,
+        and(eq(runRoundCombos.runId, roundResults.runId), eq(runRoundCombos.round, roundResults.round)),
+      )
+      .where(
+        and(
+          inArray(roundResults.fighterId, [...fighterIds]),
+          gte(roundResults.at, since),
+          isNotNull(roundResults.quality),
+          inArray(roundResults.done, ['finished', 'part']),
+          onlyClean ? eq(roundResults.quality, 'clean') : undefined,
+          // The combos of the own group, where it has any in this block; else those of everybody.
+          sql`(${runRoundCombos.groupName} = ${group} and ${group} <> '' or ${runRoundCombos.groupName} = '' and not exists (select 1 from ${runRoundCombos} own where ${inBlock} and own.group_name = ${group} and ${group} <> ''))`,
+        ),
+      )
+      .orderBy(asc(roundResults.at), asc(roundResults.id), asc(runRoundCombos.place));
+    return rows.map(({ told, planned, plan, ...set }) => ({ ...set, leads: leadsOf(told, planned, plan) }));
+  }
+}
+
+/** What was marked, else what the block's plan made of the lead of the session. */
+function leadsOf(
+  told: 'left' | 'right' | null,
+  planned: 'left' | 'right',
+  plan: string | null,
+): readonly ('left' | 'right')[] {
+  if (told) return [told];
+  const other = planned === 'left' ? 'right' : 'left';
+  if (plan === 'other') return [other];
+  return plan === null || plan === 'as-set' ? [planned] : ['left', 'right'];
+}

@@ -1,0 +1,140 @@
+import { Injectable } from '@nestjs/common';
+import type { Better, CourseTrial, TypicalError } from '@eurhythm/core/progress';
+import type { Measured, TrialKind } from '@eurhythm/core/speed';
+import { groupBy } from '@eurhythm/core/units';
+import { and, asc, desc, eq, gte, inArray, ne, sql } from 'drizzle-orm';
+import type { Database } from '../store/database.ts';
+import { attempts, tests } from '../store/schema.ts';
+import { InjectDatabase } from '../store/store.module.ts';
+import { TRIAL_VALUE } from '../tests/trialValue.ts';
+import { daySql, weeksBefore } from './days.ts';
+
+/** The trials of one fighter in one test from one lead. */
+export interface TestTrials {
+  readonly fighterId: string;
+  readonly testId: string;
+  readonly title: string;
+  readonly kind: TrialKind;
+  readonly better: Better;
+  readonly lead: 'left' | 'right';
+  /** The oldest first. */
+  readonly trials: readonly CourseTrial[];
+}
+
+/** The gym's typical error rests on the trials of a year. */
+const GYM_WEEKS = 52;
+
+/** The trials of the log as the core compares them. */
+@Injectable()
+export class TrialsService {
+  constructor(@InjectDatabase() private readonly database: Database) {}
+
+  /** All trials of a fighter, by test and lead, the test with the most trials first. */
+  async ofFighter(fighterId: string): Promise<TestTrials[]> {
+    return (await this.read({ fighterId })).sort((a, b) => b.trials.length - a.trials.length);
+  }
+
+  /** The trials of one test by some since an instant, by fighter and lead. */
+  ofTest(testId: string, fighterIds: readonly string[], since: Date): Promise<TestTrials[]> {
+    return fighterIds.length === 0 ? Promise.resolve([]) : this.read({ testId, fighterIds, since });
+  }
+
+  /** All trials of some since an instant, by fighter, test and lead. */
+  ofSome(fighterIds: readonly string[], since: Date): Promise<TestTrials[]> {
+    return fighterIds.length === 0 ? Promise.resolve([]) : this.read({ fighterIds, since });
+  }
+
+  /** The tests with their trials since an instant, the most usual first. */
+  async usualTests(since: Date): Promise<{ id: string; title: string; trials: number }[]> {
+    const trials = sql<number>`count(*)`.mapWith(Number);
+    return this.database
+      .select({ id: tests.id, title: tests.title, trials })
+      .from(attempts)
+      .innerJoin(tests, eq(attempts.testId, tests.id))
+      .where(and(gte(attempts.at, since), ne(attempts.measured, 'self-reported')))
+      .groupBy(tests.id)
+      .orderBy(desc(trials), asc(tests.title));
+  }
+
+  private async read(where: {
+    readonly fighterId?: string;
+    readonly testId?: string;
+    readonly fighterIds?: readonly string[];
+    readonly since?: Date;
+  }): Promise<TestTrials[]> {
+    const { fighterId, testId, fighterIds, since } = where;
+    const rows = await this.database
+      .select({
+        fighterId: attempts.fighterId,
+        testId: attempts.testId,
+        lead: attempts.lead,
+        measured: attempts.measured,
+        value: TRIAL_VALUE.mapWith(Number),
+        day: daySql(attempts.at),
+      })
+      .from(attempts)
+      .innerJoin(tests, eq(attempts.testId, tests.id))
+      .where(
+        and(
+          fighterId === undefined ? undefined : eq(attempts.fighterId, fighterId),
+          testId === undefined ? undefined : eq(attempts.testId, testId),
+          fighterIds === undefined ? undefined : inArray(attempts.fighterId, [...fighterIds]),
+          since === undefined ? undefined : gte(attempts.at, since),
+          sql`${TRIAL_VALUE} is not null`,
+        ),
+      )
+      .orderBy(asc(attempts.at), asc(attempts.id));
+    const known = new Map((await this.database.select().from(tests)).map((test) => [test.id, test]));
+    const groups = groupBy(rows, (row) => `${row.fighterId} ${row.testId} ${row.lead}`);
+    return [...groups.values()].map((those) => {
+      const { fighterId: who, testId: what, lead } = those[0]!;
+      const { title, kind, direction: better } = known.get(what)!;
+      const trials = those.map(({ day, value, measured }) => ({ day, value, measured }));
+      return { fighterId: who, testId: what, title, kind, better, lead, trials };
+    });
+  }
+
+  /** The typical error of every test and way of counting over the gym, by `errorKey`. */
+  async gymErrors(now: Date): Promise<ReadonlyMap<string, TypicalError>> {
+    const day = daySql(attempts.at);
+    const days = this.database.$with('days').as(
+      this.database
+        .select({
+          testId: attempts.testId,
+          measured: attempts.measured,
+          beyond: sql<number>`count(*) - 1`.as('beyond'),
+          spread: sql<number>`var_samp(${TRIAL_VALUE})`.as('spread'),
+        })
+        .from(attempts)
+        .innerJoin(tests, eq(attempts.testId, tests.id))
+        .where(
+          and(
+            gte(attempts.at, weeksBefore(now, GYM_WEEKS)),
+            ne(attempts.measured, 'self-reported'),
+            sql`${TRIAL_VALUE} is not null`,
+          ),
+        )
+        .groupBy(attempts.testId, attempts.measured, attempts.fighterId, attempts.lead, day)
+        // A day on which one trial is three times another has a slip in it, and says nothing of the error.
+        .having(sql`count(*) > 1 and max(${TRIAL_VALUE}) <= 3 * min(${TRIAL_VALUE})`),
+    );
+    const rows = await this.database
+      .with(days)
+      .select({
+        testId: days.testId,
+        measured: days.measured,
+        freedom: sql<number>`sum(${days.beyond})`.mapWith(Number),
+        variance: sql<number>`sum(${days.beyond} * ${days.spread}) / sum(${days.beyond})`.mapWith(Number),
+      })
+      .from(days)
+      .groupBy(days.testId, days.measured);
+    return new Map(
+      rows.map(({ testId, measured, freedom, variance }) => [
+        errorKey(testId, measured),
+        { error: Math.sqrt(variance), freedom },
+      ]),
+    );
+  }
+}
+
+export const errorKey = (testId: string, measured: Measured): string => `${testId} ${measured}`;

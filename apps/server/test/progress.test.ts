@@ -1,0 +1,269 @@
+import { subDays, format } from 'date-fns';
+import { serverForThisFile } from './startedServer.ts';
+
+const { call } = serverForThisFile();
+const day = (daysAgo: number): string => format(subDays(new Date(), daysAgo), 'yyyy-MM-dd');
+const instant = (daysAgo: number): string => subDays(new Date(), daysAgo).toISOString();
+const progressOf = async (id: string) => (await call('GET', `fighters/${id}/progress`)).body;
+
+async function newFighter(id: string, gradeId = 'ebb'): Promise<void> {
+  const fighter = { name: `New ${id}`, gradeId, lead: 'left', note: '', fit: true };
+  expect((await call('PUT', `fighters/${id}`, fighter)).status).toBe(200);
+}
+
+async function trial(fighterId: string, n: number, daysAgo: number, said: number, more: object = {}) {
+  const sent = { fighterId, testId: 'two-straights', lead: 'left', instants: [], said, measured: 'partner' };
+  const { status } = await call('PUT', `attempts/${fighterId}-${n}`, {
+    ...sent,
+    at: instant(daysAgo),
+    ...more,
+  });
+  expect(status).toBe(200);
+}
+
+describe('POST /api/progress/compare', () => {
+  const before = [{ day: '2026-03-05', values: [20, 21, 20] }, { day: '2026-03-07', values: [21, 20, 21] }]; // prettier-ignore
+  const after = [{ day: '2026-04-05', values: [24, 25, 24] }];
+
+  it('tells a real change with its numbers', async () => {
+    const { status, body } = await call('POST', 'progress/compare', { better: 'higher', before, after });
+    expect(status).toBe(200);
+    expect(body).toMatchObject({ verdict: 'faster', trials: { before: 6, after: 3 } });
+    expect(body.least).toBeCloseTo(1.645 * body.typicalError * Math.sqrt(1 / 6 + 1 / 3), 9);
+    const mirrored = await call('POST', 'progress/compare', { better: 'lower', before, after });
+    expect(mirrored.body.verdict).toBe('slower');
+  });
+
+  it('takes an error that is known, and says when there is too little', async () => {
+    const one = { better: 'higher', before: [{ day: 1, values: [20] }], after: [{ day: 9, values: [22] }] };
+    expect((await call('POST', 'progress/compare', one)).body).toMatchObject({
+      verdict: 'too little data',
+      least: null,
+      typicalError: null,
+    });
+    const known = await call('POST', 'progress/compare', { ...one, typicalError: 1 });
+    expect(known.body).toMatchObject({ verdict: 'no real change', change: 2, typicalError: 1 });
+  });
+
+  it('says what is wrong where it is wrong', async () => {
+    const { status, body } = await call('POST', 'progress/compare', {
+      better: 'more',
+      before: [{ day: 'yesterday', values: ['x'] }],
+      after: [],
+    });
+    expect(status).toBe(400);
+    expect(body.errors.map(({ field }: { field: string }) => field).sort()).toEqual([
+      'before.0.day',
+      'before.0.values',
+      'better',
+    ]);
+  });
+});
+
+describe('the progress of a fighter', () => {
+  it('tells the demo’s stories apart', async () => {
+    const straights = async (id: string, lead: string) =>
+      (await progressOf(id)).courses.find(
+        (each: any) => each.testId === 'two-straights' && each.lead === lead,
+      );
+    expect((await straights('sanne', 'left')).month.verdict).toBe('faster');
+    expect((await straights('joost', 'left')).month.verdict).toBe('no real change');
+    const { leads } = await progressOf('tomasz');
+    expect(leads.every(({ behind }: any) => behind === 'right')).toBe(true);
+    expect(leads[0].sentence).toMatch(/^The right lead is behind by 2\d %/);
+  });
+
+  it('leaves a typing error out and tells it, and keeps ways of counting apart', async () => {
+    await newFighter('slip');
+    for (const [n, said] of [22, 23, 23, 230, 22, 24].entries()) await trial('slip', n, 20 - 3 * n, said);
+    await trial('slip', 9, 1, 30, { measured: 'self-reported' });
+    const [course] = (await progressOf('slip')).courses;
+    expect(course).toMatchObject({ measured: 'partner', best: 24, aside: [{ value: 230, day: day(11) }] });
+    expect(course.otherWays).toEqual([{ measured: 'self-reported', trials: 1 }]);
+    expect(course.notes.join(' ')).toMatch(/Nobody did this twice.*self-reported.*230 on/);
+  });
+
+  it('is short with one trial, and empty without any', async () => {
+    await newFighter('fresh');
+    expect(await progressOf('fresh')).toMatchObject({
+      courses: [],
+      leads: [],
+      pace: null,
+      tempos: [],
+      goals: [],
+    });
+    await trial('fresh', 0, 0, 21);
+    const [course] = (await progressOf('fresh')).courses;
+    expect(course).toMatchObject({ trials: 1, last: null, month: null, trend: null });
+    expect((await call('GET', 'fighters/nobody/progress')).status).toBe(404);
+  });
+
+  it('compares any two dates', async () => {
+    const path = `fighters/sanne/progress?from=${day(45)}&to=${day(0)}`;
+    const { courses } = (await call('GET', path)).body;
+    expect(
+      courses.find(({ testId, lead }: any) => testId === 'two-straights' && lead === 'left').between,
+    ).toMatchObject({
+      verdict: expect.stringMatching(/faster|no real change/),
+      sentence: expect.stringMatching(/against/),
+    });
+    expect((await call('GET', 'fighters/sanne/progress?from=soon')).status).toBe(400);
+  });
+});
+
+describe('a goal', () => {
+  const goal = {
+    fighterId: 'goal',
+    testId: 'two-straights',
+    lead: 'left',
+    value: 26,
+    by: day(-30),
+    setOn: day(20),
+  };
+
+  it('is held against the trials, reached once, and goes with its fighter', async () => {
+    await newFighter('goal');
+    const set = await call('PUT', 'goals/g1', goal);
+    expect(set.body).toMatchObject({
+      state: 'open',
+      title: 'Two straights',
+      sentence: expect.stringMatching(/four days/),
+    });
+    await trial('goal', 0, 3, 22);
+    await trial('goal', 1, 2, 26);
+    const [told] = (await progressOf('goal')).goals;
+    expect(told).toMatchObject({ state: 'reached', reachedOn: day(2) });
+    const asked = async () =>
+      (await call('GET', 'progress/questions')).body.items.filter(
+        ({ fighterId }: any) => fighterId === 'goal',
+      );
+    expect((await asked()).map(({ kind }: any) => kind)).toContain('goal reached');
+    expect((await call('PUT', 'goals/g1/told', { day: day(0) })).status).toBe(204);
+    expect((await asked()).map(({ kind }: any) => kind)).not.toContain('goal reached');
+    expect((await call('DELETE', 'fighters/goal?sure=yes')).status).toBe(204);
+    expect((await call('PUT', 'goals/g1/told', { day: day(0) })).status).toBe(404);
+  });
+
+  it('needs a fighter and a test that are there', async () => {
+    for (const more of [{ fighterId: 'nobody' }, { testId: 'none' }])
+      expect((await call('PUT', 'goals/g2', { ...goal, fighterId: 'ines', ...more })).status).toBe(422);
+  });
+});
+
+describe('the memory of combos', () => {
+  const recall = (id: string, how: string, daysAgo: number, comboId = 'ebb-1') => ({
+    ...{ id, fighterId: 'memo', comboId, recall: how, at: instant(daysAgo) },
+  });
+
+  it('is scheduled by the answers, in whatever order they come', async () => {
+    await newFighter('memo');
+    const first = await call('POST', 'progress/recalls', { recalls: [recall('a', 'recalled', 30)] });
+    expect(first.body.items).toMatchObject([{ combo: 'Ebb 1', times: 1, isDue: true, last: 'recalled' }]);
+    await call('POST', 'progress/recalls', { recalls: [recall('c', 'recalled', 1)] });
+    const { body } = await call('POST', 'progress/recalls', { recalls: [recall('b', 'forgot', 20)] });
+    expect(body.items).toMatchObject([{ times: 3, lapses: 1, isDue: false, last: 'recalled' }]);
+    const again = await call('POST', 'progress/recalls', { recalls: [recall('b', 'forgot', 20)] });
+    expect(again.body.items[0]).toMatchObject({ times: 3, due: body.items[0].due });
+  });
+
+  it('takes a group or nobody', async () => {
+    const { status, body } = await call('POST', 'progress/recalls', {
+      recalls: [recall('d', 'recalled', 0), recall('e', 'recalled', 0, 'no-combo')],
+    });
+    expect([status, body.errors[0].field]).toEqual([422, 'recalls.1.comboId']);
+    expect((await call('GET', 'progress/memory?who=memo')).body.items).toHaveLength(1);
+  });
+});
+
+describe('a grade', () => {
+  const shown = (isShown: boolean) => ({ isShown, day: day(0), by: 'Ama' });
+  const checkOf = async (id: string) => (await call('GET', `progress/checks?who=${id}`)).body.items[0];
+
+  it('has a check list that fills itself, and one thing that the coach marks', async () => {
+    const before = await checkOf('sanne');
+    expect(before).toMatchObject({ grade: 'Slack', met: 6 });
+    const missing = before.lines.find(({ isMet }: any) => !isMet);
+    expect(missing.asked).toBe('Looks after a new partner');
+    await call('PUT', `fighters/sanne/shown/${missing.requirement.id}`, shown(true));
+    expect((await checkOf('sanne')).met).toBe(7);
+    await call('PUT', `fighters/sanne/shown/${missing.requirement.id}`, shown(false));
+    expect((await checkOf('sanne')).met).toBe(6);
+  });
+
+  it('is given by a signature alone, stays as it was signed, and is in the history', async () => {
+    const { lines } = await checkOf('nuria');
+    const sheet = {
+      fighterId: 'nuria',
+      gradeId: 'flood',
+      day: day(0),
+      passed: true,
+      signedBy: 'Ama Holloway',
+      secondExaminer: 'Ben Tarkine',
+      note: 'Calm under pressure.',
+      lines: lines.map(({ asked }: any) => ({ asked, evidence: '', first: 'passed', second: 'passed' })),
+    };
+    expect((await call('GET', 'fighters')).body.items.find(({ id }: any) => id === 'nuria').gradeId).toBe(
+      'slack',
+    );
+    for (let i = 0; i < 2; i++) expect((await call('PUT', 'gradings/signed', sheet)).status).toBe(200);
+    expect((await call('PUT', 'gradings/signed', { ...sheet, passed: false })).status).toBe(409);
+    expect((await call('GET', 'fighters')).body.items.find(({ id }: any) => id === 'nuria').gradeId).toBe(
+      'flood',
+    );
+    const { gradings, check } = await progressOf('nuria');
+    expect(gradings[0]).toMatchObject({ id: 'signed', grade: 'Flood', signedBy: 'Ama Holloway' });
+    expect(check.grade).toBe('Spring');
+  });
+
+  it('says what is wrong with what it asks for', async () => {
+    const wrong = [
+      [
+        { id: 'x', kind: 'combo', comboId: 'none', bothLeads: true, bpm: null, times: 1 },
+        'requirements.0.comboId',
+      ],
+      [
+        { id: 'x', kind: 'test', testId: 'none', bothLeads: false, value: 1, times: 1 },
+        'requirements.0.testId',
+      ],
+      [{ id: 'x', kind: 'sessions', count: 3 }, 'requirements.0.weeks'],
+    ] as const;
+    for (const [requirement, field] of wrong) {
+      const { body } = await call('PUT', 'grades/flood/requirements', { requirements: [requirement] });
+      expect(body.errors[0].field).toBe(field);
+    }
+    expect((await call('PUT', 'grades/none/requirements', { requirements: [] })).status).toBe(404);
+  });
+});
+
+describe('a class', () => {
+  it('has a line for each of its fighters', async () => {
+    const { test, tests, rows } = (await call('GET', 'progress/class?gradeId=slack&testId=two-straights'))
+      .body;
+    expect(test.title).toBe('Two straights');
+    expect(tests.length).toBeGreaterThan(2);
+    const tomasz = rows.find(({ fighterId }: any) => fighterId === 'tomasz');
+    expect(tomasz).toMatchObject({ behind: 'right', month: 'no real change' });
+    expect(tomasz.line.length).toBeGreaterThan(3);
+    expect(tomasz.classes).toBeGreaterThan(3);
+  });
+
+  it('asks questions, each with a page that does something about it', async () => {
+    const { items } = (await call('GET', 'progress/questions')).body;
+    const kinds = new Set(items.map(({ kind }: any) => kind));
+    for (const kind of ['improved', 'lead behind', 'grade near', 'combo up', 'combos due'])
+      expect(kinds).toContain(kind);
+    for (const { sentence, to, action } of items) {
+      expect(sentence).toMatch(/\.$/);
+      expect([to, action]).toEqual([expect.stringMatching(/^\//), expect.stringMatching(/^\p{Lu}/u)]);
+    }
+  });
+
+  it('tells the next tempo of those who are here', async () => {
+    const { items } = (await call('GET', 'progress/tempos?who=sanne,mbali')).body;
+    expect(new Set(items.map(({ fighterId }: any) => fighterId))).toEqual(new Set(['sanne', 'mbali']));
+    for (const { bpm, last, sentence } of items) {
+      expect(Math.abs(bpm - last)).toBeLessThanOrEqual(24);
+      expect(sentence).toMatch(/\.$/);
+    }
+  });
+});

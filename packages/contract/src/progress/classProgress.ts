@@ -1,0 +1,151 @@
+import { VERDICTS, type Verdict } from '@eurhythm/core/progress';
+import {
+  IsAmong,
+  IsAmount,
+  IsAmounts,
+  IsCount,
+  IsListed,
+  IsOwnId,
+  IsPlainText,
+  IsShaped,
+  IsText,
+  LEADS,
+  MayBeMissing,
+  OrNull,
+} from '../rules/index.ts';
+
+/** Which part of the gym is asked about; all of it without. */
+export class ClassQuery {
+  @MayBeMissing()
+  @IsOwnId('the grade')
+  gradeId?: string;
+
+  /** The test that stands in the table; the most usual one without. */
+  @MayBeMissing()
+  @IsOwnId('the test')
+  testId?: string;
+}
+
+/** Who is asked about; everybody who may train without. */
+export class WhoQuery {
+  /** Ids with commas between them. */
+  @MayBeMissing()
+  @IsPlainText('who is asked about', 8000)
+  who?: string;
+}
+
+/** One fighter of a class. */
+export class ClassRowView {
+  @IsText()
+  readonly fighterId!: string;
+
+  @IsText()
+  readonly name!: string;
+
+  @IsText()
+  readonly grade!: string;
+
+  @IsAmong(LEADS)
+  readonly lead!: 'left' | 'right';
+
+  /** The middle of each day of the test, the oldest first, over half a year. */
+  @IsAmounts()
+  readonly line!: readonly number[];
+
+  @OrNull()
+  @IsAmount()
+  readonly usual!: number | null;
+
+  @OrNull()
+  @IsAmong(VERDICTS)
+  readonly month!: Verdict | null;
+
+  @IsText()
+  readonly sentence!: string;
+
+  /** Classes of the last four weeks, and the day of the last one. */
+  @IsCount()
+  readonly classes!: number;
+
+  @OrNull()
+  @IsText()
+  readonly last!: string | null;
+
+  /** Percent by which the leads differ; null where nothing is known. */
+  @OrNull()
+  @IsAmount()
+  readonly evenness!: number | null;
+
+  @OrNull()
+  @IsAmong(LEADS)
+  readonly behind!: 'left' | 'right' | null;
+
+  /** Combos that are due to be asked again. */
+  @IsCount()
+  readonly due!: number;
+}
+
+/** The tests that a class table can show. */
+export class ClassTestView {
+  @IsText()
+  readonly id!: string;
+
+  @IsText()
+  readonly title!: string;
+
+  @IsCount()
+  readonly trials!: number;
+}
+
+/** How a class comes on. */
+export class ClassProgress {
+  @OrNull()
+  @IsShaped(() => ClassTestView)
+  readonly test!: ClassTestView | null;
+
+  @IsListed(() => ClassTestView)
+  readonly tests!: readonly ClassTestView[];
+
+  @IsListed(() => ClassRowView)
+  readonly rows!: readonly ClassRowView[];
+}
+
+export const QUESTION_KINDS = [
+  'improved',
+  'slipped',
+  'away',
+  'lead behind',
+  'combos due',
+  'combo up',
+  'grade near',
+  'goal reached',
+] as const;
+
+/** Something that the log says today, with its numbers, and what can be done about it. */
+export class QuestionView {
+  @IsAmong(QUESTION_KINDS)
+  readonly kind!: (typeof QUESTION_KINDS)[number];
+
+  /** Whom it is about; null for a whole class. */
+  @OrNull()
+  @IsText()
+  readonly fighterId!: string | null;
+
+  @IsText()
+  readonly name!: string;
+
+  @IsText()
+  readonly sentence!: string;
+
+  /** The page that does something about it. */
+  @IsText()
+  readonly to!: string;
+
+  @IsText()
+  readonly action!: string;
+}
+
+export class QuestionList {
+  @IsListed(() => QuestionView)
+  readonly items!: readonly QuestionView[];
+}

@@ -1,0 +1,287 @@
+import { BETTER, type Better } from '@eurhythm/core/progress';
+import { MEASURED, TRIAL_KINDS, type Measured, type TrialKind } from '@eurhythm/core/speed';
+import {
+  IsAmong,
+  IsAmount,
+  IsAmounts,
+  IsCount,
+  IsDay,
+  IsListed,
+  IsShaped,
+  IsText,
+  IsTexts,
+  IsYesNo,
+  LEADS,
+  MayBeMissing,
+  OrNull,
+} from '../rules/index.ts';
+import { AsideTrialView, ComparedView } from './comparisons.ts';
+import { GoalView } from './goals.ts';
+import { GradeCheckView, GradingView } from './gradeChecks.ts';
+import { MemoryView } from './memory.ts';
+
+/** Two dates that are held against each other. */
+export class BetweenQuery {
+  @MayBeMissing()
+  @IsDay()
+  from?: string;
+
+  @MayBeMissing()
+  @IsDay()
+  to?: string;
+}
+
+export class OtherWayView {
+  @IsAmong(MEASURED)
+  readonly measured!: Measured;
+
+  @IsCount()
+  readonly trials!: number;
+}
+
+/** Trials of one day, as they are shown. */
+export class CourseDayView {
+  @IsText()
+  readonly day!: string;
+
+  @IsAmounts()
+  readonly values!: readonly number[];
+}
+
+export class TrendView {
+  @IsAmount()
+  readonly perFourWeeks!: number;
+
+  @IsAmount()
+  readonly from!: number;
+
+  @IsAmount()
+  readonly to!: number;
+
+  @IsAmount()
+  readonly level!: number;
+
+  @IsCount()
+  readonly days!: number;
+
+  @IsAmong(['better', 'worse', 'unclear'])
+  readonly way!: 'better' | 'worse' | 'unclear';
+}
+
+export class RangeView {
+  @IsAmount()
+  readonly low!: number;
+
+  @IsAmount()
+  readonly high!: number;
+}
+
+/** A comparison in one sentence with its numbers. */
+export class VerdictView extends ComparedView {
+  @IsText()
+  readonly sentence!: string;
+}
+
+/** How one fighter came on in one test from one lead. */
+export class CourseView {
+  @IsText()
+  readonly testId!: string;
+
+  @IsText()
+  readonly title!: string;
+
+  @IsAmong(TRIAL_KINDS)
+  readonly kind!: TrialKind;
+
+  @IsAmong(LEADS)
+  readonly lead!: 'left' | 'right';
+
+  @IsAmong(BETTER)
+  readonly better!: Better;
+
+  @IsAmong(MEASURED)
+  readonly measured!: Measured;
+
+  @IsListed(() => OtherWayView)
+  readonly otherWays!: readonly OtherWayView[];
+
+  @IsListed(() => CourseDayView)
+  readonly days!: readonly CourseDayView[];
+
+  @IsCount()
+  readonly trials!: number;
+
+  @IsAmount()
+  readonly best!: number;
+
+  @OrNull()
+  @IsAmount()
+  readonly typicalError!: number | null;
+
+  @IsCount()
+  readonly learning!: number;
+
+  @OrNull()
+  @IsShaped(() => VerdictView)
+  readonly last!: VerdictView | null;
+
+  @OrNull()
+  @IsShaped(() => VerdictView)
+  readonly month!: VerdictView | null;
+
+  /** Of the two dates that were asked for; null where none were. */
+  @OrNull()
+  @IsShaped(() => VerdictView)
+  readonly between!: VerdictView | null;
+
+  @OrNull()
+  @IsShaped(() => TrendView)
+  readonly trend!: TrendView | null;
+
+  /** The trend in words. */
+  @IsText()
+  readonly trendSentence!: string;
+
+  @OrNull()
+  @IsShaped(() => RangeView)
+  readonly usual!: RangeView | null;
+
+  @IsListed(() => AsideTrialView)
+  readonly aside!: readonly AsideTrialView[];
+
+  @IsTexts()
+  readonly notes!: readonly string[];
+}
+
+/** How even the two leads are in one test. */
+export class EvennessView {
+  @IsText()
+  readonly testId!: string;
+
+  @IsText()
+  readonly title!: string;
+
+  @IsAmount()
+  readonly percent!: number;
+
+  @IsAmount()
+  readonly from!: number;
+
+  @IsAmount()
+  readonly to!: number;
+
+  @OrNull()
+  @IsAmong(LEADS)
+  readonly behind!: 'left' | 'right' | null;
+
+  @IsText()
+  readonly sentence!: string;
+}
+
+/** What a burst loses from its first third to its last, in percent, over the last weeks. */
+export class FadingView {
+  @IsText()
+  readonly testId!: string;
+
+  @IsText()
+  readonly title!: string;
+
+  @IsAmount()
+  readonly percent!: number;
+
+  @IsCount()
+  readonly bursts!: number;
+}
+
+/** How quick somebody is in one kind of pair, times the book at sharp pace. */
+export class PairPaceView {
+  @IsText()
+  readonly pair!: string;
+
+  @IsAmount()
+  readonly factor!: number;
+
+  @IsAmount()
+  readonly gym!: number;
+
+  @IsCount()
+  readonly gaps!: number;
+
+  @IsYesNo()
+  readonly atMost!: boolean;
+}
+
+export class PaceView {
+  @IsAmount()
+  readonly base!: number;
+
+  /** What is assumed of everybody in the gym. */
+  @IsAmount()
+  readonly gym!: number;
+
+  @IsCount()
+  readonly combos!: number;
+
+  @IsListed(() => PairPaceView)
+  readonly pairs!: readonly PairPaceView[];
+}
+
+/** The next tempo of a combo for one fighter, and why. */
+export class TempoView {
+  @IsText()
+  readonly fighterId!: string;
+
+  @IsText()
+  readonly comboId!: string;
+
+  @IsText()
+  readonly combo!: string;
+
+  @IsAmount()
+  readonly bpm!: number;
+
+  @IsAmount()
+  readonly last!: number;
+
+  @IsText()
+  readonly sentence!: string;
+}
+
+export class TempoList {
+  @IsListed(() => TempoView)
+  readonly items!: readonly TempoView[];
+}
+
+/** What one fighter's log says. */
+export class FighterProgress {
+  @IsListed(() => CourseView)
+  readonly courses!: readonly CourseView[];
+
+  @IsListed(() => EvennessView)
+  readonly leads!: readonly EvennessView[];
+
+  @IsListed(() => FadingView)
+  readonly fading!: readonly FadingView[];
+
+  @OrNull()
+  @IsShaped(() => PaceView)
+  readonly pace!: PaceView | null;
+
+  @IsListed(() => TempoView)
+  readonly tempos!: readonly TempoView[];
+
+  @IsListed(() => MemoryView)
+  readonly memory!: readonly MemoryView[];
+
+  @IsListed(() => GoalView)
+  readonly goals!: readonly GoalView[];
+
+  /** The check list for the next grade; null for the highest, and where the grade asks for nothing. */
+  @OrNull()
+  @IsShaped(() => GradeCheckView)
+  readonly check!: GradeCheckView | null;
+
+  /** Grades that were signed, newest first. */
+  @IsListed(() => GradingView)
+  readonly gradings!: readonly GradingView[];
+}
