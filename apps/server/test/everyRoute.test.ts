@@ -140,7 +140,7 @@ const RIGHT: Readonly<Record<string, object>> = {
     after: [{ day: '2026-03-12', values: [24] }],
     typicalError: 1,
   },
-  'POST progress/recalls': {
+  'PUT progress/recalls/fuzzed': {
     recalls: [
       { id: 'fuzz-recall', fighterId: 'ines', comboId: 'ebb-1', recall: 'recalled', runId: null, at },
     ],

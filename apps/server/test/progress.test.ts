@@ -157,21 +157,44 @@ describe('the memory of combos', () => {
 
   it('is scheduled by the answers, in whatever order they come', async () => {
     await newFighter('memo');
-    const first = await call('POST', 'progress/recalls', { recalls: [recall('a', 'recalled', 30)] });
+    const first = await call('PUT', 'progress/recalls/asked', { recalls: [recall('a', 'recalled', 30)] });
     expect(first.body.items).toMatchObject([{ combo: 'Ebb 1', times: 1, isDue: true, last: 'recalled' }]);
-    await call('POST', 'progress/recalls', { recalls: [recall('c', 'recalled', 1)] });
-    const { body } = await call('POST', 'progress/recalls', { recalls: [recall('b', 'forgot', 20)] });
+    await call('PUT', 'progress/recalls/asked', { recalls: [recall('c', 'recalled', 1)] });
+    const { body } = await call('PUT', 'progress/recalls/asked', { recalls: [recall('b', 'forgot', 20)] });
     expect(body.items).toMatchObject([{ times: 3, lapses: 1, isDue: false, last: 'recalled' }]);
-    const again = await call('POST', 'progress/recalls', { recalls: [recall('b', 'forgot', 20)] });
+    const again = await call('PUT', 'progress/recalls/asked', { recalls: [recall('b', 'forgot', 20)] });
     expect(again.body.items[0]).toMatchObject({ times: 3, due: body.items[0].due });
   });
 
+  it('makes what is slipping come more often in a round by need', async () => {
+    const block = {
+      ...{
+        kind: 'combo',
+        id: 'w',
+        seconds: 60,
+        combos: [{ comboId: 'ebb-1' }, { comboId: 'ebb-2' }],
+        bpm: 76,
+      },
+      ...{ calls: 'on-beat', words: 'numbers', leadPlan: 'as-set', cyclesEach: 1, order: 'by-need' },
+    };
+    const rounds = [{ id: 'r', title: 'By need', kind: 'combos', blocks: [block] }];
+    await call('PUT', 'sessions/need', { title: 'By need', lead: 'left', plannedFor: null, rounds });
+    await call('PUT', 'progress/recalls/asked', { recalls: [recall('n', 'forgot', 25, 'ebb-2')] });
+    await call('PUT', 'runs/need', { sessionId: 'need', fighterIds: ['memo'], startedAt: instant(0) });
+    const { body } = await call('GET', 'runs/need/plan');
+    const [first, second] = body.rounds
+      .flatMap(({ blocks }: any) => blocks)
+      .find(({ kind }: any) => kind === 'combo').combos;
+    expect(first.need).toBe(1);
+    expect(second.need).toBeGreaterThanOrEqual(3);
+  });
+
   it('takes a group or nobody', async () => {
-    const { status, body } = await call('POST', 'progress/recalls', {
+    const { status, body } = await call('PUT', 'progress/recalls/asked', {
       recalls: [recall('d', 'recalled', 0), recall('e', 'recalled', 0, 'no-combo')],
     });
     expect([status, body.errors[0].field]).toEqual([422, 'recalls.1.comboId']);
-    expect((await call('GET', 'progress/memory?who=memo')).body.items).toHaveLength(1);
+    expect((await call('GET', 'progress/memory?who=memo')).body.items).toHaveLength(2);
   });
 });
 

@@ -14,7 +14,6 @@ import { answers } from '../house/answers.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { RunsModule } from '../runs/runs.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
-import { TestsModule } from '../tests/tests.module.ts';
 import { GymService } from './gym.service.ts';
 import { GymSettingsModule } from './gymSettings.module.ts';
 import { TodayService } from './today.service.ts';
@@ -66,7 +65,7 @@ class GymController {
 }
 
 @Module({
-  imports: [CalendarModule, FightersModule, RunsModule, SessionsModule, TestsModule, GymSettingsModule],
+  imports: [CalendarModule, FightersModule, RunsModule, SessionsModule, GymSettingsModule],
   controllers: [GymController],
   providers: [TodayService],
 })

@@ -5,35 +5,30 @@ import { ThemesService } from '../calendar/themes.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { RunsService } from '../runs/runs.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
-import { TestsService } from '../tests/tests.service.ts';
 
 const HOUR = 3_600_000;
 /** A session still counts as the next one this long after it should have begun. */
 const LATE = 2 * HOUR;
-const LATELY = 10 * 24 * HOUR;
-const SHOWN_BURSTS = 4;
 
-/** Answers "what is next, who is expected, and what changed since last time". */
+/** Answers "what is next, who is expected, and how it was last time". */
 @Injectable()
 export class TodayService {
   constructor(
     private readonly sessions: SessionsService,
     private readonly fighters: FightersService,
     private readonly runs: RunsService,
-    private readonly tests: TestsService,
     private readonly themes: ThemesService,
   ) {}
 
   async today(): Promise<TodayView> {
     const now = Date.now();
-    const [next, themes, running, expected, lastRun, bestBursts] = await Promise.all([
+    const [next, themes, running, expected, lastRun] = await Promise.all([
       this.sessions.nextFrom(new Date(now - LATE)),
       this.themes.of(format(now, 'yyyy-MM-dd')),
       this.runs.running(),
       this.fighters.fit(),
       this.runs.last(),
-      this.tests.bestSince(new Date(now - LATELY), SHOWN_BURSTS),
     ]);
-    return { next, themes, running, expected, lastRun, bestBursts };
+    return { next, themes, running, expected, lastRun };
   }
 }

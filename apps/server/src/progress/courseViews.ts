@@ -20,7 +20,7 @@ type Errors = ReadonlyMap<string, TypicalError>;
 export const toldValue =
   (kind: TestTrials['kind']): ToldValue =>
   (value) =>
-    kind === 'burst' ? String(Math.round(10 * value) / 10) : `${value.toFixed(2)} s`;
+    kind === 'burst' ? String(Math.round(10 * value) / 10) : `${value.toFixed(value < 0.1 ? 3 : 2)} s`;
 
 /** A fighter's course in a test, with the gym's error of the way in which it was counted most. */
 export function courseOf(
@@ -91,7 +91,11 @@ export function evennessViews(courses: readonly CourseView[]): EvennessView[] {
     const found = evenness({ left: valuesOf(left), right: valuesOf(right) }, error, better);
     if (!found) return [];
     const by = `${Math.abs(found.percent).toFixed(0)} %`;
-    const range = `between ${found.from.toFixed(0)} and ${found.to.toFixed(0)} % from ${found.trials.left} and ${found.trials.right} trials`;
+    const ends = [Math.abs(found.from), Math.abs(found.to)]
+      .sort((a, b) => a - b)
+      .map((end) => end.toFixed(0));
+    const least = found.behind ? ends[0]! : '0';
+    const range = `${least} to ${ends[1]!} % in nine of ten cases, ${found.trials.left} and ${found.trials.right} trials`;
     const sentence = found.behind
       ? `The ${found.behind} lead is behind by ${by} (${range}): begin and end with it, and give it one round more.`
       : `No real difference: ${by} (${range}).`;

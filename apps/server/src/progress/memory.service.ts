@@ -3,7 +3,7 @@ import { asked, memoryNow, type MemoryCard } from '@eurhythm/core/progress';
 import { comboName } from '@eurhythm/core/plan';
 import { groupBy } from '@eurhythm/core/units';
 import type { MemoryView, RecallDto } from '@eurhythm/contract';
-import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, lte } from 'drizzle-orm';
 import { CombosService } from '../combos/combos.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { refuseField } from '../house/refuse.ts';
@@ -55,13 +55,13 @@ export class MemoryService {
     }
   }
 
-  /** What some remember now, what is due longest first. */
+  /** What some remember at an instant, from the answers until then; what is due longest first. */
   async of(fighterIds: readonly string[], now: Date): Promise<MemoryView[]> {
     if (fighterIds.length === 0) return [];
     const rows = await this.database
       .selectDistinctOn([recalls.fighterId, recalls.comboId])
       .from(recalls)
-      .where(inArray(recalls.fighterId, [...fighterIds]))
+      .where(and(inArray(recalls.fighterId, [...fighterIds]), lte(recalls.at, now)))
       .orderBy(recalls.fighterId, recalls.comboId, desc(recalls.at), desc(recalls.id));
     const combos = await this.combos.some([...new Set(rows.map(({ comboId }) => comboId))]);
     return rows

@@ -102,11 +102,10 @@ class ProgressController {
     return { items: await this.memory.of(await this.idsOf(who), new Date()) };
   }
 
-  /** Keeps how combos came to a group that was asked. */
-  @Post('progress/recalls')
-  @HttpCode(200)
+  /** Keeps how combos came to a group that was asked; the answers have ids of their own, the asking only has a name. */
+  @Put('progress/recalls/:id')
   @answers(MemoryList)
-  async recalled(@Body() { recalls }: SaveRecallsDto): Promise<MemoryList> {
+  async recalled(@Param('id', OwnId) _id: string, @Body() { recalls }: SaveRecallsDto): Promise<MemoryList> {
     await this.memory.keep(recalls);
     const ids = [...new Set(recalls.map(({ fighterId }) => fighterId))];
     return { items: await this.memory.of(ids, new Date()) };

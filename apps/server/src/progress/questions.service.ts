@@ -17,7 +17,7 @@ const WEEKS = 26;
 /** Who came before and has not for so many days is missed. */
 const AWAY_DAYS = 21;
 /** So many of a kind are asked at once: the rest stands on the pages themselves. */
-const MOST_OF_A_KIND = 4;
+const MOST_OF_A_KIND = 3;
 /** A combo is ready where so many of those who train it may go up. */
 const READY = 0.5;
 
@@ -69,9 +69,10 @@ export class QuestionsService {
     );
     return [
       ...reached.flatMap(({ fighter, goals }) =>
-        goals.map(({ title, sentence }) =>
-          about(fighter, 'goal reached', `${title}: ${sentence}`, 'Say it', ''),
-        ),
+        goals.map(({ id: goalId, title, sentence }) => ({
+          ...about(fighter, 'goal reached', `${title}: ${sentence}`, 'See the trials', ''),
+          goalId,
+        })),
       ),
       ...few(changed(ofEach, 'faster')),
       ...few(changed(ofEach, 'slower')),
@@ -96,6 +97,7 @@ export class QuestionsService {
       ...few(
         checks
           .filter(({ lines, met }) => met >= lines.length - 1)
+          .sort((a, b) => a.lines.length - a.met - (b.lines.length - b.met))
           .map(({ fighterId, name, grade, lines, met }) => ({
             kind: 'grade near' as const,
             fighterId,
@@ -135,10 +137,10 @@ function changed(ofEach: Each, verdict: 'faster' | 'slower'): QuestionView[] {
     .flatMap(({ fighter, courses }) => {
       const [most] = courses
         .filter(({ month }) => month?.verdict === verdict)
-        .sort((a, b) => beyond(b) - beyond(a));
+        .sort((a, b) => sizeOf(b) - sizeOf(a));
       return most ? [{ fighter, most }] : [];
     })
-    .sort((a, b) => beyond(b.most) - beyond(a.most))
+    .sort((a, b) => sizeOf(b.most) - sizeOf(a.most))
     .map(({ fighter, most }) => {
       const sentence = `${most.title}, ${most.lead} lead. ${most.month!.sentence}`;
       return about(fighter, verdict === 'faster' ? 'improved' : 'slipped', sentence, 'See the trials', '');
@@ -161,8 +163,8 @@ function leadsBehind(ofEach: Each): QuestionView[] {
     );
 }
 
-/** How many times the least real change it is. */
-const beyond = ({ month }: Trained): number => Math.abs((month?.change ?? 0) / (month?.least ?? Infinity));
+/** How large a change is beside what was before. */
+const sizeOf = ({ month }: Trained): number => Math.abs((month?.change ?? 0) / (month?.means.before || 1));
 
 function readyCombos(tempos: Awaited<ReturnType<TemposService['of']>>): QuestionView[] {
   return [...groupBy(tempos, ({ comboId }) => comboId).values()]
@@ -195,7 +197,7 @@ function dueCombos(memory: Awaited<ReturnType<MemoryService['of']>>): QuestionVi
       fighterId: null,
       name: 'Memory',
       sentence: `${due.length} combos are due with ${fighters} fighters, ${slipping} are slipping; most often ${most![0]!.combo} (${most!.length}).`,
-      to: '/progress/memory',
+      to: '/fighters/memory',
       action: 'Ask them',
     },
   ];

@@ -1,7 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import { TIME_CALLS } from '@eurhythm/core/rounds';
+import { comboNeed } from '@eurhythm/core/progress';
+import { TIME_CALLS, type Block } from '@eurhythm/core/rounds';
 import { burstRound } from '@eurhythm/core/run';
+import { groupBy } from '@eurhythm/core/units';
 import type { BeginningView, PlannedRoundView, RunPlanView, RunView } from '@eurhythm/contract';
+import { MemoryService } from '../progress/memory.service.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import { RoundsService } from '../sessions/rounds.service.ts';
 import { RunsService } from './runs.service.ts';
@@ -16,6 +19,7 @@ export class RunPlanService {
     private readonly runs: RunsService,
     private readonly rounds: RoundsService,
     private readonly moves: MovesService,
+    private readonly memory: MemoryService,
   ) {}
 
   async plan(runId: string): Promise<RunPlanView> {
@@ -28,7 +32,14 @@ export class RunPlanService {
     return { run, plan: await this.planOf(run) };
   }
 
-  private async planOf({ id: runId, lead, word, rounds }: RunView): Promise<RunPlanView> {
+  private async planOf({
+    id: runId,
+    lead,
+    word,
+    rounds,
+    fighterIds,
+    startedAt,
+  }: RunView): Promise<RunPlanView> {
     const all = [...rounds.flatMap(({ blocks }) => blocks), ...burstRound(ANY_SECONDS).blocks];
     const [book, planned] = await Promise.all([
       this.moves.view(),
@@ -38,12 +49,24 @@ export class RunPlanService {
         timeCalls: [...TIME_CALLS],
       }),
     ]);
+    // As it was when it began: a page that is opened again in the middle plays the same.
+    const memory = await this.memory.of(fighterIds, new Date(startedAt));
+    const byCombo = groupBy(memory, ({ comboId }) => comboId);
+    const weighted = planned.blocks.map((block) =>
+      withNeed(block, (id) => comboNeed(byCombo.get(id) ?? [], fighterIds.length)),
+    );
     let taken = 0;
     const filled = rounds.map(({ id, title, kind, blocks, timeCalls }): PlannedRoundView => {
-      const own = planned.blocks.slice(taken, (taken += blocks.length));
+      const own = weighted.slice(taken, (taken += blocks.length));
       return { id, title, kind, blocks: own, ...(timeCalls ? { timeCalls } : {}) };
     });
     const { count, factor, clips } = planned;
     return { runId, lead, word, count, factor, rounds: filled, book, clips };
   }
+}
+
+/** A block by need with how much each of its combos needs it; another as it is. */
+function withNeed(block: Block, needOf: (id: string) => number): Block {
+  if (block.kind !== 'combo' || block.order !== 'by-need') return block;
+  return { ...block, combos: block.combos.map((combo) => ({ ...combo, need: needOf(combo.id) })) };
 }

@@ -21,6 +21,7 @@ import { answers, answersById, answersNothing } from '../house/answers.ts';
 import { DeviceOffset, type ClockOffset } from '../house/deviceClock.ts';
 import { OwnId } from '../house/ownId.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
+import { ProgressModule } from '../progress/progress.module.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { TestsModule } from '../tests/tests.module.ts';
@@ -157,7 +158,7 @@ class AttemptsController {
 }
 
 @Module({
-  imports: [SessionsModule, MovesModule, FightersModule, TestsModule, GymSettingsModule],
+  imports: [SessionsModule, MovesModule, ProgressModule, FightersModule, TestsModule, GymSettingsModule],
   controllers: [RunsController, BeginningsController, AttemptsController],
   providers: [RunsService, MarksService, RunLogService, RunPlanService, RunNews],
   exports: [RunsService, RunPlanService, RunNews],

@@ -9,20 +9,19 @@ import { countOf, workOut, type EarlierCount, type HeardTrial } from '@eurhythm/
 import type {
   AttemptPage,
   AttemptView,
-  BestBurstView,
   PageQuery,
   SaveAttemptDto,
   SaveTestDto,
   TestView,
   TrialsView,
 } from '@eurhythm/contract';
-import { and, asc, desc, eq, gte, inArray, ne, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import { doneAt, type ClockOffset, type DoneAt } from '../house/deviceClock.ts';
 import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField } from '../house/refuse.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import type { Database, Transaction } from '../store/database.ts';
-import { attempts, fighters, recordings, removedAttempts, tests } from '../store/schema.ts';
+import { attempts, recordings, removedAttempts, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { burstId, ownTestId } from './testIds.ts';
 import { TRIAL_VALUE } from './trialValue.ts';
@@ -219,44 +218,6 @@ export class TestsService {
       .where(and(eq(attempts.fighterId, fighterId), sql`${TRIAL_VALUE} is not null`))
       .groupBy(tests.id, tests.title, tests.kind, tests.direction, attempts.lead, told)
       .orderBy(first, attempts.lead);
-  }
-
-  /** Newest trials since an instant that were better than all before them, the newest first. */
-  async bestSince(since: Date, most: number): Promise<BestBurstView[]> {
-    const newest = this.database.$with('newest').as(
-      this.database
-        .selectDistinctOn([attempts.fighterId, attempts.testId, attempts.lead])
-        .from(attempts)
-        .where(and(gte(attempts.at, since), ne(attempts.measured, 'self-reported')))
-        .orderBy(attempts.fighterId, attempts.testId, attempts.lead, desc(attempts.at), desc(attempts.id)),
-    );
-    // Only of those who did something lately is looked at what was before.
-    const same = sql`from ${attempts} old where old.fighter_id = ${newest.fighterId} and old.test_id = ${newest.testId} and old.lead = ${newest.lead} and old.measured <> 'self-reported'`;
-    const before = sql<number>`(select max(old.count) ${same} and (old.at, old.id) < (${newest.at}, ${newest.id}))`;
-    const rows = await this.database
-      .with(newest)
-      .select({
-        fighterId: newest.fighterId,
-        name: fighters.name,
-        title: tests.title,
-        lead: newest.lead,
-        count: newest.count,
-        before,
-        trials: sql<number>`(select count(*) ${same})`,
-        at: newest.at,
-      })
-      .from(newest)
-      .innerJoin(fighters, eq(newest.fighterId, fighters.id))
-      .innerJoin(tests, eq(newest.testId, tests.id))
-      .where(and(eq(tests.direction, 'higher'), sql`${newest.count} > ${before}`))
-      .orderBy(desc(newest.at))
-      .limit(most);
-    return rows.map((row) => ({
-      ...row,
-      before: Number(row.before),
-      trials: Number(row.trials),
-      at: row.at.toISOString(),
-    }));
   }
 }
 

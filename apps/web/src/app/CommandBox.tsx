@@ -18,6 +18,10 @@ export function CommandBox({ open, onClose }: { open: boolean; onClose: () => vo
       name,
       to: name === 'Today' ? '/' : `/${name.toLowerCase()}`,
     })),
+    { name: 'How the class comes on', to: '/fighters/class' },
+    { name: 'Ask combos', to: '/fighters/memory' },
+    { name: 'Test day', to: '/fighters/test-day' },
+    { name: 'What grades ask for', to: '/gym/requirements' },
     { name: 'Devices of the hall', to: '/gym/devices' },
     { name: 'Keep and take away', to: '/gym/keep' },
     ...combos.map((combo) => ({

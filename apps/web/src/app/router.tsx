@@ -73,6 +73,30 @@ export const router = createBrowserRouter([
           },
           { path: 'sessions/:id?', lazy: room(sessions, 'SessionsRoom') },
           {
+            path: 'fighters/class',
+            lazy: room(() => import('../rooms/fighters/class/ClassRoom.tsx'), 'ClassRoom'),
+          },
+          {
+            path: 'fighters/memory',
+            lazy: room(() => import('../rooms/fighters/memory/MemoryRoom.tsx'), 'MemoryRoom'),
+          },
+          {
+            path: 'fighters/test-day/:gradeId?',
+            lazy: room(() => import('../rooms/fighters/grade/TestDay.tsx'), 'TestDay'),
+          },
+          {
+            path: 'fighters/:id/grade',
+            lazy: room(() => import('../rooms/fighters/grade/GradeRoom.tsx'), 'GradeRoom'),
+          },
+          {
+            path: 'fighters/:id/report',
+            lazy: room(() => import('../rooms/fighters/report/ReportRoom.tsx'), 'ReportRoom'),
+          },
+          {
+            path: 'gym/requirements/:gradeId?',
+            lazy: room(() => import('../rooms/gym/requirements/RequirementsRoom.tsx'), 'RequirementsRoom'),
+          },
+          {
             path: 'fighters/from-file',
             lazy: room(() => import('../rooms/fighters/file/FromFile.tsx'), 'FromFile'),
           },

@@ -4,16 +4,22 @@ import type {
   BackupList,
   BeginningView,
   BookView,
+  ClassProgress,
   ComboVersion,
   ComboView,
   DoorView,
   FighterLog,
+  FighterProgress,
   FighterView,
   FitView,
+  GradeCheckView,
   GymView,
   KeepingView,
   LastTrained,
   LibraryItem,
+  MemoryView,
+  QuestionView,
+  RequirementsView,
   RunPlanView,
   RunView,
   SessionSummary,
@@ -21,6 +27,7 @@ import type {
   SheetView,
   SoundCheckView,
   TechniqueLists,
+  TempoView,
   TestView,
   ThemeView,
   TodayView,
@@ -55,6 +62,16 @@ async function allPages<T>(path: string): Promise<readonly T[]> {
 }
 
 const items = async <T>(path: string): Promise<readonly T[]> => (await get<{ items: T[] }>(path)).items;
+
+const queryOf = (fields: Readonly<Record<string, string | undefined>>): string => {
+  const told = Object.entries(fields).flatMap(([name, value]) =>
+    value === undefined ? [] : [[name, value]],
+  );
+  return told.length === 0 ? '' : `?${new URLSearchParams(told).toString()}`;
+};
+
+/** Nobody in particular is everybody. */
+const whoOf = (ids: readonly string[]): { who?: string } => (ids.length === 0 ? {} : { who: ids.join(',') });
 
 const bookOf = ({ items: moves, numbers }: BookView): MoveBook => moveBook(moves, numbers);
 
@@ -108,6 +125,42 @@ export const queries = {
     queryOptions({ queryKey: ['fighters', id, 'fit'], queryFn: () => get<FitView>(`fighters/${id}/fit`) }),
   fighterLog: (id: string) =>
     queryOptions({ queryKey: ['fighters', id, 'log'], queryFn: () => get<FighterLog>(`fighters/${id}/log`) }),
+  /** What a log says of one fighter; two dates are held against each other where they are given. */
+  fighterProgress: (id: string, between: { from: string; to: string } | null = null) =>
+    queryOptions({
+      queryKey: ['fighters', id, 'progress', between],
+      queryFn: () => get<FighterProgress>(`fighters/${id}/progress${queryOf(between ?? {})}`),
+    }),
+  classProgress: (asked: { gradeId?: string; testId?: string }) =>
+    queryOptions({
+      queryKey: ['progress', 'class', asked],
+      queryFn: () => get<ClassProgress>(`progress/class${queryOf(asked)}`),
+    }),
+  questions: () =>
+    queryOptions({
+      queryKey: ['progress', 'questions'],
+      queryFn: () => items<QuestionView>('progress/questions'),
+    }),
+  checks: (who: readonly string[]) =>
+    queryOptions({
+      queryKey: ['progress', 'checks', who],
+      queryFn: () => items<GradeCheckView>(`progress/checks${queryOf(whoOf(who))}`),
+    }),
+  memory: (who: readonly string[]) =>
+    queryOptions({
+      queryKey: ['progress', 'memory', who],
+      queryFn: () => items<MemoryView>(`progress/memory${queryOf(whoOf(who))}`),
+    }),
+  tempos: (who: readonly string[]) =>
+    queryOptions({
+      queryKey: ['progress', 'tempos', who],
+      queryFn: () => items<TempoView>(`progress/tempos${queryOf(whoOf(who))}`),
+    }),
+  requirements: () =>
+    queryOptions({
+      queryKey: ['grades', 'requirements'],
+      queryFn: () => items<RequirementsView>('grades/requirements'),
+    }),
   keeping: () => queryOptions({ queryKey: ['keeping'], queryFn: () => get<KeepingView>('keeping') }),
   backups: () => queryOptions({ queryKey: ['backups'], queryFn: () => get<BackupList>('backups') }),
   tests: () => queryOptions({ queryKey: ['tests'], queryFn: () => items<TestView>('tests') }),

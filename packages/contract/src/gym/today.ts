@@ -1,5 +1,5 @@
 import { FighterView } from '../fighters/fighters.ts';
-import { IsAmong, IsCount, IsListed, IsShaped, IsText, LEADS, OrNull } from '../rules/index.ts';
+import { IsCount, IsListed, IsShaped, IsText, OrNull } from '../rules/index.ts';
 import { ThemeView } from '../sessions/calendar.ts';
 import { SessionSummary } from '../sessions/sessions.ts';
 
@@ -31,33 +31,6 @@ export class LastRunView {
   readonly satOut!: number;
 }
 
-/** A burst of the last days that was the fighter's best so far, beside the best before. */
-export class BestBurstView {
-  @IsText()
-  readonly fighterId!: string;
-
-  @IsText()
-  readonly name!: string;
-
-  @IsText()
-  readonly title!: string;
-
-  @IsAmong(LEADS)
-  readonly lead!: 'left' | 'right';
-
-  @IsCount()
-  readonly count!: number;
-
-  @IsCount()
-  readonly before!: number;
-
-  @IsCount()
-  readonly trials!: number;
-
-  @IsText()
-  readonly at!: string;
-}
-
 export class TodayView {
   @OrNull()
   @IsShaped(() => SessionSummary)
@@ -77,7 +50,4 @@ export class TodayView {
   @OrNull()
   @IsShaped(() => LastRunView)
   readonly lastRun!: LastRunView | null;
-
-  @IsListed(() => BestBurstView)
-  readonly bestBursts!: readonly BestBurstView[];
 }

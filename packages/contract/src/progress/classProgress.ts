@@ -137,6 +137,11 @@ export class QuestionView {
   @IsText()
   readonly sentence!: string;
 
+  /** The goal that is reached, where that is what it says. */
+  @MayBeMissing()
+  @IsText()
+  readonly goalId?: string;
+
   /** The page that does something about it. */
   @IsText()
   readonly to!: string;

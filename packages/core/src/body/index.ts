@@ -5,6 +5,7 @@ export * from './analyseCombo.ts';
 export {
   PACE_FACTORS,
   PAIR_CLASSES,
+  PAIR_WORDS,
   factorOf,
   movesFeet,
   neededGap,

@@ -21,6 +21,20 @@ export const PAIR_CLASSES = [
 ] as const;
 export type PairClass = (typeof PAIR_CLASSES)[number];
 
+/** What the kinds of pairs are called. */
+export const PAIR_WORDS: Readonly<Record<PairClass, string>> = {
+  'same-hand': 'the same hand again',
+  'same-leg': 'the same leg again',
+  'kept-up': 'the leg kept up',
+  'hand-hand': 'hand, then the other hand',
+  'hand-leg': 'hand, then leg',
+  'leg-hand': 'kick, then hand',
+  'leg-leg': 'leg, then the other leg',
+  'feet-feet': 'step after step',
+  'from-other': 'out of an evasion or a block',
+  'to-other': 'into an evasion or a block',
+};
+
 /** A fighter's own pace: a factor for everything, and others for the kinds of pairs that were measured. */
 export interface OwnPace {
   readonly base: number;

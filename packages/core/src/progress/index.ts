@@ -10,3 +10,4 @@ export * from './pace.ts';
 export * from './memory.ts';
 export * from './gradeCheck.ts';
 export * from './goals.ts';
+export * from './tempoForThose.ts';

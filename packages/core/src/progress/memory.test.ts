@@ -1,4 +1,4 @@
-import { asked, memoryNow, memoryOf, RECALLS } from './memory.ts';
+import { asked, comboNeed, memoryNow, memoryOf, RECALLS } from './memory.ts';
 
 const DAY = 86_400_000;
 const START = Date.parse('2026-03-05T18:00:00.000Z');
@@ -36,5 +36,13 @@ describe('the memory of a combo', () => {
     const times = RECALLS.map((recall, i) => ({ recall, at: after(3 * i) }));
     expect(memoryOf(times.toReversed())).toEqual(memoryOf(times));
     expect(memoryOf([])).toBeNull();
+  });
+
+  it('weighs a combo by how many of those here it slips from', () => {
+    const slipping = { isDue: true, isSlipping: true };
+    expect(comboNeed([], 4)).toBe(1);
+    expect(comboNeed([slipping, slipping], 4)).toBe(3);
+    expect(comboNeed([slipping, slipping, slipping], 2)).toBe(5);
+    expect(comboNeed([slipping], 0)).toBe(1);
   });
 });

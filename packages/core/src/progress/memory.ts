@@ -72,6 +72,27 @@ export function memoryNow(card: MemoryCard, at: string): MemoryNow {
   return { chance, isDue: Date.parse(card.due) <= Date.parse(at), isSlipping: chance < SLIPPING };
 }
 
+/** A combo that everybody here has forgotten comes so much more often than one that nobody has to be asked for. */
+const DUE_WEIGHT = 2;
+const SLIPPING_WEIGHT = 2;
+
+/**
+ * How much a combo needs to be trained by those who are here, 1 being usual; for rounds by need.
+ *
+ * @example
+ * comboNeed([{ isDue: true, isSlipping: false }], 2) // 2
+ */
+export function comboNeed(
+  memory: readonly Pick<MemoryNow, 'isDue' | 'isSlipping'>[],
+  people: number,
+): number {
+  if (people <= 0) return 1;
+  const share = (those: readonly unknown[]): number => Math.min(1, those.length / people);
+  const due = share(memory.filter(({ isDue }) => isDue));
+  const slipping = share(memory.filter(({ isSlipping }) => isSlipping));
+  return 1 + DUE_WEIGHT * due + SLIPPING_WEIGHT * slipping;
+}
+
 function fullCard({
   due,
   lastAsked,

@@ -15,6 +15,7 @@ export function FighterList() {
       <div className="mb-6 flex items-end justify-between">
         <h1 className="text-3xl">Fighters</h1>
         <div className="flex flex-wrap gap-3">
+          <ButtonLink to="/fighters/class">How they come on</ButtonLink>
           <ButtonLink weight="bare" to="/fighters/from-file">
             Strikes from a file
           </ButtonLink>

@@ -75,6 +75,7 @@ function School({ gym }: { gym: GymView }) {
         <div className="flex flex-wrap gap-3">
           <ButtonLink to="/gym/sound">Sound check</ButtonLink>
           <ButtonLink to="/gym/voice">Our own voice</ButtonLink>
+          <ButtonLink to="/gym/requirements">What grades ask for</ButtonLink>
           <ButtonLink to="/gym/lab">What hears strikes</ButtonLink>
           <ButtonLink to="/gym/devices">Devices</ButtonLink>
           <ButtonLink to="/gym/keep">Keep and take away</ButtonLink>

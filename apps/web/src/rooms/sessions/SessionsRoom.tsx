@@ -8,7 +8,7 @@ import { useCombos, useGym } from '../../server/gymData.ts';
 import { queries } from '../../server/queries.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
-import { clockText } from '@eurhythm/core/units';
+import { BPM_LIMITS, clockText } from '@eurhythm/core/units';
 import { Builder } from './builder/Builder.tsx';
 import { newRound } from './builder/newRound.ts';
 import { firstComboOf } from './useComboNames.ts';
@@ -43,7 +43,9 @@ export function SessionsRoom() {
 /** A session gets its id before it gets its first round, so that nothing has to be pressed for it to be kept. */
 function BeginSession() {
   const [id] = useState(newId);
-  return <Navigate to={`/sessions/${id}?new`} replace />;
+  const [search] = useSearchParams();
+  const asked = new URLSearchParams([['new', ''], ...search]);
+  return <Navigate to={`/sessions/${id}?${asked.toString()}`} replace />;
 }
 
 function SessionList({ sessions }: { sessions: readonly SessionSummary[] }) {
@@ -92,7 +94,12 @@ function OpenSession({ id, saved, version }: OpenSessionProps) {
   const combos = useCombos();
   const { grades } = useGym();
   const dates = useDates();
-  const [empty] = useState(() => emptySession(firstComboOf(combos, grades), dates.tell(new Date(), 'long')));
+  const [search] = useSearchParams();
+  const [empty] = useState(() => {
+    const asked = combos.find((combo) => combo.id === search.get('combo'))?.id;
+    const session = emptySession(asked ?? firstComboOf(combos, grades), dates.tell(new Date(), 'long'));
+    return atTempo(session, Number(search.get('bpm') ?? NaN));
+  });
   const draft = useDraft(`session.${id}`, saved ?? empty, version);
   return (
     <Builder id={id} isKnown={saved !== undefined} session={draft.value ?? saved ?? empty} draft={draft} />
@@ -108,6 +115,16 @@ function emptySession(firstCombo: string | null, today: string): SaveSessionDto 
     groups: [],
     rounds: [newRound('pads', 'round-1', firstCombo)],
   };
+}
+
+/** The same with its combos at a tempo, where that is one. */
+function atTempo(session: SaveSessionDto, bpm: number): SaveSessionDto {
+  if (!(bpm >= BPM_LIMITS.min && bpm <= BPM_LIMITS.max)) return session;
+  const rounds = session.rounds.map((round) => ({
+    ...round,
+    blocks: round.blocks.map((block) => (block.kind === 'combo' ? { ...block, bpm } : block)),
+  }));
+  return { ...session, rounds };
 }
 
 function saveable({ title, lead, plannedFor, word = '', groups = [], rounds }: SessionView): SaveSessionDto {

@@ -3,6 +3,7 @@ import { formatDistanceToNowStrict, isToday, isTomorrow } from 'date-fns';
 import { Link } from 'react-router';
 import type { TodayView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
+import { Questions } from './Questions.tsx';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
@@ -24,7 +25,7 @@ export function TodayRoom() {
         <div className="min-w-0 space-y-8">
           <NextSession next={data.next} running={data.running} />
           <LastRun lastRun={data.lastRun} />
-          <Bursts bests={data.bestBursts} />
+          <Questions />
         </div>
         <Expected fighters={data.expected} />
       </div>
@@ -100,38 +101,6 @@ function LastRun({ lastRun }: Pick<TodayView, 'lastRun'>) {
         <strong>{lastRun.title}</strong>: {lastRun.finished} of {all} rounds finished, {lastRun.part} in part,{' '}
         {lastRun.satOut} sat out.
       </p>
-    </Part>
-  );
-}
-
-function Bursts({ bests }: { bests: TodayView['bestBursts'] }) {
-  return (
-    <Part title="Best bursts lately" aside="ten seconds; one trial may be luck">
-      {bests.length === 0 && <Plain>Nobody passed an own best in the last ten days.</Plain>}
-      <ul>
-        {bests.map((best) => (
-          <li
-            key={`${best.fighterId}${best.title}${best.lead}`}
-            className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-2"
-          >
-            <Link
-              to={`/fighters/${best.fighterId}`}
-              className="inline-flex w-44 items-center font-semibold underline decoration-rule underline-offset-4 pointer-coarse:min-h-11"
-            >
-              {best.name}
-            </Link>
-            <span className="flex-1">
-              {best.title}, {best.lead} lead
-            </span>
-            <span className="tabular">
-              <strong>{best.count}</strong>{' '}
-              <span className="text-quiet">
-                before: {best.before}, {best.trials} trials
-              </span>
-            </span>
-          </li>
-        ))}
-      </ul>
     </Part>
   );
 }

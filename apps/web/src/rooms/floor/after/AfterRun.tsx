@@ -18,6 +18,7 @@ import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { HomePages } from '../../sessions/paper/HomePages.tsx';
 import { openNumbers } from '../burst/keptBurst.ts';
 import type { Marks } from '../marks/useMarks.ts';
+import { AskAfter } from './AskAfter.tsx';
 import { SaidOfClass } from './SaidOfClass.tsx';
 import { MarkTable } from './MarkTable.tsx';
 import { tellHeld } from './summary.ts';
@@ -119,6 +120,7 @@ export function AfterRun({ run, marks, rung, fighters, heard, onBurst }: AfterRu
       </div>
       {heard}
       <MarkTable run={run} marks={marks} fighters={fighters} otherLead={otherLead(run.lead)} />
+      <AskAfter run={run} fighters={fighters} />
       <SaidOfClass run={run} />
       <p className="text-quiet">Closing writes the session into everybody’s log.</p>
       <SyncNotice className="min-h-11" />

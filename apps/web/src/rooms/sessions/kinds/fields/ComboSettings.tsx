@@ -6,6 +6,7 @@ import { CALL_CHOICES, GOES_BY_CHOICES, PLAN_CHOICES, WORD_CHOICES } from '../..
 import { EachGradesNumber } from './EachGradesNumber.tsx';
 import { LeadPlan } from './LeadPlan.tsx';
 import type { SettingsProps } from './settings.ts';
+import { TempoForThose } from './TempoForThose.tsx';
 import { TempoWordButtons } from './TempoWordButtons.tsx';
 import { TempoFields } from './TempoFields.tsx';
 
@@ -36,6 +37,7 @@ export function ComboSettings({ block, path, errors, groups, onChange }: Setting
           onChange={(bpm) => onChange({ ...block, bpm })}
         />
         <TempoWordButtons block={block} onTempo={(bpm) => onChange({ ...block, bpm })} />
+        <TempoForThose block={block} onTempo={(bpm) => onChange({ ...block, bpm })} />
         <ChoiceField
           label="Goes by"
           className="col-span-2"

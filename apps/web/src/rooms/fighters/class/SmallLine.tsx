@@ -1,0 +1,31 @@
+/** Size of a small line, in its own units. */
+const WIDE = 180;
+const HIGH = 28;
+const EDGE = 4;
+
+/** A course of a test in the height of a line of text. */
+export function SmallLine({ values, told }: { values: readonly number[]; told: (value: number) => string }) {
+  if (values.length === 0) return <span className="text-sm text-quiet">no trial</span>;
+  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const x = (i: number): number =>
+    values.length === 1 ? WIDE / 2 : EDGE + (i * (WIDE - 2 * EDGE)) / (values.length - 1);
+  const y = (value: number): number =>
+    high === low ? HIGH / 2 : HIGH - EDGE - ((value - low) * (HIGH - 2 * EDGE)) / (high - low);
+  return (
+    <svg
+      viewBox={`0 0 ${WIDE} ${HIGH}`}
+      className="h-7 w-44"
+      role="img"
+      aria-label={`${values.length} days, from ${told(values[0]!)} to ${told(values.at(-1)!)}`}
+    >
+      <polyline
+        points={values.map((value, i) => `${x(i)},${y(value)}`).join(' ')}
+        className="fill-none stroke-quiet"
+        strokeWidth="1.5"
+      />
+      {values.map((value, i) => (
+        <circle key={i} cx={x(i)} cy={y(value)} r={i === values.length - 1 ? 3.5 : 2} className="fill-ink" />
+      ))}
+    </svg>
+  );
+}

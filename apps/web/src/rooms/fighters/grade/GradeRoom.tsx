@@ -1,0 +1,76 @@
+import { useQuery } from '@tanstack/react-query';
+import { Printer } from 'lucide-react';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { queries } from '../../../server/queries.ts';
+import { Button, ButtonLink } from '../../../ui/Button.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { PaperCautions } from '../../../ui/PaperCautions.tsx';
+import { Part, Plain } from '../../../ui/Panel.tsx';
+import { CheckLines } from './CheckLines.tsx';
+import { SignSheet } from './SignSheet.tsx';
+
+/** One fighter's way to the next grade: the check list that fills itself, the sheet that a coach signs, and what was signed. */
+export function GradeRoom() {
+  const { id = '' } = useParams();
+  const { data: log } = useQuery(queries.fighterLog(id));
+  const { data: progress } = useQuery(queries.fighterProgress(id));
+  const [by, setBy] = useState('');
+  const [second, setSecond] = useState('');
+  if (!log || !progress) return null;
+  const { check, gradings } = progress;
+  return (
+    <article className="print-card mx-auto w-full max-w-4xl px-6 pt-8">
+      <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <p className="text-sm text-quiet">{log.fighter.grade} now</p>
+          <h1 className="text-3xl">
+            {log.fighter.name}
+            {check && `: for ${check.grade}`}
+          </h1>
+        </div>
+        <div className="no-print flex gap-3">
+          <Button onClick={() => window.print()}>
+            <Printer size={16} aria-hidden /> Print
+          </Button>
+          <ButtonLink to={`/fighters/${id}`}>Back to the log</ButtonLink>
+        </div>
+      </div>
+      {!check && (
+        <Plain>The next grade asks for nothing yet, or there is none. Gym, What grades ask for.</Plain>
+      )}
+      {check && (
+        <>
+          <div className="no-print grid max-w-xl grid-cols-2 gap-3 pb-4">
+            <TextField label="Coach, who signs" value={by} onChange={(e) => setBy(e.target.value)} />
+            <TextField label="Second examiner" value={second} onChange={(e) => setSecond(e.target.value)} />
+          </div>
+          <Part title="Check list" aside={`${check.met} of ${check.lines.length} are there`}>
+            <CheckLines check={check} by={by} />
+          </Part>
+          <Part title="Sheet" aside="nothing signs itself" className="pt-6">
+            <SignSheet
+              key={`${check.gradeId} ${check.met}`}
+              check={check}
+              signedBy={by.trim()}
+              second={second.trim()}
+              page={`/fighters/${id}/grade`}
+            />
+          </Part>
+        </>
+      )}
+      <Part title="Grades so far" className="pt-6">
+        {gradings.length === 0 && <Plain>No sheet was signed here yet.</Plain>}
+        <ul>
+          {gradings.map(({ id: sheet, grade, day, passed, signedBy, secondExaminer, note }) => (
+            <li key={sheet} className="border-b border-rule py-1.5">
+              {day}: {grade}, {passed ? 'passed' : 'not yet'}. Signed by {signedBy}
+              {secondExaminer !== '' && ` with ${secondExaminer}`}.{note !== '' && ` ${note}`}
+            </li>
+          ))}
+        </ul>
+      </Part>
+      <PaperCautions className="hidden print:block" />
+    </article>
+  );
+}

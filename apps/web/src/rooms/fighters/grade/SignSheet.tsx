@@ -1,0 +1,133 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import {
+  SignGradeDto,
+  checkFields,
+  type GradeCheckView,
+  type GradingView,
+  type SheetLineDto,
+} from '@eurhythm/contract';
+import { newId } from '../../../server/api.ts';
+import { useFieldErrors } from '../../../server/useFieldErrors.ts';
+import { putting } from '../../../sync/letters/letter.ts';
+import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { useWrite } from '../../../sync/useSync.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { LongTextField } from '../../../ui/Field.tsx';
+import { nextMark, sheetOf, sheetResult } from './sheetLines.ts';
+
+interface SignSheetProps {
+  readonly check: GradeCheckView;
+  /** Who signs, and who examines beside. */
+  readonly signedBy: string;
+  readonly second: string;
+  readonly page: string;
+}
+
+const MARKS = { passed: '✓', 'not yet': '–' } as const;
+
+/** The sheet of a test: two examiners mark each line, and a coach signs. Nothing signs itself. */
+export function SignSheet({ check, signedBy, second, page }: SignSheetProps) {
+  const client = useQueryClient();
+  const errors = useFieldErrors();
+  const [id] = useState(newId);
+  const [lines, setLines] = useState<readonly SheetLineDto[]>(() => sheetOf(check));
+  const [note, setNote] = useState('');
+  const sign = useWrite<GradingView, SignGradeDto>(
+    (sheet) => putting(SUBJECTS.grading, `gradings/${id}`, sheet, { page }),
+    {
+      onSuccess: async ({ passed, grade }) => {
+        toast(passed ? `${check.name} has ${grade} now.` : 'Kept. Nothing changed but the history.');
+        await client.invalidateQueries();
+      },
+      onError: errors.showFailure,
+    },
+  );
+  const { passed, open } = sheetResult(lines);
+  const trySign = (isPassed: boolean): void => {
+    const sheet: SignGradeDto = {
+      fighterId: check.fighterId,
+      gradeId: check.gradeId,
+      day: format(new Date(), 'yyyy-MM-dd'),
+      passed: isPassed,
+      signedBy,
+      secondExaminer: second,
+      note,
+      lines: [...lines],
+    };
+    const wrong = checkFields(SignGradeDto, sheet);
+    errors.show(wrong);
+    if (wrong.length === 0) sign.mutate(sheet);
+  };
+  const press = (i: number, who: 'first' | 'second'): void =>
+    setLines(lines.map((line, j) => (i === j ? { ...line, [who]: nextMark(line[who]) } : line)));
+  return (
+    <section aria-label={`Sheet of ${check.name}`}>
+      <table className="w-full text-left">
+        <thead>
+          <tr className="border-b-[1.5px] border-ink text-sm">
+            <th scope="col">
+              {check.name}, for {check.grade}
+            </th>
+            <th scope="col" className="text-center">
+              {signedBy || 'First'}
+            </th>
+            <th scope="col" className="text-center">
+              {second || 'Second'}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((line, i) => (
+            <tr key={i} className="border-b border-rule">
+              <td className="py-1.5 pr-3">
+                <span className="font-semibold">{line.asked}</span>
+                <span className="block text-sm text-quiet">{line.evidence}</span>
+              </td>
+              {(['first', 'second'] as const).map((who) => (
+                <td key={who} className="text-center">
+                  <button
+                    type="button"
+                    aria-label={`${line.asked}, ${who} examiner: ${line[who] ?? 'not marked'}`}
+                    onClick={() => press(i, who)}
+                    className={`min-h-11 min-w-11 rounded border text-lg font-bold ${line[who] === null ? 'border-dashed border-rule text-quiet' : 'border-ink'}`}
+                  >
+                    {line[who] === null ? '·' : MARKS[line[who]]}
+                  </button>
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="py-2">
+        {passed} of {lines.length} passed{open > 0 && `, ${open} not marked`}. ✓ passed, – not yet.
+      </p>
+      <LongTextField
+        label="Note"
+        className="no-print"
+        value={note}
+        error={errors.of('note')}
+        onChange={(e) => setNote(e.target.value)}
+      />
+      {errors.of('signedBy') !== undefined && (
+        <p role="alert" className="pt-2 font-semibold text-caution">
+          {errors.of('signedBy')}
+        </p>
+      )}
+      <div className="no-print flex flex-wrap gap-3 pt-3">
+        <Button weight="main" disabled={sign.isPending || sign.isSuccess} onClick={() => trySign(true)}>
+          Sign: {check.grade}
+        </Button>
+        <Button disabled={sign.isPending || sign.isSuccess} onClick={() => trySign(false)}>
+          Sign: not yet
+        </Button>
+      </div>
+      <p className="hidden pt-8 print:block">
+        Signed: ________________________ &nbsp; ________________________
+      </p>
+    </section>
+  );
+}

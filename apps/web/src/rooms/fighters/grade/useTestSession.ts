@@ -1,0 +1,29 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { GradeCheckView, SaveSessionDto } from '@eurhythm/contract';
+import { newId } from '../../../server/api.ts';
+import { queries } from '../../../server/queries.ts';
+import { putting } from '../../../sync/letters/letter.ts';
+import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { useWrite } from '../../../sync/useSync.ts';
+import { testSession } from './testSession.ts';
+
+/** Makes the session of a test day and goes there. */
+export function useTestSession(): { isPending: boolean; told: string; make(check: GradeCheckView): void } {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [id] = useState(newId);
+  const { data: tests = [] } = useQuery(queries.tests());
+  const save = useWrite((session: SaveSessionDto) => putting(SUBJECTS.session, `sessions/${id}`, session), {
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: ['sessions'] });
+      void navigate(`/sessions/${id}`);
+    },
+  });
+  return {
+    isPending: save.isPending,
+    told: save.error?.message ?? '',
+    make: (check) => save.mutate(testSession(check, tests, newId)),
+  };
+}

@@ -1,0 +1,155 @@
+import { useQuery } from '@tanstack/react-query';
+import { Suspense, lazy, useState } from 'react';
+import { groupBy } from '@eurhythm/core/units';
+import type { CourseView, FighterProgress, FighterView, VerdictView } from '@eurhythm/contract';
+import { queries } from '../../../server/queries.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { DayField } from '../../../ui/DayFields.tsx';
+import { Part, Plain } from '../../../ui/Panel.tsx';
+import { Toggles } from '../../../ui/Toggles.tsx';
+import { MEASURED_WORDS } from '../replay/trialWords.ts';
+import { toldValue } from './courseText.ts';
+import { VerdictMark } from './VerdictMark.tsx';
+
+const CourseChart = lazy(() =>
+  import('./CourseChart.tsx').then((module) => ({ default: module.CourseChart })),
+);
+
+interface CoursesProps {
+  readonly fighter: FighterView;
+  readonly progress: FighterProgress;
+}
+
+/** Did it really get better: each test with its trials, and what they are worth. */
+export function Courses({ fighter, progress }: CoursesProps) {
+  const byTest = groupBy(progress.courses, ({ testId }) => testId);
+  const tests = [...byTest].map(([value, own]) => ({ value, label: own[0]!.title }));
+  const [chosen, setChosen] = useState('');
+  const [isTable, setTable] = useState(false);
+  const shown = byTest.get(chosen) ?? [...byTest.values()][0];
+  return (
+    <Part
+      title="Did it really get better?"
+      aside="filled dots are left lead, open ones right; the band is usual now"
+    >
+      {!shown && <Plain>Nothing measured yet. On the Floor, press T and tap along for ten seconds.</Plain>}
+      {shown && (
+        <>
+          <Toggles
+            label="Which test"
+            className="pt-3"
+            value={shown[0]!.testId}
+            choices={tests}
+            onChange={setChosen}
+          />
+          <Suspense fallback={<div className="h-64" />}>
+            <CourseChart courses={shown} name={`${fighter.name} ${shown[0]!.title}`} />
+          </Suspense>
+          <Button weight="bare" aria-expanded={isTable} onClick={() => setTable(!isTable)}>
+            {isTable ? 'Hide the trials' : 'Show the trials as text'}
+          </Button>
+          {isTable && <TrialTable courses={shown} />}
+          {shown.map((course) => (
+            <CourseWords key={course.lead} course={course} />
+          ))}
+          <Between fighterId={fighter.id} testId={shown[0]!.testId} />
+        </>
+      )}
+    </Part>
+  );
+}
+
+function CourseWords({ course }: { course: CourseView }) {
+  const told = toldValue(course.kind);
+  return (
+    <div className="border-b border-rule py-2">
+      <p className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <strong>
+          {course.lead === 'left' ? 'Left lead' : 'Right lead'}
+          <span className="ml-2 text-sm font-normal text-quiet">
+            {course.trials} {course.trials === 1 ? 'trial' : 'trials'}, {MEASURED_WORDS[course.measured]}
+          </span>
+        </strong>
+        <span className="tabular text-sm text-quiet">
+          {course.usual && `usually ${told(course.usual.low)} to ${told(course.usual.high)}, `}best{' '}
+          {told(course.best)}
+          {course.typicalError !== null && `, one trial is off by ${told(course.typicalError)}`}
+        </span>
+      </p>
+      <Verdict what="Last month" verdict={course.month} />
+      <Verdict what="Last time" verdict={course.last} />
+      <p className="text-sm">{course.trendSentence}</p>
+      {course.notes.map((note) => (
+        <p key={note} className="text-sm text-caution">
+          {note}
+        </p>
+      ))}
+    </div>
+  );
+}
+
+function Verdict({ what, verdict }: { what: string; verdict: VerdictView | null }) {
+  if (!verdict) return null;
+  return (
+    <p>
+      <VerdictMark verdict={verdict.verdict} /> <span className="text-quiet">{what}.</span> {verdict.sentence}
+    </p>
+  );
+}
+
+function TrialTable({ courses }: { courses: readonly CourseView[] }) {
+  const told = toldValue(courses[0]!.kind);
+  const days = [...new Set(courses.flatMap((course) => course.days.map(({ day }) => day)))].sort();
+  return (
+    <table className="w-full text-left text-sm">
+      <thead>
+        <tr className="border-b border-ink">
+          <th scope="col">Day</th>
+          {courses.map(({ lead }) => (
+            <th key={lead} scope="col">
+              {lead} lead
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody className="tabular">
+        {days.map((day) => (
+          <tr key={day} className="border-b border-rule">
+            <th scope="row" className="font-normal">
+              {day}
+            </th>
+            {courses.map(({ lead, days: own }) => (
+              <td key={lead}>
+                {own
+                  .find((each) => each.day === day)
+                  ?.values.map(told)
+                  .join(', ')}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Any two dates against each other. */
+function Between({ fighterId, testId }: { fighterId: string; testId: string }) {
+  const [from, setFrom] = useState('');
+  const [to, setTo] = useState('');
+  const isAsked = from !== '' && to !== '';
+  const { data } = useQuery({ ...queries.fighterProgress(fighterId, { from, to }), enabled: isAsked });
+  const found = data?.courses.filter((course) => course.testId === testId) ?? [];
+  return (
+    <div className="py-3">
+      <div className="flex flex-wrap items-end gap-3">
+        <DayField label="The two weeks up to" value={from} onChange={setFrom} />
+        <DayField label="against those up to" value={to} onChange={setTo} />
+      </div>
+      {isAsked &&
+        found.map(({ lead, between }) => (
+          <Verdict key={lead} what={lead === 'left' ? 'Left lead' : 'Right lead'} verdict={between} />
+        ))}
+    </div>
+  );
+}

@@ -1,0 +1,38 @@
+import type { CourseView } from '@eurhythm/contract';
+import { courseCsv, toldValue } from './courseText.ts';
+import { courseOption } from './courseOption.ts';
+
+const course = {
+  lead: 'left',
+  kind: 'burst',
+  measured: 'taps',
+  days: [
+    { day: '2026-03-12', values: [24] },
+    { day: '2026-03-05', values: [22, 23] },
+  ],
+  usual: { low: 21, high: 25 },
+  aside: [{ day: '2026-03-12', value: 230 }],
+} as unknown as CourseView;
+
+describe('the trials of a test', () => {
+  it('are told as counts or seconds', () => {
+    expect([toldValue('burst')(23.04), toldValue('combo-time')(1.4)]).toEqual(['23', '1.40 s']);
+  });
+
+  it('go into a table in the order of their days', () => {
+    expect(courseCsv([course]).split('\r\n')).toEqual([
+      'day,lead,trial,value,measured',
+      '2026-03-05,left,1,22,taps',
+      '2026-03-05,left,2,23,taps',
+      '2026-03-12,left,1,24,taps',
+    ]);
+  });
+
+  it('stand in the picture side by side, and a slip does not squeeze them', () => {
+    const inks = { ink: '#000', quiet: '#666', rule: '#ccc', canvas: '#fff', font: 'x' };
+    const { series } = courseOption([course], inks, String) as { series: { data: number[][] }[] };
+    expect(series[0]!.data).toHaveLength(3);
+    expect(new Set(series[0]!.data.map(([when]) => when)).size).toBe(3);
+    expect(series[1]!.data).toEqual([]);
+  });
+});

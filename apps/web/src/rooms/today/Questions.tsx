@@ -1,0 +1,72 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { Link } from 'react-router';
+import type { QuestionView } from '@eurhythm/contract';
+import { queries } from '../../server/queries.ts';
+import { putting } from '../../sync/letters/letter.ts';
+import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { useWrite } from '../../sync/useSync.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Part, Plain } from '../../ui/Panel.tsx';
+
+/** What each kind of question is about, in the order in which they stand. */
+const HEADS: Readonly<Record<QuestionView['kind'], string>> = {
+  'goal reached': 'Reached',
+  improved: 'Really better',
+  slipped: 'Really worse',
+  away: 'Missed',
+  'lead behind': 'One lead behind',
+  'grade near': 'Near a grade',
+  'combo up': 'Ready to go faster',
+  'combos due': 'Memory',
+};
+
+/** What the log asks today: each with its numbers and a press that does something about it. */
+export function Questions() {
+  const { data } = useQuery(queries.questions());
+  return (
+    <Part title="What the log says" aside="the last month">
+      {data?.length === 0 && <Plain>Nothing stands out: no real change, nobody is missed.</Plain>}
+      <ul>
+        {data?.map((question) => (
+          <Question key={`${question.kind} ${question.name} ${question.sentence}`} question={question} />
+        ))}
+      </ul>
+    </Part>
+  );
+}
+
+function Question({ question }: { question: QuestionView }) {
+  const { kind, name, sentence, to, action } = question;
+  return (
+    <li className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-rule py-2">
+      <p>
+        <span className="text-sm text-quiet">{HEADS[kind]}</span> <strong>{name}</strong>
+        <span className="block text-sm">{sentence}</span>
+      </p>
+      <span className="flex flex-wrap justify-end">
+        <Link
+          to={to}
+          className="inline-flex min-h-11 items-center px-2 font-semibold underline underline-offset-4"
+        >
+          {action}
+        </Link>
+        {question.goalId && <ToldOnce goalId={question.goalId} />}
+      </span>
+    </li>
+  );
+}
+
+/** A goal that is reached is said once. */
+function ToldOnce({ goalId }: { goalId: string }) {
+  const client = useQueryClient();
+  const tell = useWrite(
+    () => putting(SUBJECTS.goal, `goals/${goalId}/told`, { day: format(new Date(), 'yyyy-MM-dd') }),
+    { onSuccess: () => client.invalidateQueries({ queryKey: ['progress'] }) },
+  );
+  return (
+    <Button weight="bare" disabled={tell.isPending} onClick={() => tell.mutate()}>
+      Was said
+    </Button>
+  );
+}
