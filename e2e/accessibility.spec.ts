@@ -23,6 +23,12 @@ for (const path of [
   '/fighters/ines',
   '/fighters/new',
   '/fighters/from-file',
+  '/fighters/class',
+  '/fighters/memory',
+  '/fighters/test-day/flood',
+  '/fighters/mbali/grade',
+  '/fighters/mbali/report',
+  '/gym/requirements/slack',
 ]) {
   test(`axe finds nothing on ${path}, light and dark, large and small`, async ({ page, request }) => {
     await request.put('/api/gym/notice', { data: { accepted: true } });

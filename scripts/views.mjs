@@ -118,6 +118,13 @@ export const SHEETS = {
       { view: 'heard-station', sizes: [{ width: 360, height: 740 }] },
     ],
   },
+  progress: {
+    width: 1280,
+    shots: ['class', 'grade', 'memory', 'report'].map((view) => ({
+      view,
+      sizes: [{ width: 1280, height: 800 }],
+    })),
+  },
   dark: {
     width: 1280,
     colorScheme: 'dark',
@@ -135,7 +142,7 @@ export async function contactSheet(browser, base, { width, colorScheme = 'light'
     const [{ width: first }] = sizes;
     const page = await browser.newPage({ viewport: sizes[0], colorScheme, hasTouch: first < 760 });
     await acceptNotice(page, base);
-    await (VIEWS[view] ?? FLOOR_STATES[view] ?? STRIKE_STATES[view])(page, base);
+    await (VIEWS[view] ?? FLOOR_STATES[view] ?? STRIKE_STATES[view] ?? PROGRESS_STATES[view])(page, base);
     for (const size of sizes) {
       await page.setViewportSize(size);
       pictures.push({ size, picture: (await screenshot(page)).toString('base64') });
@@ -244,13 +251,31 @@ export const VIEWS = {
     await page.keyboard.press('Shift');
     await page.waitForTimeout(1500);
   },
-  async fighters(page, base) {
-    await page.goto(`${base}/fighters`);
-    await page.getByText('Minnows').waitFor();
-  },
   async fighter(page, base) {
-    await page.goto(`${base}/fighters/leilani`);
+    await page.goto(`${base}/fighters/sanne`);
     await page.getByRole('img', { name: /trials/ }).waitFor();
+  },
+};
+
+/** What the log says, beside the fighter's own page. */
+const PROGRESS_STATES = {
+  async class(page, base) {
+    await page.goto(`${base}/fighters/class`);
+    await page.getByRole('table').waitFor();
+  },
+  async grade(page, base) {
+    await page.goto(`${base}/fighters/sanne/grade`);
+    await page.getByText('6 of 7 are there').waitFor();
+  },
+  async memory(page, base) {
+    await page.goto(`${base}/fighters/memory`);
+    await page.getByLabel('Grade').click();
+    await page.getByRole('option', { name: 'Ebb', exact: true }).click();
+    await page.getByRole('button', { name: 'Recalled' }).first().click();
+  },
+  async report(page, base) {
+    await page.goto(`${base}/fighters/sanne/report`);
+    await page.getByRole('heading', { name: 'What comes next' }).waitFor();
   },
 };
 

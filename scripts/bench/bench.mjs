@@ -1,4 +1,4 @@
-/** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log|hall|strikes|live]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
+/** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log|hall|strikes|live|progress]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
 import { build, install } from '../house.mjs';
 import { printTable } from './table.mjs';
 
@@ -23,6 +23,7 @@ const PARTS = {
     await import('./strikesLiveBench.mjs');
   },
   live: () => import('./strikesLiveBench.mjs'),
+  progress: () => import('./progressBench.mjs'),
 };
 const wanted = process.argv.slice(2);
 for (const [name, measure] of Object.entries(PARTS))
