@@ -153,6 +153,10 @@ test('what a grade asks for is written by the gym', async ({ page }) => {
 });
 
 test('a report is one page of plain words, and names nobody else', async ({ page }) => {
+  await page.goto('/fighters/sanne/report');
+  await expect(
+    page.getByText(/^Ebb 2, left lead: from 1\.5\d s to 1\.3\d s\. That is more than chance\.$/),
+  ).toBeVisible();
   await page.goto('/fighters/tomasz/report');
   await expect(page.getByRole('heading', { name: 'What was trained' })).toBeVisible();
   await expect(page.getByText(/^The right lead gets a little more time/)).toBeVisible();

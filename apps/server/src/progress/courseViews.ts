@@ -28,11 +28,7 @@ export function courseOf(
   errors: Errors,
   today: string,
 ): Course | null {
-  // Which way it is shows only when it was looked at; the error of that way then counts.
-  const first = course(trials, { better, gym: null, today });
-  if (!first) return null;
-  const gym = errors.get(errorKey(testId, first.measured)) ?? null;
-  return gym ? course(trials, { better, gym, today }) : first;
+  return course(trials, { better, today, errorOf: (way) => errors.get(errorKey(testId, way)) ?? null });
 }
 
 /** As the page shows it. */

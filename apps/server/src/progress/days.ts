@@ -1,14 +1,19 @@
-import { format } from 'date-fns';
-import { sql, type SQLWrapper } from 'drizzle-orm';
+import { sql, type SQL, type SQLWrapper } from 'drizzle-orm';
 
-/** The day of an instant where the server stands, like 2026-03-05. */
-export const dayOf = (at: Date): string => format(at, 'yyyy-MM-dd');
+const two = (n: number): string => (n < 10 ? `0${n}` : String(n));
 
-/** The same in the database, which may stand elsewhere: shifted by what the server's clock is ahead of UTC at that time of the year. */
-export function daySql(at: SQLWrapper): ReturnType<typeof sql<string>> {
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  return sql<string>`to_char(${at} at time zone ${zone}, 'YYYY-MM-DD')`;
-}
+/** The day of an instant where the server stands, like 2026-03-05; put together by hand, since logs have many. */
+export const dayOf = (at: Date): string =>
+  `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
+
+const zone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** The same in the database, which may stand elsewhere, to group by. */
+export const localDay = (at: SQLWrapper): SQL => sql`date_trunc('day', ${at} at time zone ${zone()})`;
+
+/** The same as it is written. */
+export const daySql = (at: SQLWrapper): SQL<string> =>
+  sql<string>`to_char(${at} at time zone ${zone()}, 'YYYY-MM-DD')`;
 
 const DAY = 86_400_000;
 /** So many weeks before an instant. */

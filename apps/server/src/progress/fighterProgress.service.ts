@@ -38,17 +38,17 @@ export class FighterProgressService {
 
   async of(id: string, between: BetweenQuery, now = new Date()): Promise<FighterProgress> {
     const fighter = await this.fighters.one(id);
-    const [own, errors, fading, paces, tempos, memory, goals, checks, gradings] = await Promise.all([
+    const [own, errors, fading, paces, tempos, memory, checks, gradings] = await Promise.all([
       this.trials.ofFighter(id),
       this.trials.gymErrors(now),
       this.fading(id, now),
       this.pace.of([id], now),
       this.tempos.of([id], now),
       this.memory.of([id], now),
-      this.goals.of(id, now),
       this.checks.of([fighter], now),
       this.gradings.of(id),
     ]);
+    const goals = await this.goals.against(id, own, errors, now);
     const courses = own.flatMap((each) => courseView(each, errors, dayOf(now), between) ?? []);
     return {
       courses,

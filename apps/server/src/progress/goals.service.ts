@@ -1,5 +1,5 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { goalNow, type Course, type GoalNow } from '@eurhythm/core/progress';
+import { goalNow, type Course, type GoalNow, type TypicalError } from '@eurhythm/core/progress';
 import type { GoalView, SaveGoalDto } from '@eurhythm/contract';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
@@ -10,7 +10,7 @@ import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 import { courseOf, toldValue } from './courseViews.ts';
 import { dayOf } from './days.ts';
-import { TrialsService } from './trials.service.ts';
+import { TrialsService, type TestTrials } from './trials.service.ts';
 
 type Row = typeof goals.$inferSelect;
 type Test = typeof tests.$inferSelect;
@@ -26,9 +26,18 @@ export class GoalsService {
 
   /** Of one fighter, each as it stands now, the nearest first. */
   async of(fighterId: string, now: Date): Promise<GoalView[]> {
-    const rows = await this.rows([fighterId]);
-    if (rows.length === 0) return [];
     const [own, errors] = await Promise.all([this.trials.ofFighter(fighterId), this.trials.gymErrors(now)]);
+    return this.against(fighterId, own, errors, now);
+  }
+
+  /** The same where the trials are known already. */
+  async against(
+    fighterId: string,
+    own: readonly TestTrials[],
+    errors: ReadonlyMap<string, TypicalError>,
+    now: Date,
+  ): Promise<GoalView[]> {
+    const rows = await this.rows([fighterId]);
     const today = dayOf(now);
     return rows.map(({ goal, test }) => {
       const those = own.find(({ testId, lead }) => testId === goal.testId && lead === goal.lead);

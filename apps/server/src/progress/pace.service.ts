@@ -37,15 +37,27 @@ export class PaceService {
     private readonly moves: MovesService,
   ) {}
 
+  /** What was fitted, and from which combos: fitting reads everything that was heard of them. */
+  private readonly kept = new Map<string, { readonly from: string; readonly gaps: readonly PaceGap[] }>();
+  /** The book that it was fitted with. */
+  private keptWith: MoveBook | null = null;
+
   /** Of some; everybody who is asked for is in it. */
   async of(fighterIds: readonly string[], now: Date): Promise<ReadonlyMap<string, KnownPace>> {
-    const [{ school }, book, rows] = await Promise.all([
+    const since = weeksBefore(now, WEEKS);
+    const [{ school }, book, newest] = await Promise.all([
       this.gym.gym(),
       this.moves.book(),
-      this.heardCombos(fighterIds, weeksBefore(now, WEEKS)),
+      this.newestCombos(fighterIds, since),
     ]);
     const gym = PACE_FACTORS[school.pace];
-    const byFighter = groupBy(rows, ({ fighterId }) => fighterId);
+    if (book !== this.keptWith) this.kept.clear();
+    this.keptWith = book;
+    const isNew = (id: string): boolean => {
+      const from = newest.get(id)?.from;
+      return from !== undefined && this.kept.get(id)?.from !== from;
+    };
+    const rows = await this.heardCombos(fighterIds.filter(isNew), since);
     const impacts = new Map<string, readonly WalkedStroke[]>();
     const impactsIn = (line: string, lead: 'left' | 'right'): readonly WalkedStroke[] => {
       const key = `${lead} ${line}`;
@@ -53,16 +65,36 @@ export class PaceService {
       impacts.set(key, known);
       return known;
     };
+    for (const [id, own] of groupBy(rows, ({ fighterId }) => fighterId))
+      this.kept.set(id, {
+        from: newest.get(id)!.from,
+        gaps: own.flatMap(({ line, lead, heard }) => gapsOf(timesThrough(heard!), impactsIn(line!, lead))),
+      });
     return new Map(
       fighterIds.map((id) => {
-        const own = byFighter.get(id) ?? [];
-        const gaps = own.flatMap(({ line, lead, heard }) =>
-          gapsOf(timesThrough(heard!), impactsIn(line!, lead)),
-        );
-        const fitted = fitPace(gaps, gym);
-        return [id, { factor: fitted?.pace ?? gym, fitted, gym, combos: own.length }];
+        const known = newest.get(id);
+        const fitted = known ? fitPace(this.kept.get(id)?.gaps ?? [], gym) : null;
+        const combos = Math.min(MOST_COMBOS, known?.combos ?? 0);
+        return [id, { factor: fitted?.pace ?? gym, fitted, gym, combos }];
       }),
     );
+  }
+
+  /** How many heard combos each has, and a text that is another one whenever any of them is. */
+  private async newestCombos(fighterIds: readonly string[], since: Date) {
+    if (fighterIds.length === 0) return new Map<string, { from: string; combos: number }>();
+    const rows = await this.database
+      .select({
+        fighterId: attempts.fighterId,
+        combos: sql<number>`count(*)`.mapWith(Number),
+        // A trial that is worked out again has another value or another history.
+        from: sql<string>`count(*) || ' ' || max(${attempts.at}) || ' ' || coalesce(sum(${attempts.value}), 0) || ' ' || sum(jsonb_array_length(${attempts.history}))`,
+      })
+      .from(attempts)
+      .innerJoin(tests, eq(attempts.testId, tests.id))
+      .where(and(inArray(attempts.fighterId, [...fighterIds]), ...isHeardCombo(since)))
+      .groupBy(attempts.fighterId);
+    return new Map(rows.map(({ fighterId, ...of }) => [fighterId, of]));
   }
 
   private async heardCombos(fighterIds: readonly string[], since: Date) {
@@ -81,15 +113,7 @@ export class PaceService {
         })
         .from(attempts)
         .innerJoin(tests, eq(attempts.testId, tests.id))
-        .where(
-          and(
-            inArray(attempts.fighterId, [...fighterIds]),
-            gte(attempts.at, since),
-            eq(tests.kind, 'combo-time'),
-            isNotNull(tests.line),
-            isNotNull(attempts.heard),
-          ),
-        )
+        .where(and(inArray(attempts.fighterId, [...fighterIds]), ...isHeardCombo(since)))
         .orderBy(desc(attempts.at)),
     );
     return this.database
@@ -99,6 +123,13 @@ export class PaceService {
       .where(sql`${ranked.place} <= ${MOST_COMBOS}`);
   }
 }
+
+const isHeardCombo = (since: Date) => [
+  gte(attempts.at, since),
+  eq(tests.kind, 'combo-time'),
+  isNotNull(tests.line),
+  isNotNull(attempts.heard),
+];
 
 function walkedImpacts(line: string, lead: 'left' | 'right', book: MoveBook): readonly WalkedStroke[] {
   const read = analyseCombo(line, book, lead);

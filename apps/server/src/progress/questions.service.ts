@@ -62,9 +62,14 @@ export class QuestionsService {
     const reached = await Promise.all(
       [...new Set(untold.map(({ fighterId }) => fighterId))].map(async (id) => ({
         fighter: who.find((each) => each.id === id)!,
-        goals: (await this.goals.of(id, now)).filter(
-          (goal) => goal.state === 'reached' && untold.some((each) => each.id === goal.id),
-        ),
+        goals: (
+          await this.goals.against(
+            id,
+            trials.filter((of) => of.fighterId === id),
+            errors,
+            now,
+          )
+        ).filter((goal) => goal.state === 'reached' && untold.some((each) => each.id === goal.id)),
       })),
     );
     return [

@@ -1,13 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import type { Better, CourseTrial, TypicalError } from '@eurhythm/core/progress';
 import type { Measured, TrialKind } from '@eurhythm/core/speed';
-import { groupBy } from '@eurhythm/core/units';
 import { and, asc, desc, eq, gte, inArray, ne, sql } from 'drizzle-orm';
 import type { Database } from '../store/database.ts';
 import { attempts, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { TRIAL_VALUE } from '../tests/trialValue.ts';
-import { daySql, weeksBefore } from './days.ts';
+import { dayOf, localDay, weeksBefore } from './days.ts';
 
 /** The trials of one fighter in one test from one lead. */
 export interface TestTrials {
@@ -20,6 +19,9 @@ export interface TestTrials {
   /** The oldest first. */
   readonly trials: readonly CourseTrial[];
 }
+
+/** A trial as the database puts it together: seconds of the epoch, what it came to, how it was counted. */
+type Told = readonly [at: number, value: number, measured: Measured];
 
 /** The gym's typical error rests on the trials of a year. */
 const GYM_WEEKS = 52;
@@ -63,14 +65,15 @@ export class TrialsService {
     readonly since?: Date;
   }): Promise<TestTrials[]> {
     const { fighterId, testId, fighterIds, since } = where;
+    // A log of ten years has thousands of trials: they come as one text for each test and lead, not row by row.
     const rows = await this.database
       .select({
         fighterId: attempts.fighterId,
         testId: attempts.testId,
         lead: attempts.lead,
-        measured: attempts.measured,
-        value: TRIAL_VALUE.mapWith(Number),
-        day: daySql(attempts.at),
+        trials: sql<
+          Told[]
+        >`json_agg(json_build_array(extract(epoch from ${attempts.at}), ${TRIAL_VALUE}, ${attempts.measured}) order by ${attempts.at}, ${attempts.id})`,
       })
       .from(attempts)
       .innerJoin(tests, eq(attempts.testId, tests.id))
@@ -83,20 +86,23 @@ export class TrialsService {
           sql`${TRIAL_VALUE} is not null`,
         ),
       )
-      .orderBy(asc(attempts.at), asc(attempts.id));
+      .groupBy(attempts.fighterId, attempts.testId, attempts.lead);
     const known = new Map((await this.database.select().from(tests)).map((test) => [test.id, test]));
-    const groups = groupBy(rows, (row) => `${row.fighterId} ${row.testId} ${row.lead}`);
-    return [...groups.values()].map((those) => {
-      const { fighterId: who, testId: what, lead } = those[0]!;
-      const { title, kind, direction: better } = known.get(what)!;
-      const trials = those.map(({ day, value, measured }) => ({ day, value, measured }));
-      return { fighterId: who, testId: what, title, kind, better, lead, trials };
+    return rows.map(({ trials, ...of }) => {
+      const { title, kind, direction: better } = known.get(of.testId)!;
+      return {
+        ...of,
+        title,
+        kind,
+        better,
+        trials: trials.map(([at, value, measured]) => ({ day: dayOf(new Date(1000 * at)), value, measured })),
+      };
     });
   }
 
   /** The typical error of every test and way of counting over the gym, by `errorKey`. */
   async gymErrors(now: Date): Promise<ReadonlyMap<string, TypicalError>> {
-    const day = daySql(attempts.at);
+    const day = localDay(attempts.at);
     const days = this.database.$with('days').as(
       this.database
         .select({

@@ -39,8 +39,9 @@ const STUDENT = [
   6.314, 2.92, 2.353, 2.132, 2.015, 1.943, 1.895, 1.86, 1.833, 1.812, 1.796, 1.782, 1.771, 1.761, 1.753,
   1.746, 1.74, 1.734, 1.729, 1.725, 1.721, 1.717, 1.714, 1.711, 1.708, 1.706, 1.703, 1.701, 1.699, 1.697,
 ] as const;
+const student = (freedom: number): number => STUDENT[Math.ceil(freedom) - 1] ?? NINE_OF_TEN;
 /** So many times the variance of chance days of one side have to differ before it is believed. */
-const DAYS_DIFFER = 3;
+const DAYS_DIFFER = 2;
 
 /**
  * Whether the trials after are really better than those before, or only other ones. The least real change is 1.645 · typical error ·
@@ -66,9 +67,10 @@ export function compareTrials({ better, before, after, typicalError: known }: To
   if (change === null || !error)
     return { ...base, least: null, daysDiffer: false, restsOnOne: false, verdict: 'too little data' };
   const days = daysVariance(sides, error.error ** 2);
-  const spread = Math.sqrt(error.error ** 2 * (1 / trials.before + 1 / trials.after) + days);
-  const least = NINE_OF_TEN * spread;
-  const sure = spread * (STUDENT[Math.ceil(error.freedom) - 1] ?? NINE_OF_TEN);
+  const spread = Math.sqrt(error.error ** 2 * (1 / trials.before + 1 / trials.after) + days.variance);
+  // Days are few, so what they add is known less well than the error of a trial.
+  const least = spread * (days.variance > 0 ? student(days.freedom) : NINE_OF_TEN);
+  const sure = Math.max(least, spread * student(error.freedom));
   const isUp = change > 0 === (better === 'higher');
   const restsOnOne = Math.abs(change) > least && dependsOnOne(valuesBefore, valuesAfter, error.error);
   const verdict =
@@ -79,7 +81,7 @@ export function compareTrials({ better, before, after, typicalError: known }: To
         : isUp
           ? 'faster'
           : 'slower';
-  return { ...base, least, daysDiffer: days > 0, restsOnOne, verdict };
+  return { ...base, least, daysDiffer: days.variance > 0, restsOnOne, verdict };
 }
 
 /** Without its one luckiest trial a real change is still at least so much of the least one. */
@@ -103,8 +105,11 @@ function errorOf(known: ToCompare['typicalError'], days: readonly DayTrials[]): 
   return known ?? typicalError(days.map(({ values }) => values));
 }
 
-/** What the days add to the variance of the difference of two sides; 0 where they differ no more than chance lets them. */
-function daysVariance(sides: readonly (readonly DayTrials[])[], within: number): number {
+/** What the days add to the variance of the difference of two sides, and how many days that rests on; 0 where they differ no more than chance lets them. */
+function daysVariance(
+  sides: readonly (readonly DayTrials[])[],
+  within: number,
+): { readonly variance: number; readonly freedom: number } {
   let squares = 0;
   let freedom = 0;
   let trials = 0;
@@ -118,12 +123,13 @@ function daysVariance(sides: readonly (readonly DayTrials[])[], within: number):
     trials += held.reduce((sum, { values }) => sum + values.length, 0);
     days += held.length;
   }
-  if (freedom < 2) return 0;
+  if (freedom < 2) return { variance: 0, freedom };
   const between = squares / freedom;
-  if (between <= DAYS_DIFFER * within) return 0;
+  if (between <= DAYS_DIFFER * within) return { variance: 0, freedom };
   const ofDay = (between - within) / (trials / days);
-  return sides.reduce(
+  const variance = sides.reduce(
     (sum, side) => sum + ofDay / Math.max(1, side.filter(({ values }) => values.length > 0).length),
     0,
   );
+  return { variance, freedom };
 }

@@ -5,7 +5,7 @@ import { courseNotes, verdictSentence } from './verdictWords.ts';
 
 const GYM = { error: 1, freedom: 300 };
 const TODAY = '2026-06-01';
-const WISH = { better: 'higher', gym: GYM, today: TODAY } as const;
+const WISH = { better: 'higher', today: TODAY, errorOf: () => GYM } as const;
 
 function trials(
   perFourWeeks: number,
@@ -74,7 +74,12 @@ describe('course', () => {
   it('compares any two dates', () => {
     const { days } = course(trials(3), WISH)!;
     expect(betweenDates(days, 'higher', GYM, days[1]!.day, TODAY).verdict).toBe('faster');
-    expect(betweenDates(days, 'higher', GYM, '2020-01-01', TODAY).verdict).toBe('too little data');
+    // Who began after the first date is held against the own beginning.
+    expect(betweenDates(days, 'higher', GYM, '2020-01-01', TODAY)).toMatchObject({
+      verdict: 'faster',
+      trials: { before: 4, after: 4 },
+    });
+    expect(betweenDates(days.slice(-1), 'higher', GYM, '2020-01-01', TODAY).verdict).toBe('too little data');
   });
 
   it('says each verdict with its numbers', () => {

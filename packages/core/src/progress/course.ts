@@ -31,7 +31,7 @@ export interface Course {
   /** The last four weeks against the eight before them. */
   readonly month: Compared | null;
   readonly trend: Trend | null;
-  /** Where nine of ten trials lie now, from the last eight weeks. */
+  /** Where nine of ten trials lie now, from the last four weeks, or the last eight where there were none. */
   readonly usual: { readonly low: number; readonly high: number } | null;
   readonly aside: readonly AsideTrial[];
   /** Trials that are dated after today, and count for nothing until then. */
@@ -40,10 +40,10 @@ export interface Course {
 
 export interface CourseWish {
   readonly better: Better;
-  /** The typical error of the test over the gym; null where nobody repeated it on a day. */
-  readonly gym: TypicalError | null;
   /** Written like 2026-03-05. */
   readonly today: string;
+  /** The typical error of the test over the gym, counted in this way; null where nobody repeated it on a day. */
+  errorOf(way: Measured): TypicalError | null;
 }
 
 const DAY = 86_400_000;
@@ -62,9 +62,12 @@ const dayNumber = (day: string): number => Math.round(Date.parse(day) / DAY);
  * What a fighter's trials of one test from one lead say. Null where there is none that counts.
  *
  * @example
- * course([], { better: 'higher', gym: null, today: '2026-03-05' }) // null
+ * course([], { better: 'higher', today: '2026-03-05', errorOf: () => null }) // null
  */
-export function course(trials: readonly CourseTrial[], { better, gym, today }: CourseWish): Course | null {
+export function course(
+  trials: readonly CourseTrial[],
+  { better, today, errorOf }: CourseWish,
+): Course | null {
   const now = dayNumber(today);
   const past = trials.filter(({ day }) => dayNumber(day) <= now);
   const ways = groupBy(past, ({ measured }) => measured);
@@ -73,7 +76,7 @@ export function course(trials: readonly CourseTrial[], { better, gym, today }: C
   const { days: kept, aside } = withoutSlips(byDay(ways.get(measured)!));
   const days = kept.filter(({ values }) => values.length > 0);
   const values = days.map((each) => each.values);
-  const repeated = shrunk(typicalError(values), gym);
+  const repeated = shrunk(typicalError(values), errorOf(measured));
   const error = repeated ?? errorBetweenDays(values);
   const learning = learningDays(days, error, better);
   const settled = days.slice(learning);
@@ -83,7 +86,8 @@ export function course(trials: readonly CourseTrial[], { better, gym, today }: C
     before.length === 0 || after.length === 0
       ? null
       : compareTrials({ better, before, after, typicalError: error });
-  const lately = within(USUAL, 0).flatMap(({ values }) => values);
+  const [ofMonth, ofUsual] = [MONTH, USUAL].map((days) => within(days, 0).flatMap((day) => day.values));
+  const lately = ofMonth!.length > 0 ? ofMonth! : ofUsual!;
   return {
     measured,
     otherWays: [...ways]
@@ -129,7 +133,8 @@ function learningDays(days: readonly DayTrials[], error: TypicalError | null, be
 }
 
 /**
- * A fighter's trials around two dates against each other: those of the two weeks up to each.
+ * A fighter's trials around two dates against each other: those of the two weeks up to each; where nothing was done then, the first two
+ * weeks after the earlier one.
  *
  * @example
  * betweenDates([], 'higher', null, '2026-03-05', '2026-04-05').verdict // 'too little data'
@@ -141,11 +146,15 @@ export function betweenDates(
   from: string,
   to: string,
 ): Compared {
-  const upTo = (date: string): DayTrials[] =>
-    days.filter(
-      ({ day }) => dayNumber(day) <= dayNumber(date) && dayNumber(day) > dayNumber(date) - MONTH / 2,
-    );
-  return compareTrials({ better, before: upTo(from), after: upTo(to), typicalError: error });
+  const within = (after: number, until: number): DayTrials[] =>
+    days.filter(({ day }) => dayNumber(day) > after && dayNumber(day) <= until);
+  const upTo = (date: string): DayTrials[] => within(dayNumber(date) - MONTH / 2, dayNumber(date));
+  // Who began later is held against the own beginning.
+  const first = days.find(({ day }) => day > from)?.day;
+  const begun = first === undefined ? [] : within(dayNumber(first) - 1, dayNumber(first) + MONTH / 2 - 1);
+  const before = upTo(from).length > 0 ? upTo(from) : begun;
+  const after = upTo(to).filter((day) => !before.includes(day));
+  return compareTrials({ better, before, after, typicalError: error });
 }
 
 /** As much of a course as the table of a class tells. */
@@ -159,7 +168,7 @@ export interface MonthOfClass extends Pick<Course, 'measured' | 'days' | 'month'
 
 /**
  * The last month of a fighter in one test, as a table of many needs it: quicker than the whole course, since nothing older is looked at.
- * `errorOf` is the gym's typical error of a way of counting. Null where there is no trial.
+ * Null where there is no trial.
  *
  * @example
  * monthOf([], { better: 'higher', today: '2026-03-05', errorOf: () => null }) // null

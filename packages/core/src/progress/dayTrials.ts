@@ -32,9 +32,11 @@ const LEAST_TO_TELL = 3;
  */
 export function isSlip(value: number, others: readonly number[]): boolean {
   if (others.length < LEAST_TO_TELL - 1) return false;
-  const middle = median([...others]);
-  return middle > 0 && (value > SLIP * middle || value < middle / SLIP);
+  return isFar(value, median([...others]));
 }
+
+const isFar = (value: number, middle: number): boolean =>
+  middle > 0 && (value > SLIP * middle || value < middle / SLIP);
 
 /**
  * Takes out what cannot be so beside all the other trials, and tells it.
@@ -48,7 +50,8 @@ export function withoutSlips(days: readonly DayTrials[]): {
 } {
   const all = days.flatMap(({ values }) => values);
   if (all.length < LEAST_TO_TELL) return { days, aside: [] };
-  const isOne = (value: number): boolean => isSlip(value, all);
+  const middle = median(all);
+  const isOne = (value: number): boolean => isFar(value, middle);
   return {
     days: days.map(({ day, values }) => ({ day, values: values.filter((value) => !isOne(value)) })),
     aside: days.flatMap(({ day, values }) => values.filter(isOne).map((value) => ({ day, value }))),

@@ -8,7 +8,7 @@ const of = (values: readonly number[][]) => {
   const trials = classDays(first, values.length, 7).flatMap((day, i) =>
     values[i]!.map((value) => ({ day, value, measured: 'taps' as const })),
   );
-  return course(trials, { better: 'higher', gym: { error: 1, freedom: 300 }, today: TODAY });
+  return course(trials, { better: 'higher', today: TODAY, errorOf: () => ({ error: 1, freedom: 300 }) });
 };
 const goal = (value: number, by = '2026-08-01', setOn = '2026-03-01') => ({ value, by, setOn });
 const rising = of(Array.from({ length: 10 }, (_, i) => [18 + i / 2, 18 + i / 2]));
