@@ -109,6 +109,35 @@ test('combos are asked with one press for all and exceptions by name, and are du
   await expect(page.getByRole('listitem').filter({ hasText: /^Ebb 3 asked/ })).toBeVisible();
 });
 
+test('at the end of a class its combos are asked, and the log keeps the answers', async ({ page }) => {
+  const at = new Date().toISOString();
+  const data = { sessionId: 'knees-behind-the-cross', fighterIds: ['ines', 'suda'], startedAt: at };
+  await page.request.put('/api/runs/asked', { data });
+  const { rounds } = await (await page.request.get('/api/runs/asked')).json();
+  const skip = { kind: 'skip', round: rounds.length, running: false, at };
+  await page.request.put('/api/runs/asked/events/start', {
+    data: { kind: 'start', round: 0, position: 0, at },
+  });
+  await page.request.put('/api/runs/asked/events/skip', { data: skip });
+  await page.goto('/floor/asked');
+  await expect(page.getByText('That was the session')).toBeVisible({ timeout: 60_000 });
+  const asked = page.getByRole('region', { name: 'Who still has them?' });
+  await asked
+    .getByRole('group', { name: /^Slack 2 · .*everybody/ })
+    .getByRole('button', { name: 'With help' })
+    .click();
+  const suda = asked.getByRole('group', { name: /^Slack 2 · .*Suda Lindqvist/ });
+  await suda.getByRole('button', { name: 'Recalled' }).click();
+  const last = async (who: string) => {
+    const { items } = await (await page.request.get(`/api/progress/memory?who=${who}`)).json();
+    return items.find(({ combo }: { combo: string }) => combo === 'Slack 2')?.last;
+  };
+  await expect.poll(() => last('ines')).toBe('with-help');
+  await expect.poll(() => last('suda')).toBe('recalled');
+  await page.getByRole('button', { name: 'Close the session' }).click();
+  await expect(page.getByRole('heading', { name: 'Fighters' })).toBeVisible();
+});
+
 test('a goal is set in the page and stands against the trend', async ({ page }) => {
   await fighterWith(page, 'goal', [[20, 20], [21, 21], [22, 22], [23, 23], [24, 24]]); // prettier-ignore
   await page.goto('/fighters/goal');

@@ -258,6 +258,57 @@ describe('a grade', () => {
   });
 });
 
+describe('the volume of a fighter', () => {
+  it('is by limb and week, as the own group did it', async () => {
+    const { weeks, shares, jump } = (await call('GET', 'fighters/ines/volume')).body;
+    expect(weeks.length).toBeGreaterThanOrEqual(8);
+    expect(weeks.length).toBeLessThanOrEqual(10);
+    for (const { planned, done, limbs } of weeks) {
+      expect(done).toBeLessThanOrEqual(planned);
+      expect(Object.values<number>(limbs).reduce((sum, n) => sum + n, 0)).toBe(done);
+    }
+    expect(Object.values<number>(shares).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 6);
+    expect(jump === null || jump > 1.5).toBe(true);
+  });
+
+  it('counts a round that was finished whole, a part by its time, and none that was sat out', async () => {
+    await newFighter('volume');
+    const block = {
+      ...{
+        kind: 'count',
+        id: 'c',
+        seconds: 60,
+        title: 'Jabs',
+        line: 'jab',
+        reps: 20,
+        groups: [],
+        sides: 'one',
+      },
+      ...{
+        sets: 1,
+        rest: 0,
+        repSeconds: 2,
+        method: 'whole',
+        direction: 'up',
+        levels: 'fixed',
+        from: 'standing',
+      },
+      shoutLast: false,
+    };
+    const rounds = [1, 2, 3].map((n) => ({ id: `r${n}`, title: 'Jabs', kind: 'technique', blocks: [{ ...block, id: `c${n}` }] })); // prettier-ignore
+    await call('PUT', 'sessions/volume', { title: 'Jabs', lead: 'left', plannedFor: null, rounds });
+    await call('PUT', 'runs/volume', { sessionId: 'volume', fighterIds: ['volume'], startedAt: instant(0) });
+    const mark = (round: number, more: object) =>
+      call('PUT', `runs/volume/results/v${round}`, { round, fighterId: 'volume', at: instant(0), ...more });
+    await mark(0, { done: 'finished' });
+    await mark(1, { done: 'part', seconds: 15 });
+    await mark(2, { done: 'sat-out' });
+    const { weeks } = (await call('GET', 'fighters/volume/volume')).body;
+    expect(weeks).toMatchObject([{ planned: 60, done: 25, limbs: { 'left-hand': 25, 'right-hand': 0 } }]);
+    expect((await call('GET', 'fighters/nobody/volume')).status).toBe(404);
+  });
+});
+
 describe('a class', () => {
   it('has a line for each of its fighters', async () => {
     const { test, tests, rows } = (await call('GET', 'progress/class?gradeId=slack&testId=two-straights'))
@@ -279,6 +330,37 @@ describe('a class', () => {
       expect(sentence).toMatch(/\.$/);
       expect([to, action]).toEqual([expect.stringMatching(/^\//), expect.stringMatching(/^\p{Lu}/u)]);
     }
+  });
+
+  it('says when the class leaves the other lead out', async () => {
+    const kinds = async () =>
+      new Set((await call('GET', 'progress/questions')).body.items.map(({ kind }: any) => kind));
+    expect(await kinds()).not.toContain('lead neglected');
+    const ids = (await call('GET', 'combos')).body.items.map(({ id }: any) => id);
+    const block = {
+      ...{
+        kind: 'combo',
+        id: 'w',
+        seconds: 60,
+        combos: ids.map((comboId: string) => ({ comboId })),
+        bpm: 76,
+        calls: 'on-beat',
+      },
+      ...{ words: 'numbers', leadPlan: 'as-set', cyclesEach: 1 },
+    };
+    const many = Array.from({ length: 50 }, (_, n) => ({ id: `r${n}`, title: 'Left', kind: 'combos', blocks: [{ ...block, id: `w${n}` }] })); // prettier-ignore
+    await call('PUT', 'sessions/one-lead', { title: 'Left', lead: 'left', plannedFor: null, rounds: many });
+    const fighterIds = ['sanne', 'emeka', 'mbali', 'tomasz'];
+    await call('PUT', 'runs/one-lead', { sessionId: 'one-lead', fighterIds, startedAt: instant(1) });
+    for (const fighterId of fighterIds)
+      await Promise.all(
+        many.map((_, round) =>
+          call('PUT', `runs/one-lead/results/${fighterId}-${round}`, {
+            ...{ round, fighterId, done: 'finished', quality: 'clean', at: instant(1) },
+          }),
+        ),
+      );
+    expect(await kinds()).toContain('lead neglected');
   });
 
   it('tells the next tempo of those who are here', async () => {

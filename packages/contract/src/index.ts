@@ -21,6 +21,7 @@ export * from './strikes/strikes.ts';
 export * from './progress/comparisons.ts';
 export * from './progress/fighterProgress.ts';
 export * from './progress/classProgress.ts';
+export * from './progress/volume.ts';
 export * from './progress/goals.ts';
 export * from './progress/memory.ts';
 export * from './progress/gradeChecks.ts';

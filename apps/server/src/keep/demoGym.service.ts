@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { eq, inArray } from 'drizzle-orm';
+import { eq, inArray, like } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import { kindOf } from '@eurhythm/core/rounds';
 import type { RoundDto } from '@eurhythm/contract';
@@ -59,6 +59,11 @@ export class DemoGymService {
       const touched = await touchedIds(tx);
       const things = demoThings(gym, touched);
       await remove(tx, schema.attempts, schema.attempts.id, things.attempts);
+      for (const table of [schema.gradings, schema.goals, schema.recalls]) {
+        await tx.delete(table).where(like(table.id, `${DEMO_PREFIX}%`));
+        await remove(tx, table, table.fighterId, things.fighters);
+      }
+      await remove(tx, schema.shownMarks, schema.shownMarks.fighterId, things.fighters);
       await remove(tx, schema.roundResults, schema.roundResults.runId, things.runs);
       await remove(tx, schema.runs, schema.runs.id, things.runs);
       await remove(tx, schema.sessions, schema.sessions.id, things.sessions);
@@ -107,7 +112,11 @@ function demoThings(gym: WholeGymFile, touched: ReadonlySet<string>): DemoThings
   const isDemoLog = (id: string): boolean => id.startsWith(DEMO_PREFIX);
   const ownRuns = gym.runs.filter(({ id }) => !isDemoLog(id));
   const ownAttempts = gym.attempts.filter(({ id }) => !isDemoLog(id));
+  const isOwn = ({ id }: { readonly id: string }): boolean => !isDemoLog(id);
+  const ownGoals = gym.goals.filter(isOwn);
   const neededFighters = new Set([
+    ...[...gym.gradings, ...gym.recalls].filter(isOwn).map(({ fighterId }) => fighterId),
+    ...ownGoals.map(({ fighterId }) => fighterId),
     ...ownRuns.flatMap(({ fighterIds }) => fighterIds),
     ...gym.results.filter(({ runId }) => !isDemoLog(runId)).map(({ fighterId }) => fighterId),
     ...ownAttempts.map(({ fighterId }) => fighterId),
@@ -134,14 +143,22 @@ function demoThings(gym: WholeGymFile, touched: ReadonlySet<string>): DemoThings
     fighters: gym.fighters.filter(({ id }) => !fighters.includes(id)),
   };
   const ownGrades = new Set(gym.grades.filter(({ id }) => !demo(GRADES).has(id)).map(({ id }) => id));
+  const asked = gym.requirements
+    .filter(({ gradeId }) => ownGrades.has(gradeId))
+    .flatMap(({ requirements }) => requirements);
   const named = new Set([
+    ...asked.flatMap(({ comboId }) => comboId ?? []),
     ...[...staying.sessions, ...gym.library].flatMap(({ rounds }) => namedIn(rounds)),
     ...gym.techniques
       .filter(({ gradeId }) => ownGrades.has(gradeId))
       .flatMap(({ techniques }) => techniques.flatMap(({ comboId }) => comboId ?? [])),
   ]);
   const combos = goes(gym.combos, demo(COMBOS), named);
-  const tests = goes(gym.tests, demo(TESTS), new Set(ownAttempts.map(({ testId }) => testId)));
+  const tests = goes(
+    gym.tests,
+    demo(TESTS),
+    new Set([...ownAttempts, ...ownGoals, ...asked].flatMap(({ testId }) => testId ?? [])),
+  );
   const grades = goes(
     gym.grades,
     demo(GRADES),

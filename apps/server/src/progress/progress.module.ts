@@ -22,6 +22,7 @@ import {
   SignGradeDto,
   TempoList,
   ToldDto,
+  VolumeView,
   WhoQuery,
 } from '@eurhythm/contract';
 import { CombosModule } from '../combos/combos.module.ts';
@@ -47,6 +48,7 @@ import { RequirementsService } from './requirements.service.ts';
 import { SetsService } from './sets.service.ts';
 import { TemposService } from './tempos.service.ts';
 import { TrialsService } from './trials.service.ts';
+import { VolumeService } from './volume.service.ts';
 
 @May('coach')
 @Controller('api')
@@ -58,6 +60,7 @@ class ProgressController {
     private readonly tempos: TemposService,
     private readonly memory: MemoryService,
     private readonly who: FightersService,
+    private readonly volumes: VolumeService,
   ) {}
 
   /** Whether trials after something are really better than those before it. */
@@ -74,6 +77,13 @@ class ProgressController {
   @answers(FighterProgress)
   ofFighter(@Param('id') id: string, @Query() between: BetweenQuery): Promise<FighterProgress> {
     return this.fighter.of(id, between);
+  }
+
+  /** How much somebody struck in the last half year, by limb and week. */
+  @Get('fighters/:id/volume')
+  @answers(VolumeView)
+  volume(@Param('id') id: string): Promise<VolumeView> {
+    return this.volumes.of(id);
   }
 
   @Get('progress/class')
@@ -220,6 +230,7 @@ class GoalsController {
     FighterProgressService,
     ClassProgressService,
     QuestionsService,
+    VolumeService,
   ],
   exports: [MemoryService, TemposService, PaceService],
 })

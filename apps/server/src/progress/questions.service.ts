@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { neglectedLead } from '@eurhythm/core/progress';
 import { groupBy } from '@eurhythm/core/units';
 import type { FighterView, QuestionView } from '@eurhythm/contract';
 import { differenceInCalendarDays } from 'date-fns';
@@ -9,11 +10,14 @@ import { dayOf, weeksBefore } from './days.ts';
 import { GoalsService } from './goals.service.ts';
 import { GradeChecksService } from './gradeChecks.service.ts';
 import { MemoryService } from './memory.service.ts';
+import { SetsService, type MarkedSet } from './sets.service.ts';
 import { TemposService } from './tempos.service.ts';
 import { TrialsService } from './trials.service.ts';
 
 /** Trials of half a year say who improved and who is behind. */
 const WEEKS = 26;
+/** What a class left out shows in a month. */
+const MONTH_WEEKS = 4;
 /** Who came before and has not for so many days is missed. */
 const AWAY_DAYS = 21;
 /** So many of a kind are asked at once: the rest stands on the pages themselves. */
@@ -32,6 +36,7 @@ export class QuestionsService {
     private readonly attendance: AttendanceService,
     private readonly memory: MemoryService,
     private readonly tempos: TemposService,
+    private readonly sets: SetsService,
     private readonly checks: GradeChecksService,
     private readonly goals: GoalsService,
   ) {}
@@ -39,7 +44,7 @@ export class QuestionsService {
   async today(now = new Date()): Promise<QuestionView[]> {
     const who = await this.fighters.fit();
     const ids = who.map(({ id }) => id);
-    const [trials, errors, attendance, memory, tempos, checks, untold] = await Promise.all([
+    const [trials, errors, attendance, memory, tempos, checks, untold, sets] = await Promise.all([
       this.trials.ofSome(ids, weeksBefore(now, WEEKS)),
       this.trials.gymErrors(now),
       this.attendance.of(ids, now),
@@ -47,6 +52,7 @@ export class QuestionsService {
       this.tempos.of(ids, now),
       this.checks.of(who, now),
       this.goals.untold(ids),
+      this.sets.of(ids, weeksBefore(now, MONTH_WEEKS)),
     ]);
     const courses = groupBy(
       trials.flatMap((of) => {
@@ -99,6 +105,7 @@ export class QuestionsService {
         }),
       ),
       ...few(leadsBehind(ofEach)),
+      ...leadLeftOut(sets, who),
       ...few(
         checks
           .filter(({ lines, met }) => met >= lines.length - 1)
@@ -170,6 +177,25 @@ function leadsBehind(ofEach: Each): QuestionView[] {
 
 /** How large a change is beside what was before. */
 const sizeOf = ({ month }: Trained): number => Math.abs((month?.change ?? 0) / (month?.means.before || 1));
+
+/** Whether the class trains from one lead alone. */
+function leadLeftOut(sets: readonly MarkedSet[], who: readonly FighterView[]): QuestionView[] {
+  const leadOf = new Map(who.map(({ id, lead }) => [id, lead]));
+  const leads = sets.flatMap((set) => set.leads.map((lead) => lead === leadOf.get(set.fighterId)));
+  const own = leads.filter(Boolean).length;
+  const share = neglectedLead({ own, other: leads.length - own });
+  if (share === null) return [];
+  return [
+    {
+      kind: 'lead neglected',
+      fighterId: null,
+      name: 'The other lead',
+      sentence: `Only ${Math.round(100 * share)} % of the rounds with combos of the last four weeks were done from it.`,
+      to: '/sessions/new',
+      action: 'Build a session',
+    },
+  ];
+}
 
 function readyCombos(tempos: Awaited<ReturnType<TemposService['of']>>): QuestionView[] {
   return [...groupBy(tempos, ({ comboId }) => comboId).values()]

@@ -23,6 +23,10 @@ export interface TestTrials {
 /** A trial as the database puts it together: seconds of the epoch, what it came to, how it was counted. */
 type Told = readonly [at: number, value: number, measured: Measured];
 
+/** Typical errors by `errorKey`. */
+type Errors = ReadonlyMap<string, TypicalError>;
+const KEPT_MS = 60_000;
+
 /** The gym's typical error rests on the trials of a year. */
 const GYM_WEEKS = 52;
 
@@ -100,8 +104,26 @@ export class TrialsService {
     });
   }
 
-  /** The typical error of every test and way of counting over the gym, by `errorKey`. */
-  async gymErrors(now: Date): Promise<ReadonlyMap<string, TypicalError>> {
+  /** The errors that were worked out last, from how many trials and up to which. */
+  private kept: { readonly from: string; readonly at: number; readonly errors: Errors } | null = null;
+
+  /**
+   * The typical error of every test and way of counting over the gym, by `errorKey`. As long as no trial comes or goes it stays the same
+   * for a minute: one that was corrected hardly moves it.
+   */
+  async gymErrors(now: Date): Promise<Errors> {
+    const [newest] = await this.database
+      .select({ from: sql<string>`count(*) || ' ' || coalesce(max(${attempts.at})::text, '')` })
+      .from(attempts)
+      .where(gte(attempts.at, weeksBefore(now, GYM_WEEKS)));
+    const { from } = newest!;
+    if (this.kept?.from === from && now.getTime() - this.kept.at < KEPT_MS) return this.kept.errors;
+    const errors = await this.readErrors(now);
+    this.kept = { from, at: now.getTime(), errors };
+    return errors;
+  }
+
+  private async readErrors(now: Date): Promise<Errors> {
     const day = localDay(attempts.at);
     const days = this.database.$with('days').as(
       this.database

@@ -32,6 +32,7 @@ import type {
   ThemeView,
   TodayView,
   UsesView,
+  VolumeView,
   VoiceView,
 } from '@eurhythm/contract';
 import { Refused, get } from './api.ts';
@@ -130,6 +131,11 @@ export const queries = {
     queryOptions({
       queryKey: ['fighters', id, 'progress', between],
       queryFn: () => get<FighterProgress>(`fighters/${id}/progress${queryOf(between ?? {})}`),
+    }),
+  volume: (id: string) =>
+    queryOptions({
+      queryKey: ['fighters', id, 'volume'],
+      queryFn: () => get<VolumeView>(`fighters/${id}/volume`),
     }),
   classProgress: (asked: { gradeId?: string; testId?: string }) =>
     queryOptions({

@@ -115,6 +115,7 @@ export const QUESTION_KINDS = [
   'slipped',
   'away',
   'lead behind',
+  'lead neglected',
   'combos due',
   'combo up',
   'grade near',

@@ -36,3 +36,26 @@ export function evenness(
   const behind = more === null ? null : better === 'higher' ? other : more;
   return { percent, from, to, behind, trials: { left: left.length, right: right.length } };
 }
+
+/** Fewer rounds than this say nothing of a class. */
+const LEAST_ROUNDS = 20;
+/** Both leads alike would be half. */
+const NEGLECTED = 0.3;
+
+/**
+ * The share of rounds that were done from the other lead than the fighters' own, where it is less than three of ten; null else, and where
+ * there were too few rounds.
+ *
+ * @example
+ * neglectedLead({ own: 30, other: 10 }) // 0.25
+ */
+export function neglectedLead({
+  own,
+  other,
+}: {
+  readonly own: number;
+  readonly other: number;
+}): number | null {
+  const share = other / (own + other);
+  return own + other >= LEAST_ROUNDS && share < NEGLECTED ? share : null;
+}

@@ -11,3 +11,4 @@ export * from './memory.ts';
 export * from './gradeCheck.ts';
 export * from './goals.ts';
 export * from './tempoForThose.ts';
+export * from './volume.ts';

@@ -1,4 +1,4 @@
-import { evenness } from './evenness.ts';
+import { evenness, neglectedLead } from './evenness.ts';
 import { fading, fadingWithin } from './fading.ts';
 
 describe('evenness', () => {
@@ -17,6 +17,14 @@ describe('evenness', () => {
   it('is not told where a lead was not tried or the error is not known', () => {
     expect(evenness({ left: [], right: [22] }, 1, 'higher')).toBeNull();
     expect(evenness({ left: [20], right: [22] }, null, 'higher')).toBeNull();
+  });
+});
+
+describe('neglectedLead', () => {
+  it('is told where a class does less than three of ten rounds from the other lead', () => {
+    expect(neglectedLead({ own: 25, other: 5 })).toBeCloseTo(1 / 6, 9);
+    expect(neglectedLead({ own: 14, other: 6 })).toBeNull();
+    expect(neglectedLead({ own: 10, other: 0 })).toBeNull();
   });
 });
 

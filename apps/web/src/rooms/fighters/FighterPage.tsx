@@ -13,6 +13,7 @@ import { PersonData } from './PersonData.tsx';
 import { Courses } from './progress/Courses.tsx';
 import { Goals } from './progress/Goals.tsx';
 import { NextGrade } from './progress/NextGrade.tsx';
+import { Volume } from './progress/Volume.tsx';
 import { Leads, Memory, Pace, Tempos } from './progress/WhatNext.tsx';
 import { TrialList } from './replay/TrialList.tsx';
 import { RoundsTable } from './RoundsTable.tsx';
@@ -83,6 +84,7 @@ function Log({ log }: { log: FighterLog }) {
       <div className="space-y-8">
         <Courses fighter={log.fighter} progress={progress} />
         <Leads leads={progress.leads} fading={progress.fading} />
+        <Volume fighterId={log.fighter.id} />
         <Rounds rounds={log.rounds} />
       </div>
       <div className="space-y-8">

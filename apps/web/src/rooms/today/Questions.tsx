@@ -16,6 +16,7 @@ const HEADS: Readonly<Record<QuestionView['kind'], string>> = {
   slipped: 'Really worse',
   away: 'Missed',
   'lead behind': 'One lead behind',
+  'lead neglected': 'Left out',
   'grade near': 'Near a grade',
   'combo up': 'Ready to go faster',
   'combos due': 'Memory',

@@ -84,6 +84,14 @@ describe('picking combos', () => {
       'focus',
     );
   });
+  it('takes what slips from memory before what was left for long, and says so', () => {
+    const due = [
+      combo(1, 'jab cross', { daysAgo: 20 }),
+      combo(2, 'jab cross', { daysAgo: 3, due: { with: 4, of: 5 } }),
+    ];
+    const [first] = pickCombos(due, { count: 1, focus: null, floorSteps: null }, book);
+    expect([first!.combo.id, first!.why]).toEqual(['ebb-2', 'is due from memory with 4 of 5 who may come']);
+  });
   it('brings limbs and heights that are lacking, other things being equal', () => {
     const even = [combo(1, 'jab cross'), combo(2, 'jab cross jab'), combo(3, 'r:round@l f:round@l')].map(
       (each) => ({ ...each, daysAgo: 5 }),

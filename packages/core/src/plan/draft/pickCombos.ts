@@ -11,6 +11,8 @@ export interface DraftCombo extends BlockCombo {
   readonly focus: readonly string[];
   /** Days since it was last in a session that was held; null when it never was. */
   readonly daysAgo: number | null;
+  /** With how many of those who may come it is due to be asked again, of how many; not told where nobody was asked. */
+  readonly due?: { readonly with: number; readonly of: number };
 }
 
 export interface PickedCombo {
@@ -23,8 +25,11 @@ export interface PickedCombo {
 const NEVER_DAYS = 120;
 /** Days after which a combo is as overdue as it gets. */
 const OVERDUE_DAYS = 60;
-/** How much each reason weighs beside the others (our own choice: focus first, then neglect, then balance). */
-const WEIGHT = { focus: 3, overdue: 2, balance: 1 } as const;
+/** How much each reason weighs beside the others (our own choice: focus first, then what slips from memory and neglect, then balance). */
+const WEIGHT = { focus: 3, due: 2, overdue: 2, balance: 1 } as const;
+
+/** From this share of the class on it is memory that a combo is there for. */
+const DUE_IS_WHY = 0.25;
 
 type Shape = Readonly<Record<WorkLimb | Level, number>>;
 
@@ -35,7 +40,7 @@ interface Candidate {
 }
 
 /**
- * Chooses combos one after the other: what has the wanted focus, what was not trained for longest, and what the ones chosen
+ * Chooses combos one after the other: what has the wanted focus, what is due from memory, what was not trained for longest, and what the ones chosen
  * so far lack in limbs and heights (over both leads, as they will be trained). Lines that cannot be read, or need more floor
  * than there is, are left out.
  *
@@ -64,12 +69,13 @@ export function pickCombos(
 
 interface Score {
   readonly focus: number;
+  readonly due: number;
   readonly overdue: number;
   readonly balance: number;
 }
 
-const total = ({ focus, overdue, balance }: Score): number =>
-  WEIGHT.focus * focus + WEIGHT.overdue * overdue + WEIGHT.balance * balance;
+const total = ({ focus, due, overdue, balance }: Score): number =>
+  WEIGHT.focus * focus + WEIGHT.due * due + WEIGHT.overdue * overdue + WEIGHT.balance * balance;
 
 function candidateOf(combo: DraftCombo, book: MoveBook): Candidate | null {
   const parsed = parseLine(combo.line, book);
@@ -103,6 +109,7 @@ function scoreOf(
 ): Score {
   return {
     focus: focus !== null && hasFocus(combo, focus) ? 1 : 0,
+    due: combo.due && combo.due.of > 0 ? combo.due.with / combo.due.of : 0,
     overdue: Math.min(OVERDUE_DAYS, combo.daysAgo ?? NEVER_DAYS) / OVERDUE_DAYS,
     balance: lackingShare(shape, done),
   };
@@ -137,6 +144,8 @@ function reasonOf(
   done: Readonly<Record<string, number>>,
 ): string {
   if (score.focus > 0) return `has the focus “${focus}”`;
+  if (combo.due && score.due >= DUE_IS_WHY)
+    return `is due from memory with ${combo.due.with} of ${combo.due.of} who may come`;
   const lacking = (Object.entries(shape) as [keyof Shape, number][])
     .filter(([key, value]) => key in NAMES && value > 0 && (done[key] ?? 0) === 0)
     .sort((a, b) => b[1] - a[1])[0];

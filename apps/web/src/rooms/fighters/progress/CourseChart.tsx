@@ -9,25 +9,14 @@ import { Button } from '../../../ui/Button.tsx';
 import { useDates } from '../../../ui/dates.ts';
 import { saveAs } from '../../../ui/saveAs.ts';
 import { useTheme } from '../../../ui/useTheme.ts';
-import { courseOption, type ChartInks } from './courseOption.ts';
+import { inksOf } from './chartInks.ts';
+import { courseOption } from './courseOption.ts';
 import { courseCsv, toldValue } from './courseText.ts';
 
 register([ScatterChart, GridComponent, MarkAreaComponent, TooltipComponent, SVGRenderer, CanvasRenderer]);
 
 /** A picture that is taken away has this many points, each of two dots. */
 const TAKEN = { width: 960, height: 480, devicePixelRatio: 2 } as const;
-
-function inksOf(element: Element): ChartInks {
-  const style = getComputedStyle(element);
-  const token = (name: string): string => style.getPropertyValue(`--color-${name}`).trim();
-  return {
-    ink: token('ink'),
-    quiet: token('quiet'),
-    rule: token('rule'),
-    canvas: token('canvas'),
-    font: style.fontFamily,
-  };
-}
 
 /** A test over time with its trials and the usual range, to look at and to take away. */
 export function CourseChart({ courses, name }: { courses: readonly CourseView[]; name: string }) {

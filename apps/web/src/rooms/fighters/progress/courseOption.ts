@@ -1,14 +1,6 @@
 import type { CourseView } from '@eurhythm/contract';
+import type { ChartInks } from './chartInks.ts';
 import { toldValue } from './courseText.ts';
-
-/** Colours of the page that the picture stands on. */
-export interface ChartInks {
-  readonly ink: string;
-  readonly quiet: string;
-  readonly rule: string;
-  readonly canvas: string;
-  readonly font: string;
-}
 
 /** Where a dot of the trials of one day lies beside the others, so that none hides another: some hours, in milliseconds. */
 const BESIDE = 5 * 3_600_000;
@@ -18,7 +10,7 @@ const at = (day: string): number => Date.parse(`${day}T12:00:00`);
 /** The trials of a test from its leads over time: filled and open dots, the usual range of each as a band, slips as crosses. */
 export function courseOption(
   courses: readonly CourseView[],
-  { ink, quiet, rule, canvas, font }: ChartInks,
+  { ink, quiet, rule, canvas, font }: Pick<ChartInks, 'ink' | 'quiet' | 'rule' | 'canvas' | 'font'>,
   tellDay: (at: number) => string,
 ): Record<string, unknown> {
   const told = toldValue(courses[0]!.kind);

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { isSlip } from '@eurhythm/core/progress';
 import type { BurstSummary, CountSummary } from '@eurhythm/core/speed';
 import { MOST_COUNT } from '@eurhythm/contract';
 import { Button } from '../../../ui/Button.tsx';
@@ -54,13 +55,16 @@ export function Outcome({
 /** The number that somebody counted, in place of the one that was heard. */
 function ByHand({ count, onCount }: { count: number; onCount: (count: number) => void }) {
   const [typed, setTyped] = useState(String(count));
+  const [asked, setAsked] = useState<number | null>(null);
   const number = /^\d{1,4}$/.test(typed) ? Math.min(MOST_COUNT, Number(typed)) : null;
   return (
     <form
       className="mt-2 flex items-center justify-center gap-3 text-xl"
       onSubmit={(event) => {
         event.preventDefault();
-        if (number !== null && number !== count) onCount(number);
+        if (number === null || number === count) return;
+        if (isSlip(number, [count, count]) && asked !== number) setAsked(number);
+        else onCount(number);
       }}
     >
       <label htmlFor="by-hand">Counted by hand</label>
@@ -78,6 +82,11 @@ function ByHand({ count, onCount }: { count: number; onCount: (count: number) =>
       >
         Take this number
       </Button>
+      {asked !== null && asked === number && (
+        <p role="alert" className="font-semibold text-caution">
+          {asked}, where {count} were heard? Press once more if it is so.
+        </p>
+      )}
     </form>
   );
 }

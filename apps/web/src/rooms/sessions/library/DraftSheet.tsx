@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { draftSession, roundSeconds } from '@eurhythm/core/plan';
-import type { SaveSessionDto } from '@eurhythm/contract';
+import type { MemoryView, SaveSessionDto } from '@eurhythm/contract';
 import { useBook, useCombos, useFighters, useGym } from '../../../server/gymData.ts';
 import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -25,6 +25,8 @@ export function DraftSheet({ open, onClose, onTake }: DraftSheetProps) {
   );
 }
 
+const NOTHING_ASKED: readonly MemoryView[] = [];
+
 function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
   const gym = useGym();
   const combos = useCombos();
@@ -33,6 +35,7 @@ function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
   const { data: library } = useQuery(queries.library());
   const { data: techniques } = useQuery(queries.techniques());
   const { data: trained } = useQuery(queries.lastTrained());
+  const { data: memory = NOTHING_ASKED } = useQuery(queries.memory([]));
   const [minutes, setMinutes] = useState('60');
   const [gradeIds, setGradeIds] = useState<readonly string[]>([]);
   const [focus, setFocus] = useState('');
@@ -44,11 +47,25 @@ function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
     const wish = wishFor(
       { minutes: wanted, gradeIds, focus, people },
       { gym, combos, book },
-      { library, techniques, trained },
+      { library, techniques, trained, memory, fighters },
       new Date(),
     );
     return draftSession(wish, book);
-  }, [library, techniques, trained, isLength, wanted, gradeIds, focus, people, gym, combos, book]);
+  }, [
+    library,
+    techniques,
+    trained,
+    memory,
+    fighters,
+    isLength,
+    wanted,
+    gradeIds,
+    focus,
+    people,
+    gym,
+    combos,
+    book,
+  ]);
   const focuses = [...new Set(combos.flatMap((combo) => combo.focus))].sort();
   const groups = gym.grades
     .filter((grade) => gradeIds.includes(grade.id))

@@ -61,7 +61,7 @@ const item = (rounds: RoundDto[]): LibraryItem => ({
   about: '',
   version: 1,
 });
-const known: Known = { library: [], techniques: {}, trained: {} };
+const known: Known = { library: [], techniques: {}, trained: {}, memory: [], fighters: [] };
 const wanted: Wanted = { minutes: 40, gradeIds: ['ebb'], focus: '', people: 12 };
 const wish = (changes: Partial<Wanted> = {}, more: Partial<Known> = {}) =>
   wishFor({ ...wanted, ...changes }, { gym, combos, book }, { ...known, ...more }, now);
@@ -89,6 +89,14 @@ describe('what a draft may choose from', () => {
     };
     expect(wish({}, { trained }).groups[0]!.combos.map(({ daysAgo }) => daysAgo)).toEqual([1, 0]);
     expect(wish().groups[0]!.combos.map(({ daysAgo }) => daysAgo)).toEqual([null, null]);
+  });
+  it('knows with how many of those who may come a combo is due from memory', () => {
+    const fighters = ['a', 'b', 'c'].map((id) => ({ id, gradeId: id === 'c' ? 'drop' : 'ebb', fit: true }));
+    const memory = ['a', 'c'].map((fighterId) => ({ fighterId, comboId: 'e1', isDue: true }));
+    expect(wish({}, { fighters, memory }).groups[0]!.combos.map(({ due }) => due)).toEqual([
+      { with: 1, of: 2 },
+      { with: 0, of: 2 },
+    ]);
   });
   it('has what a grade trains, and leaves out what the book no longer knows', () => {
     const techniques = {

@@ -6,9 +6,11 @@ import { USUAL_FREE_BLOCK, fillBlock, type Block } from '@eurhythm/core/rounds';
 import {
   type AnyBlockDto,
   type ComboView,
+  type FighterView,
   type GymView,
   type LastTrained,
   type LibraryItem,
+  type MemoryView,
   type RoundDto,
   type TechniqueLists,
 } from '@eurhythm/contract';
@@ -26,6 +28,9 @@ export interface Known {
   readonly library: readonly LibraryItem[];
   readonly techniques: TechniqueLists;
   readonly trained: LastTrained;
+  /** What those who may come remember. */
+  readonly memory: readonly Pick<MemoryView, 'fighterId' | 'comboId' | 'isDue'>[];
+  readonly fighters: readonly Pick<FighterView, 'id' | 'gradeId' | 'fit'>[];
 }
 
 /** Puts together what the draft has to choose from. */
@@ -44,11 +49,20 @@ export function wishFor(
     const at = known.trained[id];
     return at === undefined ? null : Math.max(0, differenceInCalendarDays(now, new Date(at)));
   };
+  const due = (id: string, gradeId: string): { with: number; of: number } => {
+    const those = new Set(
+      known.fighters.filter((each) => each.fit && each.gradeId === gradeId).map((each) => each.id),
+    );
+    const dueWith = known.memory.filter(
+      ({ comboId, fighterId, isDue }) => isDue && comboId === id && those.has(fighterId),
+    );
+    return { with: dueWith.length, of: those.size };
+  };
   const group = (gradeId: string): DraftGroup => ({
     name: gym.grades.find((grade) => grade.id === gradeId)?.name ?? gradeId,
     combos: combos
       .filter((combo) => combo.gradeId === gradeId)
-      .map((combo) => ({ ...combo, daysAgo: daysAgo(combo.id) })),
+      .map((combo) => ({ ...combo, daysAgo: daysAgo(combo.id), due: due(combo.id, gradeId) })),
     techniques: (known.techniques[gradeId] ?? []).flatMap(
       (technique) => countedTechnique(technique, byId.get(technique.comboId ?? ''), book) ?? [],
     ),
