@@ -1,5 +1,5 @@
 import { BarChart, LineChart } from 'echarts/charts';
-import { AriaComponent, GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
+import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
 import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
@@ -10,21 +10,27 @@ import { useTheme } from '../../../ui/useTheme.ts';
 import { inksOf } from './chartInks.ts';
 import { LIMB_WORDS } from './limbWords.ts';
 
-register([BarChart, LineChart, AriaComponent, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
+register([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
 
-/** Strikes of each week, limb on limb; patterns tell them apart without a colour, and a line is what was planned. */
+/** Strikes of each week, limb on limb: hands filled, legs open, and a line for what was planned. */
 export function VolumeChart({ weeks }: Pick<VolumeView, 'weeks'>) {
   const dates = useDates();
   const host = useRef<HTMLDivElement>(null);
   const theme = useTheme();
   useEffect(() => {
     const element = host.current!;
-    const { ink, quiet, rule, font, front, rear } = inksOf(element);
+    const { ink, quiet, rule, canvas, font, front, rear } = inksOf(element);
     const chart = init(element, null, { renderer: 'svg' });
-    const colours = { 'left-hand': front, 'right-hand': rear, 'left-leg': front, 'right-leg': rear };
+    const filled = (color: string) => ({ color, borderColor: color, borderWidth: 1.5 });
+    const open = (color: string) => ({ ...filled(color), color: canvas });
+    const looks = {
+      'left-hand': filled(front),
+      'right-hand': filled(rear),
+      'left-leg': open(front),
+      'right-leg': open(rear),
+    };
     chart.setOption({
       animation: false,
-      aria: { enabled: false, decal: { show: true } },
       textStyle: { fontFamily: font, color: quiet },
       grid: { left: 48, right: 12, top: 34, bottom: 26 },
       legend: { top: 0, left: 0, itemWidth: 18, textStyle: { color: quiet } },
@@ -42,7 +48,7 @@ export function VolumeChart({ weeks }: Pick<VolumeView, 'weeks'>) {
           stack: 'done',
           name: LIMB_WORDS[limb],
           data: weeks.map(({ limbs }) => limbs[limb]),
-          itemStyle: { color: colours[limb] },
+          itemStyle: looks[limb],
         })),
         {
           type: 'line',

@@ -112,7 +112,7 @@ export function Pace({ pace }: Pick<FighterProgress, 'pace'>) {
                 {gaps} gaps{atMost && '; no line was fast enough to show more'}
               </span>
             </span>
-            <span className="tabular">
+            <span className="tabular whitespace-nowrap">
               {atMost && '≤ '}
               {factor.toFixed(2)}
             </span>
