@@ -197,6 +197,8 @@ test('the session ends by itself and stands in the fighter’s log', async () =>
   await page.getByRole('link', { name: /Yara Pelkonen/ }).click();
   const row = page.getByRole('row', { name: /Ebb 4 · 100 a minute/ });
   await expect(row).toContainText('finished, clean');
-  await page.getByRole('button', { name: 'Two straights', exact: true }).click();
-  await expect(page.getByRole('img', { name: /Two straights: \d+ trials, from 7 to/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'Two straights', exact: true }).click();
+  await expect(page.getByRole('img', { name: /Two straights, right lead: \d+ trials/ })).toBeVisible();
+  // Seven taps are no burst of somebody who does five and twenty: that is told, and left out.
+  await expect(page.getByText(/^7 on .* cannot be so beside the others/)).toBeVisible();
 });
