@@ -1,16 +1,17 @@
 import { Injectable } from '@nestjs/common';
-import { evenness, monthOf, verdictSentence } from '@eurhythm/core/progress';
+import { evenCourses, middleOfDay, toldValue, verdictSentence, type Course } from '@eurhythm/core/progress';
 import { groupBy } from '@eurhythm/core/units';
 import type { ClassProgress, ClassQuery, ClassRowView, FighterView } from '@eurhythm/contract';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { AttendanceService } from './attendance.service.ts';
-import { toldValue } from './courseViews.ts';
+import { courseOf } from './courseViews.ts';
 import { dayOf, weeksBefore } from './days.ts';
 import { MemoryService } from './memory.service.ts';
-import { TrialsService, errorKey, type TestTrials } from './trials.service.ts';
+import { TrialsService, type TestTrials } from './trials.service.ts';
 
-/** The table looks back over the month and the eight weeks before it. */
-const WEEKS = 12;
+/** Trials of half a year are looked at, and twelve weeks of them drawn. */
+const WEEKS = 26;
+const DRAWN_WEEKS = 12;
 
 /** How a class comes on, one line for each fighter. */
 @Injectable()
@@ -43,7 +44,7 @@ export class ClassProgressService {
     const rows = who.map((fighter) => {
       const came = attendance.get(fighter.id);
       return {
-        ...testRow(fighter, byFighter.get(fighter.id) ?? [], errors, dayOf(now)),
+        ...testRow(fighter, byFighter.get(fighter.id) ?? [], errors, now),
         fighterId: fighter.id,
         name: fighter.name,
         grade: fighter.grade,
@@ -59,32 +60,27 @@ export class ClassProgressService {
 
 type TestRow = Pick<ClassRowView, 'line' | 'usual' | 'month' | 'sentence' | 'evenness' | 'behind'>;
 
-/** What a test says of one fighter: from the own lead, and how far the other one is from it. */
+/** What a test says of one fighter: from the own lead, and how far the other one is from it; the same as on the fighter's own page. */
 function testRow(
   { lead }: FighterView,
   trials: readonly TestTrials[],
   errors: Awaited<ReturnType<TrialsService['gymErrors']>>,
-  today: string,
+  now: Date,
 ): TestRow {
-  const own = trials.find((each) => each.lead === lead);
-  const nothing = { line: [], usual: null, month: null, sentence: '', evenness: null, behind: null };
-  if (!own) return nothing;
-  const found = monthOf(own.trials, {
-    better: own.better,
-    today,
-    errorOf: (way) => errors.get(errorKey(own.testId, way)) ?? null,
-  });
-  if (!found) return nothing;
-  const { line, usual, lately, month, measured, typicalError } = found;
-  const other = trials.find((each) => each !== own);
-  const same = other?.trials.filter((trial) => trial.measured === measured).map(({ value }) => value) ?? [];
-  const sides = lead === 'left' ? { left: lately, right: same } : { left: same, right: lately };
-  const even = evenness(sides, typicalError, own.better);
+  const [left, right] = (['left', 'right'] as const).map((side) => {
+    const of = trials.find((each) => each.lead === side);
+    return of ? courseOf(of, errors, dayOf(now)) : null;
+  }) as [Course | null, Course | null];
+  const own = lead === 'left' ? left : right;
+  if (!own) return { line: [], usual: null, month: null, sentence: '', evenness: null, behind: null };
+  const { kind, better } = trials[0]!;
+  const even = evenCourses(left, right, better);
+  const drawn = own.days.filter(({ day }) => day >= dayOf(weeksBefore(now, DRAWN_WEEKS)));
   return {
-    line,
-    usual,
-    month: month?.verdict ?? null,
-    sentence: month ? verdictSentence(month, toldValue(own.kind)) : '',
+    line: drawn.map(middleOfDay),
+    usual: own.usual && (own.usual.low + own.usual.high) / 2,
+    month: own.month?.verdict ?? null,
+    sentence: own.month ? verdictSentence(own.month, toldValue(kind)) : '',
     evenness: even?.percent ?? null,
     behind: even?.behind ?? null,
   };

@@ -2,12 +2,13 @@ import {
   betweenDates,
   course,
   courseNotes,
-  evenness,
+  evenCourses,
+  evennessSentence,
+  toldValue,
   trendSentence,
   verdictSentence,
   type Compared,
   type Course,
-  type ToldValue,
   type TypicalError,
 } from '@eurhythm/core/progress';
 import { groupBy } from '@eurhythm/core/units';
@@ -15,12 +16,6 @@ import type { BetweenQuery, CourseView, EvennessView, VerdictView } from '@eurhy
 import { errorKey, type TestTrials } from './trials.service.ts';
 
 type Errors = ReadonlyMap<string, TypicalError>;
-
-/** How a value of a test is told: a count, or seconds. */
-export const toldValue =
-  (kind: TestTrials['kind']): ToldValue =>
-  (value) =>
-    kind === 'burst' ? String(Math.round(10 * value) / 10) : `${value.toFixed(value < 0.1 ? 3 : 2)} s`;
 
 /** A fighter's course in a test, with the gym's error of the way in which it was counted most. */
 export function courseOf(
@@ -72,29 +67,15 @@ export function courseView(
   };
 }
 
-/** Days of the leads are held against each other over so many of the last days of each. */
-const LATEST = 6;
-
 /** How even the two leads are in each test that was done from both in the same way. */
-export function evennessViews(courses: readonly CourseView[]): EvennessView[] {
-  return [...groupBy(courses, ({ testId }) => testId).values()].flatMap((both) => {
-    const [left, right] = (['left', 'right'] as const).map((lead) => both.find((each) => each.lead === lead));
-    if (!left || !right || left.measured !== right.measured) return [];
-    const valuesOf = ({ days }: CourseView): number[] =>
-      days.slice(-LATEST).flatMap(({ values }) => [...values]);
-    const error = Math.max(left.typicalError ?? 0, right.typicalError ?? 0) || null;
-    const { testId, title, better } = left;
-    const found = evenness({ left: valuesOf(left), right: valuesOf(right) }, error, better);
-    if (!found) return [];
-    const by = `${Math.abs(found.percent).toFixed(0)} %`;
-    const ends = [Math.abs(found.from), Math.abs(found.to)]
-      .sort((a, b) => a - b)
-      .map((end) => end.toFixed(0));
-    const least = found.behind ? ends[0]! : '0';
-    const range = `${least} to ${ends[1]!} % in nine of ten cases, ${found.trials.left} and ${found.trials.right} trials`;
-    const sentence = found.behind
-      ? `The ${found.behind} lead is behind by ${by} (${range}): begin and end with it, and give it one round more.`
-      : `No real difference: ${by} (${range}).`;
-    return [{ testId, title, ...found, sentence }];
+export function evennessViews(all: readonly TestTrials[], errors: Errors, today: string): EvennessView[] {
+  return [...groupBy(all, ({ testId }) => testId).values()].flatMap((both) => {
+    const [left, right] = (['left', 'right'] as const).map((lead) => {
+      const of = both.find((each) => each.lead === lead);
+      return of ? courseOf(of, errors, today) : null;
+    });
+    const { testId, title, better } = both[0]!;
+    const found = evenCourses(left!, right!, better);
+    return found ? [{ testId, title, ...found, sentence: evennessSentence(found) }] : [];
   });
 }

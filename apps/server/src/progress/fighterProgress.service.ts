@@ -52,7 +52,7 @@ export class FighterProgressService {
     const courses = own.flatMap((each) => courseView(each, errors, dayOf(now), between) ?? []);
     return {
       courses,
-      leads: evennessViews(courses),
+      leads: evennessViews(own, errors, dayOf(now)),
       fading,
       pace: paceView(paces.get(id)!),
       tempos,

@@ -1,5 +1,5 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { goalNow, type Course, type GoalNow, type TypicalError } from '@eurhythm/core/progress';
+import { toldValue, goalNow, type Course, type GoalNow, type TypicalError } from '@eurhythm/core/progress';
 import type { GoalView, SaveGoalDto } from '@eurhythm/contract';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
@@ -8,7 +8,7 @@ import type { Database } from '../store/database.ts';
 import { goals, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
-import { courseOf, toldValue } from './courseViews.ts';
+import { courseOf } from './courseViews.ts';
 import { dayOf } from './days.ts';
 import { TrialsService, type TestTrials } from './trials.service.ts';
 

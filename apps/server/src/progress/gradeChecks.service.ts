@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { gradeCheck, type GradeWords, type Requirement } from '@eurhythm/core/progress';
+import { toldValue, gradeCheck, type GradeWords, type Requirement } from '@eurhythm/core/progress';
 import { comboName } from '@eurhythm/core/plan';
 import { requirementOf, type FighterView, type GradeCheckView, type MarkShownDto } from '@eurhythm/contract';
 import { and, eq } from 'drizzle-orm';
@@ -10,7 +10,6 @@ import type { Database } from '../store/database.ts';
 import { shownMarks } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { TestsService } from '../tests/tests.service.ts';
-import { toldValue } from './courseViews.ts';
 import { dayOf } from './days.ts';
 import { GradeFactsService } from './gradeFacts.service.ts';
 import { RequirementsService } from './requirements.service.ts';

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { neglectedLead } from '@eurhythm/core/progress';
 import { groupBy } from '@eurhythm/core/units';
-import type { FighterView, QuestionView } from '@eurhythm/contract';
+import type { CourseView, EvennessView, FighterView, QuestionView } from '@eurhythm/contract';
 import { differenceInCalendarDays } from 'date-fns';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { AttendanceService } from './attendance.service.ts';
@@ -24,8 +24,6 @@ const AWAY_DAYS = 21;
 const MOST_OF_A_KIND = 3;
 /** A combo is ready where so many of those who train it may go up. */
 const READY = 0.5;
-
-type Trained = ReturnType<typeof courseView> & object;
 
 /** What the log asks the coach today: each with its numbers and the page that does something about it. */
 @Injectable()
@@ -54,28 +52,22 @@ export class QuestionsService {
       this.goals.untold(ids),
       this.sets.of(ids, weeksBefore(now, MONTH_WEEKS)),
     ]);
-    const courses = groupBy(
-      trials.flatMap((of) => {
-        const view = courseView(of, errors, dayOf(now), {});
-        return view ? [{ fighterId: of.fighterId, view }] : [];
-      }),
-      ({ fighterId }) => fighterId,
-    );
-    const ofEach = who.map((fighter) => ({
-      fighter,
-      courses: (courses.get(fighter.id) ?? []).map(({ view }) => view as Trained),
-    }));
+    const byFighter = groupBy(trials, ({ fighterId }) => fighterId);
+    const today = dayOf(now);
+    const ofEach = who.map((fighter) => {
+      const own = byFighter.get(fighter.id) ?? [];
+      return {
+        fighter,
+        courses: own.flatMap((of) => courseView(of, errors, today, {}) ?? []),
+        leads: evennessViews(own, errors, today),
+      };
+    });
     const reached = await Promise.all(
       [...new Set(untold.map(({ fighterId }) => fighterId))].map(async (id) => ({
         fighter: who.find((each) => each.id === id)!,
-        goals: (
-          await this.goals.against(
-            id,
-            trials.filter((of) => of.fighterId === id),
-            errors,
-            now,
-          )
-        ).filter((goal) => goal.state === 'reached' && untold.some((each) => each.id === goal.id)),
+        goals: (await this.goals.against(id, byFighter.get(id) ?? [], errors, now)).filter(
+          (goal) => goal.state === 'reached' && untold.some((each) => each.id === goal.id),
+        ),
       })),
     );
     return [
@@ -141,7 +133,11 @@ function about(
   return { kind, fighterId: id, name, sentence, to: `/fighters/${id}${under}`, action };
 }
 
-type Each = readonly { readonly fighter: FighterView; readonly courses: readonly Trained[] }[];
+type Each = readonly {
+  readonly fighter: FighterView;
+  readonly courses: readonly CourseView[];
+  readonly leads: readonly EvennessView[];
+}[];
 
 /** Who really changed in the last month, by the test in which it shows most; the most first. */
 function changed(ofEach: Each, verdict: 'faster' | 'slower'): QuestionView[] {
@@ -163,10 +159,8 @@ function changed(ofEach: Each, verdict: 'faster' | 'slower'): QuestionView[] {
 function leadsBehind(ofEach: Each): QuestionView[] {
   const size = ({ percent }: { readonly percent: number }): number => Math.abs(percent);
   return ofEach
-    .flatMap(({ fighter, courses }) => {
-      const [worst] = evennessViews(courses)
-        .filter(({ behind }) => behind !== null)
-        .sort((a, b) => size(b) - size(a));
+    .flatMap(({ fighter, leads }) => {
+      const [worst] = leads.filter(({ behind }) => behind !== null).sort((a, b) => size(b) - size(a));
       return worst ? [{ fighter, worst }] : [];
     })
     .sort((a, b) => size(b.worst) - size(a.worst))
@@ -176,7 +170,7 @@ function leadsBehind(ofEach: Each): QuestionView[] {
 }
 
 /** How large a change is beside what was before. */
-const sizeOf = ({ month }: Trained): number => Math.abs((month?.change ?? 0) / (month?.means.before || 1));
+const sizeOf = ({ month }: CourseView): number => Math.abs((month?.change ?? 0) / (month?.means.before || 1));
 
 /** Whether the class trains from one lead alone. */
 function leadLeftOut(sets: readonly MarkedSet[], who: readonly FighterView[]): QuestionView[] {

@@ -1,4 +1,4 @@
-import { mean, median } from 'simple-statistics';
+import { mean } from 'simple-statistics';
 import { MEASURED, type Measured } from '../speed/index.ts';
 import { groupBy } from '../units/index.ts';
 import { compareTrials, NINE_OF_TEN, type Compared } from './compareTrials.ts';
@@ -155,50 +155,4 @@ export function betweenDates(
   const before = upTo(from).length > 0 ? upTo(from) : begun;
   const after = upTo(to).filter((day) => !before.includes(day));
   return compareTrials({ better, before, after, typicalError: error });
-}
-
-/** As much of a course as the table of a class tells. */
-export interface MonthOfClass extends Pick<Course, 'measured' | 'days' | 'month' | 'typicalError'> {
-  /** All trials of the last eight weeks, and their mean. */
-  readonly lately: readonly number[];
-  readonly usual: number | null;
-  /** The middle of each day, the oldest first. */
-  readonly line: readonly number[];
-}
-
-/**
- * The last month of a fighter in one test, as a table of many needs it: quicker than the whole course, since nothing older is looked at.
- * Null where there is no trial.
- *
- * @example
- * monthOf([], { better: 'higher', today: '2026-03-05', errorOf: () => null }) // null
- */
-export function monthOf(
-  trials: readonly CourseTrial[],
-  {
-    better,
-    today,
-    errorOf,
-  }: Pick<CourseWish, 'better' | 'today'> & { errorOf(way: Measured): TypicalError | null },
-): MonthOfClass | null {
-  const now = dayNumber(today);
-  const ways = groupBy(
-    trials.filter(({ day }) => dayNumber(day) <= now),
-    ({ measured }) => measured,
-  );
-  const measured = usedWay(ways);
-  if (!measured) return null;
-  const days = withoutSlips(byDay(ways.get(measured)!)).days.filter(({ values }) => values.length > 0);
-  const error = shrunk(typicalError(days.map(({ values }) => values)), errorOf(measured));
-  const within = (from: number, to: number): DayTrials[] =>
-    days.filter(({ day }) => dayNumber(day) > now - from && dayNumber(day) <= now - to);
-  const [before, after] = [within(MONTH + USUAL, MONTH), within(MONTH, 0)];
-  const month =
-    before.length === 0 || after.length === 0
-      ? null
-      : compareTrials({ better, before, after, typicalError: error });
-  const lately = within(USUAL, 0).flatMap(({ values }) => values);
-  const usual = lately.length === 0 ? null : mean(lately);
-  const line = days.map(({ values }) => median([...values]));
-  return { measured, days, month, typicalError: error?.error ?? null, lately, usual, line };
 }

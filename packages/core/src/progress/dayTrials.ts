@@ -69,3 +69,11 @@ export function byDay(trials: readonly AsideTrial[]): DayTrials[] {
     .map(([day, those]) => ({ day, values: those.map(({ value }) => value) }))
     .sort((a, b) => (a.day < b.day ? -1 : 1));
 }
+
+/**
+ * The middle of the trials of a day, which has some.
+ *
+ * @example
+ * middleOfDay({ day: '2026-03-05', values: [20, 29, 22] }) // 22
+ */
+export const middleOfDay = ({ values }: DayTrials): number => median([...values]);

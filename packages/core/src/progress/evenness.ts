@@ -1,5 +1,6 @@
 import { mean } from 'simple-statistics';
 import { NINE_OF_TEN } from './compareTrials.ts';
+import type { Course } from './course.ts';
 import type { Better } from './dayTrials.ts';
 
 export interface Evenness {
@@ -35,6 +36,22 @@ export function evenness(
   const other = more === 'right' ? 'left' : 'right';
   const behind = more === null ? null : better === 'higher' ? other : more;
   return { percent, from, to, behind, trials: { left: left.length, right: right.length } };
+}
+
+/** Days of the leads are held against each other over so many of the last days of each. */
+const LATEST = 6;
+
+/**
+ * How even the leads are in the courses of a test. Null where they were counted in different ways, or a lead was not tried.
+ *
+ * @example
+ * evenCourses(null, null, 'higher') // null
+ */
+export function evenCourses(left: Course | null, right: Course | null, better: Better): Evenness | null {
+  if (!left || !right || left.measured !== right.measured) return null;
+  const valuesOf = ({ days }: Course): number[] => days.slice(-LATEST).flatMap(({ values }) => [...values]);
+  const error = Math.max(left.typicalError ?? 0, right.typicalError ?? 0) || null;
+  return evenness({ left: valuesOf(left), right: valuesOf(right) }, error, better);
 }
 
 /** Fewer rounds than this say nothing of a class. */

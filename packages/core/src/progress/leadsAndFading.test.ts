@@ -1,4 +1,6 @@
-import { evenness, neglectedLead } from './evenness.ts';
+import { evenCourses, evenness, neglectedLead } from './evenness.ts';
+import { course } from './course.ts';
+import { evennessSentence } from './verdictWords.ts';
 import { fading, fadingWithin } from './fading.ts';
 
 describe('evenness', () => {
@@ -17,6 +19,27 @@ describe('evenness', () => {
   it('is not told where a lead was not tried or the error is not known', () => {
     expect(evenness({ left: [], right: [22] }, 1, 'higher')).toBeNull();
     expect(evenness({ left: [20], right: [22] }, null, 'higher')).toBeNull();
+  });
+});
+
+describe('evenCourses', () => {
+  const of = (measured: 'taps' | 'microphone', value: number) => {
+    const days = Array.from({ length: 8 }, (_, i) => `2026-03-0${i + 1}`);
+    const trials = days.flatMap((day) => [0, 1].map((more) => ({ day, value: value + more, measured })));
+    return course(trials, { better: 'higher', today: '2026-03-09', errorOf: () => null });
+  };
+
+  it('takes the last six days of each, counted in one way', () => {
+    expect(evenCourses(of('taps', 20), of('taps', 24), 'higher')).toMatchObject({
+      behind: 'left',
+      trials: { left: 12, right: 12 },
+    });
+    expect(evenCourses(of('taps', 20), of('microphone', 24), 'higher')).toBeNull();
+  });
+
+  it('is told with what to do about it', () => {
+    const told = evennessSentence(evenCourses(of('taps', 20), of('taps', 24), 'higher')!);
+    expect(told).toMatch(/^The left lead is behind by 18 % \(16 to 20 % in nine of ten cases/);
   });
 });
 

@@ -1,6 +1,6 @@
 import { median, quantileSorted } from 'simple-statistics';
 import { NINE_OF_TEN } from './compareTrials.ts';
-import type { Better, DayTrials } from './dayTrials.ts';
+import { middleOfDay, type Better, type DayTrials } from './dayTrials.ts';
 import { groupBy } from '../units/index.ts';
 
 const DAY = 86_400_000;
@@ -32,7 +32,7 @@ export interface Trend {
 export function trend(days: readonly DayTrials[], better: Better): Trend | null {
   const points = days
     .filter(({ values }) => values.length > 0)
-    .map(({ day, values }) => ({ at: Date.parse(day) / DAY, value: median([...values]) }));
+    .map((each) => ({ at: Date.parse(each.day) / DAY, value: middleOfDay(each) }));
   if (points.length < LEAST_DAYS) return null;
   const slopes: number[] = [];
   for (let i = 0; i < points.length; i++)

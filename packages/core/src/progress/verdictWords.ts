@@ -1,9 +1,23 @@
 import type { Compared } from './compareTrials.ts';
 import type { Course } from './course.ts';
+import type { TrialKind } from '../speed/index.ts';
+import type { Evenness } from './evenness.ts';
 import type { Trend } from './trend.ts';
 
 /** How a value of a test is told: "23", "1.42 s". */
 export type ToldValue = (value: number) => string;
+
+/**
+ * How values of tests of a kind are told: how many, or seconds.
+ *
+ * @example
+ * toldValue('burst')(23.04) // '23'
+ * toldValue('combo-time')(1.4) // '1.40 s'
+ */
+export function toldValue(kind: TrialKind): ToldValue {
+  return (value) =>
+    kind === 'burst' ? String(Math.round(10 * value) / 10) : `${value.toFixed(value < 0.1 ? 3 : 2)} s`;
+}
 
 const trialsText = (count: number): string => `${count} ${count === 1 ? 'trial' : 'trials'}`;
 
@@ -92,4 +106,19 @@ export function trendSentence(found: Trend | null, told: ToldValue): string {
   const range = `${signed(from)} to ${signed(to)} in nine of ten cases, ${days} days`;
   const words = { better: 'Getting better', worse: 'Getting worse', unclear: 'No clear trend' } as const;
   return `${words[way]}: ${signed(perFourWeeks)} in four weeks (${range}).`;
+}
+
+/**
+ * How even two leads are in one sentence, and what to do about it.
+ *
+ * @example
+ * evennessSentence({ percent: 2, from: -3, to: 7, behind: null, trials: { left: 4, right: 4 } }) // 'No real difference: 2 % (0 to 7 % in nine of ten cases, 4 and 4 trials).'
+ */
+export function evennessSentence({ percent, from, to, behind, trials }: Evenness): string {
+  const by = `${Math.abs(percent).toFixed(0)} %`;
+  const ends = [Math.abs(from), Math.abs(to)].sort((a, b) => a - b).map((end) => end.toFixed(0));
+  const range = `${behind ? ends[0]! : '0'} to ${ends[1]!} % in nine of ten cases, ${trials.left} and ${trials.right} trials`;
+  return behind
+    ? `The ${behind} lead is behind by ${by} (${range}): begin and end with it, and give it one round more.`
+    : `No real difference: ${by} (${range}).`;
 }

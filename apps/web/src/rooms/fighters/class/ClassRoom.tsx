@@ -6,7 +6,7 @@ import { queries } from '../../../server/queries.ts';
 import { ButtonLink } from '../../../ui/Button.tsx';
 import { ChoiceField } from '../../../ui/Field.tsx';
 import { Plain } from '../../../ui/Panel.tsx';
-import { toldValue } from '../progress/courseText.ts';
+import { toldValue } from '@eurhythm/core/progress';
 import { VerdictMark } from '../progress/VerdictMark.tsx';
 import { SmallLine } from './SmallLine.tsx';
 

@@ -11,7 +11,8 @@ import { saveAs } from '../../../ui/saveAs.ts';
 import { useTheme } from '../../../ui/useTheme.ts';
 import { inksOf } from './chartInks.ts';
 import { courseOption } from './courseOption.ts';
-import { courseCsv, toldValue } from './courseText.ts';
+import { toldValue } from '@eurhythm/core/progress';
+import { courseCsv } from './courseText.ts';
 
 register([ScatterChart, GridComponent, MarkAreaComponent, TooltipComponent, SVGRenderer, CanvasRenderer]);
 

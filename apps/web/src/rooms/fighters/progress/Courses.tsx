@@ -8,7 +8,7 @@ import { DayField } from '../../../ui/DayFields.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
 import { Toggles } from '../../../ui/Toggles.tsx';
 import { MEASURED_WORDS } from '../replay/trialWords.ts';
-import { toldValue } from './courseText.ts';
+import { toldValue } from '@eurhythm/core/progress';
 import { VerdictMark } from './VerdictMark.tsx';
 
 const CourseChart = lazy(() =>

@@ -19,7 +19,7 @@ import { DayField } from '../../../ui/DayFields.tsx';
 import { ChoiceField } from '../../../ui/Field.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
 import { NumberField } from '../../../ui/TypedField.tsx';
-import { toldValue } from './courseText.ts';
+import { toldValue } from '@eurhythm/core/progress';
 
 interface GoalsProps {
   readonly fighter: FighterView;

@@ -1,6 +1,6 @@
 import type { CourseView } from '@eurhythm/contract';
 import type { ChartInks } from './chartInks.ts';
-import { toldValue } from './courseText.ts';
+import { toldValue } from '@eurhythm/core/progress';
 
 /** Where a dot of the trials of one day lies beside the others, so that none hides another: some hours, in milliseconds. */
 const BESIDE = 5 * 3_600_000;

@@ -1,5 +1,5 @@
 import type { CourseView } from '@eurhythm/contract';
-import { courseCsv, toldValue } from './courseText.ts';
+import { courseCsv } from './courseText.ts';
 import { courseOption } from './courseOption.ts';
 
 const course = {
@@ -15,10 +15,6 @@ const course = {
 } as unknown as CourseView;
 
 describe('the trials of a test', () => {
-  it('are told as counts or seconds', () => {
-    expect([toldValue('burst')(23.04), toldValue('combo-time')(1.4)]).toEqual(['23', '1.40 s']);
-  });
-
   it('go into a table in the order of their days', () => {
     expect(courseCsv([course]).split('\r\n')).toEqual([
       'day,lead,trial,value,measured',

@@ -1,11 +1,5 @@
 import type { CourseView } from '@eurhythm/contract';
 
-/** How a value of a test is told: a count, or seconds. */
-export const toldValue =
-  (kind: CourseView['kind']) =>
-  (value: number): string =>
-    kind === 'burst' ? String(Math.round(10 * value) / 10) : `${value.toFixed(2)} s`;
-
 /** How a verdict stands on a small mark. The sign alone says it too, so that nothing hangs on a colour. */
 export const VERDICT_MARKS = {
   faster: { sign: '▲', text: 'really better' },

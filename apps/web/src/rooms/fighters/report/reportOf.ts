@@ -1,6 +1,6 @@
 import { groupBy } from '@eurhythm/core/units';
 import type { FighterLog, FighterProgress } from '@eurhythm/contract';
-import { toldValue } from '../progress/courseText.ts';
+import { toldValue } from '@eurhythm/core/progress';
 
 export interface ReportPart {
   readonly title: string;
