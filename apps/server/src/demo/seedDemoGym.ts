@@ -32,7 +32,7 @@ export async function seedDemoGym(database: Database, now: Date): Promise<void> 
   await database.transaction(async (tx) => {
     await tx
       .insert(schema.gyms)
-      .values({ id: 'gym', name: GYM_NAME, school: { ...STARTER_SCHOOL_SETTINGS, kit: KIT } });
+      .values({ id: 'gym', name: GYM_NAME, school: { ...STARTER_SCHOOL_SETTINGS, kit: KIT, repetitions: 2000 } });
     await tx.insert(schema.grades).values(GRADES.map((grade, position) => ({ ...grade, position })));
     await tx
       .insert(schema.moves)

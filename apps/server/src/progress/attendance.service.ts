@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { and, gte, inArray, max, sql } from 'drizzle-orm';
+import { attendedByWeek, type AttendedWeek } from '@eurhythm/core/progress';
+import { and, gte, inArray, max, min, sql } from 'drizzle-orm';
 import type { Database } from '../store/database.ts';
 import { roundResults } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
@@ -23,6 +24,23 @@ export interface Attendance {
 export class AttendanceService {
   constructor(@InjectDatabase() private readonly database: Database) {}
 
+  /** How many of some came, week by week over half a year. */
+  async byWeek(fighterIds: readonly string[], now: Date): Promise<AttendedWeek[]> {
+    if (fighterIds.length === 0) return [];
+    const classes = await this.database
+      .select({
+        people: sql<number>`count(distinct ${roundResults.fighterId})`.mapWith(Number),
+        at: min(roundResults.at),
+      })
+      .from(roundResults)
+      .where(cameIn(fighterIds, now))
+      .groupBy(roundResults.runId);
+    return attendedByWeek(
+      classes.map(({ people, at }) => ({ people, day: dayOf(at!) })),
+      dayOf(now),
+    );
+  }
+
   /** Of some; who never came in half a year is not in it. */
   async of(fighterIds: readonly string[], now: Date): Promise<ReadonlyMap<string, Attendance>> {
     if (fighterIds.length === 0) return new Map();
@@ -38,16 +56,17 @@ export class AttendanceService {
         last: max(roundResults.at),
       })
       .from(roundResults)
-      .where(
-        and(
-          inArray(roundResults.fighterId, [...fighterIds]),
-          gte(roundResults.at, weeksBefore(now, LOOK_BACK_WEEKS)),
-          inArray(roundResults.done, ['finished', 'part']),
-        ),
-      )
+      .where(cameIn(fighterIds, now))
       .groupBy(roundResults.fighterId);
     return new Map(
       rows.map(({ fighterId, last, ...counts }) => [fighterId, { ...counts, last: dayOf(last!) }]),
     );
   }
 }
+
+const cameIn = (fighterIds: readonly string[], now: Date) =>
+  and(
+    inArray(roundResults.fighterId, [...fighterIds]),
+    gte(roundResults.at, weeksBefore(now, LOOK_BACK_WEEKS)),
+    inArray(roundResults.done, ['finished', 'part']),
+  );

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { fadingWithin } from '@eurhythm/core/progress';
+import { fading, fadingWithin } from '@eurhythm/core/progress';
 import { summariseBurst } from '@eurhythm/core/speed';
 import { groupBy } from '@eurhythm/core/units';
 import type { BetweenQuery, FadingView, FighterProgress } from '@eurhythm/contract';
@@ -65,7 +65,16 @@ export class FighterProgressService {
 
   private async fading(fighterId: string, now: Date): Promise<FadingView[]> {
     const rows = await this.database
-      .select({ testId: tests.id, title: tests.title, seconds: tests.seconds, instants: attempts.instants })
+      .select({
+        testId: tests.id,
+        title: tests.title,
+        seconds: tests.seconds,
+        instants: attempts.instants,
+        runId: attempts.runId,
+        lead: attempts.lead,
+        count: attempts.count,
+        at: attempts.at,
+      })
       .from(attempts)
       .innerJoin(tests, eq(attempts.testId, tests.id))
       .where(
@@ -80,7 +89,21 @@ export class FighterProgressService {
     return [...groupBy(rows, ({ testId }) => testId).values()].flatMap((those) => {
       const { testId, title, seconds } = those[0]!;
       const percent = fadingWithin(those.map(({ instants }) => summariseBurst(instants, seconds)));
-      return percent === null ? [] : [{ testId, title, percent, bursts: those.length }];
+      return percent === null
+        ? []
+        : [{ testId, title, percent, bursts: those.length, across: acrossOf(those) }];
     });
   }
+}
+
+/** How bursts fade from one to the next in the last class that had enough of them; `bursts` are the newest first. */
+function acrossOf(
+  bursts: readonly { runId: string | null; lead: string; count: number; at: Date }[],
+): FadingView['across'] {
+  const inClass = bursts.filter(({ runId }) => runId !== null);
+  for (const those of groupBy(inClass, ({ runId, lead }) => `${runId} ${lead}`).values()) {
+    const found = fading(those.map(({ count }) => count).reverse());
+    if (found) return { day: dayOf(those[0]!.at), ...found };
+  }
+  return null;
 }

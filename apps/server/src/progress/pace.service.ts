@@ -5,7 +5,7 @@ import { fitPace, type FittedPace, type PaceGap } from '@eurhythm/core/progress'
 import { timesThrough } from '@eurhythm/core/speed';
 import { impactBeats } from '@eurhythm/core/strikes';
 import { groupBy } from '@eurhythm/core/units';
-import type { PaceView } from '@eurhythm/contract';
+import type { FighterPaceView, PaceView } from '@eurhythm/contract';
 import { and, desc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm';
 import { GymService } from '../gym/gym.service.ts';
 import { MovesService } from '../moves/moves.service.ts';
@@ -78,6 +78,15 @@ export class PaceService {
         return [id, { factor: fitted?.pace ?? gym, fitted, gym, combos }];
       }),
     );
+  }
+
+  /** Of those among some whose pace was measured, as it is sent. */
+  async measured(fighterIds: readonly string[], now: Date): Promise<FighterPaceView[]> {
+    const known = await this.of(fighterIds, now);
+    return [...known].flatMap(([fighterId, pace]) => {
+      const view = paceView(pace);
+      return view ? [{ fighterId, ...view }] : [];
+    });
   }
 
   /** How many heard combos each has, and a text that is another one whenever any of them is. */

@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put, Query } from '@nestjs/common';
 import { compareTrials } from '@eurhythm/core/progress';
 import {
+  AttendedWeekList,
   BasedOnQuery,
   BetweenQuery,
   ClassProgress,
@@ -10,9 +11,12 @@ import {
   FighterProgress,
   GoalView,
   GradeCheckList,
+  GradeQuery,
   GradingView,
+  LifetimeView,
   MarkShownDto,
   MemoryList,
+  PaceList,
   QuestionList,
   RequirementsList,
   RequirementsView,
@@ -59,8 +63,10 @@ class ProgressController {
     private readonly questions: QuestionsService,
     private readonly tempos: TemposService,
     private readonly memory: MemoryService,
+    private readonly paces: PaceService,
     private readonly who: FightersService,
     private readonly volumes: VolumeService,
+    private readonly attendance: AttendanceService,
   ) {}
 
   /** Whether trials after something are really better than those before it. */
@@ -86,10 +92,30 @@ class ProgressController {
     return this.volumes.of(id);
   }
 
+  /** How often somebody did each move since the first day. */
+  @Get('fighters/:id/lifetime')
+  @answers(LifetimeView)
+  lifetime(@Param('id') id: string): Promise<LifetimeView> {
+    return this.volumes.lifetime(id);
+  }
+
   @Get('progress/class')
   @answers(ClassProgress)
   ofClass(@Query() query: ClassQuery): Promise<ClassProgress> {
     return this.classes.of(query);
+  }
+
+  /** How many of those who may train now came, week by week over half a year. */
+  @Get('progress/attended')
+  @answers(AttendedWeekList)
+  async attended(@Query() { gradeId }: GradeQuery): Promise<AttendedWeekList> {
+    const who = (await this.who.fit()).filter((each) => gradeId === undefined || each.gradeId === gradeId);
+    return {
+      items: await this.attendance.byWeek(
+        who.map(({ id }) => id),
+        new Date(),
+      ),
+    };
   }
 
   /** What the log asks the coach today. */
@@ -104,6 +130,13 @@ class ProgressController {
   @answers(TempoList)
   async next(@Query() { who }: WhoQuery): Promise<TempoList> {
     return { items: await this.tempos.of(await this.idsOf(who), new Date()) };
+  }
+
+  /** The pace of those whose pace was measured, of those who are asked for or of all who may train. */
+  @Get('progress/paces')
+  @answers(PaceList)
+  async quickness(@Query() { who }: WhoQuery): Promise<PaceList> {
+    return { items: await this.paces.measured(await this.idsOf(who), new Date()) };
   }
 
   @Get('progress/memory')

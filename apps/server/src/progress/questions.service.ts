@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { neglectedLead } from '@eurhythm/core/progress';
+import { neglectedLead, testsDue, type limbShares } from '@eurhythm/core/progress';
 import { groupBy } from '@eurhythm/core/units';
 import type { CourseView, EvennessView, FighterView, QuestionView } from '@eurhythm/contract';
 import { differenceInCalendarDays } from 'date-fns';
@@ -13,6 +13,7 @@ import { MemoryService } from './memory.service.ts';
 import { SetsService, type MarkedSet } from './sets.service.ts';
 import { TemposService } from './tempos.service.ts';
 import { TrialsService } from './trials.service.ts';
+import { VolumeService } from './volume.service.ts';
 
 /** Trials of half a year say who improved and who is behind. */
 const WEEKS = 26;
@@ -37,12 +38,13 @@ export class QuestionsService {
     private readonly sets: SetsService,
     private readonly checks: GradeChecksService,
     private readonly goals: GoalsService,
+    private readonly volumes: VolumeService,
   ) {}
 
   async today(now = new Date()): Promise<QuestionView[]> {
     const who = await this.fighters.fit();
     const ids = who.map(({ id }) => id);
-    const [trials, errors, attendance, memory, tempos, checks, untold, sets] = await Promise.all([
+    const [trials, errors, attendance, memory, tempos, checks, untold, sets, limbs] = await Promise.all([
       this.trials.ofSome(ids, weeksBefore(now, WEEKS)),
       this.trials.gymErrors(now),
       this.attendance.of(ids, now),
@@ -51,6 +53,7 @@ export class QuestionsService {
       this.checks.of(who, now),
       this.goals.untold(ids),
       this.sets.of(ids, weeksBefore(now, MONTH_WEEKS)),
+      this.volumes.limbsOf(ids, now),
     ]);
     const byFighter = groupBy(trials, ({ fighterId }) => fighterId);
     const today = dayOf(now);
@@ -98,6 +101,7 @@ export class QuestionsService {
       ),
       ...few(leadsBehind(ofEach)),
       ...leadLeftOut(sets, who),
+      ...limbLeftOut(limbs),
       ...few(
         checks
           .filter(({ lines, met }) => met >= lines.length - 1)
@@ -115,6 +119,25 @@ export class QuestionsService {
           })),
       ),
       ...few(readyCombos(tempos)),
+      ...testsDue(
+        trials.map(({ testId, title, fighterId, trials: own }) => ({
+          testId,
+          title,
+          fighterId,
+          last: own.at(-1)!.day,
+        })),
+        new Set(ids.filter((id) => (attendance.get(id)?.lately ?? 0) > 0)),
+        today,
+      )
+        .slice(0, 1)
+        .map(({ testId, title, late, of, weeks }) => ({
+          kind: 'test due' as const,
+          fighterId: null,
+          name: title,
+          sentence: `${late} of ${of} who come were not measured in it for ${weeks} weeks or more: nobody knows whether they got faster.`,
+          to: `/sessions/new?test=${testId}`,
+          action: 'Plan the test',
+        })),
       ...dueCombos(memory),
     ];
   }
@@ -151,7 +174,13 @@ function changed(ofEach: Each, verdict: 'faster' | 'slower'): QuestionView[] {
     .sort((a, b) => sizeOf(b.most) - sizeOf(a.most))
     .map(({ fighter, most }) => {
       const sentence = `${most.title}, ${most.lead} lead. ${most.month!.sentence}`;
-      return about(fighter, verdict === 'faster' ? 'improved' : 'slipped', sentence, 'See the trials', '');
+      // Whether a fall is real shows when it is tried again.
+      return verdict === 'faster'
+        ? about(fighter, 'improved', sentence, 'See the trials', '')
+        : {
+            ...about(fighter, 'slipped', sentence, 'Plan the test', ''),
+            to: `/sessions/new?test=${most.testId}`,
+          };
     });
 }
 
@@ -185,6 +214,21 @@ function leadLeftOut(sets: readonly MarkedSet[], who: readonly FighterView[]): Q
       fighterId: null,
       name: 'The other lead',
       sentence: `Only ${Math.round(100 * share)} % of the rounds with combos of the last four weeks were done from it.`,
+      to: '/sessions/new',
+      action: 'Build a session',
+    },
+  ];
+}
+
+/** Whether the class leaves a limb out. */
+function limbLeftOut({ shares, neglected }: ReturnType<typeof limbShares>): QuestionView[] {
+  if (!shares || !neglected) return [];
+  return [
+    {
+      kind: 'limb neglected',
+      fighterId: null,
+      name: `The ${neglected.replace('-', ' ')}`,
+      sentence: `Of all strikes of the last four weeks it had ${Math.round(100 * shares[neglected])} %; an even share is 25 %.`,
       to: '/sessions/new',
       action: 'Build a session',
     },

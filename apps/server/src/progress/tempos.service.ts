@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { analyseCombo, cleanTempo, limbClock, repeatClock, type OwnPace } from '@eurhythm/core/body';
+import { analyseCombo, cleanWhenRepeated, type OwnPace } from '@eurhythm/core/body';
 import { comboName } from '@eurhythm/core/plan';
 import { cycleLength } from '@eurhythm/core/rounds';
 import { nextTempo } from '@eurhythm/core/speed';
@@ -44,11 +44,8 @@ export class TemposService {
       if (kept !== undefined) return kept;
       const analysis = analyseCombo(combo.line, book, lead);
       const { walk } = analysis.ok ? analysis : { walk: null };
-      const found = walk && {
-        ...limbClock(walk, { factor }),
-        repeat: repeatClock(walk, cycleLength(walk, lead, combo), { factor }),
-      };
-      const bpm = found ? (cleanTempo(found)?.bpm ?? null) : null;
+      const clean = walk && cleanWhenRepeated(walk, cycleLength(walk, lead, combo), { factor });
+      const bpm = clean?.bpm ?? null;
       limits.set(key, bpm);
       return bpm;
     };

@@ -5,6 +5,7 @@ import { burstRound } from '@eurhythm/core/run';
 import { groupBy } from '@eurhythm/core/units';
 import type { BeginningView, PlannedRoundView, RunPlanView, RunView } from '@eurhythm/contract';
 import { MemoryService } from '../progress/memory.service.ts';
+import { PaceService } from '../progress/pace.service.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import { RoundsService } from '../sessions/rounds.service.ts';
 import { RunsService } from './runs.service.ts';
@@ -20,6 +21,7 @@ export class RunPlanService {
     private readonly rounds: RoundsService,
     private readonly moves: MovesService,
     private readonly memory: MemoryService,
+    private readonly paces: PaceService,
   ) {}
 
   async plan(runId: string): Promise<RunPlanView> {
@@ -50,7 +52,11 @@ export class RunPlanService {
       }),
     ]);
     // As it was when it began: a page that is opened again in the middle plays the same.
-    const memory = await this.memory.of(fighterIds, new Date(startedAt));
+    const began = new Date(startedAt);
+    const [memory, paces] = await Promise.all([
+      this.memory.of(fighterIds, began),
+      this.paces.measured(fighterIds, began),
+    ]);
     const byCombo = groupBy(memory, ({ comboId }) => comboId);
     const weighted = planned.blocks.map((block) =>
       withNeed(block, (id) => comboNeed(byCombo.get(id) ?? [], fighterIds.length)),
@@ -61,7 +67,7 @@ export class RunPlanService {
       return { id, title, kind, blocks: own, ...(timeCalls ? { timeCalls } : {}) };
     });
     const { count, factor, clips } = planned;
-    return { runId, lead, word, count, factor, rounds: filled, book, clips };
+    return { runId, lead, word, count, factor, rounds: filled, book, clips, paces };
   }
 }
 

@@ -1,5 +1,5 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { runBegins, withGroups } from '@eurhythm/core/plan';
+import { runBegins, withGroups, withPaces } from '@eurhythm/core/plan';
 import type { WrittenBlock } from '@eurhythm/core/rounds';
 import { missingFields } from '@eurhythm/core/run';
 import type {
@@ -26,6 +26,7 @@ import { GymService } from '../gym/gym.service.ts';
 import { doneAt, type ClockOffset } from '../house/deviceClock.ts';
 import { pageLength, pageOf } from '../house/pages.ts';
 import { refuseField, refuseFields } from '../house/refuse.ts';
+import { PaceService } from '../progress/pace.service.ts';
 import { changedRounds } from '../sessions/changedRounds.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 import { SheetsService } from '../sessions/sheets.service.ts';
@@ -51,6 +52,7 @@ export class RunsService {
     private readonly marks: MarksService,
     private readonly sheets: SheetsService,
     private readonly gym: GymService,
+    private readonly paces: PaceService,
     private readonly news: RunNews,
   ) {}
 
@@ -153,13 +155,15 @@ export class RunsService {
   }
 
   private async begin(sessionId: string, present: readonly FighterView[]) {
-    const [session, sheet, { grades }] = await Promise.all([
+    const ids = present.map(({ id }) => id);
+    const [session, sheet, { grades }, paces] = await Promise.all([
       this.sessions.one(sessionId),
       this.sheets.one(sessionId),
       this.gym.gym(),
+      this.paces.measured(ids, new Date()),
     ]);
     const ranks = grades.map((grade) => grade.id);
-    const { rounds, partners } = runBegins(session.rounds, present, sheet, ranks);
+    const { rounds, partners } = runBegins(session.rounds, withPaces(present, paces), sheet, ranks);
     const { title, lead, word = '', groups = [] } = session;
     const fighterIds = present.map(({ id }) => id);
     return { sessionId, title, lead, word, rounds: [...rounds], fighterIds, partners: [...partners], groups };

@@ -9,6 +9,9 @@ import type {
   ComboView,
   DoorView,
   FighterLog,
+  AttendedWeekView,
+  FighterPaceView,
+  LifetimeView,
   FighterProgress,
   FighterView,
   FitView,
@@ -137,10 +140,21 @@ export const queries = {
       queryKey: ['fighters', id, 'volume'],
       queryFn: () => get<VolumeView>(`fighters/${id}/volume`),
     }),
+  lifetime: (id: string) =>
+    queryOptions({
+      queryKey: ['fighters', id, 'lifetime'],
+      queryFn: () => get<LifetimeView>(`fighters/${id}/lifetime`),
+    }),
   classProgress: (asked: { gradeId?: string; testId?: string }) =>
     queryOptions({
       queryKey: ['progress', 'class', asked],
       queryFn: () => get<ClassProgress>(`progress/class${queryOf(asked)}`),
+    }),
+  /** How many came, week by week. */
+  attended: (gradeId?: string) =>
+    queryOptions({
+      queryKey: ['progress', 'attended', gradeId ?? null],
+      queryFn: () => items<AttendedWeekView>(`progress/attended${queryOf(gradeId ? { gradeId } : {})}`),
     }),
   questions: () =>
     queryOptions({
@@ -161,6 +175,12 @@ export const queries = {
     queryOptions({
       queryKey: ['progress', 'tempos', who],
       queryFn: () => items<TempoView>(`progress/tempos${queryOf(whoOf(who))}`),
+    }),
+  /** Of those whose pace was measured. */
+  paces: () =>
+    queryOptions({
+      queryKey: ['progress', 'paces'],
+      queryFn: () => items<FighterPaceView>('progress/paces'),
     }),
   requirements: () =>
     queryOptions({

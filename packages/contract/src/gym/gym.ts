@@ -163,6 +163,11 @@ export class SchoolDto implements School {
   @IsWithin('the floor', 0.5, 50, 'steps')
   floorSteps!: number | null;
 
+  /** How many repetitions of a move a fighter works towards, over all the years; null: no number. */
+  @MayBeNull()
+  @IsWholeWithin('the repetitions', 100, 1_000_000, '')
+  repetitions: number | null = null;
+
   /** What the gym has at hand; empty when nobody wrote it down. */
   @MayBeMissing()
   @IsArray({ message: 'What the gym has is a list.' })
@@ -205,6 +210,7 @@ export const STARTER_SCHOOL_SETTINGS: SchoolDto = {
   ...STARTER_DATES,
   frontHighBlock: STARTER_SCHOOL.frontHighBlock,
   floorSteps: STARTER_SCHOOL.floorSteps,
+  repetitions: null,
   kit: [],
   checklist: STARTER_CHECKLIST,
   muted: [],

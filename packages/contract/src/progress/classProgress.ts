@@ -14,12 +14,15 @@ import {
   OrNull,
 } from '../rules/index.ts';
 
-/** Which part of the gym is asked about; all of it without. */
-export class ClassQuery {
+/** Which grade is asked about; all of them without. */
+export class GradeQuery {
   @MayBeMissing()
   @IsOwnId('the grade')
   gradeId?: string;
+}
 
+/** Which part of the gym is asked about; all of it without. */
+export class ClassQuery extends GradeQuery {
   /** The test that stands in the table; the most usual one without. */
   @MayBeMissing()
   @IsOwnId('the test')
@@ -97,6 +100,25 @@ export class ClassTestView {
   readonly trials!: number;
 }
 
+/** Who came in a week: how many classes it had, and how many people each on average. */
+export class AttendedWeekView {
+  /** Its Monday. */
+  @IsText()
+  readonly week!: string;
+
+  @IsCount()
+  readonly classes!: number;
+
+  @IsAmount()
+  readonly people!: number;
+}
+
+/** Who came over half a year, weeks without a class too. */
+export class AttendedWeekList {
+  @IsListed(() => AttendedWeekView)
+  readonly items!: readonly AttendedWeekView[];
+}
+
 /** How a class comes on. */
 export class ClassProgress {
   @OrNull()
@@ -116,6 +138,8 @@ export const QUESTION_KINDS = [
   'away',
   'lead behind',
   'lead neglected',
+  'limb neglected',
+  'test due',
   'combos due',
   'combo up',
   'grade near',

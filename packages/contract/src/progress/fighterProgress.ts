@@ -1,3 +1,4 @@
+import { PAIR_CLASSES, type PairClass } from '@eurhythm/core/body';
 import { BETTER, type Better } from '@eurhythm/core/progress';
 import { MEASURED, TRIAL_KINDS, type Measured, type TrialKind } from '@eurhythm/core/speed';
 import {
@@ -178,6 +179,24 @@ export class EvennessView {
   readonly sentence!: string;
 }
 
+/** What is lost from one burst of a class to the next, in percent of their mean, with its interval. */
+export class AcrossView {
+  @IsText()
+  readonly day!: string;
+
+  @IsAmount()
+  readonly percent!: number;
+
+  @IsAmount()
+  readonly from!: number;
+
+  @IsAmount()
+  readonly to!: number;
+
+  @IsCount()
+  readonly rounds!: number;
+}
+
 /** What a burst loses from its first third to its last, in percent, over the last weeks. */
 export class FadingView {
   @IsText()
@@ -191,12 +210,17 @@ export class FadingView {
 
   @IsCount()
   readonly bursts!: number;
+
+  /** Over the bursts of the last class that had three or more from one lead; null where none had. */
+  @OrNull()
+  @IsShaped(() => AcrossView)
+  readonly across!: AcrossView | null;
 }
 
 /** How quick somebody is in one kind of pair, times the book at sharp pace. */
 export class PairPaceView {
-  @IsText()
-  readonly pair!: string;
+  @IsAmong(PAIR_CLASSES)
+  readonly pair!: PairClass;
 
   @IsAmount()
   readonly factor!: number;
@@ -224,6 +248,17 @@ export class PaceView {
 
   @IsListed(() => PairPaceView)
   readonly pairs!: readonly PairPaceView[];
+}
+
+/** The pace of one of a class whose pace was measured. */
+export class FighterPaceView extends PaceView {
+  @IsText()
+  readonly fighterId!: string;
+}
+
+export class PaceList {
+  @IsListed(() => FighterPaceView)
+  readonly items!: readonly FighterPaceView[];
 }
 
 /** The next tempo of a combo for one fighter, and why. */

@@ -28,6 +28,10 @@ export class VolumeWeekView {
 
   @IsShaped(() => LimbCountView)
   readonly limbs!: LimbCountView;
+
+  /** Classes of which something was done. */
+  @IsCount()
+  readonly classes!: number;
 }
 
 /** Strikes by limb and week over half a year: of what goes by the beat or is counted. */
@@ -47,4 +51,33 @@ export class VolumeView {
   @OrNull()
   @IsAmong(WORK_LIMBS)
   readonly neglected!: WorkLimb | null;
+}
+
+/** How often somebody did a move since the first day. */
+export class MoveTotalView {
+  @IsText()
+  readonly move!: string;
+
+  @IsCount()
+  readonly done!: number;
+
+  /** Of those, in the last four weeks. */
+  @IsCount()
+  readonly lately!: number;
+}
+
+/** The count of each move since the first day, what was done most first. */
+export class LifetimeView {
+  @IsListed(() => MoveTotalView)
+  readonly moves!: readonly MoveTotalView[];
+
+  /** The day of the first round; null before it. */
+  @OrNull()
+  @IsText()
+  readonly since!: string | null;
+
+  /** How many repetitions of a move the gym works towards; null where it names no number. */
+  @OrNull()
+  @IsCount()
+  readonly towards!: number | null;
 }

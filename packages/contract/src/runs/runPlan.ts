@@ -3,6 +3,7 @@ import { COUNT_LANGUAGES } from '@eurhythm/core/calls';
 import { RunView } from './runs.ts';
 import { BlockDto } from '../blocks/index.ts';
 import { ClipView } from '../gym/voice.ts';
+import { FighterPaceView } from '../progress/fighterProgress.ts';
 import { BookView } from '../moves/numbers.ts';
 import {
   IsAmong,
@@ -85,6 +86,11 @@ export class RunPlanView {
   /** Pace of the gym, as a factor on the times of the book. */
   @IsAmount()
   readonly factor!: number;
+
+  /** The own pace of those of the run whose pace was measured. */
+  @MayBeMissing()
+  @IsListed(() => FighterPaceView)
+  readonly paces?: readonly FighterPaceView[];
 }
 
 /** A run as it would begin now, with its plan, so that a device begins it even when the server is away. */

@@ -151,6 +151,20 @@ export function cleanTempo({
   return again === null ? null : { bpm: again, by: 'repeat' };
 }
 
+/**
+ * The same of a line that is gone through every so many beats.
+ *
+ * @example
+ * cleanWhenRepeated(walk('1 2'), 4, { factor: 1 }).by // 'line'
+ */
+export function cleanWhenRepeated(
+  walk: Walk,
+  beats: number,
+  settings: ClockSettings,
+): ReturnType<typeof cleanTempo> {
+  return cleanTempo({ ...limbClock(walk, settings), repeat: repeatClock(walk, beats, settings) });
+}
+
 function limitOf(from: WalkedStroke, to: WalkedStroke, seconds: Seconds, reason: string): ClockLimit {
   return { fromStroke: from.index, toStroke: to.index, seconds: Math.round(seconds * 1000) / 1000, reason };
 }

@@ -122,6 +122,22 @@ describe('pairUp', () => {
     const apart = four.map((each, i) => (i === 0 ? { ...each, apart: ['p2'] } : each));
     expect(pairUp(apart, 1)[0]!.some((group) => group.includes('p0') && group.includes('p2'))).toBe(false);
   });
+  it('puts those of similar pace together where grade and size say nothing', () => {
+    const four = [1.1, 1.6, 1.1, 1.6].map((pace, i): Trainee => ({
+      id: `p${i}`,
+      rank: 0,
+      size: null,
+      apart: [],
+      pace,
+    }));
+    const pairsOf = (people: readonly Trainee[]) =>
+      pairUp(people, 1)[0]!
+        .map((group) => [...group].sort().join())
+        .sort();
+    expect(pairsOf(four)).toEqual(['p0,p2', 'p1,p3']);
+    // A pace that nobody measured is like any.
+    expect(pairUp([{ ...four[0]!, pace: null }, four[1]!], 1)).toEqual([[['p0', 'p1']]]);
+  });
   it('plans the rest anew when somebody comes late, remembering who has met', () => {
     const early = pairUp(people(4), 1);
     const later = pairUp(people(6), 1, early.flat());

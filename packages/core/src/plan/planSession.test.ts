@@ -55,6 +55,34 @@ describe('a planned session', () => {
     const long = { ...usualBlock('count', 'c'), seconds: 300 };
     expect(plannerOf()(session([long]), facts).warnings.map(({ rule }) => rule)).not.toContain('counts-cut');
   });
+  it('warns of what is too fast for some of those whose own pace was measured', () => {
+    const block = { ...pads('a', 'straights'), bpm: 170 } as WrittenBlock;
+    const person = (name: string, base: number, group: string | null = null) => ({
+      name,
+      group,
+      factor: { base, pairs: {} },
+    });
+    const told = (own: Partial<ClassFacts>, of: WrittenBlock = block) =>
+      plannerOf()(session([of]), { ...facts, ...own }).warnings.filter(
+        ({ rule }) => rule === 'too-fast-for-some',
+      );
+    const paces = [person('Ines', 1.1), person('Joost', 2.4)];
+    expect(told({ paces }).map(({ message }) => message)).toEqual([
+      expect.stringMatching(
+        /^“Pads”: Ebb 1 at 170 is faster than 1 of 2 whose pace was measured do cleanly: Joost \d+\.$/,
+      ),
+    ]);
+    expect(told({ paces: paces.slice(0, 1) })).toEqual([]);
+    // Only those count who do it.
+    const groups = ['Tide', 'Reef'].map((name) => ({ name, bands: ['adults' as const], people: 2 }));
+    const some = [person('Ines', 1.1, 'Tide'), person('Joost', 2.4, 'Reef')];
+    expect(told({ paces: some, groups }, { ...block, who: ['Tide'] })).toEqual([]);
+    expect(told({ paces: some, groups }, { ...block, who: ['Reef'] })).toHaveLength(1);
+    // A group with a combo of its own does not do that of the others.
+    const lanes = [{ group: 'Reef', combos: [{ comboId: 'kick' }] }];
+    const own = told({ paces: some, groups }, { ...block, lanes } as WrittenBlock);
+    expect(own.map(({ message }) => message.includes('Joost'))).toEqual([true]);
+  });
   it('is added up: its length, its phases and its strikes, series as often as they are held', () => {
     const plan = plannerOf();
     const once = plan(session([pads('a', 'straights'), usualBlock('rest', 'p')]), facts);

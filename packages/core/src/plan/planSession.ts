@@ -10,7 +10,16 @@ import {
 } from '../rounds/index.ts';
 import type { Seconds } from '../units/index.ts';
 import { sessionSeconds, unrollRounds, type Series } from './plannedRound.ts';
-import { retiredIn, sessionTotals, workOf, youthFaultsIn, type SessionTotals } from './roundWork.ts';
+import {
+  retiredIn,
+  sessionTotals,
+  tooFastFor,
+  workOf,
+  youthFaultsIn,
+  type MeasuredPace,
+  type SessionTotals,
+  type TooFastFor,
+} from './roundWork.ts';
 import {
   sessionWarnings,
   type ClassFacts,
@@ -49,7 +58,7 @@ export interface PlannedSession extends SessionTotals {
 }
 
 /** What a block asks for, worked out once for as long as it is written the same. */
-type KnownBlock = Pick<WarnedBlock, 'work' | 'gone' | 'retired' | 'youthFaults' | 'needs'>;
+type KnownBlock = Pick<WarnedBlock, 'work' | 'gone' | 'retired' | 'youthFaults' | 'needs' | 'tooFastFor'>;
 
 /** So many blocks are remembered: several long sessions with all their changes. */
 const MOST_KNOWN = 2000;
@@ -67,8 +76,10 @@ export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
   const workedOut = (block: WrittenBlock, lead: Lead): KnownBlock => {
     const filled = fillBlock(block, byId);
     const named = kindOf(block).named(block);
+    const work = workOf(filled, book, lead, factor);
     return {
-      work: workOf(filled, book, lead, factor),
+      work,
+      tooFastFor: rememberedFor((person) => tooFastFor(work.asked, person)),
       needs: countedLength(block, book, factor ?? PACE_FACTORS.club, byId),
       gone: named.flatMap(({ comboId }) => (byId.has(comboId) ? [] : [comboId])),
       retired: retiredIn(filled, book, retiredCodes),
@@ -118,6 +129,17 @@ function remembered(look: YouthFaults): YouthFaults {
     const key = `${group ?? ''} ${JSON.stringify(limits)}`;
     let found = known.get(key);
     if (!found) known.set(key, (found = look(limits, group)));
+    return found;
+  };
+}
+
+/** The same for each of those who may come. */
+function rememberedFor(look: (person: MeasuredPace) => readonly TooFastFor[]): typeof look {
+  const known = new Map<string, readonly TooFastFor[]>();
+  return (person) => {
+    const key = JSON.stringify(person);
+    let found = known.get(key);
+    if (found === undefined) known.set(key, (found = look(person)));
     return found;
   };
 }

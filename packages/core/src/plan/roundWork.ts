@@ -1,4 +1,12 @@
-import { floorOver, walkStance, youthFault, type Walk, type YouthLimits } from '../body/index.ts';
+import {
+  cleanWhenRepeated,
+  floorOver,
+  walkStance,
+  youthFault,
+  type OwnPace,
+  type Walk,
+  type YouthLimits,
+} from '../body/index.ts';
 import { ABOUT_SPOKEN } from '../calls/index.ts';
 import { parseLine } from '../line/index.ts';
 import { isLegStrike, isSpin, type Lead, type MoveBook } from '../moves/index.ts';
@@ -9,11 +17,12 @@ import {
   compileRound,
   kindOf,
   tallyStrikes,
+  type AskedTempo,
   type Block,
   type Phase,
   type StrikeCount,
 } from '../rounds/index.ts';
-import { seedFromText, type Seconds } from '../units/index.ts';
+import { groupBy, seedFromText, type Bpm, type Seconds } from '../units/index.ts';
 
 /** What the body is asked for in a block, as far as the planner warns of it. */
 export interface Demands {
@@ -70,26 +79,69 @@ function compiledWork(
   book: MoveBook,
   lead: Lead,
   factor?: number,
-): Pick<BlockWork, 'strikes' | 'tooFast' | 'times'> {
+): Pick<BlockWork, 'strikes' | 'tooFast' | 'times' | 'asked'> {
   const strikes = kindOf(block).strikes(block, book, lead);
-  if (strikes !== 'as-compiled') return { strikes, tooFast: [], times: null };
+  if (strikes !== 'as-compiled') return { strikes, tooFast: [], times: null, asked: [] };
+  const asked = new Map<Walk, Map<string, AskedTempo>>();
   const plan = {
     blocks: [block],
     lead,
     seed: seedFromText(block.id),
+    onAsked: (each: AskedTempo) => keepFastest(asked, each),
     ...(factor === undefined ? {} : { factor }),
   };
   const { cues, cycles, findings } = compileRound(plan, book, ABOUT_SPOKEN);
   const from = (wanted: Lead): number => cycles.filter((cycle) => cycle.lead === wanted).length;
   return {
+    asked: [...asked.values()].flatMap((ofWalk) => [...ofWalk.values()]),
     times: cycles.length === 0 ? null : { left: from('left'), right: from('right') },
     strikes: tallyStrikes(
-      cues.flatMap(({ kind, limb, level }) =>
-        kind === 'strike' && limb ? [{ limb, level: level ?? null, times: 1 }] : [],
+      cues.flatMap(({ kind, text, limb, level, silent }) =>
+        kind === 'strike' && limb && !silent ? [{ move: text, limb, level: level ?? null, times: 1 }] : [],
       ),
     ),
     tooFast: findings.flatMap(({ rule, message }) => (rule === 'tempo-too-fast' ? [message] : [])),
   };
+}
+
+function keepFastest(asked: Map<Walk, Map<string, AskedTempo>>, each: AskedTempo): void {
+  const ofWalk = asked.get(each.walk) ?? new Map<string, AskedTempo>();
+  asked.set(each.walk, ofWalk);
+  const key = `${each.beats} ${each.group ?? ''}`;
+  if (each.bpm > (ofWalk.get(key)?.bpm ?? 0)) ofWalk.set(key, each);
+}
+
+/** Somebody who may come, with the pace that was measured. */
+export interface MeasuredPace {
+  readonly name: string;
+  /** The group; null where the class has none. */
+  readonly group: string | null;
+  readonly factor: OwnPace;
+}
+
+/** What of a block is too fast for somebody, by the own pace: what is asked, and what is clean. */
+export interface TooFastFor {
+  readonly combo: string;
+  readonly asked: Bpm;
+  readonly clean: Bpm;
+}
+
+/**
+ * The combos of a block that go beyond somebody, each once, with the time through that does so most.
+ *
+ * @example
+ * tooFastFor([], { name: 'Ines', group: null, factor: { base: 1, pairs: {} } }) // []
+ */
+export function tooFastFor(asked: readonly AskedTempo[], { group, factor }: MeasuredPace): TooFastFor[] {
+  const hasOwn = asked.some((each) => each.group !== null && each.group === group);
+  const beyond = asked
+    .filter((each) => each.group === (hasOwn ? group : null))
+    .flatMap(({ name, walk, beats, bpm }) => {
+      const clean = cleanWhenRepeated(walk, beats, { factor })?.bpm ?? Infinity;
+      return bpm > clean ? [{ combo: name, asked: Math.round(bpm), clean }] : [];
+    });
+  beyond.sort((a, b) => b.asked - b.clean - (a.asked - a.clean));
+  return [...groupBy(beyond, ({ combo }) => combo).values()].map(([worst]) => worst!);
 }
 
 /** What a block is for the planner: how long, what is struck, what it demands. */
@@ -99,6 +151,8 @@ export interface BlockWork {
   readonly seconds: Seconds;
   /** What is done faster than a body can, one sentence for each combo. */
   readonly tooFast: readonly string[];
+  /** The fastest times through that it asks for, of each line once. */
+  readonly asked: readonly AskedTempo[];
   /** About how often its lines are gone through from each lead; null for what has none on a beat. */
   readonly times: Readonly<Record<Lead, number>> | null;
 }

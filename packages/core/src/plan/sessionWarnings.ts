@@ -7,9 +7,9 @@ import {
   type StrikeCount,
 } from '../rounds/index.ts';
 import type { YouthLimits } from '../body/index.ts';
-import { clockText, type Seconds } from '../units/index.ts';
+import { clockText, groupBy, type Seconds } from '../units/index.ts';
 import { titleInSeries } from './plannedRound.ts';
-import type { BlockWork } from './roundWork.ts';
+import type { BlockWork, MeasuredPace, TooFastFor } from './roundWork.ts';
 
 /*
  * The limits below are this product's own, set where a careful coach would begin to ask; they warn and never block.
@@ -35,6 +35,7 @@ export const WARNING_RULES = [
   'gone-combo',
   'retired-move',
   'too-fast',
+  'too-fast-for-some',
   'youth-limits',
   'counts-cut',
 ] as const;
@@ -65,6 +66,8 @@ export interface WarnedBlock {
   readonly who?: readonly string[];
   /** What a band should not do in it, for a group or, with null, for everybody. */
   youthFaults?(limits: YouthLimits, group: string | null): readonly string[];
+  /** What of it is too fast for one of those whose pace was measured. */
+  tooFastFor?(person: MeasuredPace): readonly TooFastFor[];
 }
 
 /** Rounds as they are held one after the other, series written out. */
@@ -87,6 +90,8 @@ export interface ClassFacts {
   /** The same for everybody who is in no group. */
   readonly youth?: YouthLimits | null;
   readonly bands: readonly Band[];
+  /** Those who may come and whose pace was measured. */
+  readonly paces?: readonly MeasuredPace[];
   readonly floorSteps: number | null;
   /** What the gym has; empty when nobody wrote it down. */
   readonly kit: readonly string[];
@@ -109,6 +114,7 @@ export function sessionWarnings(rounds: readonly WarnedRound[], facts: ClassFact
     ...missingKit(placed, facts),
     ...lostMoves(placed),
     ...tooFast(placed),
+    ...tooFastForSome(placed, facts),
     ...cutCounts(placed),
     ...beyondYouth(placed, facts),
     ...oneSide(placed),
@@ -251,6 +257,42 @@ function tooFast(placed: readonly PlacedBlock[]): SessionWarning[] {
     message: `“${each.round.title}”: ${each.message}`,
     place: placeOfBlock(each),
   }));
+}
+
+/** So many are named; the others are counted. */
+const NAMED = 3;
+
+/** What is too fast for some by their own pace, each round once with who it is. */
+function tooFastForSome(
+  placed: readonly PlacedBlock[],
+  { paces = [], groups }: ClassFacts,
+): SessionWarning[] {
+  const found = placed.flatMap((each) => {
+    const { who = [] } = each.block;
+    const here = paces.filter(
+      ({ group }) => who.length === 0 || groups.length === 0 || (group !== null && who.includes(group)),
+    );
+    const slow = here.flatMap((person) =>
+      (each.block.tooFastFor?.(person) ?? []).map((of) => ({ name: person.name, ...of })),
+    );
+    return [...groupBy(slow, ({ combo }) => combo)].map(([combo, some]) => ({
+      ...each,
+      combo,
+      slow: some,
+      of: here.length,
+    }));
+  });
+  return firstOfEach(found, ({ round, combo }) => `${round.title} ${combo}`).map((told) => {
+    const { slow, of, combo, ...each } = told;
+    const asked = Math.max(...slow.map((some) => some.asked));
+    const named = slow.slice(0, NAMED).map(({ name, clean }) => `${name} ${clean}`);
+    const more = slow.length > NAMED ? ` and ${slow.length - NAMED} more` : '';
+    return {
+      rule: 'too-fast-for-some',
+      message: `“${each.round.title}”: ${combo} at ${asked} is faster than ${slow.length} of ${of} whose pace was measured do cleanly: ${named.join(', ')}${more}.`,
+      place: placeOfBlock(each),
+    };
+  });
 }
 
 /** Counted work with another length than its counts need, as after a change of the gym's pace or of a combo. */

@@ -1,4 +1,4 @@
-import { cleanTempo, limbClock, repeatClock, walkStance } from '../body/index.ts';
+import { cleanWhenRepeated, walkStance } from '../body/index.ts';
 import { parseLine } from '../line/index.ts';
 import type { MoveBook } from '../moves/index.ts';
 import { cycleLength, type BlockCombo } from '../rounds/index.ts';
@@ -28,9 +28,7 @@ export function tempoWords(
     if (!parsed.ok) return [];
     const walk = walkStance(parsed.line, book, 'left');
     const beats = cycleLength(walk, 'left', { beatsPerBar, cycleBeats });
-    return (
-      cleanTempo({ ...limbClock(walk, { factor }), repeat: repeatClock(walk, beats, { factor }) })?.bpm ?? []
-    );
+    return cleanWhenRepeated(walk, beats, { factor })?.bpm ?? [];
   });
   if (clean.length === 0) return null;
   const full = within(Math.min(...clean));

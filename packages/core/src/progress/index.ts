@@ -10,5 +10,8 @@ export * from './pace.ts';
 export * from './memory.ts';
 export * from './gradeCheck.ts';
 export * from './goals.ts';
+export * from './classGaps.ts';
+export * from './testsDue.ts';
 export * from './tempoForThose.ts';
 export * from './volume.ts';
+export { attendedByWeek, type AttendedWeek } from './weeks.ts';

@@ -28,6 +28,22 @@ export interface FittedPace {
   readonly pace: OwnPace;
 }
 
+/**
+ * A pace as it is kept or sent, for the limb clock.
+ *
+ * @example
+ * ownPace({ base: 1.2, pairs: [{ pair: 'hand-hand', factor: 1.1 }] }) // { base: 1.2, pairs: { 'hand-hand': 1.1 } }
+ */
+export function ownPace({
+  base,
+  pairs,
+}: {
+  readonly base: number;
+  readonly pairs: readonly Pick<PairPace, 'pair' | 'factor'>[];
+}): OwnPace {
+  return { base, pairs: Object.fromEntries(pairs.map(({ pair, factor }) => [pair, factor])) };
+}
+
 /** The gym's pace weighs as much as so many gaps. */
 const GYM_WEIGHT = 4;
 /** A fighter is neither twice as quick as sharp nor two and a half times as slow. */
@@ -56,10 +72,7 @@ export function fitPace(gaps: readonly PaceGap[], gym: number): FittedPace | nul
   });
   const weight = pairs.reduce((sum, { gaps: count }) => sum + count, 0);
   const base = pairs.reduce((sum, { factor, gaps: count }) => sum + factor * count, 0) / weight;
-  return {
-    pairs,
-    pace: { base, pairs: Object.fromEntries(pairs.map(({ pair, factor }) => [pair, factor])) },
-  };
+  return { pairs, pace: ownPace({ base, pairs }) };
 }
 
 function pairPace(pair: PairClass, gaps: readonly PaceGap[], gym: number): PairPace {

@@ -1,5 +1,4 @@
-import { quantile } from 'simple-statistics';
-import { TEMPO_STEP } from '../speed/index.ts';
+import { TEMPO_STEP, tempoForMost } from '../speed/index.ts';
 import type { Bpm } from '../units/index.ts';
 
 /** What a tempo is to some people. */
@@ -11,9 +10,6 @@ export interface TempoForThose {
   readonly of: number;
 }
 
-/** Three of four are to be able to do it. */
-const SLOWEST = 0.25;
-
 /**
  * The tempo of a combo for those who are here, from what each was advised, and for how many `asked` would be wild. Null where nobody
  * was advised anything.
@@ -22,13 +18,8 @@ const SLOWEST = 0.25;
  * tempoForThose([{ bpm: 84 }, { bpm: 84 }, { bpm: 92 }], 96) // { bpm: 84, wild: 2, of: 3 }
  */
 export function tempoForThose(advised: readonly { readonly bpm: Bpm }[], asked: Bpm): TempoForThose | null {
-  if (advised.length === 0) return null;
-  const bpm = Math.floor(
-    quantile(
-      advised.map((each) => each.bpm),
-      SLOWEST,
-    ),
-  );
+  const bpm = tempoForMost(advised.map((each) => each.bpm));
+  if (bpm === null) return null;
   const wild = advised.filter((each) => asked > each.bpm + TEMPO_STEP).length;
   return { bpm, wild, of: advised.length };
 }

@@ -1,9 +1,10 @@
-import { volumeByWeek, type VolumeRound } from './volume.ts';
+import { limbShares, moveTotals, shareDone, volumeByWeek, type VolumeRound } from './volume.ts';
 
 const limbs = (hands: number, legs: number) => ({
   ...{ 'left-hand': hands, 'right-hand': hands, 'left-leg': legs, 'right-leg': legs },
 });
 const round = (day: string, hands = 30, legs = 20, share = 1): VolumeRound => ({
+  run: day,
   day,
   planned: limbs(hands, legs),
   share,
@@ -27,7 +28,7 @@ describe('volumeByWeek', () => {
       [round('2026-03-02', 30, 20, 0.5), round('2026-03-03', 10, 0, 0)],
       '2026-03-03',
     );
-    expect(weeks).toEqual([{ week: '2026-03-02', planned: 120, done: 50, limbs: limbs(15, 10) }]);
+    expect(weeks).toEqual([{ week: '2026-03-02', planned: 120, done: 50, limbs: limbs(15, 10), classes: 1 }]);
   });
 
   it('notes a week above one and a half of the four before', () => {
@@ -49,5 +50,42 @@ describe('volumeByWeek', () => {
 
   it('counts nothing that is still to come', () => {
     expect(volumeByWeek([round('2026-04-02')], '2026-03-03').weeks).toEqual([]);
+  });
+});
+
+describe('limbShares', () => {
+  it('is of all that is given, and knows nothing of nothing', () => {
+    expect(limbShares([limbs(30, 10), limbs(10, 10)]).shares).toMatchObject({
+      'left-hand': 40 / 120,
+      'left-leg': 20 / 120,
+    });
+    expect(limbShares([]).neglected).toBeNull();
+  });
+});
+
+describe('shareDone', () => {
+  it('is all, nothing, the part that was timed, or half', () => {
+    expect(shareDone({ done: 'finished', seconds: null }, 60)).toBe(1);
+    expect(shareDone({ done: 'sat-out', seconds: 30 }, 60)).toBe(0);
+    expect(shareDone({ done: null, seconds: null }, 60)).toBe(0);
+    expect(shareDone({ done: 'part', seconds: 90 }, 60)).toBe(1);
+    expect(shareDone({ done: 'part', seconds: null }, 60)).toBe(0.5);
+  });
+});
+
+describe('moveTotals', () => {
+  const of = (day: string, moves: Record<string, number>, share = 1) => ({ day, moves, share });
+  it('counts each move since the first day, and apart in the last four weeks', () => {
+    const rounds = [of('2025-01-10', { Jab: 100, Cross: 100 }), of('2026-03-02', { Jab: 10, Hook: 5 }, 0.5)];
+    expect(moveTotals(rounds, '2026-03-05')).toEqual([
+      { move: 'Jab', done: 105, lately: 5 },
+      { move: 'Cross', done: 100, lately: 0 },
+      { move: 'Hook', done: 3, lately: 3 },
+    ]);
+  });
+  it('counts nothing that is still to come, nor what was sat out', () => {
+    expect(moveTotals([of('2026-04-01', { Jab: 9 }), of('2026-03-01', { Jab: 9 }, 0)], '2026-03-05')).toEqual(
+      [],
+    );
   });
 });

@@ -1,9 +1,12 @@
 import { WORK_LIMBS, type WorkLimb } from '../rounds/index.ts';
+import { dayNumber, dayText, weeksOver } from './weeks.ts';
 
 export type LimbCount = Readonly<Record<WorkLimb, number>>;
 
 /** One round of somebody's log. */
 export interface VolumeRound {
+  /** The class that it was in. */
+  readonly run: string;
   /** Written like 2026-03-05. */
   readonly day: string;
   /** Strikes that it asks for, by limb. */
@@ -19,6 +22,8 @@ export interface VolumeWeek {
   readonly done: number;
   /** What was done, by limb. */
   readonly limbs: LimbCount;
+  /** Classes of which something was done. */
+  readonly classes: number;
 }
 
 export interface Volume {
@@ -32,20 +37,12 @@ export interface Volume {
   readonly neglected: WorkLimb | null;
 }
 
-const DAY = 86_400_000;
-const WEEK = 7;
 /** A week above so many times the mean of the four before is worth a caution (engine §7). */
 const JUMP = 1.5;
 const BEFORE = 4;
 /** Half of what a limb would get of four that are trained alike. */
 const LITTLE = 0.5 / WORK_LIMBS.length;
 
-/** The Monday of a day's week, as a number of days. The epoch was a Thursday. */
-const mondayOf = (day: string): number => {
-  const n = Math.round(Date.parse(day) / DAY);
-  return n - ((n + 3) % WEEK);
-};
-const dayText = (n: number): string => new Date(n * DAY).toISOString().slice(0, 10);
 const none = (): Record<WorkLimb, number> => ({
   'left-hand': 0,
   'right-hand': 0,
@@ -63,23 +60,89 @@ const totalOf = (limbs: LimbCount): number => WORK_LIMBS.reduce((sum, limb) => s
 export function volumeByWeek(rounds: readonly VolumeRound[], today: string): Volume {
   const past = rounds.filter(({ day }) => day <= today);
   if (past.length === 0) return { weeks: [], jump: null, shares: null, neglected: null };
-  const first = Math.min(...past.map(({ day }) => mondayOf(day)));
-  const count = (mondayOf(today) - first) / WEEK + 1;
-  const weeks = Array.from({ length: count }, (_, i) => ({
-    week: dayText(first + i * WEEK),
+  const { mondays, placeOf } = weeksOver(
+    past.map(({ day }) => day),
+    today,
+  );
+  const weeks = mondays.map((monday) => ({
+    week: dayText(monday),
     planned: 0,
     limbs: none(),
+    classes: new Set<string>(),
   }));
-  for (const { day, planned, share } of past) {
-    const week = weeks[(mondayOf(day) - first) / WEEK]!;
+  for (const { run, day, planned, share } of past) {
+    const week = weeks[placeOf(day)]!;
     week.planned += totalOf(planned);
+    if (share > 0) week.classes.add(run);
     for (const limb of WORK_LIMBS) week.limbs[limb] += share * planned[limb];
   }
-  const told = weeks.map(({ week, planned, limbs }): VolumeWeek => {
+  const told = weeks.map(({ week, planned, limbs, classes }): VolumeWeek => {
     for (const limb of WORK_LIMBS) limbs[limb] = Math.round(limbs[limb]);
-    return { week, planned, done: totalOf(limbs), limbs };
+    return { week, planned, done: totalOf(limbs), limbs, classes: classes.size };
   });
-  return { weeks: told, jump: jumpOf(told), ...sharesOf(told.slice(-BEFORE)) };
+  return { weeks: told, jump: jumpOf(told), ...limbShares(told.slice(-BEFORE).map(({ limbs }) => limbs)) };
+}
+
+/** Of a part nobody timed half is taken. */
+const SOME = 0.5;
+
+/**
+ * How much of a round was done, 0 to 1: `seconds` of so many of work, where a part was timed.
+ *
+ * @example
+ * shareDone({ done: 'part', seconds: 30 }, 120) // 0.25
+ */
+export function shareDone(
+  {
+    done,
+    seconds,
+  }: { readonly done: 'finished' | 'part' | 'sat-out' | null; readonly seconds: number | null },
+  work: number,
+): number {
+  if (done === 'finished') return 1;
+  if (done === 'sat-out' || done === null) return 0;
+  return seconds === null || work === 0 ? SOME : Math.min(1, seconds / work);
+}
+
+/** How often a move was done since the first day. */
+export interface MoveTotal {
+  readonly move: string;
+  readonly done: number;
+  /** Of those, in the last four weeks. */
+  readonly lately: number;
+}
+
+const LATELY_DAYS = 28;
+
+/**
+ * The count of each move over all rounds, what was done most first.
+ *
+ * @example
+ * moveTotals([{ day: '2026-03-05', moves: { Jab: 40 }, share: 0.5 }], '2026-03-06') // [{ move: 'Jab', done: 20, lately: 20 }]
+ */
+export function moveTotals(
+  rounds: readonly {
+    readonly day: string;
+    readonly moves: Readonly<Record<string, number>>;
+    readonly share: number;
+  }[],
+  today: string,
+): MoveTotal[] {
+  const since = dayText(dayNumber(today) - LATELY_DAYS);
+  const totals = new Map<string, { done: number; lately: number }>();
+  for (const { day, moves, share } of rounds) {
+    if (day > today) continue;
+    for (const [move, times] of Object.entries(moves)) {
+      const total = totals.get(move) ?? { done: 0, lately: 0 };
+      total.done += share * times;
+      if (day > since) total.lately += share * times;
+      totals.set(move, total);
+    }
+  }
+  return [...totals]
+    .map(([move, { done, lately }]) => ({ move, done: Math.round(done), lately: Math.round(lately) }))
+    .filter(({ done }) => done > 0)
+    .sort((a, b) => b.done - a.done || (a.move < b.move ? -1 : 1));
 }
 
 function jumpOf(weeks: readonly VolumeWeek[]): number | null {
@@ -90,12 +153,17 @@ function jumpOf(weeks: readonly VolumeWeek[]): number | null {
   return mean > 0 && newest.done > JUMP * mean ? newest.done / mean : null;
 }
 
-function sharesOf(weeks: readonly VolumeWeek[]): Pick<Volume, 'shares' | 'neglected'> {
-  const total = weeks.reduce((sum, { done }) => sum + done, 0);
+/**
+ * What share of the strikes each limb has, and the limb that gets little.
+ *
+ * @example
+ * limbShares([]) // { shares: null, neglected: null }
+ */
+export function limbShares(counts: readonly LimbCount[]): Pick<Volume, 'shares' | 'neglected'> {
+  const total = counts.reduce((sum, limbs) => sum + totalOf(limbs), 0);
   if (total === 0) return { shares: null, neglected: null };
   const shares = none();
-  for (const limb of WORK_LIMBS)
-    shares[limb] = weeks.reduce((sum, { limbs }) => sum + limbs[limb], 0) / total;
+  for (const limb of WORK_LIMBS) shares[limb] = counts.reduce((sum, limbs) => sum + limbs[limb], 0) / total;
   const least = [...WORK_LIMBS].sort((a, b) => shares[a] - shares[b])[0]!;
   return { shares, neglected: shares[least] < LITTLE ? least : null };
 }

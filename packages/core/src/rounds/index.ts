@@ -5,6 +5,7 @@ export * from './kinds/blockBase.ts';
 export * from './kinds/combo/comboBlock.ts';
 export { comboOfRef, combosById, type WrittenComboBlock } from './kinds/combo/fillCombos.ts';
 export { cycleLength, planCycle, type CyclePlan } from './kinds/combo/cyclePlan.ts';
+export type { AskedTempo } from './kinds/combo/tempoCheck.ts';
 export * from './kinds/count/countBlock.ts';
 export * from './kinds/count/countSteps.ts';
 export * from './kinds/counting.ts';

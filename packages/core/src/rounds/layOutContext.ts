@@ -3,7 +3,7 @@ import type { CallWords, ClipShelf } from '../calls/index.ts';
 import type { Lead, MoveBook } from '../moves/index.ts';
 import { seededRandom, type RandomSource, type Seconds } from '../units/index.ts';
 import type { Layout } from './cue.ts';
-import { cleanTempos, type CleanTempos } from './kinds/combo/tempoCheck.ts';
+import { cleanTempos, type AskedTempo, type CleanTempos } from './kinds/combo/tempoCheck.ts';
 import { cyclePlanner, type CyclePlanner } from './kinds/combo/cyclePlan.ts';
 import { strokeFormsOf, type FormsOf } from './kinds/combo/strokeFormsOf.ts';
 import {
@@ -38,6 +38,7 @@ export interface LayOutContext {
   readonly timeCalls: ReadonlySet<TimeCall>;
   /** What is clean at the pace of those who train. */
   readonly cleanTempos: CleanTempos;
+  readonly onAsked: ((asked: AskedTempo) => void) | undefined;
   readonly layout: Layout;
   /** Shared, so that what comes in many blocks is walked and worded once. */
   readonly planner: CyclePlanner;
@@ -55,6 +56,8 @@ export interface RoundGround {
   readonly count?: CountWords;
   /** Pace of those who train; club pace without it. */
   readonly factor?: number;
+  /** Is told each time through a combo at its full tempo. */
+  readonly onAsked?: (asked: AskedTempo) => void;
 }
 
 /** What the blocks of a round share, before the first of them is laid out. */
@@ -66,6 +69,7 @@ export function layOutContext(
     timeCalls = USUAL_TIME_CALLS,
     count = ENGLISH_COUNT,
     factor = PACE_FACTORS.club,
+    onAsked,
   }: RoundGround,
   book: MoveBook,
   shelf: ClipShelf,
@@ -83,6 +87,7 @@ export function layOutContext(
     count,
     timeCalls: new Set(timeCalls),
     cleanTempos: cleanTempos(factor),
+    onAsked,
     layout,
     planner: cyclePlanner(book),
     formsOf: (words) => {

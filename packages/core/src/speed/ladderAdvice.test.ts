@@ -12,7 +12,16 @@ const advice = (
   rounds: readonly ReturnType<typeof round>[],
   said: readonly (SetQuality | null)[][],
   at = said.length - 1,
-) => ladderAdvice({ rounds, round: at, book: starterBook(), factor: 1.25, qualities: (i) => said[i] ?? [] });
+) => {
+  const people = ['Ines', 'Joost'].map((name, i) => ({ id: String(i), name, factor: 1.25 }));
+  return ladderAdvice({
+    rounds,
+    round: at,
+    book: starterBook(),
+    people,
+    quality: (of, id) => said[of]?.[Number(id)] ?? null,
+  });
+};
 
 describe('the ladder of a class', () => {
   it('goes up for the next round of the same combo when all was clean twice', () => {
@@ -20,6 +29,7 @@ describe('the ladder of a class', () => {
       bpm: 88,
       by: 4,
       sentence: 'Clean twice at 84: up to 88.',
+      others: [],
     });
   });
   it('goes back when one was wild, from what the next round was to be', () => {
@@ -37,6 +47,34 @@ describe('the ladder of a class', () => {
       advice([round(84), round(60, 'b'), round(84), round(84)], [['clean'], ['wild'], ['clean']])!.bpm,
     ).toBe(88);
     expect(advice([round(84), round(84)], [[null, null]])).toBeNull();
+  });
+  it('tells whose own next tempo is another one, the slowest first', () => {
+    const said: SetQuality[][] = [
+      ['clean', 'wild'],
+      ['clean', 'wild'],
+    ];
+    expect(advice([round(84), round(84), round(84)], said)).toMatchObject({
+      bpm: 80,
+      others: [{ name: 'Ines', bpm: 88 }],
+    });
+  });
+  it('sends nobody beyond what the own body does cleanly, and the class no further than most', () => {
+    const ladder = (slow: number, others: number) => ({
+      rounds: [round(146), round(146), round(146)],
+      round: 1,
+      book: starterBook(),
+      people: [slow, others, others, others, others].map((factor, i) => ({
+        id: String(i),
+        name: `F${i}`,
+        factor: { base: factor, pairs: {} },
+      })),
+      quality: () => 'clean' as const,
+    });
+    const one = ladderAdvice(ladder(2.4, 1))!;
+    expect(one.bpm).toBe(150);
+    expect(one.others).toEqual([{ name: 'F0', bpm: 147 }]);
+    const all = ladderAdvice(ladder(2.4, 2.4))!;
+    expect(all).toMatchObject({ bpm: 147, others: [] });
   });
   it('says nothing of a round without a combo', () => {
     expect(advice([{ combos: [], cycles: [] }], [['clean']])).toBeNull();

@@ -1,3 +1,4 @@
+import { quantile } from 'simple-statistics';
 import type { Bpm } from '../units/index.ts';
 
 /** How a set was done as a whole. */
@@ -51,6 +52,19 @@ export function nextTempo(sets: readonly TempoSet[], fastest: Bpm | null): Tempo
     default:
       return quality satisfies never;
   }
+}
+
+/** Three of four are to be able to do it. */
+const SLOWEST = 0.25;
+
+/**
+ * The tempo that is right for most of a class: three of four are at least as far. Null of nobody.
+ *
+ * @example
+ * tempoForMost([80, 84, 84, 92]) // 82
+ */
+export function tempoForMost(tempos: readonly Bpm[]): Bpm | null {
+  return tempos.length === 0 ? null : Math.floor(quantile([...tempos], SLOWEST));
 }
 
 /**

@@ -10,11 +10,14 @@ import { FighterForm } from './FighterForm.tsx';
 import { FitMark } from './FitMark.tsx';
 import { HomeReports } from './HomeReports.tsx';
 import { PersonData } from './PersonData.tsx';
+import { ComboGaps } from './progress/ComboGaps.tsx';
 import { Courses } from './progress/Courses.tsx';
 import { Goals } from './progress/Goals.tsx';
+import { Leads } from './progress/Leads.tsx';
+import { Lifetime } from './progress/Lifetime.tsx';
 import { NextGrade } from './progress/NextGrade.tsx';
 import { Volume } from './progress/Volume.tsx';
-import { Leads, Memory, Pace, Tempos } from './progress/WhatNext.tsx';
+import { Memory, Pace, Tempos } from './progress/WhatNext.tsx';
 import { TrialList } from './replay/TrialList.tsx';
 import { RoundsTable } from './RoundsTable.tsx';
 
@@ -83,8 +86,9 @@ function Log({ log }: { log: FighterLog }) {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="space-y-8">
         <Courses fighter={log.fighter} progress={progress} />
-        <Leads leads={progress.leads} fading={progress.fading} />
-        <Volume fighterId={log.fighter.id} />
+        <Leads fighter={log.fighter} leads={progress.leads} fading={progress.fading} />
+        <ComboGaps fighter={log.fighter} attempts={log.attempts} pace={progress.pace} />
+        <Volume fighter={log.fighter} />
         <Rounds rounds={log.rounds} />
       </div>
       <div className="space-y-8">
@@ -94,6 +98,7 @@ function Log({ log }: { log: FighterLog }) {
         <Memory memory={progress.memory} />
         <Pace pace={progress.pace} />
         <TrialList attempts={log.attempts} />
+        <Lifetime fighterId={log.fighter.id} />
         <HomeReports fighter={log.fighter} reports={log.home} />
       </div>
     </div>

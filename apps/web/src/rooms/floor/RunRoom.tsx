@@ -4,7 +4,7 @@ import { useParams } from 'react-router';
 import { Toaster, toast } from 'sonner';
 import { moveBook, otherLead, type MoveBook } from '@eurhythm/core/moves';
 import { soundsAt } from '@eurhythm/core/run';
-import type { FighterView, GymView, RunPlanView, RunView } from '@eurhythm/contract';
+import type { FighterPaceView, FighterView, GymView, RunPlanView, RunView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { useStable } from '../../ui/useStable.ts';
 import { useShortcut } from '../../ui/useShortcut.ts';
@@ -83,8 +83,17 @@ function RunHere({ run, plan, fighters, grades, starts, hall }: RunProps) {
   const deck = useDeck(run, plan, starts);
   const book = useMemo(() => moveBook(plan.book.items, plan.book.numbers), [plan]);
   if (!deck) return <FloorNote title="Making room for sound" starts={starts} />;
-  return <RunOnDeck {...{ run, book, deck, hall, grades }} everybody={fighters} factor={plan.factor} />;
+  return (
+    <RunOnDeck
+      {...{ run, book, deck, hall, grades }}
+      everybody={fighters}
+      factor={plan.factor}
+      paces={plan.paces ?? NOBODY}
+    />
+  );
 }
+
+const NOBODY: readonly FighterPaceView[] = [];
 
 /** Two devices that play one class would be heard twice. */
 function PlayedElsewhere({ hall }: { hall: HallDesk }) {
@@ -139,11 +148,13 @@ interface RunOnDeckProps {
   readonly hall: HallDesk;
   /** Pace of the gym. */
   readonly factor: number;
+  /** Of those whose own pace was measured. */
+  readonly paces: readonly FighterPaceView[];
 }
 
-function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: RunOnDeckProps) {
+function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor, paces }: RunOnDeckProps) {
   const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
-  const people = usePeople(begun, deck, everybody, grades);
+  const people = usePeople(begun, deck, everybody, grades, paces);
   const { run, here: fighters } = people;
   const marks = useMarks(run, deck);
   const markBar = {
@@ -258,7 +269,7 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor }: 
         )}
         <HoldBar state={state} deck={deck} />
       </div>
-      <TempoLadder {...{ run, deck, state, fighters, marks, book, factor }} />
+      <TempoLadder {...{ run, deck, state, fighters, marks, book, factor, paces }} />
       {panel === 'devices' ? (
         <DevicesPanel hall={hall} />
       ) : panel === 'people' ? (

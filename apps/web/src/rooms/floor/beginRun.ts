@@ -1,4 +1,4 @@
-import { runBegins } from '@eurhythm/core/plan';
+import { runBegins, withPaces } from '@eurhythm/core/plan';
 import type { BeginningView, FighterView, RunView } from '@eurhythm/contract';
 import { keepBegun } from '../../floor/keptRun.ts';
 import { queries, queryClient } from '../../server/queries.ts';
@@ -40,7 +40,7 @@ export async function beginRun({ runId, sessionId, present }: RunWish): Promise<
 }
 
 async function begunHere(
-  { run }: BeginningView,
+  { run, plan }: BeginningView,
   id: string,
   present: readonly FighterView[],
   startedAt: string,
@@ -53,6 +53,6 @@ async function begunHere(
   const begun = { ...run, id, startedAt, fighterIds: present.map((fighter) => fighter.id) };
   if (!session) return begun;
   const ranks = gym.grades.map((grade) => grade.id);
-  const { rounds, partners } = runBegins(session.rounds, present, sheet, ranks);
+  const { rounds, partners } = runBegins(session.rounds, withPaces(present, plan.paces ?? []), sheet, ranks);
   return { ...begun, rounds, partners };
 }

@@ -50,6 +50,7 @@ export const SCHOOL_FIELDS = {
   ...Object.fromEntries(WAYS.map(([key, label]) => [key, label])),
   pace: 'Pace assumed of a body',
   floorSteps: 'Room for one fighter',
+  repetitions: 'Repetitions of a move',
   kit: 'What the gym has',
   checklist: 'Asked at the door',
   countLanguage: 'Counted in',
@@ -94,6 +95,13 @@ export function SchoolFields({ school, errors, onChange }: SchoolFieldsProps) {
         value={school.floorSteps}
         error={errors.of('floorSteps')}
         onChange={(floorSteps) => onChange({ floorSteps })}
+      />
+      <MaybeNumberField
+        label="Repetitions of a move to work towards"
+        hint="over all the years, on each fighter’s page; empty: no number"
+        value={school.repetitions}
+        error={errors.of('repetitions')}
+        onChange={(repetitions) => onChange({ repetitions })}
       />
       <WordsField
         label="What the gym has"

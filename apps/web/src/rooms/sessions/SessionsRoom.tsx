@@ -2,15 +2,15 @@ import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { NavLink, Navigate, useParams, useSearchParams } from 'react-router';
-import type { SaveSessionDto, SessionSummary, SessionView } from '@eurhythm/contract';
+import type { SaveSessionDto, SessionSummary, SessionView, TestView } from '@eurhythm/contract';
 import { Refused, newId } from '../../server/api.ts';
 import { useCombos, useGym } from '../../server/gymData.ts';
 import { queries } from '../../server/queries.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
-import { BPM_LIMITS, clockText } from '@eurhythm/core/units';
+import { clockText } from '@eurhythm/core/units';
 import { Builder } from './builder/Builder.tsx';
-import { newRound } from './builder/newRound.ts';
+import { askedSession } from './builder/askedSession.ts';
 import { firstComboOf } from './useComboNames.ts';
 import { useDates } from '../../ui/dates.ts';
 
@@ -80,51 +80,33 @@ function OneSession({ id }: { id: string }) {
   });
   const isNew = search.has('new') && error instanceof Refused && error.status === 404;
   const saved = useMemo(() => (data ? saveable(data) : undefined), [data]);
-  if (!saved && !isNew) return null;
-  return <OpenSession id={id} saved={saved} version={data?.version} />;
+  const { data: tests } = useQuery({ ...queries.tests(), enabled: search.has('test') });
+  if ((!saved && !isNew) || (search.has('test') && !tests)) return null;
+  return <OpenSession id={id} saved={saved} version={data?.version} tests={tests ?? []} />;
 }
 
 interface OpenSessionProps {
   readonly id: string;
   readonly saved: SaveSessionDto | undefined;
   readonly version: number | undefined;
+  readonly tests: readonly TestView[];
 }
 
-function OpenSession({ id, saved, version }: OpenSessionProps) {
+function OpenSession({ id, saved, version, tests }: OpenSessionProps) {
   const combos = useCombos();
   const { grades } = useGym();
   const dates = useDates();
   const [search] = useSearchParams();
-  const [empty] = useState(() => {
-    const asked = combos.find((combo) => combo.id === search.get('combo'))?.id;
-    const session = emptySession(asked ?? firstComboOf(combos, grades), dates.tell(new Date(), 'long'));
-    return atTempo(session, Number(search.get('bpm') ?? NaN));
-  });
+  const [empty] = useState(() =>
+    askedSession(
+      { combo: search.get('combo'), bpm: Number(search.get('bpm') ?? NaN), test: search.get('test') },
+      { combos, tests, firstCombo: firstComboOf(combos, grades), today: dates.tell(new Date(), 'long') },
+    ),
+  );
   const draft = useDraft(`session.${id}`, saved ?? empty, version);
   return (
     <Builder id={id} isKnown={saved !== undefined} session={draft.value ?? saved ?? empty} draft={draft} />
   );
-}
-
-function emptySession(firstCombo: string | null, today: string): SaveSessionDto {
-  return {
-    title: `Class of ${today}`,
-    lead: 'left',
-    plannedFor: null,
-    word: '',
-    groups: [],
-    rounds: [newRound('pads', 'round-1', firstCombo)],
-  };
-}
-
-/** The same with its combos at a tempo, where that is one. */
-function atTempo(session: SaveSessionDto, bpm: number): SaveSessionDto {
-  if (!(bpm >= BPM_LIMITS.min && bpm <= BPM_LIMITS.max)) return session;
-  const rounds = session.rounds.map((round) => ({
-    ...round,
-    blocks: round.blocks.map((block) => (block.kind === 'combo' ? { ...block, bpm } : block)),
-  }));
-  return { ...session, rounds };
 }
 
 function saveable({ title, lead, plannedFor, word = '', groups = [], rounds }: SessionView): SaveSessionDto {

@@ -17,6 +17,8 @@ const HEADS: Readonly<Record<QuestionView['kind'], string>> = {
   away: 'Missed',
   'lead behind': 'One lead behind',
   'lead neglected': 'Left out',
+  'limb neglected': 'Left out',
+  'test due': 'Not measured',
   'grade near': 'Near a grade',
   'combo up': 'Ready to go faster',
   'combos due': 'Memory',

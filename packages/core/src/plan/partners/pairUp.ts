@@ -5,6 +5,8 @@ export interface Trainee {
   readonly rank: number;
   /** Height in centimetres; null when nobody measured. */
   readonly size: number | null;
+  /** How quick this one is, as a factor on the times of the book; null when nobody measured. */
+  readonly pace?: number | null;
   /** Ids of those who should not stand together with this one. */
   readonly apart: readonly string[];
 }
@@ -14,6 +16,8 @@ export type Group = readonly string[];
 
 /** A difference of one grade weighs as much as this many centimetres. */
 const CM_PER_GRADE = 8;
+/** So does a body that is slower by this share: who holds waits as long as who strikes. */
+const SLOWER_PER_GRADE = 0.1;
 /** Standing with somebody again is worse than any difference; with somebody to be kept apart worse still. */
 const AGAIN = 1000;
 const APART = 100_000;
@@ -21,7 +25,7 @@ const APART = 100_000;
 /**
  * Who stands with whom in each of `rounds` rotations. With an even number everybody has one partner; with an odd one a
  * three is made, and it is another three each time while it can be. Nobody meets the same partner again while others are
- * left, those to be kept apart stay apart where there is any other way, and similar grade and size go together. Latecomers
+ * left, those to be kept apart stay apart where there is any other way, and similar grade, size and pace go together. Latecomers
  * call for a new plan of what is left: `met` says who has met already.
  *
  * @example
@@ -134,6 +138,7 @@ function costOf(times: ReadonlyMap<string, number>): Cost {
     (a, b) =>
       Math.abs(a.rank - b.rank) * CM_PER_GRADE +
       (a.size === null || b.size === null ? 0 : Math.abs(a.size - b.size)) +
+      (a.pace && b.pace ? (CM_PER_GRADE * Math.abs(Math.log(a.pace / b.pace))) / SLOWER_PER_GRADE : 0) +
       (times.get(keyOf(a.id, b.id)) ?? 0) * AGAIN +
       (a.apart.includes(b.id) || b.apart.includes(a.id) ? APART : 0),
   );

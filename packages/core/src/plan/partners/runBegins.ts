@@ -21,12 +21,27 @@ export interface FighterToPair {
   readonly gradeId: string;
   readonly height?: Attendee['size'] | undefined;
   readonly apart?: Attendee['apart'] | undefined;
+  readonly pace?: Attendee['pace'] | undefined;
 }
 
 /** A run at its beginning: the rounds as they are held, and who stands together in each. */
 export interface RunBeginning<R> {
   readonly rounds: readonly R[];
   readonly partners: readonly { readonly round: number; readonly groups: readonly PartnerGroup[] }[];
+}
+
+/**
+ * Those who are there with the pace that was measured of some.
+ *
+ * @example
+ * withPaces([{ id: 'ines', gradeId: 'ebb' }], [{ fighterId: 'ines', base: 1.2 }])[0].pace // 1.2
+ */
+export function withPaces<F extends { readonly id: string }>(
+  fighters: readonly F[],
+  paces: readonly { readonly fighterId: string; readonly base: number }[],
+): (F & { readonly pace: number | null })[] {
+  const paceOf = new Map(paces.map(({ fighterId, base }) => [fighterId, base]));
+  return fighters.map((fighter) => ({ ...fighter, pace: paceOf.get(fighter.id) ?? null }));
 }
 
 type PlannedRound = Parameters<typeof rotationsOf>[0][number] &
@@ -71,11 +86,11 @@ function attendee(
  * As much of a fighter as decides with whom somebody works, by the ids of the grades, lowest first.
  *
  * @example
- * traineeOf({ id: 'ines', gradeId: 'slack' }, ['ebb', 'slack']) // { id: 'ines', rank: 1, size: null, apart: [] }
+ * traineeOf({ id: 'ines', gradeId: 'slack' }, ['ebb', 'slack']) // { id: 'ines', rank: 1, size: null, apart: [], pace: null }
  */
 export function traineeOf(
-  { id, gradeId, height = null, apart = [] }: FighterToPair,
+  { id, gradeId, height = null, apart = [], pace = null }: FighterToPair,
   grades: readonly string[],
 ): Trainee {
-  return { id, rank: grades.indexOf(gradeId), size: height, apart };
+  return { id, rank: grades.indexOf(gradeId), size: height, apart, pace };
 }

@@ -8,6 +8,8 @@ import { ChoiceField } from '../../../ui/Field.tsx';
 import { Plain } from '../../../ui/Panel.tsx';
 import { toldValue } from '@eurhythm/core/progress';
 import { VerdictMark } from '../progress/VerdictMark.tsx';
+import { ClassAttendance } from './ClassAttendance.tsx';
+import { ClassGaps } from './ClassGaps.tsx';
 import { SmallLine } from './SmallLine.tsx';
 
 const EVERYBODY = 'all';
@@ -22,7 +24,10 @@ export function ClassRoom() {
   );
   const { data: tests = [] } = useQuery(queries.tests());
   const kind = tests.find(({ id }) => id === data?.test?.id)?.kind ?? 'burst';
+  const { data: checks = [] } = useQuery(queries.checks([]));
   if (!gym || !data) return null;
+  const shown = new Set(data.rows.map(({ fighterId }) => fighterId));
+  const checksOf = checks.filter(({ fighterId }) => shown.has(fighterId));
   const grades = [
     { value: EVERYBODY, label: 'everybody' },
     ...gym.grades.map(({ id, name }) => ({ value: id, label: name })),
@@ -71,6 +76,14 @@ export function ClassRoom() {
         ▲ really better · ▼ really worse · = no real change · ? too little data. A dot in a line is the middle
         of one day.
       </p>
+      <div className="grid gap-x-12 gap-y-8 pt-8 lg:grid-cols-2 *:min-w-0">
+        <div className="space-y-8">
+          <ClassGaps checks={checksOf} />
+        </div>
+        <div>
+          <ClassAttendance {...(gradeId === EVERYBODY ? {} : { gradeId })} />
+        </div>
+      </div>
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { ChoiceField, TextField } from '../../../ui/Field.tsx';
 import { PaperCautions } from '../../../ui/PaperCautions.tsx';
 import { Plain } from '../../../ui/Panel.tsx';
 import { PlainButton } from '../../../ui/PlainButton.tsx';
+import { ClassGaps } from '../class/ClassGaps.tsx';
 import { SignSheet } from './SignSheet.tsx';
 import { useTestSession } from './useTestSession.ts';
 
@@ -73,6 +74,9 @@ export function TestDay() {
             {name} {met}/{lines.length}
           </PlainButton>
         ))}
+      </div>
+      <div className="no-print pb-8">
+        <ClassGaps checks={taking} />
       </div>
       {taking.length === 0 && <Plain>Nobody takes part.</Plain>}
       <div className="space-y-8">

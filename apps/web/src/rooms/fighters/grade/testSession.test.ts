@@ -16,7 +16,7 @@ const tests = [{ id: 't', title: 'Two straights', kind: 'burst', line: '1 2', se
 
 describe('the session of a test day', () => {
   let n = 0;
-  const session = testSession(check, tests, () => `id-${n++}`);
+  const session = testSession(check, tests, [], () => `id-${n++}`);
 
   it('has a round for all that can be seen, after a warm-up', () => {
     expect(session.rounds.map(({ title }) => title)).toEqual([

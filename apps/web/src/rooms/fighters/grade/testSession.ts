@@ -1,5 +1,13 @@
-import type { AnyBlockDto, GradeCheckView, RoundDto, SaveSessionDto, TestView } from '@eurhythm/contract';
+import type {
+  AnyBlockDto,
+  ComboView,
+  GradeCheckView,
+  RoundDto,
+  SaveSessionDto,
+  TestView,
+} from '@eurhythm/contract';
 import { newBlock } from '../../sessions/kinds/kinds.ts';
+import { measuringRound } from '../../sessions/builder/measuringRound.ts';
 import { newRound } from '../../sessions/builder/newRound.ts';
 
 /** A combo of a grade is seen for so long, half from each lead, at this tempo where the grade names none. */
@@ -8,10 +16,11 @@ const USUAL_BPM = 72;
 /** A line of what is shown or known takes so long. */
 const SHOWN_SECONDS = 60;
 
-/** The session of a test day, from what a grade asks for: warm-up, each combo from both leads, each burst, then what is shown. */
+/** The session of a test day, from what a grade asks for: warm-up, each combo from both leads, each test, then what is shown. */
 export function testSession(
   { grade, lines }: Pick<GradeCheckView, 'grade' | 'lines'>,
   tests: readonly TestView[],
+  combos: readonly Pick<ComboView, 'id' | 'line'>[],
   newId: () => string,
 ): SaveSessionDto {
   const rounds = lines.flatMap(({ requirement, asked }): RoundDto[] => {
@@ -32,11 +41,8 @@ export function testSession(
       }
       case 'test': {
         const test = tests.find((each) => each.id === requirement.testId);
-        if (test?.kind !== 'burst') return [];
-        const more = { title: test.title, seconds: test.seconds };
-        return [
-          round(asked, 'conditioning', { ...newBlock('burst', `${id}-work`, null), ...more } as AnyBlockDto),
-        ];
+        const measured = test && measuringRound(test, combos, id);
+        return measured ? [{ ...measured, title: asked.slice(0, 60) }] : [];
       }
       case 'shown': {
         const more = { title: asked.slice(0, 60), seconds: SHOWN_SECONDS };

@@ -15,6 +15,7 @@ export function useTestSession(): { isPending: boolean; told: string; make(check
   const navigate = useNavigate();
   const [id] = useState(newId);
   const { data: tests = [] } = useQuery(queries.tests());
+  const { data: combos = [] } = useQuery(queries.combos());
   const save = useWrite((session: SaveSessionDto) => putting(SUBJECTS.session, `sessions/${id}`, session), {
     onSuccess: async () => {
       await client.invalidateQueries({ queryKey: ['sessions'] });
@@ -24,6 +25,6 @@ export function useTestSession(): { isPending: boolean; told: string; make(check
   return {
     isPending: save.isPending,
     told: save.error?.message ?? '',
-    make: (check) => save.mutate(testSession(check, tests, newId)),
+    make: (check) => save.mutate(testSession(check, tests, combos, newId)),
   };
 }

@@ -1,19 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
-import { Suspense, lazy, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { groupBy } from '@eurhythm/core/units';
 import type { CourseView, FighterProgress, FighterView, VerdictView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
-import { Button } from '../../../ui/Button.tsx';
 import { DayField } from '../../../ui/DayFields.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
 import { Toggles } from '../../../ui/Toggles.tsx';
 import { MEASURED_WORDS } from '../replay/trialWords.ts';
 import { toldValue } from '@eurhythm/core/progress';
+import type { Draw } from '../pictures/ChartFigure.tsx';
+import { courseOption } from '../pictures/courseOption.ts';
+import { courseCsv, courseTable, toldCourses } from '../pictures/courseText.ts';
+import { Picture } from '../pictures/Picture.tsx';
 import { VerdictMark } from './VerdictMark.tsx';
-
-const CourseChart = lazy(() =>
-  import('./CourseChart.tsx').then((module) => ({ default: module.CourseChart })),
-);
 
 interface CoursesProps {
   readonly fighter: FighterView;
@@ -22,15 +21,14 @@ interface CoursesProps {
 
 /** Did it really get better: each test with its trials, and what they are worth. */
 export function Courses({ fighter, progress }: CoursesProps) {
-  const byTest = groupBy(progress.courses, ({ testId }) => testId);
+  const byTest = useMemo(() => groupBy(progress.courses, ({ testId }) => testId), [progress]);
   const tests = [...byTest].map(([value, own]) => ({ value, label: own[0]!.title }));
   const [chosen, setChosen] = useState('');
-  const [isTable, setTable] = useState(false);
   const shown = byTest.get(chosen) ?? [...byTest.values()][0];
   return (
     <Part
       title="Did it really get better?"
-      aside="filled dots are left lead, open ones right; the band is usual now"
+      aside="filled dots are left lead, open ones right; the band is usual now, ▲ ▼ = the last month"
     >
       {!shown && <Plain>Nothing measured yet. On the Floor, press T and tap along for ten seconds.</Plain>}
       {shown && (
@@ -42,13 +40,7 @@ export function Courses({ fighter, progress }: CoursesProps) {
             choices={tests}
             onChange={setChosen}
           />
-          <Suspense fallback={<div className="h-64" />}>
-            <CourseChart courses={shown} name={`${fighter.name} ${shown[0]!.title}`} />
-          </Suspense>
-          <Button weight="bare" aria-expanded={isTable} onClick={() => setTable(!isTable)}>
-            {isTable ? 'Hide the trials' : 'Show the trials as text'}
-          </Button>
-          {isTable && <TrialTable courses={shown} />}
+          <CoursePicture courses={shown} name={`${fighter.name} ${shown[0]!.title}`} />
           {shown.map((course) => (
             <CourseWords key={course.lead} course={course} />
           ))}
@@ -56,6 +48,21 @@ export function Courses({ fighter, progress }: CoursesProps) {
         </>
       )}
     </Part>
+  );
+}
+
+function CoursePicture({ courses, name }: { courses: readonly CourseView[]; name: string }) {
+  const draw = useCallback<Draw>((inks, tellDay) => courseOption(courses, inks, tellDay), [courses]);
+  return (
+    <Picture
+      draw={draw}
+      label={toldCourses(courses)}
+      name={name}
+      className="h-64"
+      table={courseTable(courses)}
+      of="the trials"
+      csv={courseCsv(courses)}
+    />
   );
 }
 
@@ -94,42 +101,6 @@ function Verdict({ what, verdict }: { what: string; verdict: VerdictView | null 
     <p>
       <VerdictMark verdict={verdict.verdict} /> <span className="text-quiet">{what}.</span> {verdict.sentence}
     </p>
-  );
-}
-
-function TrialTable({ courses }: { courses: readonly CourseView[] }) {
-  const told = toldValue(courses[0]!.kind);
-  const days = [...new Set(courses.flatMap((course) => course.days.map(({ day }) => day)))].sort();
-  return (
-    <table className="w-full text-left text-sm">
-      <thead>
-        <tr className="border-b border-ink">
-          <th scope="col">Day</th>
-          {courses.map(({ lead }) => (
-            <th key={lead} scope="col">
-              {lead} lead
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody className="tabular">
-        {days.map((day) => (
-          <tr key={day} className="border-b border-rule">
-            <th scope="row" className="font-normal">
-              {day}
-            </th>
-            {courses.map(({ lead, days: own }) => (
-              <td key={lead}>
-                {own
-                  .find((each) => each.day === day)
-                  ?.values.map(told)
-                  .join(', ')}
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }
 

@@ -1,5 +1,5 @@
 import type { Verdict } from '@eurhythm/core/progress';
-import { VERDICT_MARKS } from './courseText.ts';
+import { VERDICT_MARKS } from '../pictures/courseText.ts';
 
 /** A verdict as one sign, which says it without a colour. */
 export function VerdictMark({ verdict }: { verdict: Verdict }) {

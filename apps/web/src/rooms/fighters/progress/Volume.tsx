@@ -1,81 +1,93 @@
 import { useQuery } from '@tanstack/react-query';
-import { Suspense, lazy, useState } from 'react';
-import { WORK_LIMBS } from '@eurhythm/core/rounds';
-import type { VolumeView } from '@eurhythm/contract';
+import { useCallback } from 'react';
+import type { FighterView, VolumeView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
-import { Button } from '../../../ui/Button.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
-import { LIMB_WORDS } from './limbWords.ts';
+import { attendanceOption, attendanceTable } from '../pictures/attendanceOption.ts';
+import type { Draw } from '../pictures/ChartFigure.tsx';
+import { LIMB_WORDS } from '../pictures/limbWords.ts';
+import { Picture } from '../pictures/Picture.tsx';
+import { volumeOption, volumeTable } from '../pictures/volumeOption.ts';
 
-const VolumeChart = lazy(() =>
-  import('./VolumeChart.tsx').then((module) => ({ default: module.VolumeChart })),
-);
-
-/** How much was struck, by limb and week. */
-export function Volume({ fighterId }: { fighterId: string }) {
-  const { data } = useQuery(queries.volume(fighterId));
-  const [isTable, setTable] = useState(false);
+/** How much was struck, by limb and week, and in how many classes. */
+export function Volume({ fighter }: { fighter: FighterView }) {
+  const { data } = useQuery(queries.volume(fighter.id));
   if (!data) return null;
   const { weeks, jump, neglected } = data;
+  if (weeks.length === 0)
+    return (
+      <Part title="How much">
+        <Plain>No round in the last half year.</Plain>
+      </Part>
+    );
   return (
-    <Part title="How much" aside="strikes by week; of what goes by the beat or is counted">
-      {weeks.length === 0 && <Plain>No round in the last half year.</Plain>}
-      {weeks.length > 0 && (
-        <>
-          <Suspense fallback={<div className="h-52" />}>
-            <VolumeChart weeks={weeks} />
-          </Suspense>
-          {jump !== null && (
-            <p className="text-caution">
-              This week is {jump.toFixed(1)} times the mean of the four before: joints and shins need more
-              time than breath. Go on slowly.
-            </p>
-          )}
-          {neglected && (
-            <p>
-              The {LIMB_WORDS[neglected]} gets {Math.round(100 * data.shares![neglected])} % of the strikes of
-              the last four weeks.
-            </p>
-          )}
-          <Button weight="bare" aria-expanded={isTable} onClick={() => setTable(!isTable)}>
-            {isTable ? 'Hide the weeks' : 'Show the weeks as text'}
-          </Button>
-          {isTable && <Weeks weeks={weeks} />}
-        </>
-      )}
-    </Part>
+    <>
+      <Part title="How much" aside="strikes by week; of what goes by the beat or is counted">
+        <Weeks weeks={weeks} name={fighter.name} />
+        {jump !== null && (
+          <p className="text-caution">
+            This week is {jump.toFixed(1)} times the mean of the four before: joints and shins need more time
+            than breath. Go on slowly.
+          </p>
+        )}
+        {neglected && (
+          <p>
+            The {LIMB_WORDS[neglected]} gets {Math.round(100 * data.shares![neglected])} % of the strikes of
+            the last four weeks.
+          </p>
+        )}
+      </Part>
+      <Attended weeks={weeks} name={fighter.name} />
+    </>
   );
 }
 
-function Weeks({ weeks }: Pick<VolumeView, 'weeks'>) {
+interface WeeksProps {
+  readonly weeks: VolumeView['weeks'];
+  readonly name: string;
+}
+
+function Weeks({ weeks, name }: WeeksProps) {
+  const draw = useCallback<Draw>((inks, tellDay) => volumeOption(weeks, inks, tellDay), [weeks]);
+  const done = weeks.reduce((sum, week) => sum + week.done, 0);
   return (
-    <table className="w-full text-left text-sm">
-      <thead>
-        <tr className="border-b border-ink">
-          <th scope="col">Week of</th>
-          {WORK_LIMBS.map((limb) => (
-            <th key={limb} scope="col">
-              {LIMB_WORDS[limb]}
-            </th>
-          ))}
-          <th scope="col">done</th>
-          <th scope="col">planned</th>
-        </tr>
-      </thead>
-      <tbody className="tabular">
-        {weeks.map(({ week, limbs, done, planned }) => (
-          <tr key={week} className="border-b border-rule">
-            <th scope="row" className="font-normal">
-              {week}
-            </th>
-            {WORK_LIMBS.map((limb) => (
-              <td key={limb}>{limbs[limb]}</td>
-            ))}
-            <td>{done}</td>
-            <td>{planned}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <Picture
+      draw={draw}
+      label={`Strikes by limb: ${weeks.length} weeks, ${done} in all.`}
+      name={`${name} strikes`}
+      className="h-52"
+      table={volumeTable(weeks)}
+      of="the weeks"
+    />
+  );
+}
+
+function Attended({ weeks, name }: WeeksProps) {
+  const came = weeks.map(({ week, classes }) => ({ week, count: classes }));
+  const draw = useCallback<Draw>(
+    (inks, tellDay) =>
+      attendanceOption(
+        weeks.map(({ week, classes }) => ({ week, count: classes })),
+        inks,
+        tellDay,
+      ),
+    [weeks],
+  );
+  const classes = weeks.reduce((sum, week) => sum + week.classes, 0);
+  const empty = weeks.filter((week) => week.classes === 0).length;
+  return (
+    <Part
+      title="Came"
+      aside={`${classes} classes in ${weeks.length} weeks${empty > 0 ? `, ${empty} of them without one` : ''}`}
+    >
+      <Picture
+        draw={draw}
+        label={`Classes by week: ${classes} in ${weeks.length} weeks.`}
+        name={`${name} classes`}
+        className="h-36"
+        table={attendanceTable(came, 'classes')}
+        of="the classes"
+      />
+    </Part>
   );
 }

@@ -51,53 +51,6 @@ export function Memory({ memory }: Pick<FighterProgress, 'memory'>) {
   );
 }
 
-/** Both leads side by side, and how a burst fades. */
-export function Leads({ leads, fading }: Pick<FighterProgress, 'leads' | 'fading'>) {
-  return (
-    <Part title="Two leads" aside="right less left, in percent">
-      {leads.length === 0 && <Plain>Nothing was tried from both leads in the same way yet.</Plain>}
-      <ul>
-        {leads.map((each) => (
-          <li key={each.testId} className="border-b border-rule py-2">
-            <p className="flex justify-between gap-4">
-              <span className="font-semibold">{each.title}</span>
-              <EvenBar {...each} />
-            </p>
-            <p className="text-sm">{each.sentence}</p>
-          </li>
-        ))}
-      </ul>
-      {fading.map(({ testId, title, percent, bursts }) => (
-        <p key={testId} className="border-b border-rule py-1.5 text-sm">
-          {title}: the last third is {Math.abs(percent).toFixed(0)} % {percent >= 0 ? 'slower' : 'faster'}{' '}
-          than the first, over {bursts} bursts.
-        </p>
-      ))}
-    </Part>
-  );
-}
-
-/** What is drawn of a difference, in percent to either side. */
-const REACH = 40;
-
-/** From even in the middle: the interval as a bar, the difference as a line in it. */
-function EvenBar({ percent, from, to }: { percent: number; from: number; to: number }) {
-  const x = (value: number): number => 50 + (50 * Math.max(-REACH, Math.min(REACH, value))) / REACH;
-  return (
-    <svg
-      viewBox="0 0 100 14"
-      className="h-4 w-40"
-      role="img"
-      aria-label={`${percent.toFixed(0)} percent, between ${from.toFixed(0)} and ${to.toFixed(0)}`}
-    >
-      <line x1="0" x2="100" y1="7" y2="7" className="stroke-rule" />
-      <line x1="50" x2="50" y1="0" y2="14" className="stroke-quiet" strokeDasharray="2 2" />
-      <rect x={x(from)} width={Math.max(1, x(to) - x(from))} y="4" height="6" className="fill-quiet/50" />
-      <line x1={x(percent)} x2={x(percent)} y1="1" y2="13" className="stroke-ink" strokeWidth="2" />
-    </svg>
-  );
-}
-
 /** How quick this body is, pair by pair, beside the gym. */
 export function Pace({ pace }: Pick<FighterProgress, 'pace'>) {
   if (!pace) return null;

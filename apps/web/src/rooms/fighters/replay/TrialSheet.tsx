@@ -3,8 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { readWav } from '@eurhythm/core/sound';
-import { matchOfTrial, summariseTrials, timesThrough, usualGaps, workOut } from '@eurhythm/core/speed';
-import { impactBeats, leastGaps } from '@eurhythm/core/strikes';
+import { matchOfTrial, summariseTrials, workOut } from '@eurhythm/core/speed';
 import type { AttemptView } from '@eurhythm/contract';
 import { send } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
@@ -12,6 +11,7 @@ import { Button } from '../../../ui/Button.tsx';
 import { Sheet } from '../../../ui/Panel.tsx';
 import { useDates } from '../../../ui/dates.ts';
 import { landedText } from '../../floor/ears/landedText.ts';
+import { comboGaps } from '../pictures/comboGaps.ts';
 import { trialSpan } from './trialSpan.ts';
 import { TrialPicture } from './TrialPicture.tsx';
 import { MEASURED_WORDS, trialText } from './trialWords.ts';
@@ -143,11 +143,7 @@ function Numbers({ attempt }: { attempt: AttemptView }) {
   if (kind === 'reaction') return <p className="mt-3">{summary}</p>;
   const line = tests?.find(({ id }) => id === attempt.testId)?.line;
   const { hits, misses, extras, bias } = matchOfTrial(heard);
-  const { gaps, costliest } = usualGaps(
-    timesThrough(heard),
-    book && line ? leastGaps(line, lead, book, { factor: PACE_FACTORS.club }) : undefined,
-  );
-  const words = book && line ? impactBeats(line, lead, book) : [];
+  const { gaps, costliest } = comboGaps([heard], { line, lead, book, factor: PACE_FACTORS.club });
   return (
     <div className="mt-3">
       <p>
@@ -163,10 +159,10 @@ function Numbers({ attempt }: { attempt: AttemptView }) {
           </tr>
         </thead>
         <tbody>
-          {gaps.map(({ from, to, seconds, line: wanted, least }, i) => (
+          {gaps.map(({ from, name, seconds, line: wanted, least }, i) => (
             <tr key={from} className={i === costliest ? 'font-bold text-caution' : ''}>
               <th scope="row" className="font-normal">
-                {limbOf(words[from]?.limb)} → {limbOf(words[to]?.limb)}
+                {name}
                 {i === costliest && ', costs most'}
               </th>
               <td>{seconds.toFixed(2)} s</td>
@@ -179,5 +175,3 @@ function Numbers({ attempt }: { attempt: AttemptView }) {
     </div>
   );
 }
-
-const limbOf = (limb: string | undefined): string => limb?.replace('-', ' ') ?? '?';

@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import { toast } from 'sonner';
 import type { MoveBook } from '@eurhythm/core/moves';
-import { ladderAdvice } from '@eurhythm/core/speed';
-import type { FighterView, RunView } from '@eurhythm/contract';
+import { ownPace } from '@eurhythm/core/progress';
+import { ladderAdvice, type LadderAdvice } from '@eurhythm/core/speed';
+import type { FighterPaceView, FighterView, RunView } from '@eurhythm/contract';
 import type { DeckState, RunDeck } from '../../../floor/RunDeck.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
 import { Key } from '../../../ui/Button.tsx';
@@ -17,11 +18,16 @@ interface TempoLadderProps {
   readonly fighters: readonly FighterView[];
   readonly marks: Marks;
   readonly book: MoveBook;
+  /** Pace of the gym, and of those whose own was measured. */
   readonly factor: number;
+  readonly paces: readonly FighterPaceView[];
 }
 
+/** So many are named, so that the line stays one. */
+const NAMED = 4;
+
 /** In the rest after a set: what the marks say about the next one's tempo, and the key that takes it. */
-export function TempoLadder({ run, deck, state, fighters, marks, book, factor }: TempoLadderProps) {
+export function TempoLadder({ run, deck, state, fighters, marks, book, factor, paces }: TempoLadderProps) {
   const { round } = state;
   const { blocks } = run.rounds[round]!;
   const isRest = useFrame(
@@ -36,11 +42,14 @@ export function TempoLadder({ run, deck, state, fighters, marks, book, factor }:
             rounds: deck.rounds,
             round,
             book,
-            factor,
-            qualities: (of) => fighters.map(({ id }) => marks.of(of, id)?.quality ?? null),
+            people: fighters.map(({ id, name }) => {
+              const own = paces.find(({ fighterId }) => fighterId === id);
+              return { id, name, factor: own ? ownPace(own) : factor };
+            }),
+            quality: (of, id) => marks.of(of, id)?.quality ?? null,
           })
         : null,
-    [isRest, worked, deck.rounds, round, book, factor, fighters, marks],
+    [isRest, worked, deck.rounds, round, book, factor, paces, fighters, marks],
   );
   const by = advice?.by ?? null;
   const take = (): void => {
@@ -55,6 +64,7 @@ export function TempoLadder({ run, deck, state, fighters, marks, book, factor }:
   return (
     <p role="status" className="flex flex-wrap items-center gap-x-4 px-8 text-xl phone:px-4 phone:text-base">
       {advice.sentence}
+      {advice.others.length > 0 && <span className="text-quiet">By themselves: {othersText(advice)}.</span>}
       {by !== null && (
         <button
           type="button"
@@ -66,4 +76,9 @@ export function TempoLadder({ run, deck, state, fighters, marks, book, factor }:
       )}
     </p>
   );
+}
+
+function othersText({ others }: LadderAdvice): string {
+  const named = others.slice(0, NAMED).map(({ name, bpm }) => `${name} ${bpm}`);
+  return [...named, ...(others.length > NAMED ? [`${others.length - NAMED} more`] : [])].join(', ');
 }

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { replanPartners, traineeOf } from '@eurhythm/core/plan';
-import type { FighterView, GymView, RunView } from '@eurhythm/contract';
+import { replanPartners, traineeOf, withPaces } from '@eurhythm/core/plan';
+import type { FighterPaceView, FighterView, GymView, RunView } from '@eurhythm/contract';
 import type { RunDeck } from '../../../floor/RunDeck.ts';
 
 export interface People {
@@ -20,6 +20,7 @@ export function usePeople(
   deck: RunDeck,
   everybody: readonly FighterView[],
   grades: GymView['grades'],
+  paces: readonly FighterPaceView[],
 ): People {
   const { moved } = deck;
   const [partners, setPartners] = useState(run.partners);
@@ -39,11 +40,11 @@ export function usePeople(
         const planned = replanPartners(
           partners,
           deck.state.round,
-          next.map((each) => traineeOf(each, ranks)),
+          withPaces(next, paces).map((each) => traineeOf(each, ranks)),
         );
         setPartners(planned as RunView['partners']);
         deck.move(fighter.id, isHere ? 'leaves' : 'comes', planned);
       },
     };
-  }, [moved, run, partners, everybody, grades, deck]);
+  }, [moved, run, partners, everybody, grades, paces, deck]);
 }

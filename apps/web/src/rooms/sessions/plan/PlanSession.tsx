@@ -1,8 +1,17 @@
+import { useQuery } from '@tanstack/react-query';
 import { useLayoutEffect, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { PACE_FACTORS, strictestOf } from '@eurhythm/core/body';
 import type { ClassFacts } from '@eurhythm/core/plan';
-import { rightBlock, type FighterView, type GymView, type SaveSessionDto } from '@eurhythm/contract';
+import { ownPace } from '@eurhythm/core/progress';
+import {
+  rightBlock,
+  type FighterPaceView,
+  type FighterView,
+  type GymView,
+  type SaveSessionDto,
+} from '@eurhythm/contract';
+import { queries } from '../../../server/queries.ts';
 import { useBookView, useAllCombos, useFighters, useGym } from '../../../server/gymData.ts';
 import { NOT_YET, Planned } from './usePlanned.ts';
 import { coreWork } from '../../../workers/coreWork.ts';
@@ -18,6 +27,7 @@ export function PlanSession({ session, children }: { session: SaveSessionDto; ch
   const gym = useGym();
   const factor = PACE_FACTORS[gym.school.pace];
   const fighters = useFighters();
+  const { data: paces } = useQuery(queries.paces());
   const [planned, setPlanned] = useState(NOT_YET);
   // Before the page is painted, so that the thread works while it is.
   useLayoutEffect(() => {
@@ -28,12 +38,12 @@ export function PlanSession({ session, children }: { session: SaveSessionDto; ch
     let isWanted = true;
     const right = rounds.map((round) => ({ ...round, blocks: round.blocks.map(rightBlock) }));
     coreWork()
-      .plan({ lead, rounds: right }, factsOf(groups ?? [], gym, fighters))
+      .plan({ lead, rounds: right }, factsOf(groups ?? [], gym, fighters, paces ?? []))
       .then((answer) => isWanted && setPlanned(answer), tellFailure);
     return () => {
       isWanted = false;
     };
-  }, [lead, rounds, groups, gym, fighters, items, numbers, combos, factor]);
+  }, [lead, rounds, groups, gym, fighters, paces, items, numbers, combos, factor]);
   return <Planned value={planned}>{children}</Planned>;
 }
 
@@ -44,6 +54,7 @@ function factsOf(
   groups: NonNullable<SaveSessionDto['groups']>,
   { grades, school }: GymView,
   fighters: readonly FighterView[],
+  paces: readonly FighterPaceView[],
 ): ClassFacts {
   const known = groups.map(({ name, gradeIds }) => ({
     name,
@@ -51,8 +62,16 @@ function factsOf(
     people: fighters.filter((fighter) => fighter.fit && gradeIds.includes(fighter.gradeId)).length,
     youth: strictestOf(gradeIds, grades, school.youth),
   }));
+  const measured = paces.flatMap((pace) => {
+    const fighter = fighters.find(({ id, fit }) => fit && id === pace.fighterId);
+    const group = groups.find(({ gradeIds }) => fighter && gradeIds.includes(fighter.gradeId));
+    return fighter && (group || groups.length === 0)
+      ? [{ name: fighter.name, group: group?.name ?? null, factor: ownPace(pace) }]
+      : [];
+  });
   return {
     groups: known,
+    paces: measured,
     bands: known.length > 0 ? known.flatMap((group) => group.bands) : ['adults'],
     floorSteps: school.floorSteps,
     kit: school.kit,

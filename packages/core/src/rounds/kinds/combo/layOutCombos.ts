@@ -64,7 +64,7 @@ class ComboLayout {
     this.time = time;
     this.context = context;
     this.plan = context.planner;
-    this.tempoCheck = new TempoCheck(context.cleanTempos);
+    this.tempoCheck = new TempoCheck(context.cleanTempos, context.onAsked);
     this.formsOf = context.formsOf(block.words);
     this.turns = leadTurns(block, context.lead, time);
     this.counted = countedCycles(block);
@@ -145,8 +145,11 @@ class ComboLayout {
     );
   }
 
-  private lanePlans(bpm: Bpm, stage: Stage): CyclePlan[] {
-    return this.lanesOfSet().flatMap(({ combo }) => this.plan(combo, this.lead, bpm, stage) ?? []);
+  private lanePlans(bpm: Bpm, stage: Stage): { group: string; plan: CyclePlan }[] {
+    return this.lanesOfSet().flatMap(({ group, combo }) => {
+      const plan = this.plan(combo, this.lead, bpm, stage);
+      return plan ? [{ group, plan }] : [];
+    });
   }
 
   /** The plan of a time through, as long as the slowest group needs for its own. */
@@ -201,8 +204,8 @@ class ComboLayout {
         context.layout,
       );
       if (stage !== 'parts')
-        for (const seen of [now, ...this.lanePlans(bpm, stage)])
-          this.tempoCheck.see(seen, Math.round(whole * 720) / 720, bpm, start);
+        for (const { group, plan: seen } of [{ group: null, plan: now }, ...this.lanePlans(bpm, stage)])
+          this.tempoCheck.see(seen, { beats: Math.round(whole * 720) / 720, bpm, at: start, group });
       this.cycle += 1;
       start += beats * beat;
     }

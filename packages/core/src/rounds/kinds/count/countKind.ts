@@ -49,7 +49,7 @@ function countedStrikes(block: CountBlock, book: MoveBook, lead: Lead): StrikeCo
     leads.flatMap((from, i) =>
       walkStance(parsed.line, book, from)
         .strokes.filter(({ stroke, move }) => stroke.by === 'fighter' && isStrike(move))
-        .map(({ limb, level }) => ({ limb, level, times: share(i) })),
+        .map(({ move, limb, level }) => ({ move: move.name, limb, level, times: share(i) })),
     ),
   );
 }

@@ -1,0 +1,33 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
+import { queries } from '../../../server/queries.ts';
+import { Part } from '../../../ui/Panel.tsx';
+import { attendanceOption, attendanceTable } from '../pictures/attendanceOption.ts';
+import type { Draw } from '../pictures/ChartFigure.tsx';
+import { Picture } from '../pictures/Picture.tsx';
+
+/** How many came to a class on average, week by week. */
+export function ClassAttendance({ gradeId }: { gradeId?: string }) {
+  const { data } = useQuery(queries.attended(gradeId));
+  const weeks = useMemo(
+    () => data?.map(({ week, people }) => ({ week, count: Math.round(10 * people) / 10 })) ?? [],
+    [data],
+  );
+  const draw = useCallback<Draw>((inks, tellDay) => attendanceOption(weeks, inks, tellDay), [weeks]);
+  if (!data || data.length === 0) return null;
+  const classes = data.reduce((sum, week) => sum + week.classes, 0);
+  const came = data.reduce((sum, { classes: own, people }) => sum + own * people, 0);
+  const mean = (came / Math.max(1, classes)).toFixed(1);
+  return (
+    <Part title="Who came" aside={`${classes} classes in ${data.length} weeks, ${mean} people on average`}>
+      <Picture
+        draw={draw}
+        label={`People in a class, by week: ${mean} on average over ${classes} classes.`}
+        name="classes"
+        className="h-40"
+        table={attendanceTable(weeks, 'people in a class')}
+        of="the weeks"
+      />
+    </Part>
+  );
+}

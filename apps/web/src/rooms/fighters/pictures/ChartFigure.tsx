@@ -1,0 +1,103 @@
+import { BarChart, CustomChart, LineChart, ScatterChart } from 'echarts/charts';
+import {
+  GridComponent,
+  LegendComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  MarkPointComponent,
+  TooltipComponent,
+} from 'echarts/components';
+import { init, use as register } from 'echarts/core';
+import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
+import { Download } from 'lucide-react';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { Button } from '../../../ui/Button.tsx';
+import { useDates } from '../../../ui/dates.ts';
+import { saveAs } from '../../../ui/saveAs.ts';
+import { useTheme } from '../../../ui/useTheme.ts';
+import { inksOf, type ChartInks } from './chartInks.ts';
+
+register([
+  BarChart,
+  CustomChart,
+  LineChart,
+  ScatterChart,
+  GridComponent,
+  LegendComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  MarkPointComponent,
+  TooltipComponent,
+  SVGRenderer,
+  CanvasRenderer,
+]);
+
+/** A picture that is taken away has this many points, each of two dots. */
+const TAKEN = { width: 960, height: 480, devicePixelRatio: 2 } as const;
+
+/** Draws a picture with these inks; days are told as the gym writes them. */
+export type Draw = (inks: ChartInks, tellDay: (at: number | string) => string) => Record<string, unknown>;
+
+export interface ChartFigureProps {
+  /** The same from one drawing to the next as long as what it shows is. */
+  readonly draw: Draw;
+  /** The same in words. */
+  readonly label: string;
+  /** Of the files that are taken away. */
+  readonly name: string;
+  readonly csv: string;
+  readonly className: string;
+  /** What stands beside the presses. */
+  readonly children?: ReactNode;
+}
+
+/** A picture to look at and to take away. */
+export function ChartFigure({ draw, label, name, csv, className, children }: ChartFigureProps) {
+  const dates = useDates();
+  const host = useRef<HTMLDivElement>(null);
+  const theme = useTheme();
+  const optionFor = (inks: ChartInks): Record<string, unknown> => ({
+    animation: false,
+    textStyle: { fontFamily: inks.font, color: inks.quiet },
+    ...draw(inks, (at) => dates.tell(at, 'short')),
+  });
+  useEffect(() => {
+    const element = host.current!;
+    const chart = init(element, null, { renderer: 'svg' });
+    chart.setOption(optionFor(inksOf(element)));
+    const observer = new ResizeObserver(() => chart.resize());
+    observer.observe(element);
+    return () => {
+      observer.disconnect();
+      chart.dispose();
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what it is made from
+  }, [draw, theme, dates]);
+  const takePicture = (): void => {
+    const chart = init(document.createElement('div'), null, { renderer: 'canvas', ...TAKEN });
+    const inks = inksOf(host.current!);
+    chart.setOption(optionFor(inks));
+    const url = chart.getDataURL({ type: 'png', pixelRatio: 2, backgroundColor: inks.canvas });
+    chart.dispose();
+    saveAs(`${name}.png`, url);
+  };
+  const takeTable = (): void => {
+    const url = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
+    saveAs(`${name}.csv`, url);
+    setTimeout(() => URL.revokeObjectURL(url), 1000);
+  };
+  return (
+    <>
+      <div ref={host} className={className} role="img" aria-label={label} />
+      <span className="no-print flex flex-wrap gap-1">
+        <Button weight="bare" onClick={takePicture}>
+          <Download size={16} aria-hidden /> Picture
+        </Button>
+        <Button weight="bare" onClick={takeTable}>
+          <Download size={16} aria-hidden /> Table
+        </Button>
+        {children}
+      </span>
+    </>
+  );
+}

@@ -1,0 +1,104 @@
+import { middleOfDay, toldValue } from '@eurhythm/core/progress';
+import type { CourseView } from '@eurhythm/contract';
+import { bottomAxis, sideAxis } from './axes.ts';
+import type { ChartInks } from './chartInks.ts';
+import { VERDICT_MARKS } from './courseText.ts';
+
+/** Where a dot of the trials of one day lies beside the others, so that none hides another: some hours, in milliseconds. */
+const BESIDE = 5 * 3_600_000;
+
+const at = (day: string): number => Date.parse(`${day}T12:00:00`);
+
+/**
+ * The trials of a test from its leads over time: filled and open dots, the usual range of each as a band, slips as crosses, and beside
+ * the last day what the last month was worth.
+ */
+export function courseOption(
+  courses: readonly CourseView[],
+  inks: Pick<ChartInks, 'ink' | 'quiet' | 'rule' | 'canvas'>,
+  tellDay: (at: number) => string,
+): Record<string, unknown> {
+  const { ink, quiet, rule, canvas } = inks;
+  const told = toldValue(courses[0]!.kind);
+  const symbols = {
+    left: { color: ink },
+    right: { color: canvas, borderColor: ink, borderWidth: 2 },
+  } as const;
+  return {
+    grid: { left: 52, right: 44, top: 18, bottom: 30 },
+    tooltip: {
+      formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) =>
+        `${told(value[1])}, ${seriesName}<br>${tellDay(value[0])}`,
+    },
+    xAxis: bottomAxis(inks, {
+      type: 'time',
+      boundaryGap: ['3%', '3%'],
+      axisLabel: { formatter: tellDay },
+    }),
+    yAxis: sideAxis(inks, { scale: true, axisLabel: { formatter: (value: number) => told(value) } }),
+    series: courses.flatMap((course) => {
+      const { lead, days, usual, aside } = course;
+      return [
+        {
+          type: 'scatter',
+          name: `${lead} lead`,
+          symbolSize: 11,
+          data: days.flatMap(({ day, values }) =>
+            values.map((value, i) => [at(day) + BESIDE * (i - (values.length - 1) / 2), value]),
+          ),
+          itemStyle: symbols[lead],
+          ...markOf(course, ink),
+          ...(usual
+            ? {
+                markArea: {
+                  silent: true,
+                  itemStyle: { color: rule, opacity: 0.35 },
+                  label: { show: false },
+                  data: [[{ yAxis: usual.low }, { yAxis: usual.high }]],
+                },
+              }
+            : {}),
+        },
+        {
+          type: 'scatter',
+          name: `${lead} lead, left out`,
+          symbol: 'path://M0,0L10,10M10,0L0,10',
+          symbolSize: 10,
+          itemStyle: { color: 'transparent', borderColor: quiet, borderWidth: 2 },
+          // A slip would squeeze all others together: it is listed, and drawn only where it is near.
+          data: aside
+            .filter(({ value }) => usual && value < 2 * usual.high)
+            .map(({ day, value }) => [at(day), value]),
+        },
+      ];
+    }),
+  };
+}
+
+/** The verdict of the last month, beside the dots of the last day. */
+function markOf({ days, month, lead }: CourseView, ink: string): Record<string, unknown> {
+  const last = days.reduce<CourseView['days'][number] | null>(
+    (newest, each) => (newest && newest.day > each.day ? newest : each),
+    null,
+  );
+  if (!month || !last) return {};
+  const side = { left: 'L', right: 'R' }[lead];
+  return {
+    markPoint: {
+      silent: true,
+      symbol: 'circle',
+      symbolSize: 1,
+      itemStyle: { color: 'transparent' },
+      label: {
+        show: true,
+        position: 'right',
+        distance: 12,
+        color: ink,
+        fontSize: 14,
+        fontWeight: 'bold',
+        formatter: `${VERDICT_MARKS[month.verdict].sign} ${side}`,
+      },
+      data: [{ coord: [at(last.day), middleOfDay(last)] }],
+    },
+  };
+}

@@ -1,0 +1,76 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { LifetimeView } from '@eurhythm/contract';
+import { queries } from '../../../server/queries.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { useDates } from '../../../ui/dates.ts';
+import { Part, Plain } from '../../../ui/Panel.tsx';
+
+/** The moves that stand there without a press. */
+const FIRST = 5;
+/** The last four weeks tell how quickly it goes on. */
+const LATELY_WEEKS = 4;
+
+/** How often each move was done since the first day, towards the number that the gym chose. */
+export function Lifetime({ fighterId }: { fighterId: string }) {
+  const { data } = useQuery(queries.lifetime(fighterId));
+  const dates = useDates();
+  const [isAll, setAll] = useState(false);
+  if (!data) return null;
+  const { moves, since, towards } = data;
+  const shown = isAll ? moves : moves.slice(0, FIRST);
+  return (
+    <Part title="Each move so far" aside={since ? `since ${dates.tell(`${since}T12:00:00`, 'long')}` : ''}>
+      {moves.length === 0 && <Plain>Nothing was counted yet. Rounds that are marked on the Floor are.</Plain>}
+      <ul>
+        {shown.map((move) => (
+          <Total key={move.move} {...move} towards={towards} />
+        ))}
+      </ul>
+      {moves.length > FIRST && (
+        <Button weight="bare" aria-expanded={isAll} onClick={() => setAll(!isAll)}>
+          {isAll ? `Only the first ${FIRST}` : `All ${moves.length} moves`}
+        </Button>
+      )}
+      <p className="text-sm text-quiet">
+        Of what goes by the beat or is counted, as far as it was marked as done.
+        {towards === null && ' The gym may name a number to work towards: Gym, Ways of the school.'}
+      </p>
+    </Part>
+  );
+}
+
+type TotalProps = LifetimeView['moves'][number] & Pick<LifetimeView, 'towards'>;
+
+function Total({ move, done, lately, towards }: TotalProps) {
+  const left = towards === null ? 0 : towards - done;
+  const weeks = lately > 0 ? Math.ceil((left * LATELY_WEEKS) / lately) : null;
+  return (
+    <li className="border-b border-rule py-1.5">
+      <p className="flex items-baseline justify-between gap-4">
+        <span className="font-semibold">{move}</span>
+        <span className="tabular whitespace-nowrap">
+          {done}
+          {towards !== null && <span className="text-sm text-quiet"> of {towards}</span>}
+        </span>
+      </p>
+      {towards !== null && (
+        <>
+          <progress
+            className="h-1.5 w-full accent-ink"
+            max={towards}
+            value={Math.min(done, towards)}
+            aria-label={`${move}: ${done} of ${towards}`}
+          />
+          <p className="text-sm text-quiet">
+            {left <= 0
+              ? 'reached'
+              : weeks === null
+                ? 'none in the last four weeks'
+                : `${lately} in the last four weeks: about ${weeks} more ${weeks === 1 ? 'week' : 'weeks'} like those`}
+          </p>
+        </>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,63 @@
+const DAY = 86_400_000;
+const WEEK = 7;
+
+/** A day as a number of days since the epoch, from how it is written, and back. */
+export const dayNumber = (day: string): number => Math.round(Date.parse(day) / DAY);
+export const dayText = (n: number): string => new Date(n * DAY).toISOString().slice(0, 10);
+
+/** The Monday of a day's week, as a number of days. The epoch was a Thursday. */
+export function mondayOf(day: string): number {
+  const n = dayNumber(day);
+  return n - ((n + 3) % WEEK);
+}
+
+/**
+ * The Mondays from the week of the first of some days to that of the last one, as numbers of days, and the place of a day's week.
+ *
+ * @example
+ * weeksOver(['2026-03-05'], '2026-03-12').mondays.length // 2
+ */
+export function weeksOver(
+  days: readonly string[],
+  last: string,
+): { readonly mondays: readonly number[]; placeOf(day: string): number } {
+  const first = Math.min(...days.map(mondayOf));
+  const count = (mondayOf(last) - first) / WEEK + 1;
+  return {
+    mondays: Array.from({ length: count }, (_, i) => first + i * WEEK),
+    placeOf: (day) => (mondayOf(day) - first) / WEEK,
+  };
+}
+
+/** Who came in a week: how many classes it had, and how many people each on average. */
+export interface AttendedWeek {
+  /** Its Monday. */
+  readonly week: string;
+  readonly classes: number;
+  readonly people: number;
+}
+
+/**
+ * How many came, week by week up to today, weeks without a class too.
+ *
+ * @example
+ * attendedByWeek([{ day: '2026-03-05', people: 8 }], '2026-03-06') // [{ week: '2026-03-02', classes: 1, people: 8 }]
+ */
+export function attendedByWeek(
+  classes: readonly { readonly day: string; readonly people: number }[],
+  today: string,
+): AttendedWeek[] {
+  const past = classes.filter(({ day }) => day <= today);
+  if (past.length === 0) return [];
+  const { mondays, placeOf } = weeksOver(
+    past.map(({ day }) => day),
+    today,
+  );
+  const came = mondays.map((): number[] => []);
+  for (const { day, people } of past) came[placeOf(day)]!.push(people);
+  return came.map((own, i) => ({
+    week: dayText(mondays[i]!),
+    classes: own.length,
+    people: own.length === 0 ? 0 : own.reduce((sum, each) => sum + each, 0) / own.length,
+  }));
+}
