@@ -191,6 +191,8 @@ const LISTS = [
   'tests',
   'grades/requirements',
   'progress/class',
+  'progress/paces',
+  'progress/attended',
   'progress/questions',
 ];
 
