@@ -253,7 +253,7 @@ export const VIEWS = {
   },
   async fighter(page, base) {
     await page.goto(`${base}/fighters/sanne`);
-    await page.getByRole('img', { name: /trials/ }).waitFor();
+    await page.getByRole('img', { name: / trials, best / }).waitFor();
   },
 };
 

@@ -19,6 +19,7 @@ import type {
 } from '@eurhythm/contract';
 import { and, asc, desc, eq, inArray, ne } from 'drizzle-orm';
 import { GymService } from '../gym/gym.service.ts';
+import { onceATick } from '../house/onceATick.ts';
 import { refuseField } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import type { Database, Transaction } from '../store/database.ts';
@@ -39,9 +40,11 @@ export class CombosService {
 
   /** The combos of the book; with `retired` also those that are only still used somewhere. */
   async list({ retired = false }: { retired?: boolean } = {}): Promise<ComboView[]> {
-    const rows = await this.rows();
+    const rows = await this.allRows();
     return rows.map(comboView).filter((combo) => retired || !combo.retired);
   }
+
+  private readonly allRows = onceATick(async () => this.rows());
 
   async one(id: string): Promise<ComboView> {
     const [row] = await this.rows([id]);

@@ -30,9 +30,11 @@ const ADULT_GRADES = GRADES.filter(({ band }) => band === 'adults').map(({ id })
 export async function seedDemoGym(database: Database, now: Date): Promise<void> {
   const log = demoLog(now);
   await database.transaction(async (tx) => {
-    await tx
-      .insert(schema.gyms)
-      .values({ id: 'gym', name: GYM_NAME, school: { ...STARTER_SCHOOL_SETTINGS, kit: KIT, repetitions: 2000 } });
+    await tx.insert(schema.gyms).values({
+      id: 'gym',
+      name: GYM_NAME,
+      school: { ...STARTER_SCHOOL_SETTINGS, kit: KIT, repetitions: 2000 },
+    });
     await tx.insert(schema.grades).values(GRADES.map((grade, position) => ({ ...grade, position })));
     await tx
       .insert(schema.moves)

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { STARTER_SCHOOL_SETTINGS, type GymView, type SchoolDto } from '@eurhythm/contract';
 import { asc } from 'drizzle-orm';
+import { onceATick } from '../house/onceATick.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { grades, gyms, techniqueLists } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
@@ -10,7 +11,9 @@ import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 export class GymService {
   constructor(@InjectDatabase() private readonly database: Database) {}
 
-  async gym(): Promise<GymView> {
+  readonly gym = onceATick(() => this.read());
+
+  private async read(): Promise<GymView> {
     const [row] = await this.database.select().from(gyms);
     const order = await this.database.select().from(grades).orderBy(asc(grades.position));
     const lists = await this.database

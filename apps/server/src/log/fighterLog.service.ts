@@ -13,7 +13,7 @@ import { TestsService } from '../tests/tests.service.ts';
 
 /** Rounds of a page when nobody says, and trials that a log shows. */
 const USUAL_ROUNDS = 50;
-const SHOWN_TRIALS = 400;
+const SHOWN_TRIALS = 150;
 
 /** What a fighter did: rounds by pages, trials, and what they come to. */
 @Injectable()
@@ -41,21 +41,9 @@ export class FighterLogService {
     fighterId: string,
     { after, limit = USUAL_ROUNDS }: PageQuery,
   ): Promise<{ items: LoggedRound[]; next: string | null }> {
-    const read = await this.database
-      .select({
-        mark: roundResults,
-        session: runs.title,
-        group: sql<string | null>`${runs.groupOf}->>${fighterId}`,
-        title: runRounds.title,
-        kind: runRounds.kind,
-        bpm: runRounds.bpm,
-      })
+    const marks = await this.database
+      .select()
       .from(roundResults)
-      .innerJoin(runs, eq(roundResults.runId, runs.id))
-      .leftJoin(
-        runRounds,
-        and(eq(runRounds.runId, roundResults.runId), eq(runRounds.round, roundResults.round)),
-      )
       .where(
         and(
           eq(roundResults.fighterId, fighterId),
@@ -67,18 +55,41 @@ export class FighterLogService {
       )
       .orderBy(desc(roundResults.at), desc(roundResults.id))
       .limit(limit + 1);
-    const names = await this.combosIn([...new Set(read.map(({ mark }) => mark.runId))]);
-    const rounds = read.map(({ mark, session, group, title, kind, bpm }): LoggedRound => ({
-      ...mark,
-      done: mark.done!,
-      at: mark.at.toISOString(),
-      session,
-      title: title ?? '',
-      kind: kind ?? '',
-      combos: names(mark.runId, mark.round, group ?? ''),
-      bpm,
-    }));
+    const runIds = [...new Set(marks.map(({ runId }) => runId))];
+    const [heads, names] = await Promise.all([this.headsOf(runIds, fighterId), this.combosIn(runIds)]);
+    const rounds = marks.map((mark): LoggedRound => {
+      const { session, group, title, kind, bpm } = heads.get(`${mark.runId} ${mark.round}`)!;
+      return {
+        ...mark,
+        done: mark.done!,
+        at: mark.at.toISOString(),
+        session,
+        title: title ?? '',
+        kind: kind ?? '',
+        combos: names(mark.runId, mark.round, group ?? ''),
+        bpm,
+      };
+    });
     return pageOf(rounds, limit);
+  }
+
+  /** The session, the own group and the round of some runs, by run and round. */
+  private async headsOf(runIds: readonly string[], fighterId: string) {
+    if (runIds.length === 0) return new Map<string, never>();
+    const rows = await this.database
+      .select({
+        runId: runs.id,
+        session: runs.title,
+        group: sql<string | null>`${runs.groupOf}->>${fighterId}`,
+        round: runRounds.round,
+        title: runRounds.title,
+        kind: runRounds.kind,
+        bpm: runRounds.bpm,
+      })
+      .from(runs)
+      .leftJoin(runRounds, eq(runRounds.runId, runs.id))
+      .where(inArray(runs.id, [...runIds]));
+    return new Map(rows.map((row) => [`${row.runId} ${row.round}`, row]));
   }
 
   /** The names of the combos that a group did in a round: its own where it has any, else everybody's. */

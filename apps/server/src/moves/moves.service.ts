@@ -10,6 +10,7 @@ import {
   type SaveMoveDto,
 } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
+import { onceATick } from '../house/onceATick.ts';
 import { refuseField } from '../house/refuse.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { grades, gyms, moves, numbers } from '../store/schema.ts';
@@ -24,7 +25,14 @@ export class MovesService {
     private readonly uses: UsesService,
   ) {}
 
-  async view(from: Database | Transaction = this.database): Promise<BookView> {
+  /** The book as it is now, or as a transaction sees it. */
+  view(from: Database | Transaction = this.database): Promise<BookView> {
+    return from === this.database ? this.viewNow() : this.viewIn(from);
+  }
+
+  private readonly viewNow = onceATick(() => this.viewIn(this.database));
+
+  private async viewIn(from: Database | Transaction): Promise<BookView> {
     const items = await this.moves(from);
     const map = await this.numbers(from);
     const [gym] = await from.select({ version: gyms.numbersVersion }).from(gyms);

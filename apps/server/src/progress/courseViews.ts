@@ -11,19 +11,29 @@ import {
   type Course,
   type TypicalError,
 } from '@eurhythm/core/progress';
+import { MEASURED } from '@eurhythm/core/speed';
 import { groupBy } from '@eurhythm/core/units';
 import type { BetweenQuery, CourseView, EvennessView, VerdictView } from '@eurhythm/contract';
 import { errorKey, type TestTrials } from './trials.service.ts';
 
 type Errors = ReadonlyMap<string, TypicalError>;
 
-/** A fighter's course in a test, with the gym's error of the way in which it was counted most. */
+/** Courses that were worked out, by their trials, and from what else. */
+const known = new WeakMap<TestTrials['trials'], { readonly from: string; readonly course: Course | null }>();
+
+/** A fighter's course in a test, with the gym's error of the way in which it was counted most. The same trials are worked out once a day. */
 export function courseOf(
   { trials, better, testId }: TestTrials,
   errors: Errors,
   today: string,
 ): Course | null {
-  return course(trials, { better, today, errorOf: (way) => errors.get(errorKey(testId, way)) ?? null });
+  const ways = MEASURED.map((way) => errors.get(errorKey(testId, way)) ?? null);
+  const from = JSON.stringify([today, better, ways]);
+  const kept = known.get(trials);
+  if (kept?.from === from) return kept.course;
+  const found = course(trials, { better, today, errorOf: (way) => ways[MEASURED.indexOf(way)] ?? null });
+  known.set(trials, { from, course: found });
+  return found;
 }
 
 /** As the page shows it. */

@@ -27,6 +27,29 @@ type Told = readonly [at: number, value: number, measured: Measured];
 type Errors = ReadonlyMap<string, TypicalError>;
 const KEPT_MS = 60_000;
 
+/** Trials as they were read; the same ones as long as none of them is another one. */
+type Row = Pick<TestTrials, 'fighterId' | 'testId' | 'lead' | 'trials'>;
+
+/** Whose trials are asked for, of which test, since when. */
+interface Asked {
+  readonly fighterId?: string;
+  readonly testId?: string;
+  readonly fighterIds?: readonly string[];
+  readonly since?: Date;
+}
+
+const asksFor = ({ fighterId, testId, fighterIds, since }: Asked) => [
+  fighterId === undefined ? undefined : eq(attempts.fighterId, fighterId),
+  testId === undefined ? undefined : eq(attempts.testId, testId),
+  fighterIds === undefined ? undefined : inArray(attempts.fighterId, [...fighterIds]),
+  since === undefined ? undefined : gte(attempts.at, since),
+];
+
+/** A text that is another one when a trial comes, goes, is corrected or is counted in another way, or a test asks for something else. */
+const NEWEST = sql<string>`concat_ws(' ', count(*), max(${attempts.at}), sum(${attempts.count}), sum(${attempts.value}), sum(64 * ascii(${attempts.measured}) + length(${attempts.measured})), (select sum(${tests.version}) from ${tests}))`;
+/** So many askings are remembered: the fighters who are looked at on a day, and a class or two. */
+const MOST_KEPT = 40;
+
 /** The gym's typical error rests on the trials of a year. */
 const GYM_WEEKS = 52;
 
@@ -62,13 +85,29 @@ export class TrialsService {
       .orderBy(desc(trials), asc(tests.title));
   }
 
-  private async read(where: {
-    readonly fighterId?: string;
-    readonly testId?: string;
-    readonly fighterIds?: readonly string[];
-    readonly since?: Date;
-  }): Promise<TestTrials[]> {
-    const { fighterId, testId, fighterIds, since } = where;
+  /** What was asked for last, with the text that is another one whenever any of it is. */
+  private readonly recent = new Map<string, { readonly from: string; readonly rows: readonly Row[] }>();
+
+  private async read(asked: Asked): Promise<TestTrials[]> {
+    const [{ from }] = (await this.database
+      .select({ from: NEWEST })
+      .from(attempts)
+      .where(and(...asksFor(asked)))) as [{ from: string }];
+    const key = JSON.stringify({ ...asked, since: asked.since && dayOf(asked.since) });
+    const kept = this.recent.get(key);
+    const rows = kept?.from === from ? kept.rows : await this.rowsOf(asked);
+    // The one that was asked for longest ago goes first.
+    this.recent.delete(key);
+    this.recent.set(key, { from, rows });
+    if (this.recent.size > MOST_KEPT) this.recent.delete(this.recent.keys().next().value!);
+    const known = new Map((await this.database.select().from(tests)).map((test) => [test.id, test]));
+    return rows.map((of) => {
+      const { title, kind, direction: better } = known.get(of.testId)!;
+      return { ...of, title, kind, better };
+    });
+  }
+
+  private async rowsOf(asked: Asked): Promise<Row[]> {
     // A log of ten years has thousands of trials: they come as one text for each test and lead, not row by row.
     const rows = await this.database
       .select({
@@ -81,27 +120,12 @@ export class TrialsService {
       })
       .from(attempts)
       .innerJoin(tests, eq(attempts.testId, tests.id))
-      .where(
-        and(
-          fighterId === undefined ? undefined : eq(attempts.fighterId, fighterId),
-          testId === undefined ? undefined : eq(attempts.testId, testId),
-          fighterIds === undefined ? undefined : inArray(attempts.fighterId, [...fighterIds]),
-          since === undefined ? undefined : gte(attempts.at, since),
-          sql`${TRIAL_VALUE} is not null`,
-        ),
-      )
+      .where(and(...asksFor(asked), sql`${TRIAL_VALUE} is not null`))
       .groupBy(attempts.fighterId, attempts.testId, attempts.lead);
-    const known = new Map((await this.database.select().from(tests)).map((test) => [test.id, test]));
-    return rows.map(({ trials, ...of }) => {
-      const { title, kind, direction: better } = known.get(of.testId)!;
-      return {
-        ...of,
-        title,
-        kind,
-        better,
-        trials: trials.map(([at, value, measured]) => ({ day: dayOf(new Date(1000 * at)), value, measured })),
-      };
-    });
+    return rows.map(({ trials, ...of }) => ({
+      ...of,
+      trials: trials.map(([at, value, measured]) => ({ day: dayOf(new Date(1000 * at)), value, measured })),
+    }));
   }
 
   /** The errors that were worked out last, from how many trials and up to which. */

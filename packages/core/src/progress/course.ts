@@ -5,6 +5,7 @@ import { compareTrials, NINE_OF_TEN, type Compared } from './compareTrials.ts';
 import { byDay, withoutSlips, type AsideTrial, type Better, type DayTrials } from './dayTrials.ts';
 import { trend, type Trend } from './trend.ts';
 import { errorBetweenDays, shrunk, typicalError, type TypicalError } from './typicalError.ts';
+import { dayNumber } from './weeks.ts';
 
 /** One trial of a test. */
 export interface CourseTrial extends AsideTrial {
@@ -46,7 +47,6 @@ export interface CourseWish {
   errorOf(way: Measured): TypicalError | null;
 }
 
-const DAY = 86_400_000;
 /** Four weeks, eight weeks, and a year, in days. */
 const MONTH = 28;
 const USUAL = 56;
@@ -55,8 +55,6 @@ const YEAR = 366;
 const DAYS_BEFORE = 6;
 /** A test is learnt on its first two days, if at all; two more days have to show it. */
 const LEARNT_ON = 2;
-
-const dayNumber = (day: string): number => Math.round(Date.parse(day) / DAY);
 
 /**
  * What a fighter's trials of one test from one lead say. Null where there is none that counts.
@@ -81,7 +79,10 @@ export function course(
   const learning = learningDays(days, error, better);
   const settled = days.slice(learning);
   const within = (from: number, to: number): DayTrials[] =>
-    settled.filter(({ day }) => dayNumber(day) > now - from && dayNumber(day) <= now - to);
+    settled.filter(({ day }) => {
+      const ago = now - dayNumber(day);
+      return ago < from && ago >= to;
+    });
   const compared = (before: readonly DayTrials[], after: readonly DayTrials[]): Compared | null =>
     before.length === 0 || after.length === 0
       ? null

@@ -14,4 +14,4 @@ export * from './classGaps.ts';
 export * from './testsDue.ts';
 export * from './tempoForThose.ts';
 export * from './volume.ts';
-export { attendedByWeek, type AttendedWeek } from './weeks.ts';
+export { attendedByWeek, longAgoByWeek, type AttendedWeek } from './weeks.ts';

@@ -2,8 +2,8 @@ import { median, quantileSorted } from 'simple-statistics';
 import { NINE_OF_TEN } from './compareTrials.ts';
 import { middleOfDay, type Better, type DayTrials } from './dayTrials.ts';
 import { groupBy } from '../units/index.ts';
+import { dayNumber } from './weeks.ts';
 
-const DAY = 86_400_000;
 /** Trends are told for four weeks. */
 const PER_DAYS = 28;
 /** With fewer days nothing is a trend. */
@@ -32,7 +32,7 @@ export interface Trend {
 export function trend(days: readonly DayTrials[], better: Better): Trend | null {
   const points = days
     .filter(({ values }) => values.length > 0)
-    .map((each) => ({ at: Date.parse(each.day) / DAY, value: middleOfDay(each) }));
+    .map((each) => ({ at: dayNumber(each.day), value: middleOfDay(each) }));
   if (points.length < LEAST_DAYS) return null;
   const slopes: number[] = [];
   for (let i = 0; i < points.length; i++)

@@ -1,10 +1,20 @@
-import { attendedByWeek, mondayOf, dayText } from './weeks.ts';
+import { attendedByWeek, dayText, longAgoByWeek, mondayOf } from './weeks.ts';
 
 describe('weeks', () => {
   it('begin on Monday', () => {
     for (const day of ['2026-03-02', '2026-03-05', '2026-03-08'])
       expect(dayText(mondayOf(day))).toBe('2026-03-02');
     expect(dayText(mondayOf('2026-03-09'))).toBe('2026-03-09');
+  });
+  it('of long ago are one value each in a picture, and the last year stays as it is', () => {
+    const days = [
+      { day: '2024-03-05', values: [20, 22] },
+      { day: '2024-03-07', values: [25] },
+      { day: '2025-06-01', values: [30, 31] },
+      { day: '2026-03-05', values: [32] },
+    ];
+    expect(longAgoByWeek(days)).toEqual([{ day: '2024-03-04', values: [23] }, ...days.slice(2)]);
+    expect(longAgoByWeek([])).toEqual([]);
   });
   it('tell how many came on average, and those without a class', () => {
     const classes = [

@@ -1,8 +1,24 @@
+import { median } from 'simple-statistics';
+import { groupBy } from '../units/index.ts';
+import { middleOfDay, type DayTrials } from './dayTrials.ts';
+
 const DAY = 86_400_000;
 const WEEK = 7;
+const YEAR = 366;
+
+/** Logs name the same days again and again; ten years have so many. */
+const KNOWN_DAYS = 4000;
+const knownDays = new Map<string, number>();
 
 /** A day as a number of days since the epoch, from how it is written, and back. */
-export const dayNumber = (day: string): number => Math.round(Date.parse(day) / DAY);
+export function dayNumber(day: string): number {
+  let n = knownDays.get(day);
+  if (n === undefined) {
+    if (knownDays.size >= KNOWN_DAYS) knownDays.clear();
+    knownDays.set(day, (n = Math.round(Date.parse(day) / DAY)));
+  }
+  return n;
+}
 export const dayText = (n: number): string => new Date(n * DAY).toISOString().slice(0, 10);
 
 /** The Monday of a day's week, as a number of days. The epoch was a Thursday. */
@@ -27,6 +43,27 @@ export function weeksOver(
     mondays: Array.from({ length: count }, (_, i) => first + i * WEEK),
     placeOf: (day) => (mondayOf(day) - first) / WEEK,
   };
+}
+
+/**
+ * Long ago a week is one value, the middle of its days' middles, on its Monday; from a year before the last day on, days stay as they
+ * are. For pictures of many years.
+ *
+ * @example
+ * longAgoByWeek([{ day: '2026-03-05', values: [22, 23] }]) // [{ day: '2026-03-05', values: [22, 23] }]
+ */
+export function longAgoByWeek(days: readonly DayTrials[]): DayTrials[] {
+  const from = Math.max(...days.map(({ day }) => dayNumber(day))) - YEAR;
+  const isOld = ({ day }: DayTrials): boolean => dayNumber(day) < from;
+  const weeks = groupBy(
+    days.filter((each) => isOld(each) && each.values.length > 0),
+    ({ day }) => mondayOf(day),
+  );
+  const old = [...weeks].map(([monday, those]) => ({
+    day: dayText(monday),
+    values: [median(those.map(middleOfDay))],
+  }));
+  return [...old, ...days.filter((each) => !isOld(each))];
 }
 
 /** Who came in a week: how many classes it had, and how many people each on average. */

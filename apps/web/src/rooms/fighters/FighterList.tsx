@@ -5,9 +5,11 @@ import { groupBy } from '@eurhythm/core/units';
 import { queries } from '../../server/queries.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { Part } from '../../ui/Panel.tsx';
+import { useFetchedDrawing } from './pictures/Picture.tsx';
 
 /** Everybody in the gym, grade by grade. */
 export function FighterList() {
+  useFetchedDrawing();
   const { data: fighters } = useQuery(queries.fighters());
   if (!fighters) return null;
   return (

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { differenceInCalendarWeeks } from 'date-fns';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
-import type { FighterLog } from '@eurhythm/contract';
+import type { FighterLog, FighterProgress } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
@@ -11,6 +11,7 @@ import { FitMark } from './FitMark.tsx';
 import { HomeReports } from './HomeReports.tsx';
 import { PersonData } from './PersonData.tsx';
 import { ComboGaps } from './progress/ComboGaps.tsx';
+import { useFetchedDrawing } from './pictures/Picture.tsx';
 import { Courses } from './progress/Courses.tsx';
 import { Goals } from './progress/Goals.tsx';
 import { Leads } from './progress/Leads.tsx';
@@ -37,7 +38,10 @@ function NewFighter() {
 }
 
 function KnownFighter({ id }: { id: string }) {
+  // Asked for side by side: none of them waits for another.
   const { data: log } = useQuery(queries.fighterLog(id));
+  const { data: progress } = useQuery(queries.fighterProgress(id));
+  useFetchedDrawing();
   const [search] = useSearchParams();
   const [isEditing, setEditing] = useState(search.has('entry'));
   if (!log) return null;
@@ -66,7 +70,7 @@ function KnownFighter({ id }: { id: string }) {
           <PersonData fighter={fighter} />
         </div>
       ) : (
-        <Log log={log} />
+        progress && <Log log={log} progress={progress} />
       )}
     </div>
   );
@@ -79,9 +83,7 @@ function sessionsText({ rounds }: FighterLog): string {
   return `${runs} ${runs === 1 ? 'session' : 'sessions'} in ${weeks} ${weeks === 1 ? 'week' : 'weeks'}`;
 }
 
-function Log({ log }: { log: FighterLog }) {
-  const { data: progress } = useQuery(queries.fighterProgress(log.fighter.id));
-  if (!progress) return null;
+function Log({ log, progress }: { log: FighterLog; progress: FighterProgress }) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="space-y-8">

@@ -25,7 +25,7 @@ export function ClassAttendance({ gradeId }: { gradeId?: string }) {
         label={`People in a class, by week: ${mean} on average over ${classes} classes.`}
         name="classes"
         className="h-40"
-        table={attendanceTable(weeks, 'people in a class')}
+        table={() => attendanceTable(weeks, 'people in a class')}
         of="the weeks"
       />
     </Part>

@@ -45,14 +45,25 @@ export interface ChartFigureProps {
   readonly label: string;
   /** Of the files that are taken away. */
   readonly name: string;
-  readonly csv: string;
+  /** What it shows, as a file; put together when somebody takes it. */
+  csv(): string;
   readonly className: string;
+  /** It has so many marks that each of them as a thing of its own would be slow. */
+  readonly isDense?: boolean;
   /** What stands beside the presses. */
   readonly children?: ReactNode;
 }
 
 /** A picture to look at and to take away. */
-export function ChartFigure({ draw, label, name, csv, className, children }: ChartFigureProps) {
+export function ChartFigure({
+  draw,
+  label,
+  name,
+  csv,
+  className,
+  isDense = false,
+  children,
+}: ChartFigureProps) {
   const dates = useDates();
   const host = useRef<HTMLDivElement>(null);
   const theme = useTheme();
@@ -63,7 +74,7 @@ export function ChartFigure({ draw, label, name, csv, className, children }: Cha
   });
   useEffect(() => {
     const element = host.current!;
-    const chart = init(element, null, { renderer: 'svg' });
+    const chart = init(element, null, { renderer: isDense ? 'canvas' : 'svg' });
     chart.setOption(optionFor(inksOf(element)));
     const observer = new ResizeObserver(() => chart.resize());
     observer.observe(element);
@@ -72,7 +83,7 @@ export function ChartFigure({ draw, label, name, csv, className, children }: Cha
       chart.dispose();
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what it is made from
-  }, [draw, theme, dates]);
+  }, [draw, theme, dates, isDense]);
   const takePicture = (): void => {
     const chart = init(document.createElement('div'), null, { renderer: 'canvas', ...TAKEN });
     const inks = inksOf(host.current!);
@@ -82,7 +93,7 @@ export function ChartFigure({ draw, label, name, csv, className, children }: Cha
     saveAs(`${name}.png`, url);
   };
   const takeTable = (): void => {
-    const url = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
+    const url = URL.createObjectURL(new Blob([csv()], { type: 'text/csv' }));
     saveAs(`${name}.csv`, url);
     setTimeout(() => URL.revokeObjectURL(url), 1000);
   };

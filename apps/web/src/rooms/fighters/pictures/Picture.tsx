@@ -1,35 +1,62 @@
-import { Suspense, lazy, useState } from 'react';
+import { createElement, useEffect, useState } from 'react';
 import { Button } from '../../../ui/Button.tsx';
-import type { ChartFigureProps } from './ChartFigure.tsx';
+import type { ChartFigure, ChartFigureProps } from './ChartFigure.tsx';
 import { csvOf, type TextTable } from './textTable.ts';
 
-/** Drawing is fetched when there is something to draw. */
-const ChartFigure = lazy(() =>
-  import('./ChartFigure.tsx').then((module) => ({ default: module.ChartFigure })),
-);
+type Drawing = typeof ChartFigure;
+let fetched: Drawing | null = null;
+
+/** Drawing is a part of its own, which pages fetch. */
+async function fetchDrawing(): Promise<Drawing> {
+  const module = await import('./ChartFigure.tsx');
+  return (fetched = module.ChartFigure);
+}
+
+/** Fetches drawing for a page that will need it before there is something to draw. */
+export function useFetchedDrawing(): void {
+  useEffect(() => void fetchDrawing(), []);
+}
+
+/** Drawing, or null until it is there. */
+function useDrawing(): Drawing | null {
+  const [drawing, setDrawing] = useState(() => fetched);
+  useEffect(() => {
+    let isGone = false;
+    if (!drawing) void fetchDrawing().then((found) => !isGone && setDrawing(() => found));
+    return () => {
+      isGone = true;
+    };
+  }, [drawing]);
+  return drawing;
+}
 
 interface PictureProps extends Omit<ChartFigureProps, 'csv' | 'children'> {
   /** The same as a table. */
-  readonly table: TextTable;
+  table(): TextTable;
   /** What the table holds, as in “the weeks”. */
   readonly of: string;
   /** Another table to take away than the one that is shown. */
-  readonly csv?: string;
+  csv?(): string;
 }
 
 /** A picture, and the same in words and as a table, to look at and to take away. */
 export function Picture({ table, of, csv, ...figure }: PictureProps) {
   const [isTable, setTable] = useState(false);
+  const drawing = useDrawing();
   return (
     <>
-      <Suspense fallback={<div className={figure.className} />}>
-        <ChartFigure {...figure} csv={csv ?? csvOf(table)}>
+      {drawing ? (
+        createElement(
+          drawing,
+          { ...figure, csv: csv ?? (() => csvOf(table())) },
           <Button weight="bare" aria-expanded={isTable} onClick={() => setTable(!isTable)}>
             {isTable ? `Hide ${of}` : `Show ${of} as text`}
-          </Button>
-        </ChartFigure>
-      </Suspense>
-      {isTable && <TableOf table={table} />}
+          </Button>,
+        )
+      ) : (
+        <div className={figure.className} />
+      )}
+      {isTable && <TableOf table={table()} />}
     </>
   );
 }

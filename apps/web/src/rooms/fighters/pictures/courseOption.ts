@@ -1,4 +1,4 @@
-import { middleOfDay, toldValue } from '@eurhythm/core/progress';
+import { longAgoByWeek, middleOfDay, toldValue } from '@eurhythm/core/progress';
 import type { CourseView } from '@eurhythm/contract';
 import { bottomAxis, sideAxis } from './axes.ts';
 import type { ChartInks } from './chartInks.ts';
@@ -6,6 +6,18 @@ import { VERDICT_MARKS } from './courseText.ts';
 
 /** Where a dot of the trials of one day lies beside the others, so that none hides another: some hours, in milliseconds. */
 const BESIDE = 5 * 3_600_000;
+
+/** With more trials a picture draws what is older than a year by weeks. */
+const MANY = 800;
+export const isDense = (courses: readonly CourseView[]): boolean =>
+  courses.reduce((sum, { trials }) => sum + trials, 0) > MANY;
+
+/** Over more than a year and a half years are told along the bottom, else days. */
+const YEARS_FROM = 550 * 86_400_000;
+function isOfYears(courses: readonly CourseView[]): boolean {
+  const days = courses.flatMap((course) => course.days.map(({ day }) => Date.parse(day)));
+  return Math.max(...days) - Math.min(...days) > YEARS_FROM;
+}
 
 const at = (day: string): number => Date.parse(`${day}T12:00:00`);
 
@@ -20,6 +32,7 @@ export function courseOption(
 ): Record<string, unknown> {
   const { ink, quiet, rule, canvas } = inks;
   const told = toldValue(courses[0]!.kind);
+  const drawn = isDense(courses) ? longAgoByWeek : (days: CourseView['days']) => days;
   const symbols = {
     left: { color: ink },
     right: { color: canvas, borderColor: ink, borderWidth: 2 },
@@ -33,7 +46,9 @@ export function courseOption(
     xAxis: bottomAxis(inks, {
       type: 'time',
       boundaryGap: ['3%', '3%'],
-      axisLabel: { formatter: tellDay },
+      axisLabel: {
+        formatter: isOfYears(courses) ? (at: number) => String(new Date(at).getFullYear()) : tellDay,
+      },
     }),
     yAxis: sideAxis(inks, { scale: true, axisLabel: { formatter: (value: number) => told(value) } }),
     series: courses.flatMap((course) => {
@@ -43,7 +58,7 @@ export function courseOption(
           type: 'scatter',
           name: `${lead} lead`,
           symbolSize: 11,
-          data: days.flatMap(({ day, values }) =>
+          data: drawn(days).flatMap(({ day, values }) =>
             values.map((value, i) => [at(day) + BESIDE * (i - (values.length - 1) / 2), value]),
           ),
           itemStyle: symbols[lead],

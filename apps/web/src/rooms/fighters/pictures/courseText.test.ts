@@ -31,4 +31,29 @@ describe('the trials of a test', () => {
     expect(new Set(series[0]!.data.map(([when]) => when)).size).toBe(3);
     expect(series[1]!.data).toEqual([]);
   });
+
+  it('have the verdict of the month beside the last day', () => {
+    const inks = { ink: '#000', quiet: '#666', rule: '#ccc', canvas: '#fff' };
+    const month = { verdict: 'faster' } as CourseView['month'];
+    const { series } = courseOption([{ ...course, month }], inks, String) as {
+      series: { markPoint?: { label: { formatter: string }; data: { coord: number[] }[] } }[];
+    };
+    expect(series[0]!.markPoint!.label.formatter).toBe('▲ L');
+    expect(series[0]!.markPoint!.data[0]!.coord).toEqual([Date.parse('2026-03-12T12:00:00'), 24]);
+  });
+
+  it('are thinned and told by years where there are ten years of them', () => {
+    const days = Array.from({ length: 1500 }, (_, i) => ({
+      day: new Date(Date.parse('2016-03-01') + 2 * i * 86_400_000).toISOString().slice(0, 10),
+      values: [20],
+    }));
+    const inks = { ink: '#000', quiet: '#666', rule: '#ccc', canvas: '#fff' };
+    const long = { ...course, days, trials: days.length } as CourseView;
+    const { series, xAxis } = courseOption([long], inks, String) as {
+      series: { data: number[][] }[];
+      xAxis: { axisLabel: { formatter(at: number): string } };
+    };
+    expect(series[0]!.data.length).toBeLessThan(700);
+    expect(xAxis.axisLabel.formatter(Date.parse('2020-01-01T12:00:00'))).toBe('2020');
+  });
 });

@@ -14,7 +14,7 @@ import { Picture } from '../pictures/Picture.tsx';
 
 interface ComboGapsProps {
   readonly fighter: FighterView;
-  /** The newest first. */
+  /** The oldest first. */
   readonly attempts: readonly AttemptView[];
   readonly pace: FighterProgress['pace'];
 }
@@ -24,7 +24,7 @@ export function ComboGaps({ fighter, attempts, pace }: ComboGapsProps) {
   const byTest = useMemo(
     () =>
       groupBy(
-        attempts.filter(({ kind, heard }) => kind === 'combo-time' && heard !== null),
+        attempts.filter(({ kind, heard }) => kind === 'combo-time' && heard !== null).reverse(),
         ({ testId, lead }) => `${testId} ${lead}`,
       ),
     [attempts],
@@ -73,7 +73,7 @@ function GapPicture({ trials, fighter, pace }: GapPictureProps) {
         label={`${title}, ${lead} lead: ${gaps.map(({ name, seconds }) => `${name} ${seconds.toFixed(2)} s`).join(', ')}.`}
         name={`${fighter.name} gaps ${title} ${lead}`}
         className="h-56"
-        table={gapsTable(gaps)}
+        table={() => gapsTable(gaps)}
         of="the gaps"
       />
       <p className="text-sm">

@@ -9,7 +9,7 @@ import { Toggles } from '../../../ui/Toggles.tsx';
 import { MEASURED_WORDS } from '../replay/trialWords.ts';
 import { toldValue } from '@eurhythm/core/progress';
 import type { Draw } from '../pictures/ChartFigure.tsx';
-import { courseOption } from '../pictures/courseOption.ts';
+import { courseOption, isDense } from '../pictures/courseOption.ts';
 import { courseCsv, courseTable, toldCourses } from '../pictures/courseText.ts';
 import { Picture } from '../pictures/Picture.tsx';
 import { VerdictMark } from './VerdictMark.tsx';
@@ -41,6 +41,11 @@ export function Courses({ fighter, progress }: CoursesProps) {
             onChange={setChosen}
           />
           <CoursePicture courses={shown} name={`${fighter.name} ${shown[0]!.title}`} />
+          {isDense(shown) && (
+            <p className="text-sm text-quiet">
+              Older than a year: one dot for the middle of each week. The table has every trial.
+            </p>
+          )}
           {shown.map((course) => (
             <CourseWords key={course.lead} course={course} />
           ))}
@@ -59,9 +64,10 @@ function CoursePicture({ courses, name }: { courses: readonly CourseView[]; name
       label={toldCourses(courses)}
       name={name}
       className="h-64"
-      table={courseTable(courses)}
+      isDense={isDense(courses)}
+      table={() => courseTable(courses)}
       of="the trials"
-      csv={courseCsv(courses)}
+      csv={() => courseCsv(courses)}
     />
   );
 }

@@ -22,7 +22,7 @@ export function Leads({ fighter, leads, fading }: LeadsProps) {
             label={leads.map(({ title, sentence }) => `${title}: ${sentence}`).join(' ')}
             name={`${fighter.name} leads`}
             className={HEIGHTS[Math.min(leads.length, HEIGHTS.length) - 1]!}
-            table={leadsTable(leads)}
+            table={() => leadsTable(leads)}
             of="the leads"
           />
           <ul>

@@ -56,7 +56,7 @@ function Weeks({ weeks, name }: WeeksProps) {
       label={`Strikes by limb: ${weeks.length} weeks, ${done} in all.`}
       name={`${name} strikes`}
       className="h-52"
-      table={volumeTable(weeks)}
+      table={() => volumeTable(weeks)}
       of="the weeks"
     />
   );
@@ -85,7 +85,7 @@ function Attended({ weeks, name }: WeeksProps) {
         label={`Classes by week: ${classes} in ${weeks.length} weeks.`}
         name={`${name} classes`}
         className="h-36"
-        table={attendanceTable(came, 'classes')}
+        table={() => attendanceTable(came, 'classes')}
         of="the classes"
       />
     </Part>
