@@ -73,6 +73,12 @@ describe('a planned session', () => {
       ),
     ]);
     expect(told({ paces: paces.slice(0, 1) })).toEqual([]);
+    // What is too fast for everybody is told once, and of them only who is slower still.
+    const rush = { ...block, bpm: 320 } as WrittenBlock;
+    const all = [person('Ines', 1.25), person('Joost', 2.4)];
+    expect(told({ paces: all }, rush).map(({ message }) => message)).toEqual([
+      expect.stringMatching(/faster than 1 of 2 .*: Joost/),
+    ]);
     // Only those count who do it.
     const groups = ['Tide', 'Reef'].map((name) => ({ name, bands: ['adults' as const], people: 2 }));
     const some = [person('Ines', 1.1, 'Tide'), person('Joost', 2.4, 'Reef')];

@@ -79,7 +79,7 @@ export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
     const work = workOf(filled, book, lead, factor);
     return {
       work,
-      tooFastFor: rememberedFor((person) => tooFastFor(work.asked, person)),
+      tooFastFor: rememberedFor((person) => tooFastFor(work.asked, person, factor ?? PACE_FACTORS.club)),
       needs: countedLength(block, book, factor ?? PACE_FACTORS.club, byId),
       gone: named.flatMap(({ comboId }) => (byId.has(comboId) ? [] : [comboId])),
       retired: retiredIn(filled, book, retiredCodes),

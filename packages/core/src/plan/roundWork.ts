@@ -127,20 +127,27 @@ export interface TooFastFor {
 }
 
 /**
- * The combos of a block that go beyond somebody, each once, with the time through that does so most.
+ * The combos of a block that go beyond somebody who is slower than the gym, each once, with the time through that does so most; what is
+ * too fast at the pace of the gym is told of everybody.
  *
  * @example
- * tooFastFor([], { name: 'Ines', group: null, factor: { base: 1, pairs: {} } }) // []
+ * tooFastFor([], { name: 'Ines', group: null, factor: { base: 1, pairs: {} } }, 1.25) // []
  */
-export function tooFastFor(asked: readonly AskedTempo[], { group, factor }: MeasuredPace): TooFastFor[] {
+export function tooFastFor(
+  asked: readonly AskedTempo[],
+  { group, factor }: MeasuredPace,
+  gym: number,
+): TooFastFor[] {
   const hasOwn = asked.some((each) => each.group !== null && each.group === group);
   const beyond = asked
     .filter((each) => each.group === (hasOwn ? group : null))
     .flatMap(({ name, walk, beats, bpm }) => {
-      const clean = cleanWhenRepeated(walk, beats, { factor })?.bpm ?? Infinity;
-      return bpm > clean ? [{ combo: name, asked: Math.round(bpm), clean }] : [];
+      const cleanAt = (pace: number | OwnPace): Bpm =>
+        cleanWhenRepeated(walk, beats, { factor: pace })?.bpm ?? Infinity;
+      const clean = cleanAt(factor);
+      return bpm > clean && clean < cleanAt(gym) ? [{ combo: name, asked: Math.round(bpm), clean }] : [];
     });
-  beyond.sort((a, b) => b.asked - b.clean - (a.asked - a.clean));
+  beyond.sort((one, other) => other.asked - other.clean - (one.asked - one.clean));
   return [...groupBy(beyond, ({ combo }) => combo).values()].map(([worst]) => worst!);
 }
 
