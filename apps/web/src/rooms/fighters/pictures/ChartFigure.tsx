@@ -101,10 +101,10 @@ export function ChartFigure({
     <>
       <div ref={host} className={className} role="img" aria-label={label} />
       <span className="no-print flex flex-wrap gap-1">
-        <Button weight="bare" onClick={takePicture}>
+        <Button weight="bare" aria-label={`Picture of ${name}`} onClick={takePicture}>
           <Download size={16} aria-hidden /> Picture
         </Button>
-        <Button weight="bare" onClick={takeTable}>
+        <Button weight="bare" aria-label={`Table of ${name}`} onClick={takeTable}>
           <Download size={16} aria-hidden /> Table
         </Button>
         {children}
