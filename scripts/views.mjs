@@ -120,7 +120,7 @@ export const SHEETS = {
   },
   progress: {
     width: 1280,
-    shots: ['class', 'grade', 'memory', 'report'].map((view) => ({
+    shots: ['class', 'class-lacks', 'leads', 'volume', 'grade', 'report'].map((view) => ({
       view,
       sizes: [{ width: 1280, height: 800 }],
     })),
@@ -257,6 +257,14 @@ export const VIEWS = {
   },
 };
 
+/** Scrolls until a heading is at the top, below the bar. */
+async function toTop(heading) {
+  await heading.evaluate((element) => {
+    element.scrollIntoView({ block: 'start' });
+    window.scrollBy(0, -70);
+  });
+}
+
 /** What the log says, beside the fighter's own page. */
 const PROGRESS_STATES = {
   async class(page, base) {
@@ -267,11 +275,34 @@ const PROGRESS_STATES = {
     await page.goto(`${base}/fighters/sanne/grade`);
     await page.getByText('6 of 7 are there').waitFor();
   },
-  async memory(page, base) {
-    await page.goto(`${base}/fighters/memory`);
-    await page.getByLabel('Grade').click();
-    await page.getByRole('option', { name: 'Ebb', exact: true }).click();
-    await page.getByRole('button', { name: 'Recalled' }).first().click();
+  /** What a class lacks for its grades, and who came. */
+  async 'class-lacks'(page, base) {
+    await page.goto(`${base}/fighters/class`);
+    await page
+      .getByRole('img', { name: /People in a class/ })
+      .locator('svg')
+      .waitFor();
+    await toTop(page.getByRole('heading', { name: 'Missing for Herons' }));
+  },
+  /** Both leads, and where the time of a combo goes. */
+  async leads(page, base) {
+    await page.goto(`${base}/fighters/joost`);
+    await page
+      .getByRole('img', { name: /^Flood 3, left lead/ })
+      .first()
+      .waitFor();
+    await page.waitForTimeout(1000);
+    await toTop(page.getByRole('heading', { name: 'Two leads' }));
+  },
+  /** How much, in how many classes, and each move towards the number of the gym. */
+  async volume(page, base) {
+    await page.goto(`${base}/fighters/joost`);
+    await page
+      .getByRole('img', { name: /^Strikes by limb/ })
+      .locator('svg')
+      .waitFor();
+    await page.getByRole('progressbar').first().waitFor();
+    await toTop(page.getByRole('heading', { name: 'How much' }));
   },
   async report(page, base) {
     await page.goto(`${base}/fighters/sanne/report`);

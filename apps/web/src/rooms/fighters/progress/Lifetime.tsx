@@ -56,12 +56,16 @@ function Total({ move, done, lately, towards }: TotalProps) {
       </p>
       {towards !== null && (
         <>
-          <progress
-            className="h-1.5 w-full accent-ink"
-            max={towards}
-            value={Math.min(done, towards)}
+          <div
+            className="h-1.5 w-full bg-rule"
+            role="progressbar"
+            aria-valuemin={0}
+            aria-valuemax={towards}
+            aria-valuenow={Math.min(done, towards)}
             aria-label={`${move}: ${done} of ${towards}`}
-          />
+          >
+            <div className="h-full bg-ink" style={{ width: `${Math.min(100, (100 * done) / towards)}%` }} />
+          </div>
           <p className="text-sm text-quiet">
             {left <= 0
               ? 'reached'
