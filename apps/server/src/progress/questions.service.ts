@@ -93,7 +93,7 @@ export class QuestionsService {
                   'away',
                   `Not here for ${days} days; ${came!.classes} classes in the half year before.`,
                   'Write a note',
-                  '',
+                  '?entry',
                 ),
               ]
             : [];
@@ -214,7 +214,7 @@ function leadLeftOut(sets: readonly MarkedSet[], who: readonly FighterView[]): Q
       fighterId: null,
       name: 'The other lead',
       sentence: `Only ${Math.round(100 * share)} % of the rounds with combos of the last four weeks were done from it.`,
-      to: '/sessions/new',
+      to: '/sessions/new?lead=other',
       action: 'Build a session',
     },
   ];
@@ -229,7 +229,7 @@ function limbLeftOut({ shares, neglected }: ReturnType<typeof limbShares>): Ques
       fighterId: null,
       name: `The ${neglected.replace('-', ' ')}`,
       sentence: `Of all strikes of the last four weeks it had ${Math.round(100 * shares[neglected])} %; an even share is 25 %.`,
-      to: '/sessions/new',
+      to: `/sessions/new?limb=${neglected}`,
       action: 'Build a session',
     },
   ];

@@ -4,13 +4,13 @@ import { useMemo, useState } from 'react';
 import { NavLink, Navigate, useParams, useSearchParams } from 'react-router';
 import type { SaveSessionDto, SessionSummary, SessionView, TestView } from '@eurhythm/contract';
 import { Refused, newId } from '../../server/api.ts';
-import { useCombos, useGym } from '../../server/gymData.ts';
+import { useBook, useCombos, useGym } from '../../server/gymData.ts';
 import { queries } from '../../server/queries.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { ButtonLink } from '../../ui/Button.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { Builder } from './builder/Builder.tsx';
-import { askedSession } from './builder/askedSession.ts';
+import { askedIn, askedSession } from './builder/askedSession.ts';
 import { firstComboOf } from './useComboNames.ts';
 import { useDates } from '../../ui/dates.ts';
 
@@ -94,14 +94,18 @@ interface OpenSessionProps {
 
 function OpenSession({ id, saved, version, tests }: OpenSessionProps) {
   const combos = useCombos();
+  const book = useBook();
   const { grades } = useGym();
   const dates = useDates();
   const [search] = useSearchParams();
   const [empty] = useState(() =>
-    askedSession(
-      { combo: search.get('combo'), bpm: Number(search.get('bpm') ?? NaN), test: search.get('test') },
-      { combos, tests, firstCombo: firstComboOf(combos, grades), today: dates.tell(new Date(), 'long') },
-    ),
+    askedSession(askedIn(search), {
+      combos,
+      tests,
+      book,
+      firstCombo: firstComboOf(combos, grades),
+      today: dates.tell(new Date(), 'long'),
+    }),
   );
   const draft = useDraft(`session.${id}`, saved ?? empty, version);
   return (

@@ -24,9 +24,10 @@ const HEADS: Readonly<Record<QuestionView['kind'], string>> = {
   'combos due': 'Memory',
 };
 
-/** What the log asks today: each with its numbers and a press that does something about it. */
-export function Questions() {
-  const { data } = useQuery(queries.questions());
+/** What the log asks today, of all or of some and the class: each with its numbers and a press that does something about it. */
+export function Questions({ of }: { of?: ReadonlySet<string> }) {
+  const { data: all } = useQuery(queries.questions());
+  const data = all?.filter(({ fighterId }) => !of || fighterId === null || of.has(fighterId));
   return (
     <Part title="What the log says" aside="the last month">
       {data?.length === 0 && <Plain>Nothing stands out: no real change, nobody is missed.</Plain>}

@@ -8,6 +8,7 @@ import { ChoiceField } from '../../../ui/Field.tsx';
 import { Plain } from '../../../ui/Panel.tsx';
 import { toldValue } from '@eurhythm/core/progress';
 import { VerdictMark } from '../progress/VerdictMark.tsx';
+import { Questions } from '../../today/Questions.tsx';
 import { ClassAttendance } from './ClassAttendance.tsx';
 import { ClassGaps } from './ClassGaps.tsx';
 import { SmallLine } from './SmallLine.tsx';
@@ -80,8 +81,9 @@ export function ClassRoom() {
         <div className="space-y-8">
           <ClassGaps checks={checksOf} />
         </div>
-        <div>
+        <div className="space-y-8">
           <ClassAttendance {...(gradeId === EVERYBODY ? {} : { gradeId })} />
+          <Questions of={shown} />
         </div>
       </div>
     </div>

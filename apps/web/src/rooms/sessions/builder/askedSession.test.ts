@@ -1,20 +1,24 @@
 import { SaveSessionDto, checkFields, type ComboView, type TestView } from '@eurhythm/contract';
-import { askedSession } from './askedSession.ts';
+import { starterBook } from '@eurhythm/core/moves';
+import { askedIn, askedSession } from './askedSession.ts';
 
 const combos = [
   { id: 'ebb-1', line: '1 2' },
   { id: 'ebb-2', line: '1 2 3' },
+  { id: 'kicks', line: 'f:round 1 f:round' },
+  { id: 'kick', line: '1 2 f:push' },
 ] as ComboView[];
 const test = (kind: TestView['kind'], line: string | null = null) =>
   ({ id: kind, title: 'Two straights', kind, line, seconds: 10 }) as TestView;
 const ground = {
   combos,
   tests: [test('burst', '1 2'), test('combo-time', '1 2 3'), test('reaction')],
+  book: starterBook(),
   firstCombo: 'ebb-1',
   today: '5 March',
 };
 const asked = (of: Partial<Parameters<typeof askedSession>[0]>) =>
-  askedSession({ combo: null, bpm: NaN, test: null, ...of }, ground);
+  askedSession({ ...askedIn(new URLSearchParams()), ...of }, ground);
 
 describe('a session that another page asks for', () => {
   it('has the combo at its tempo', () => {
@@ -47,10 +51,26 @@ describe('a session that another page asks for', () => {
     expect(asked({ test: 'reaction' }).rounds[1]!.blocks[0]).toMatchObject({ kind: 'react' });
     // Nobody can time a combo that is not in the book.
     const gone = { ...ground, combos: combos.slice(0, 1) };
-    expect(askedSession({ combo: null, bpm: NaN, test: 'combo-time' }, gone).title).toBe('Class of 5 March');
+    expect(askedSession(askedIn(new URLSearchParams('test=combo-time')), gone).title).toBe(
+      'Class of 5 March',
+    );
+  });
+  it('has the combos in which a limb strikes most, or goes from the other lead', () => {
+    expect(asked({ limb: 'left-leg' }).rounds[0]!.blocks[0]).toMatchObject({
+      combos: [{ comboId: 'kicks' }, { comboId: 'kick' }],
+    });
+    expect(asked({ limb: 'tail' }).rounds[0]!.blocks[0]).toMatchObject({ combos: [{ comboId: 'ebb-1' }] });
+    expect(asked({ lead: 'other' }).rounds[0]!.blocks[0]).toMatchObject({ leadPlan: 'other' });
   });
   it('can be saved as it is', () => {
-    for (const each of [{}, { combo: 'ebb-2', bpm: 90 }, { test: 'burst' }, { test: 'reaction' }])
+    for (const each of [
+      {},
+      { combo: 'ebb-2', bpm: 90 },
+      { test: 'burst' },
+      { test: 'reaction' },
+      { limb: 'left-leg' },
+      { lead: 'other' },
+    ])
       expect(checkFields(SaveSessionDto, asked(each))).toEqual([]);
   });
 });

@@ -1,27 +1,44 @@
+import type { MoveBook } from '@eurhythm/core/moves';
+import { impactBeats } from '@eurhythm/core/strikes';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 import type { ComboView, SaveSessionDto, TestView } from '@eurhythm/contract';
 import { measuringRound } from './measuringRound.ts';
 import { newRound } from './newRound.ts';
 
-/** What another page may ask a new session for: `combo` at `bpm`, or a `test`. */
+/** What another page may ask a new session for: `combo` at `bpm`, a `test`, combos for a `limb`, or combos from the other `lead`. */
 export interface AskedFor {
   readonly combo: string | null;
   readonly bpm: number;
   readonly test: string | null;
+  readonly limb: string | null;
+  readonly lead: string | null;
 }
+
+/** As the addresses of pages ask for it. */
+export const askedIn = (search: URLSearchParams): AskedFor => ({
+  combo: search.get('combo'),
+  bpm: Number(search.get('bpm') ?? NaN),
+  test: search.get('test'),
+  limb: search.get('limb'),
+  lead: search.get('lead'),
+});
+
+/** So many combos work on a limb. */
+const FOR_A_LIMB = 3;
 
 interface AskedGround {
   readonly combos: readonly ComboView[];
   readonly tests: readonly TestView[];
+  readonly book: MoveBook;
   /** The combo of a session that nothing was asked of; null where the gym has none. */
   readonly firstCombo: string | null;
   readonly today: string;
 }
 
-/** A session as it begins: pads with the combo that was asked for, or a warm-up and the test from each lead. */
+/** A session as it begins: pads with the combos that were asked for, or a warm-up and the test from each lead. */
 export function askedSession(
-  { combo, bpm, test }: AskedFor,
-  { combos, tests, firstCombo, today }: AskedGround,
+  { combo, bpm, test, limb, lead }: AskedFor,
+  { combos, tests, book, firstCombo, today }: AskedGround,
 ): SaveSessionDto {
   const begun = { lead: 'left', plannedFor: null, word: '', groups: [] } as const;
   const wanted = tests.find(({ id }) => id === test);
@@ -39,10 +56,32 @@ export function askedSession(
     };
   }
   const known = combos.find(({ id }) => id === combo)?.id;
-  const pads = newRound('pads', 'round-1', known ?? firstCombo);
-  const isTempo = bpm >= BPM_LIMITS.min && bpm <= BPM_LIMITS.max;
-  const blocks = pads.blocks.map((block) => (block.kind === 'combo' && isTempo ? { ...block, bpm } : block));
+  const ofLimb = limb === null ? [] : combosFor(limb, combos, book);
+  const pads = newRound('pads', 'round-1', known ?? ofLimb[0] ?? firstCombo);
+  const blocks = pads.blocks.map((block) =>
+    block.kind !== 'combo'
+      ? block
+      : {
+          ...block,
+          ...(bpm >= BPM_LIMITS.min && bpm <= BPM_LIMITS.max ? { bpm } : {}),
+          ...(ofLimb.length > 0 ? { combos: ofLimb.map((comboId) => ({ comboId })) } : {}),
+          ...(lead === 'other' ? { leadPlan: 'other' as const } : {}),
+        },
+  );
   return { ...begun, groups: [], title: `Class of ${today}`, rounds: [{ ...pads, blocks }] };
+}
+
+/** The combos in which a limb strikes most, out of a left lead. */
+function combosFor(limb: string, combos: readonly ComboView[], book: MoveBook): string[] {
+  return combos
+    .map(({ id, line }) => {
+      const limbs = impactBeats(line, 'left', book).map((impact) => impact.limb);
+      return { id, share: limbs.filter((each) => each === limb).length / Math.max(1, limbs.length) };
+    })
+    .filter(({ share }) => share > 0)
+    .sort((a, b) => b.share - a.share)
+    .slice(0, FOR_A_LIMB)
+    .map(({ id }) => id);
 }
 
 type Round = SaveSessionDto['rounds'][number];
