@@ -6,7 +6,16 @@ export * from './partners/pairUp.ts';
 export * from './partners/partnerPlan.ts';
 export * from './partners/partnerRounds.ts';
 export * from './roundWork.ts';
-export * from './sessionWarnings.ts';
+export { sessionWarnings } from './warnings/sessionWarnings.ts';
+export {
+  WARNING_RULES,
+  type Band,
+  type ClassFacts,
+  type SessionWarning,
+  type WarnedBlock,
+  type WarnedRound,
+  type WarningRule,
+} from './warnings/placedBlocks.ts';
 export * from './draft/pickCombos.ts';
 export * from './draft/draftWish.ts';
 export * from './draft/draftSession.ts';

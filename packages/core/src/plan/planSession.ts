@@ -20,12 +20,8 @@ import {
   type SessionTotals,
   type TooFastFor,
 } from './roundWork.ts';
-import {
-  sessionWarnings,
-  type ClassFacts,
-  type SessionWarning,
-  type WarnedBlock,
-} from './sessionWarnings.ts';
+import type { ClassFacts, SessionWarning, WarnedBlock } from './warnings/placedBlocks.ts';
+import { sessionWarnings } from './warnings/sessionWarnings.ts';
 
 /** A session as it is written. */
 export interface WrittenSession {

@@ -1,15 +1,16 @@
+import { NO_STRIKES, addStrikes, isPause, type Phase, type StrikeCount } from '../../rounds/index.ts';
+import { clockText, type Seconds } from '../../units/index.ts';
+import { cutCounts, tooFast, tooFastForSome } from './paceWarnings.ts';
 import {
-  NO_STRIKES,
-  addStrikes,
-  isPause,
-  type BlockKindName,
-  type Phase,
-  type StrikeCount,
-} from '../rounds/index.ts';
-import type { YouthLimits } from '../body/index.ts';
-import { clockText, groupBy, type Seconds } from '../units/index.ts';
-import { titleInSeries } from './plannedRound.ts';
-import type { BlockWork, MeasuredPace, TooFastFor } from './roundWork.ts';
+  firstOfEach,
+  placeBlocks,
+  placeOfBlock,
+  type Band,
+  type ClassFacts,
+  type PlacedBlock,
+  type SessionWarning,
+  type WarnedRound,
+} from './placedBlocks.ts';
 
 /*
  * The limits below are this product's own, set where a careful coach would begin to ask; they warn and never block.
@@ -23,79 +24,6 @@ const LONGEST_WORK = { children: 3 * 60, adults: 8 * 60 } as const satisfies Rec
 /** One side may do so much more than the other, once there are enough strikes to judge by. */
 const ONE_SIDE = 1.5;
 const ENOUGH_STRIKES = 60;
-
-export const WARNING_RULES = [
-  'no-warm-up',
-  'spins-early',
-  'no-rest',
-  'one-side',
-  'small-room',
-  'kit-missing',
-  'empty-group',
-  'gone-combo',
-  'retired-move',
-  'too-fast',
-  'too-fast-for-some',
-  'youth-limits',
-  'counts-cut',
-] as const;
-export type WarningRule = (typeof WARNING_RULES)[number];
-
-export interface SessionWarning {
-  readonly rule: WarningRule;
-  readonly message: string;
-  /** Where it happens: the round and block, and the instant in the session; null when it is about the whole. */
-  readonly place: { readonly round: string; readonly block: string; readonly at: Seconds } | null;
-}
-
-export type Band = 'children' | 'adults';
-
-/** A block as the warnings see it. */
-export interface WarnedBlock {
-  readonly id: string;
-  readonly kind: BlockKindName;
-  readonly seconds: Seconds;
-  readonly kit?: readonly string[];
-  readonly work: BlockWork;
-  /** Seconds that its counts need at this pace; null for what goes by the clock. */
-  readonly needs?: Seconds | null;
-  /** What its lines name and the book no longer has, or has retired. */
-  readonly gone: readonly string[];
-  readonly retired: readonly string[];
-  /** Names of the groups it is for; everybody without any. */
-  readonly who?: readonly string[];
-  /** What a band should not do in it, for a group or, with null, for everybody. */
-  youthFaults?(limits: YouthLimits, group: string | null): readonly string[];
-  /** What of it is too fast for one of those whose pace was measured. */
-  tooFastFor?(person: MeasuredPace): readonly TooFastFor[];
-}
-
-/** Rounds as they are held one after the other, series written out. */
-export interface WarnedRound {
-  readonly id: string;
-  readonly title: string;
-  readonly kind: Phase;
-  readonly blocks: readonly WarnedBlock[];
-}
-
-export interface ClassFacts {
-  /** Groups by name, with the bands and the number of people in them. */
-  readonly groups: readonly {
-    readonly name: string;
-    readonly bands: readonly Band[];
-    readonly people: number;
-    /** What the youngest of them may do to a partner; null where only adults are. */
-    readonly youth?: YouthLimits | null;
-  }[];
-  /** The same for everybody who is in no group. */
-  readonly youth?: YouthLimits | null;
-  readonly bands: readonly Band[];
-  /** Those who may come and whose pace was measured. */
-  readonly paces?: readonly MeasuredPace[];
-  readonly floorSteps: number | null;
-  /** What the gym has; empty when nobody wrote it down. */
-  readonly kit: readonly string[];
-}
 
 /**
  * Everything about a whole session that a coach would want to hear before the class, each told once, in order of time.
@@ -120,30 +48,6 @@ export function sessionWarnings(rounds: readonly WarnedRound[], facts: ClassFact
     ...oneSide(placed),
   ];
 }
-
-interface PlacedBlock {
-  readonly round: WarnedRound;
-  readonly block: WarnedBlock;
-  readonly at: Seconds;
-}
-
-function placeBlocks(rounds: readonly WarnedRound[]): PlacedBlock[] {
-  let at = 0;
-  return rounds.flatMap((held) => {
-    const round = { ...held, title: titleInSeries(held.title) };
-    return round.blocks.map((block) => {
-      const placed = { round, block, at };
-      at += Number.isFinite(block.seconds) ? block.seconds : 0;
-      return placed;
-    });
-  });
-}
-
-const placeOfBlock = ({ round, block, at }: PlacedBlock): SessionWarning['place'] => ({
-  round: round.id,
-  block: block.id,
-  at,
-});
 
 const isEasy = (phase: Phase): boolean => phase === 'warm-up' || phase === 'shadow';
 
@@ -250,63 +154,6 @@ function lostMoves(placed: readonly PlacedBlock[]): SessionWarning[] {
   ];
 }
 
-function tooFast(placed: readonly PlacedBlock[]): SessionWarning[] {
-  const all = placed.flatMap((each) => each.block.work.tooFast.map((message) => ({ ...each, message })));
-  return firstOfEach(all, ({ round, message }) => `${round.title} ${message}`).map((each) => ({
-    rule: 'too-fast',
-    message: `“${each.round.title}”: ${each.message}`,
-    place: placeOfBlock(each),
-  }));
-}
-
-/** So many are named; the others are counted. */
-const NAMED = 3;
-
-/** What is too fast for some by their own pace, each round once with who it is. */
-function tooFastForSome(
-  placed: readonly PlacedBlock[],
-  { paces = [], groups }: ClassFacts,
-): SessionWarning[] {
-  const found = placed.flatMap((each) => {
-    const { who = [] } = each.block;
-    const here = paces.filter(
-      ({ group }) => who.length === 0 || groups.length === 0 || (group !== null && who.includes(group)),
-    );
-    const slow = here.flatMap((person) =>
-      (each.block.tooFastFor?.(person) ?? []).map((of) => ({ name: person.name, ...of })),
-    );
-    return [...groupBy(slow, ({ combo }) => combo)].map(([combo, some]) => ({
-      ...each,
-      combo,
-      slow: some,
-      of: here.length,
-    }));
-  });
-  return firstOfEach(found, ({ round, combo }) => `${round.title} ${combo}`).map((told) => {
-    const { slow, of, combo, ...each } = told;
-    const asked = Math.max(...slow.map((some) => some.asked));
-    const named = slow.slice(0, NAMED).map(({ name, clean }) => `${name} ${clean}`);
-    const more = slow.length > NAMED ? ` and ${slow.length - NAMED} more` : '';
-    return {
-      rule: 'too-fast-for-some',
-      message: `“${each.round.title}”: ${combo} at ${asked} is faster than ${slow.length} of ${of} whose pace was measured do cleanly: ${named.join(', ')}${more}.`,
-      place: placeOfBlock(each),
-    };
-  });
-}
-
-/** Counted work with another length than its counts need, as after a change of the gym's pace or of a combo. */
-function cutCounts(placed: readonly PlacedBlock[]): SessionWarning[] {
-  const cut = placed.filter(({ block: { needs = null, seconds } }) => needs !== null && needs > seconds);
-  return firstOfEach(cut, ({ round, block }) => `${round.title} ${block.seconds} ${block.needs}`).map(
-    (each) => ({
-      rule: 'counts-cut',
-      message: `“${each.round.title}” counts for ${clockText(each.block.needs!)} and has ${clockText(each.block.seconds)}: its last counts are not done. Change anything in the block, and it takes its time.`,
-      place: placeOfBlock(each),
-    }),
-  );
-}
-
 /** What a group with children in it should not do, each fault of a group once with the first place where it comes. */
 function beyondYouth(placed: readonly PlacedBlock[], { groups, youth }: ClassFacts): SessionWarning[] {
   const bands = [
@@ -351,10 +198,4 @@ function oneSide(placed: readonly PlacedBlock[]): SessionWarning[] {
       place: null,
     },
   ];
-}
-
-function firstOfEach<T>(list: readonly T[], key: (each: T) => string): T[] {
-  const seen = new Map<string, T>();
-  for (const each of list) if (!seen.has(key(each))) seen.set(key(each), each);
-  return [...seen.values()];
 }
