@@ -19,7 +19,7 @@ import type {
 } from '@eurhythm/contract';
 import { and, asc, desc, eq, inArray, ne } from 'drizzle-orm';
 import { GymService } from '../gym/gym.service.ts';
-import { onceATick } from '../house/onceATick.ts';
+import { askedTogether } from '../house/askedTogether.ts';
 import { refuseField } from '../house/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import type { Database, Transaction } from '../store/database.ts';
@@ -44,7 +44,7 @@ export class CombosService {
     return rows.map(comboView).filter((combo) => retired || !combo.retired);
   }
 
-  private readonly allRows = onceATick(async () => this.rows());
+  private readonly allRows = askedTogether(async () => this.rows());
 
   async one(id: string): Promise<ComboView> {
     const [row] = await this.rows([id]);

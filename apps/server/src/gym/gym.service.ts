@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { STARTER_SCHOOL_SETTINGS, type GymView, type SchoolDto } from '@eurhythm/contract';
 import { asc } from 'drizzle-orm';
-import { onceATick } from '../house/onceATick.ts';
+import { askedTogether } from '../house/askedTogether.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { grades, gyms, techniqueLists } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
@@ -11,7 +11,7 @@ import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 export class GymService {
   constructor(@InjectDatabase() private readonly database: Database) {}
 
-  readonly gym = onceATick(() => this.read());
+  readonly gym = askedTogether(() => this.read());
 
   private async read(): Promise<GymView> {
     const [row] = await this.database.select().from(gyms);

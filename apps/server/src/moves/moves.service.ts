@@ -10,7 +10,7 @@ import {
   type SaveMoveDto,
 } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
-import { onceATick } from '../house/onceATick.ts';
+import { askedTogether } from '../house/askedTogether.ts';
 import { refuseField } from '../house/refuse.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { grades, gyms, moves, numbers } from '../store/schema.ts';
@@ -30,7 +30,7 @@ export class MovesService {
     return from === this.database ? this.viewNow() : this.viewIn(from);
   }
 
-  private readonly viewNow = onceATick(() => this.viewIn(this.database));
+  private readonly viewNow = askedTogether(() => this.viewIn(this.database));
 
   private async viewIn(from: Database | Transaction): Promise<BookView> {
     const items = await this.moves(from);

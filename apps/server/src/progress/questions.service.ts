@@ -214,7 +214,7 @@ function leadLeftOut(sets: readonly MarkedSet[], who: readonly FighterView[]): Q
       fighterId: null,
       name: 'The other lead',
       sentence: `Only ${Math.round(100 * share)} % of the rounds with combos of the last four weeks were done from it.`,
-      to: '/sessions/new?lead=other',
+      to: '/sessions/new?from=other',
       action: 'Build a session',
     },
   ];

@@ -61,7 +61,7 @@ const SLOWEST = 0.25;
  * The tempo that is right for most of a class: three of four are at least as far. Null of nobody.
  *
  * @example
- * tempoForMost([80, 84, 84, 92]) // 82
+ * tempoForMost([80, 84, 84, 92]) // 83
  */
 export function tempoForMost(tempos: readonly Bpm[]): Bpm | null {
   return tempos.length === 0 ? null : Math.floor(quantile([...tempos], SLOWEST));

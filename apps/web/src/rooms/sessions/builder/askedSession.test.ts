@@ -60,7 +60,7 @@ describe('a session that another page asks for', () => {
       combos: [{ comboId: 'kicks' }, { comboId: 'kick' }],
     });
     expect(asked({ limb: 'tail' }).rounds[0]!.blocks[0]).toMatchObject({ combos: [{ comboId: 'ebb-1' }] });
-    expect(asked({ lead: 'other' }).rounds[0]!.blocks[0]).toMatchObject({ leadPlan: 'other' });
+    expect(asked({ from: 'other' }).rounds[0]!.blocks[0]).toMatchObject({ leadPlan: 'other' });
   });
   it('can be saved as it is', () => {
     for (const each of [
@@ -69,7 +69,7 @@ describe('a session that another page asks for', () => {
       { test: 'burst' },
       { test: 'reaction' },
       { limb: 'left-leg' },
-      { lead: 'other' },
+      { from: 'other' },
     ])
       expect(checkFields(SaveSessionDto, asked(each))).toEqual([]);
   });

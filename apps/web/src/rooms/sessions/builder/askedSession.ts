@@ -5,13 +5,13 @@ import type { ComboView, SaveSessionDto, TestView } from '@eurhythm/contract';
 import { measuringRound } from './measuringRound.ts';
 import { newRound } from './newRound.ts';
 
-/** What another page may ask a new session for: `combo` at `bpm`, a `test`, combos for a `limb`, or combos from the other `lead`. */
+/** What another page may ask a new session for: `combo` at `bpm`, a `test`, combos for a `limb`, or combos `from` the other lead. */
 export interface AskedFor {
   readonly combo: string | null;
   readonly bpm: number;
   readonly test: string | null;
   readonly limb: string | null;
-  readonly lead: string | null;
+  readonly from: string | null;
 }
 
 /** As the addresses of pages ask for it. */
@@ -20,7 +20,7 @@ export const askedIn = (search: URLSearchParams): AskedFor => ({
   bpm: Number(search.get('bpm') ?? NaN),
   test: search.get('test'),
   limb: search.get('limb'),
-  lead: search.get('lead'),
+  from: search.get('from'),
 });
 
 /** So many combos work on a limb. */
@@ -37,7 +37,7 @@ interface AskedGround {
 
 /** A session as it begins: pads with the combos that were asked for, or a warm-up and the test from each lead. */
 export function askedSession(
-  { combo, bpm, test, limb, lead }: AskedFor,
+  { combo, bpm, test, limb, from }: AskedFor,
   { combos, tests, book, firstCombo, today }: AskedGround,
 ): SaveSessionDto {
   const begun = { lead: 'left', plannedFor: null, word: '', groups: [] } as const;
@@ -65,7 +65,7 @@ export function askedSession(
           ...block,
           ...(bpm >= BPM_LIMITS.min && bpm <= BPM_LIMITS.max ? { bpm } : {}),
           ...(ofLimb.length > 0 ? { combos: ofLimb.map((comboId) => ({ comboId })) } : {}),
-          ...(lead === 'other' ? { leadPlan: 'other' as const } : {}),
+          ...(from === 'other' ? { leadPlan: 'other' as const } : {}),
         },
   );
   return { ...begun, groups: [], title: `Class of ${today}`, rounds: [{ ...pads, blocks }] };
