@@ -56,6 +56,6 @@ export class RecordingsService {
       ...(onset.strength < leastStrength ? { doubtful: true as const } : {}),
     }));
     const { strikes } = withoutOwnSounds(onsets, own);
-    return { ...heard, detector: found.found.detector, onsets: doubtWeak(strikes) };
+    return { ...heard, detector: found.found.detector, onsets: doubtWeak(strikes, 'microphone') };
   }
 }

@@ -17,7 +17,7 @@ describe('withoutOwnSounds', () => {
 describe('doubtWeak', () => {
   const heard = (...strengths: number[]) => strengths.map((strength, at) => ({ at, strength }));
   it('marks what is much weaker than usual, and leaves nothing out', () => {
-    expect(doubtWeak(heard(-20, -22, -45, -19, -21)).map(({ doubtful }) => doubtful)).toEqual([
+    expect(doubtWeak(heard(-20, -22, -45, -19, -21), 'microphone').map(({ doubtful }) => doubtful)).toEqual([
       undefined,
       undefined,
       true,
@@ -25,8 +25,12 @@ describe('doubtWeak', () => {
       undefined,
     ]);
   });
+  it('doubts nothing that a pad or a phone felt: newtons are no decibels', () => {
+    for (const source of ['sensor', 'motion'])
+      expect(doubtWeak(heard(150, 550, 160, 520, 300), source).some(({ doubtful }) => doubtful)).toBe(false);
+  });
   it('doubts nobody while it is not known what is usual', () => {
-    expect(doubtWeak(heard(-20, -60, -20)).some(({ doubtful }) => doubtful)).toBe(false);
+    expect(doubtWeak(heard(-20, -60, -20), 'microphone').some(({ doubtful }) => doubtful)).toBe(false);
   });
 });
 

@@ -101,12 +101,17 @@ export function apartFromOwn<T extends Weighed & { readonly at: Seconds }>(
 }
 
 /**
- * Doubts what is much weaker than the usual strike among these: it is marked, not left out.
+ * Doubts what a microphone heard much weaker than the usual strike among these: it is marked, not left out. What a pad or a phone felt
+ * has a strength in another unit, and no neighbour to come from: it stays as it is.
  *
  * @example
- * doubtWeak([]).length // 0
+ * doubtWeak([], 'microphone').length // 0
  */
-export function doubtWeak<T extends Weighed>(onsets: readonly T[]): (T & Pick<Weighed, 'doubtful'>)[] {
+export function doubtWeak<T extends Weighed>(
+  onsets: readonly T[],
+  source: string,
+): readonly (T & Pick<Weighed, 'doubtful'>)[] {
+  if (source !== 'microphone') return onsets;
   const strengths = onsets.flatMap(({ strength }) => strength ?? []).sort((a, b) => a - b);
   const least = strengths.length < KNOWN_FROM ? -Infinity : strengths[strengths.length >> 1]! - WEAK;
   return onsets.map((onset) => ((onset.strength ?? least) < least ? { ...onset, doubtful: true } : onset));

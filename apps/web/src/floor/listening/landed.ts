@@ -40,7 +40,7 @@ function cleaned(
     source.kind === 'synth' ? [{ at: at + listener.latency, kind: source.sound }] : [],
   );
   const { strikes, unheard } = apartFromOwn(onsets, own, due);
-  return { strikes: doubtWeak(strikes), unheard };
+  return { strikes: doubtWeak(strikes, listener.source), unheard };
 }
 
 /** What a take of a round comes to, for each who worked there, as far as the round was gone through: up to `reached`. */

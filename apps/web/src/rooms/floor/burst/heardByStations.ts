@@ -16,7 +16,7 @@ export function heardByStations(listening: Pick<Listening, 'of'>, seconds: numbe
     const inTime = withoutOwnSounds(onsets, own).strikes.filter(({ at }) => at - latency <= seconds);
     const known = heard.get(fighterId);
     if (known && known.onsets.length >= inTime.length) continue;
-    const strikes = source === 'microphone' ? doubtWeak(inTime) : inTime;
+    const strikes = doubtWeak(inTime, source);
     heard.set(fighterId, heardTrial({ ...listener, source }, strikes, { due: null, own }));
   }
   return heard;

@@ -40,7 +40,8 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
   const [all, setAll] = useState<readonly EarStrike[]>([]);
   const [told, setTold] = useState('');
   const [latency, setLatency] = useState(0);
-  const [hears, setHears] = useState(false);
+  const [source, setSource] = useState<Ear['source']>(null);
+  const hears = source === 'microphone';
   const ear = useRef<Ear | null>(null);
   /** Where the page's clock stands at the bell, as each strike saw it: the one in the middle is believed. */
   const bells = useRef<number[]>([]);
@@ -79,7 +80,7 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
   const othersOf = useStable((strikes: readonly EarStrike[]): EarStrike[] => {
     const bell = strikes.length > 0 ? median(bells.current) : 0;
     const inBurst = strikes.map((strike) => ({ ...strike, at: thousandths(strike.at - bell) }));
-    return doubtWeak(withoutOwnSounds(inBurst, own).strikes);
+    return [...doubtWeak(withoutOwnSounds(inBurst, own).strikes, source ?? '')];
   });
   const strikes = useMemo(
     () =>
@@ -106,20 +107,21 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
       if (!isShown.current) return opened.close();
       ear.current = opened;
       setLatency(opened.latency);
-      setHears(opened.source === 'microphone');
+      setSource(opened.source);
     },
     close: async () => {
       const open = ear.current;
       ear.current = null;
       if (!open) return null;
-      const { source } = open;
+      const { source: heardBy } = open;
       await open.settled();
       const kept = await open.sound();
       open.close();
       const bell = bells.current.length > 0 ? median(bells.current) : kept?.from;
       const sound = kept && { ...kept, from: kept.from - (bell ?? 0) };
       const heard =
-        source && heardTrial({ ...open, source, latency }, othersOf(struck.current), { due: null, own });
+        heardBy &&
+        heardTrial({ ...open, source: heardBy, latency }, othersOf(struck.current), { due: null, own });
       return { heard, sound };
     },
   };
