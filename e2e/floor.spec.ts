@@ -3,7 +3,7 @@ import { SIZES, faultsOf, tooWide } from './axe.ts';
 import { encodeWav } from '@eurhythm/core/sound';
 import { choose } from './choose.ts';
 import { browserThatHears } from './microphone.ts';
-import { takeToTheFloor } from './takeToTheFloor.ts';
+import { takeToTheFloor, whenReadyIsOver } from './takeToTheFloor.ts';
 
 /** The Floor on any screen, by touch, and by keyboard alone. */
 async function isOnScreen(page: Page, ...things: Locator[]): Promise<void> {
@@ -277,11 +277,7 @@ test('the ladder: clean twice offers a faster next round in the rest, and one ke
   const saved = await page.request.put('/api/sessions/ladder', { data: session });
   expect(await saved.text()).toContain('Ladder');
   await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello'], 'ladder');
-  // The time to get ready is over.
-  const runId = new URL(page.url()).pathname.split('/').at(-1);
-  const data = { kind: 'start', round: 0, position: 15, at: new Date().toISOString() };
-  expect((await page.request.put(`/api/runs/${runId}/events/begun`, { data })).ok()).toBe(true);
-  await page.reload();
+  await whenReadyIsOver(page);
   const rest = page.getByRole('timer', { name: 'Rest left' });
   await expect(page.getByText('round 1 of 3')).toBeVisible();
   await page.keyboard.press('Shift');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { takeToTheFloor } from './takeToTheFloor.ts';
+import { takeToTheFloor, whenReadyIsOver } from './takeToTheFloor.ts';
 
 const SLOW = ['slow-a', 'slow-b'];
 
@@ -124,10 +124,7 @@ test('on the Floor the ladder goes no further than the own body of each', async 
     ['Lumi Achterberg', 'Oskar Bello', 'Yara Pelkonen', 'Dario Halloran', 'Story Slow 0'],
     'own-ladder',
   );
-  const runId = new URL(page.url()).pathname.split('/').at(-1);
-  const data = { kind: 'start', round: 0, position: 15, at: new Date().toISOString() };
-  expect((await page.request.put(`/api/runs/${runId}/events/begun`, { data })).ok()).toBe(true);
-  await page.reload();
+  await whenReadyIsOver(page);
   const rest = page.getByRole('timer', { name: 'Rest left' });
   await expect(page.getByText('round 1 of 3')).toBeVisible();
   await page.keyboard.press('Shift');

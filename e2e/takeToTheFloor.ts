@@ -1,5 +1,13 @@
 import { expect, type Page } from '@playwright/test';
 
+/** The time to get ready before the first round is over, for a run that is open on the Floor. */
+export async function whenReadyIsOver(page: Page): Promise<void> {
+  const runId = new URL(page.url()).pathname.split('/').at(-1);
+  const data = { kind: 'start', round: 0, position: 15, at: new Date().toISOString() };
+  expect((await page.request.put(`/api/runs/${runId}/events/begun`, { data })).ok()).toBe(true);
+  await page.reload();
+}
+
 /** A class of these people, begun and open on the Floor. */
 export async function takeToTheFloor(
   page: Page,

@@ -58,24 +58,25 @@ export class FighterLogService {
     const runIds = [...new Set(marks.map(({ runId }) => runId))];
     const [heads, names] = await Promise.all([this.headsOf(runIds, fighterId), this.combosIn(runIds)]);
     const rounds = marks.map((mark): LoggedRound => {
-      const { session, group, title, kind, bpm } = heads.get(`${mark.runId} ${mark.round}`)!;
+      const ofRun = heads.get(mark.runId)!;
+      const round = ofRun.find((each) => each.round === mark.round);
+      const { session, group } = ofRun[0]!;
       return {
         ...mark,
         done: mark.done!,
         at: mark.at.toISOString(),
         session,
-        title: title ?? '',
-        kind: kind ?? '',
+        title: round?.title ?? '',
+        kind: round?.kind ?? '',
         combos: names(mark.runId, mark.round, group ?? ''),
-        bpm,
+        bpm: round?.bpm ?? null,
       };
     });
     return pageOf(rounds, limit);
   }
 
-  /** The session, the own group and the round of some runs, by run and round. */
+  /** The session and the own group of some runs with each of their rounds, by run. */
   private async headsOf(runIds: readonly string[], fighterId: string) {
-    if (runIds.length === 0) return new Map<string, never>();
     const rows = await this.database
       .select({
         runId: runs.id,
@@ -89,7 +90,7 @@ export class FighterLogService {
       .from(runs)
       .leftJoin(runRounds, eq(runRounds.runId, runs.id))
       .where(inArray(runs.id, [...runIds]));
-    return new Map(rows.map((row) => [`${row.runId} ${row.round}`, row]));
+    return groupBy(rows, ({ runId }) => runId);
   }
 
   /** The names of the combos that a group did in a round: its own where it has any, else everybody's. */

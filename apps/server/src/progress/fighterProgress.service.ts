@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { fading, fadingWithin } from '@eurhythm/core/progress';
+import { fadingOfLastClass, fadingWithin } from '@eurhythm/core/progress';
 import { summariseBurst } from '@eurhythm/core/speed';
 import { groupBy } from '@eurhythm/core/units';
 import type { BetweenQuery, FadingView, FighterProgress } from '@eurhythm/contract';
@@ -96,14 +96,17 @@ export class FighterProgressService {
   }
 }
 
-/** How bursts fade from one to the next in the last class that had enough of them; `bursts` are the newest first. */
-function acrossOf(
-  bursts: readonly { runId: string | null; lead: string; count: number; at: Date }[],
-): FadingView['across'] {
-  const inClass = bursts.filter(({ runId }) => runId !== null);
-  for (const those of groupBy(inClass, ({ runId, lead }) => `${runId} ${lead}`).values()) {
-    const found = fading(those.map(({ count }) => count).reverse());
-    if (found) return { day: dayOf(those[0]!.at), ...found };
-  }
-  return null;
+/** As the page shows it. */
+function acrossOf(bursts: readonly Burst[]): FadingView['across'] {
+  const found = fadingOfLastClass(bursts);
+  if (!found) return null;
+  const { newest, ...fading } = found;
+  return { ...fading, day: dayOf(newest.at) };
+}
+
+interface Burst {
+  readonly runId: string | null;
+  readonly lead: string;
+  readonly count: number;
+  readonly at: Date;
 }

@@ -1,7 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import { blockOfGroup, strikesOfBlock } from '@eurhythm/core/plan';
 import type { MoveBook } from '@eurhythm/core/moves';
-import { limbShares, moveTotals, shareDone, volumeByWeek, type LimbCount } from '@eurhythm/core/progress';
+import {
+  limbShares,
+  moveTotals,
+  shareDone,
+  timesLimbs,
+  volumeByWeek,
+  type LimbCount,
+} from '@eurhythm/core/progress';
 import {
   NO_STRIKES,
   addStrikes,
@@ -106,14 +113,7 @@ export class VolumeService {
         if (!written) return [];
         const times = finished + part * shareDone({ done: 'part', seconds: null }, 0);
         const { limbs } = this.strikesOf(written, lead ?? run.lead, own, ground);
-        return [
-          {
-            'left-hand': times * limbs['left-hand'],
-            'right-hand': times * limbs['right-hand'],
-            'left-leg': times * limbs['left-leg'],
-            'right-leg': times * limbs['right-leg'],
-          },
-        ];
+        return [timesLimbs(limbs, times)];
       }),
     );
   }

@@ -1,4 +1,4 @@
-import { PACE_FACTORS } from '../body/index.ts';
+import { PACE_FACTORS, type YouthLimits } from '../body/index.ts';
 import type { Lead, MoveBook } from '../moves/index.ts';
 import {
   countedLength,
@@ -18,7 +18,6 @@ import {
   youthFaultsIn,
   type MeasuredPace,
   type SessionTotals,
-  type TooFastFor,
 } from './roundWork.ts';
 import type { ClassFacts, SessionWarning, WarnedBlock } from './warnings/placedBlocks.ts';
 import { sessionWarnings } from './warnings/sessionWarnings.ts';
@@ -75,11 +74,15 @@ export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
     const work = workOf(filled, book, lead, factor);
     return {
       work,
-      tooFastFor: rememberedFor((person) => tooFastFor(work.asked, person, factor ?? PACE_FACTORS.club)),
+      tooFastFor: remembered((person: MeasuredPace) =>
+        tooFastFor(work.asked, person, factor ?? PACE_FACTORS.club),
+      ),
       needs: countedLength(block, book, factor ?? PACE_FACTORS.club, byId),
       gone: named.flatMap(({ comboId }) => (byId.has(comboId) ? [] : [comboId])),
       retired: retiredIn(filled, book, retiredCodes),
-      youthFaults: remembered((limits, group) => youthFaultsIn(filled, book, limits, group)),
+      youthFaults: remembered((limits: YouthLimits, group: string | null) =>
+        youthFaultsIn(filled, book, limits, group),
+      ),
     };
   };
   const knownOf = (block: WrittenBlock, lead: Lead): KnownBlock => {
@@ -116,26 +119,12 @@ export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
   };
 }
 
-type YouthFaults = NonNullable<WarnedBlock['youthFaults']>;
-
-/** Looks once for each band and group, however often a session is planned. */
-function remembered(look: YouthFaults): YouthFaults {
-  const known = new Map<string, readonly string[]>();
-  return (limits, group) => {
-    const key = `${group ?? ''} ${JSON.stringify(limits)}`;
-    let found = known.get(key);
-    if (!found) known.set(key, (found = look(limits, group)));
-    return found;
-  };
-}
-
-/** The same for each of those who may come. */
-function rememberedFor(look: (person: MeasuredPace) => readonly TooFastFor[]): typeof look {
-  const known = new Map<string, readonly TooFastFor[]>();
-  return (person) => {
-    const key = JSON.stringify(person);
-    let found = known.get(key);
-    if (found === undefined) known.set(key, (found = look(person)));
-    return found;
+/** Looks once for the same question, however often a session is planned. */
+function remembered<Q extends readonly unknown[], A>(look: (...asked: Q) => A): (...asked: Q) => A {
+  const known = new Map<string, A>();
+  return (...asked) => {
+    const key = JSON.stringify(asked);
+    if (!known.has(key)) known.set(key, look(...asked));
+    return known.get(key)!;
   };
 }

@@ -1,4 +1,5 @@
 import { linearRegression, mean } from 'simple-statistics';
+import { groupBy } from '../units/index.ts';
 import { NINE_OF_TEN } from './compareTrials.ts';
 
 export interface Fading {
@@ -30,6 +31,50 @@ export function fading(rates: readonly number[]): Fading | null {
     to: percentOf(m - reach),
     rounds: rates.length,
   };
+}
+
+/** A burst of a class, as far as it tells how the next one fades. */
+interface ClassBurst {
+  readonly runId: string | null;
+  readonly lead: string;
+  readonly count: number;
+}
+
+/**
+ * How bursts fade from one to the next in the last class that had three or more from one lead; `bursts` are the newest first. Null
+ * where none had.
+ *
+ * @example
+ * fadingOfLastClass([]) // null
+ */
+export function fadingOfLastClass<B extends ClassBurst>(
+  bursts: readonly B[],
+): (Fading & { readonly newest: B }) | null {
+  const inClass = bursts.filter(({ runId }) => runId !== null);
+  for (const those of groupBy(inClass, ({ runId, lead }) => `${runId} ${lead}`).values()) {
+    const found = fading(those.map(({ count }) => count).reverse());
+    if (found) return { ...found, newest: those[0]! };
+  }
+  return null;
+}
+
+/**
+ * The same in words, with the day of that class.
+ *
+ * @example
+ * fadingSentence({ percent: 11, from: 8, to: 14, rounds: 3, day: '2026-03-05' }) // 'Over the 3 bursts of 2026-03-05 each next one had 11 % less (8 to 14).'
+ */
+export function fadingSentence({
+  percent,
+  from,
+  to,
+  rounds,
+  day,
+}: Fading & { readonly day: string }): string {
+  const [least, most] = [Math.min(from, to), Math.max(from, to)];
+  const told = `${Math.abs(percent).toFixed(0)} % ${percent >= 0 ? 'less' : 'more'}`;
+  const chance = least > 0 || most < 0 ? '' : ', which may be chance';
+  return `Over the ${rounds} bursts of ${day} each next one had ${told} (${least.toFixed(0)} to ${most.toFixed(0)})${chance}.`;
 }
 
 /**

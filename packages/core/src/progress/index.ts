@@ -14,4 +14,5 @@ export * from './classGaps.ts';
 export * from './testsDue.ts';
 export * from './tempoForThose.ts';
 export * from './volume.ts';
-export { attendedByWeek, longAgoByWeek, type AttendedWeek } from './weeks.ts';
+export { attendedByWeek, longAgoByWeek, meanAttendance, type AttendedWeek } from './weeks.ts';
+export * from './combosForLimb.ts';

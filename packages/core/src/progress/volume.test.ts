@@ -1,4 +1,4 @@
-import { limbShares, moveTotals, shareDone, volumeByWeek, type VolumeRound } from './volume.ts';
+import { limbShares, moveTotals, shareDone, volumeByWeek, weeksLeft, type VolumeRound } from './volume.ts';
 
 const limbs = (hands: number, legs: number) => ({
   ...{ 'left-hand': hands, 'right-hand': hands, 'left-leg': legs, 'right-leg': legs },
@@ -70,6 +70,15 @@ describe('shareDone', () => {
     expect(shareDone({ done: null, seconds: null }, 60)).toBe(0);
     expect(shareDone({ done: 'part', seconds: 90 }, 60)).toBe(1);
     expect(shareDone({ done: 'part', seconds: null }, 60)).toBe(0.5);
+  });
+});
+
+describe('weeksLeft', () => {
+  it('goes on as the last four weeks did', () => {
+    expect(weeksLeft({ done: 900, lately: 40 }, 1000)).toBe(10);
+    expect(weeksLeft({ done: 999, lately: 400 }, 1000)).toBe(1);
+    expect(weeksLeft({ done: 1000, lately: 0 }, 1000)).toBe(0);
+    expect(weeksLeft({ done: 10, lately: 0 }, 1000)).toBeNull();
   });
 });
 

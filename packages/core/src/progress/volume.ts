@@ -112,7 +112,30 @@ export interface MoveTotal {
   readonly lately: number;
 }
 
-const LATELY_DAYS = 28;
+const LATELY_WEEKS = 4;
+const LATELY_DAYS = 7 * LATELY_WEEKS;
+
+/**
+ * How many more weeks like the last four it takes to a number of repetitions: 0 where it is reached, null where the last weeks had none.
+ *
+ * @example
+ * weeksLeft({ done: 803, lately: 391 }, 2000) // 13
+ */
+export function weeksLeft(
+  { done, lately }: Pick<MoveTotal, 'done' | 'lately'>,
+  towards: number,
+): number | null {
+  if (done >= towards) return 0;
+  return lately > 0 ? Math.ceil(((towards - done) * LATELY_WEEKS) / lately) : null;
+}
+
+/** Limbs that did the same so many times. */
+export const timesLimbs = (limbs: LimbCount, times: number): LimbCount => ({
+  'left-hand': times * limbs['left-hand'],
+  'right-hand': times * limbs['right-hand'],
+  'left-leg': times * limbs['left-leg'],
+  'right-leg': times * limbs['right-leg'],
+});
 
 /**
  * The count of each move over all rounds, what was done most first.

@@ -75,6 +75,18 @@ export interface AttendedWeek {
 }
 
 /**
+ * How many people came to a class on average over some weeks, and how many classes there were.
+ *
+ * @example
+ * meanAttendance([{ week: '2026-03-02', classes: 2, people: 9 }, { week: '2026-03-09', classes: 1, people: 12 }]) // { classes: 3, people: 10 }
+ */
+export function meanAttendance(weeks: readonly AttendedWeek[]): Pick<AttendedWeek, 'classes' | 'people'> {
+  const classes = weeks.reduce((sum, week) => sum + week.classes, 0);
+  const came = weeks.reduce((sum, week) => sum + week.classes * week.people, 0);
+  return { classes, people: classes === 0 ? 0 : came / classes };
+}
+
+/**
  * How many came, week by week up to today, weeks without a class too.
  *
  * @example

@@ -1,4 +1,4 @@
-import { usualGaps } from './usualGaps.ts';
+import { ofNewestTempo, usualGaps } from './usualGaps.ts';
 
 const time = (...gaps: readonly (readonly [number, number, number])[]) => ({
   gaps: gaps.map(([from, to, seconds]) => ({ from, to, seconds, line: 0.5, least: null })),
@@ -28,5 +28,17 @@ describe('the usual gaps of a line', () => {
   it('of nothing, or of what is faster than its line, cost nothing', () => {
     expect(usualGaps([])).toEqual({ gaps: [], costliest: null });
     expect(usualGaps([time([0, 1, 0.3])]).costliest).toBeNull();
+  });
+});
+
+describe('ofNewestTempo', () => {
+  const heard = (gap: number) => ({
+    ...{ source: 'file' as const, device: '', latency: 0, detector: null },
+    ...{ due: [1, 1 + gap], onsets: [{ at: 1 }, { at: 1 + gap }] },
+  });
+  it('takes the trials of the tempo that was done last', () => {
+    const trials = [0.5, 0.7, 0.505].map((gap) => ({ heard: heard(gap) }));
+    expect(ofNewestTempo([...trials, { heard: null }])).toEqual([trials[0], trials[2]]);
+    expect(ofNewestTempo([])).toEqual([]);
   });
 });

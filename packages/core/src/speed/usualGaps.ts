@@ -1,6 +1,7 @@
 import { median } from 'simple-statistics';
 import type { Seconds } from '../units/index.ts';
 import { lostIn, type ComboTime } from './comboTime.ts';
+import type { HeardTrial } from './heardTrial.ts';
 
 /** A gap of a line as it usually was over several times through. */
 export interface UsualGap {
@@ -51,4 +52,26 @@ export function usualGaps(
   const lost = gaps.map(lostIn);
   const most = Math.max(0, ...lost);
   return { gaps, costliest: most > 0 ? lost.indexOf(most) : null };
+}
+
+/** Two gaps of a line are of one tempo where they differ by no more than this share. */
+const SAME = 0.02;
+
+/**
+ * Of heard trials, the newest first, those of the newest one's tempo.
+ *
+ * @example
+ * ofNewestTempo([]) // []
+ */
+export function ofNewestTempo<T extends { readonly heard: HeardTrial | null }>(trials: readonly T[]): T[] {
+  const firstGap = ({ heard }: T): number | null => {
+    const [a, b] = heard?.due ?? [];
+    return a === undefined || b === undefined ? null : b - a;
+  };
+  const newest = trials[0] ? firstGap(trials[0]) : null;
+  if (newest === null) return [];
+  return trials.filter((trial) => {
+    const gap = firstGap(trial);
+    return gap !== null && Math.abs(gap - newest) <= SAME * newest;
+  });
 }

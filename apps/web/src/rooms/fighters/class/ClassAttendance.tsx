@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
+import { meanAttendance } from '@eurhythm/core/progress';
 import { queries } from '../../../server/queries.ts';
 import { Part } from '../../../ui/Panel.tsx';
 import { attendanceOption, attendanceTable } from '../pictures/attendanceOption.ts';
@@ -15,9 +16,8 @@ export function ClassAttendance({ gradeId }: { gradeId?: string }) {
   );
   const draw = useCallback<Draw>((inks, tellDay) => attendanceOption(weeks, inks, tellDay), [weeks]);
   if (!data || data.length === 0) return null;
-  const classes = data.reduce((sum, week) => sum + week.classes, 0);
-  const came = data.reduce((sum, { classes: own, people }) => sum + own * people, 0);
-  const mean = (came / Math.max(1, classes)).toFixed(1);
+  const { classes, people } = meanAttendance(data);
+  const mean = people.toFixed(1);
   return (
     <Part title="Who came" aside={`${classes} classes in ${data.length} weeks, ${mean} people on average`}>
       <Picture

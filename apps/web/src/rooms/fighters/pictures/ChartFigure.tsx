@@ -54,6 +54,14 @@ export interface ChartFigureProps {
   readonly children?: ReactNode;
 }
 
+function optionOf(draw: Draw, inks: ChartInks, dates: ReturnType<typeof useDates>): Record<string, unknown> {
+  return {
+    animation: false,
+    textStyle: { fontFamily: inks.font, color: inks.quiet },
+    ...draw(inks, (at) => dates.tell(at, 'short')),
+  };
+}
+
 /** A picture to look at and to take away. */
 export function ChartFigure({
   draw,
@@ -67,27 +75,21 @@ export function ChartFigure({
   const dates = useDates();
   const host = useRef<HTMLDivElement>(null);
   const theme = useTheme();
-  const optionFor = (inks: ChartInks): Record<string, unknown> => ({
-    animation: false,
-    textStyle: { fontFamily: inks.font, color: inks.quiet },
-    ...draw(inks, (at) => dates.tell(at, 'short')),
-  });
   useEffect(() => {
     const element = host.current!;
     const chart = init(element, null, { renderer: isDense ? 'canvas' : 'svg' });
-    chart.setOption(optionFor(inksOf(element)));
+    chart.setOption(optionOf(draw, inksOf(element), dates));
     const observer = new ResizeObserver(() => chart.resize());
     observer.observe(element);
     return () => {
       observer.disconnect();
       chart.dispose();
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what it is made from
   }, [draw, theme, dates, isDense]);
   const takePicture = (): void => {
     const chart = init(document.createElement('div'), null, { renderer: 'canvas', ...TAKEN });
     const inks = inksOf(host.current!);
-    chart.setOption(optionFor(inks));
+    chart.setOption(optionOf(draw, inks, dates));
     const url = chart.getDataURL({ type: 'png', pixelRatio: 2, backgroundColor: inks.canvas });
     chart.dispose();
     saveAs(`${name}.png`, url);

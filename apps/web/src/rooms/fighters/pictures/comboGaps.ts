@@ -28,20 +28,3 @@ export function comboGaps(
     costliest,
   };
 }
-
-/** Two gaps of a line are of one tempo where they differ by no more than this share. */
-const SAME = 0.02;
-
-/** Of heard trials, the newest first, those of the newest one's tempo. */
-export function ofNewestTempo<T extends { readonly heard: HeardTrial | null }>(trials: readonly T[]): T[] {
-  const firstGap = ({ heard }: T): number | null => {
-    const [a, b] = heard?.due ?? [];
-    return a === undefined || b === undefined ? null : b - a;
-  };
-  const newest = trials[0] ? firstGap(trials[0]) : null;
-  if (newest === null) return [];
-  return trials.filter((trial) => {
-    const gap = firstGap(trial);
-    return gap !== null && Math.abs(gap - newest) <= SAME * newest;
-  });
-}

@@ -1,6 +1,6 @@
 import type { EvennessView, VolumeView } from '@eurhythm/contract';
 import { attendanceOption, attendanceTable } from './attendanceOption.ts';
-import { comboGaps, ofNewestTempo } from './comboGaps.ts';
+import { comboGaps } from './comboGaps.ts';
 import { gapsOption, gapsTable, type NamedGap } from './gapsOption.ts';
 import { leadsOption, leadsTable } from './leadsOption.ts';
 import { csvOf } from './textTable.ts';
@@ -91,16 +91,6 @@ describe('the picture of gaps', () => {
     ...{ source: 'file' as const, device: '', latency: 0, detector: null, starts: [0, 2] },
     due: [1, 1 + gap, 4, 4 + gap],
     onsets: [1, 1 + gap + late, 4, 4 + gap + late].map((at) => ({ at })),
-  });
-  it('are of the tempo that was done last', () => {
-    const trials = [
-      { heard: heard(0.5, 0) },
-      { heard: heard(0.7, 0) },
-      { heard: heard(0.505, 0) },
-      { heard: null },
-    ];
-    expect(ofNewestTempo(trials)).toEqual([trials[0], trials[2]]);
-    expect(ofNewestTempo([])).toEqual([]);
   });
   it('have no limbs while the book is still on its way', () => {
     const found = comboGaps([heard(0.5, 0.1)], { line: '1 2', lead: 'left', book: undefined, factor: 1.25 });

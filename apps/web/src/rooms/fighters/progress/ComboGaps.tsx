@@ -2,13 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { ownPace } from '@eurhythm/core/progress';
+import { ofNewestTempo } from '@eurhythm/core/speed';
 import { groupBy } from '@eurhythm/core/units';
 import type { AttemptView, FighterProgress, FighterView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
 import { Part } from '../../../ui/Panel.tsx';
 import { Toggles } from '../../../ui/Toggles.tsx';
 import type { Draw } from '../pictures/ChartFigure.tsx';
-import { comboGaps, ofNewestTempo } from '../pictures/comboGaps.ts';
+import { comboGaps } from '../pictures/comboGaps.ts';
 import { gapsOption, gapsTable } from '../pictures/gapsOption.ts';
 import { Picture } from '../pictures/Picture.tsx';
 

@@ -1,4 +1,5 @@
 import { useCallback } from 'react';
+import { fadingSentence } from '@eurhythm/core/progress';
 import type { FighterProgress, FighterView } from '@eurhythm/contract';
 import { Part, Plain } from '../../../ui/Panel.tsx';
 import type { Draw } from '../pictures/ChartFigure.tsx';
@@ -38,7 +39,7 @@ export function Leads({ fighter, leads, fading }: LeadsProps) {
         <p key={testId} className="border-b border-rule py-1.5 text-sm">
           {title}: the last third is {Math.abs(percent).toFixed(0)} % {percent >= 0 ? 'slower' : 'faster'}{' '}
           than the first, over {bursts} {bursts === 1 ? 'burst' : 'bursts'}.{' '}
-          {across && acrossSentence(across)}
+          {across && fadingSentence(across)}
         </p>
       ))}
     </Part>
@@ -47,16 +48,3 @@ export function Leads({ fighter, leads, fading }: LeadsProps) {
 
 /** A row more for each test. */
 const HEIGHTS = ['h-20', 'h-28', 'h-36', 'h-44', 'h-52'] as const;
-
-function acrossSentence({
-  day,
-  percent,
-  from,
-  to,
-  rounds,
-}: NonNullable<FighterProgress['fading'][number]['across']>) {
-  const [least, most] = [Math.min(from, to), Math.max(from, to)];
-  const told = `${Math.abs(percent).toFixed(0)} % ${percent >= 0 ? 'less' : 'more'}`;
-  const isSure = least > 0 || most < 0;
-  return `Over the ${rounds} bursts of ${day} each next one had ${told} (${least.toFixed(0)} to ${most.toFixed(0)})${isSure ? '' : ', which may be chance'}.`;
-}

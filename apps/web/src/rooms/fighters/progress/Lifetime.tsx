@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { weeksLeft } from '@eurhythm/core/progress';
 import type { LifetimeView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -8,8 +9,6 @@ import { Part, Plain } from '../../../ui/Panel.tsx';
 
 /** The moves that stand there without a press. */
 const FIRST = 5;
-/** The last four weeks tell how quickly it goes on. */
-const LATELY_WEEKS = 4;
 
 /** How often each move was done since the first day, towards the number that the gym chose. */
 export function Lifetime({ fighterId }: { fighterId: string }) {
@@ -34,7 +33,7 @@ export function Lifetime({ fighterId }: { fighterId: string }) {
       )}
       <p className="text-sm text-quiet">
         Of what goes by the beat or is counted, as far as it was marked as done.
-        {towards === null && ' The gym may name a number to work towards: Gym, Ways of the school.'}
+        {towards === null && ' The gym may name a number to work towards: Gym, Where schools differ.'}
       </p>
     </Part>
   );
@@ -43,8 +42,7 @@ export function Lifetime({ fighterId }: { fighterId: string }) {
 type TotalProps = LifetimeView['moves'][number] & Pick<LifetimeView, 'towards'>;
 
 function Total({ move, done, lately, towards }: TotalProps) {
-  const left = towards === null ? 0 : towards - done;
-  const weeks = lately > 0 ? Math.ceil((left * LATELY_WEEKS) / lately) : null;
+  const weeks = towards === null ? null : weeksLeft({ done, lately }, towards);
   return (
     <li className="border-b border-rule py-1.5">
       <p className="flex items-baseline justify-between gap-4">
@@ -67,7 +65,7 @@ function Total({ move, done, lately, towards }: TotalProps) {
             <div className="h-full bg-ink" style={{ width: `${Math.min(100, (100 * done) / towards)}%` }} />
           </div>
           <p className="text-sm text-quiet">
-            {left <= 0
+            {weeks === 0
               ? 'reached'
               : weeks === null
                 ? 'none in the last four weeks'

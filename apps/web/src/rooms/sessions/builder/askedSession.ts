@@ -1,5 +1,6 @@
+import type { Limb } from '@eurhythm/core/body';
 import type { MoveBook } from '@eurhythm/core/moves';
-import { impactBeats } from '@eurhythm/core/strikes';
+import { combosForLimb } from '@eurhythm/core/progress';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 import type { ComboView, SaveSessionDto, TestView } from '@eurhythm/contract';
 import { measuringRound } from './measuringRound.ts';
@@ -56,7 +57,7 @@ export function askedSession(
     };
   }
   const known = combos.find(({ id }) => id === combo)?.id;
-  const ofLimb = limb === null ? [] : combosFor(limb, combos, book);
+  const ofLimb = combosForLimb(limb as Limb, combos, book, FOR_A_LIMB).map(({ id }) => id);
   const pads = newRound('pads', 'round-1', known ?? ofLimb[0] ?? firstCombo);
   const blocks = pads.blocks.map((block) =>
     block.kind !== 'combo'
@@ -69,19 +70,6 @@ export function askedSession(
         },
   );
   return { ...begun, groups: [], title: `Class of ${today}`, rounds: [{ ...pads, blocks }] };
-}
-
-/** The combos in which a limb strikes most, out of a left lead. */
-function combosFor(limb: string, combos: readonly ComboView[], book: MoveBook): string[] {
-  return combos
-    .map(({ id, line }) => {
-      const limbs = impactBeats(line, 'left', book).map((impact) => impact.limb);
-      return { id, share: limbs.filter((each) => each === limb).length / Math.max(1, limbs.length) };
-    })
-    .filter(({ share }) => share > 0)
-    .sort((a, b) => b.share - a.share)
-    .slice(0, FOR_A_LIMB)
-    .map(({ id }) => id);
 }
 
 type Round = SaveSessionDto['rounds'][number];
