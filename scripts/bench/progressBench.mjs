@@ -42,7 +42,7 @@ for (const [what, dayError] of [
     });
     const truth = gain > 0 ? 'faster' : gain < 0 ? 'slower' : 'no real change';
     told.right += verdict === truth;
-    told.falselyFaster += verdict === 'faster' && gain <= 0;
+    told.falselyFaster += verdict === 'faster' && gain === 0;
     told.none += gain === 0;
     told.noneRight += gain === 0 && verdict === truth;
   }

@@ -9,14 +9,13 @@ import type { Certificates } from './door/certificates.ts';
 import { addressesOf, reachOf, securePortOf, type Reach } from './door/reach.ts';
 import { watchDoor } from './door/watchDoor.ts';
 import { CannotStart } from './house/cannotStart.ts';
-import { loggable } from './house/databaseFaults.ts';
 import { guardRequests, namesOf, refusalFor } from './house/guard.ts';
 import { serveOpenApi } from './house/openApi.ts';
 import { readRequests } from './house/readRequests.ts';
 import { RefusalFilter, contractPipe } from './house/refusals.ts';
 import { serveWebPages } from './house/webPages.ts';
-import { SessionsService } from './sessions/sessions.service.ts';
 import type { Store } from './store/store.ts';
+import { warmAhead } from './warmAhead.ts';
 
 /** Where the server is reached, and where what it keeps in files stands. */
 export interface Place {
@@ -81,12 +80,7 @@ export async function serve(store: Store, place: Place): Promise<void> {
     await import('./hall/openHall.ts')
   ).openHall(app, { plain, secure, shared: store.shared, mayCome });
   closeSensors = (await import('./sensor/openSensors.ts')).openSensors(app, { plain, secure, mayCome });
-  app
-    .get(SessionsService, { strict: false })
-    .warmVoice()
-    .catch((error: unknown) => {
-      if (!isStopping) console.error('The voice could not be prepared ahead:', loggable(error));
-    });
+  void warmAhead(app, () => isStopping);
 }
 
 /** Keeps the framework from reading its sockets at the start: the hall is opened once the server listens. */

@@ -41,7 +41,7 @@ const STUDENT = [
 ] as const;
 const student = (freedom: number): number => STUDENT[Math.ceil(freedom) - 1] ?? NINE_OF_TEN;
 /** So many times the variance of chance days of one side have to differ before it is believed. */
-const DAYS_DIFFER = 2;
+const DAYS_DIFFER = 1.5;
 
 /**
  * Whether the trials after are really better than those before, or only other ones. The least real change is 1.645 · typical error ·

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { differenceInCalendarWeeks } from 'date-fns';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import type { FighterLog, FighterProgress } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
@@ -84,14 +84,20 @@ function sessionsText({ rounds }: FighterLog): string {
 }
 
 function Log({ log, progress }: { log: FighterLog; progress: FighterProgress }) {
+  // What is asked first is drawn first: pictures further down would keep it waiting.
+  const hasRest = useDeferredValue(true, false);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="space-y-8">
         <Courses fighter={log.fighter} progress={progress} />
-        <Leads fighter={log.fighter} leads={progress.leads} fading={progress.fading} />
-        <ComboGaps fighter={log.fighter} attempts={log.attempts} pace={progress.pace} />
-        <Volume fighter={log.fighter} />
-        <Rounds rounds={log.rounds} />
+        {hasRest && (
+          <>
+            <Leads fighter={log.fighter} leads={progress.leads} fading={progress.fading} />
+            <ComboGaps fighter={log.fighter} attempts={log.attempts} pace={progress.pace} />
+            <Volume fighter={log.fighter} />
+            <Rounds rounds={log.rounds} />
+          </>
+        )}
       </div>
       <div className="space-y-8">
         <NextGrade fighter={log.fighter} progress={progress} />

@@ -79,7 +79,11 @@ export function ChartFigure({
     const element = host.current!;
     const chart = init(element, null, { renderer: isDense ? 'canvas' : 'svg' });
     chart.setOption(optionOf(draw, inksOf(element), dates));
-    const observer = new ResizeObserver(() => chart.resize());
+    // An observer tells the size once more at the beginning: a picture of that size stands already.
+    const observer = new ResizeObserver(() => {
+      const { clientWidth, clientHeight } = element;
+      if (clientWidth !== chart.getWidth() || clientHeight !== chart.getHeight()) chart.resize();
+    });
     observer.observe(element);
     return () => {
       observer.disconnect();
