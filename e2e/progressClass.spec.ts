@@ -11,7 +11,7 @@ async function slowFighter(page: Page, id: string, name: string): Promise<void> 
   const starts = [1, 3, 5, 7, 9];
   const onsets = starts.flatMap((at) => [at, at + 0.32]);
   const heard = {
-    ...{ source: 'file', device: 'a file', latency: 0, detector: 'strikes 2', starts: [0, 2, 4, 6, 8] },
+    ...{ source: 'file', device: 'a file', latency: 0, detector: 'strikes 3', starts: [0, 2, 4, 6, 8] },
     due: starts.flatMap((at) => [at, at + 0.2]),
     onsets: onsets.map((at) => ({ at, strength: -20 })),
   };

@@ -41,7 +41,7 @@ async function held(id: string, fighterIds: readonly string[], daysAgo: number, 
 describe('the pace of a class', () => {
   /** Times through two straights that are asked for every 0.2 s and come every 0.32 s. */
   const slow = {
-    ...{ source: 'microphone', device: 'Built-in', latency: 0, detector: 'strikes 2' },
+    ...{ source: 'microphone', device: 'Built-in', latency: 0, detector: 'strikes 3' },
     due: [1, 1.2, 3, 3.2, 5, 5.2, 7, 7.2, 9, 9.2],
     starts: [0, 2, 4, 6, 8],
     onsets: [1, 1.32, 3, 3.32, 5, 5.32, 7, 7.32, 9, 9.32].map((at) => ({ at, strength: -20 })),

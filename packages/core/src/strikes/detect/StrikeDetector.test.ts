@@ -59,6 +59,26 @@ describe('StrikeDetector', () => {
       expect(detectStrikes({ sampleRate: rate, samples })).toEqual([]);
     }
   });
+  it.each([0.01, 0.03, 0.2, 1])(
+    'takes a microphone that begins after %s s, or leaves out as long, for no strike',
+    (nothing) => {
+      const rate = 48_000;
+      const random = seededRandom(2);
+      for (const level of [0.002, 0.02, 0.2]) {
+        const isGone = (at: number) => at < nothing || (at > 2 && at < 2 + nothing);
+        const samples = Float32Array.from({ length: 4 * rate }, (_, i) =>
+          isGone(i / rate) ? 0 : level * (random() - 0.5),
+        );
+        expect(detectStrikes({ sampleRate: rate, samples })).toEqual([]);
+      }
+    },
+  );
+  it('hears a strike out of nothing', () => {
+    const rate = 16_000;
+    const samples = new Float32Array(2 * rate);
+    samples.set(impactSound('heavy bag', rate, seededRandom(3)), rate);
+    expect(detectStrikes({ sampleRate: rate, samples })).toHaveLength(1);
+  });
   it('doubts what is weaker than anybody here strikes', () => {
     const sound = heard();
     const least =

@@ -20,7 +20,7 @@ export interface DetectorSetting {
 }
 
 /** Which making of the detector found what is kept. */
-export const DETECTOR_VERSION = 'strikes 2';
+export const DETECTOR_VERSION = 'strikes 3';
 /** Two strikes are no nearer than this (engine: detect). */
 export const REFRACTORY: Seconds = 0.07;
 
@@ -47,6 +47,9 @@ const SURE = 0.7;
 const LOUDEST_WITHIN = 9;
 /** The filters need so long to be in tune with what is there; nothing is told of that time. */
 const TUNED_AFTER: Seconds = 0.02;
+/** What comes out of nothing and is this share as loud after 40 ms is no strike, but a microphone that begins. */
+const STAYS = 0.5;
+const STAYS_PART = 8;
 /** A strike begins where this share of its rise is there. */
 const BEGINS_AT = 0.1;
 
@@ -123,6 +126,8 @@ export class StrikeDetector {
   }
 
   private learnFloor(energies: Float64Array): void {
+    // A microphone that gives nothing for a while says nothing of the hall.
+    if (loudness(energies) <= SILENCE) return;
     const falls = Math.min(1, this.bands.frameSeconds / FALLS);
     const rises = this.bands.frameSeconds / RISES;
     for (let b = 0; b < BANDS; b++) {
@@ -155,9 +160,8 @@ export class StrikeDetector {
     if (rise < LEAST_RISE) return;
     for (let k = BEHIND - HIGHEST_OF; k <= BEHIND + HIGHEST_OF; k++)
       if (rises[k]! > rise || (rises[k] === rise && k < BEHIND)) return;
-    const loud = energies
-      .slice(AROUND.from, AROUND.to)
-      .map((bands) => bands.reduce((sum, each) => sum + each, 0));
+    const loud = energies.slice(AROUND.from, AROUND.to).map(loudness);
+    if (this.isBeginning()) return this.learnFloorHere();
     const top = loudest(loud);
     const begins = AROUND.from + beginning(loud, top);
     const at = (this.count - 1 - AHEAD - BEHIND + begins) * this.bands.frameSeconds;
@@ -170,7 +174,27 @@ export class StrikeDetector {
     this.lastAt = at;
     this.found.push({ at, strength, ...(isDoubtful ? { doubtful: true } : {}) });
   }
+
+  /** Whether nothing at all came before the middle, and what came there stays: samples that begin, or come again after a gap. */
+  private isBeginning(): boolean {
+    const { energies } = this;
+    if (energies.slice(AROUND.from, BEHIND).every((bands) => loudness(bands) > SILENCE)) return false;
+    const at = energies.slice(BEHIND, BEHIND + STAYS_PART);
+    return meanLoudness(energies.slice(-STAYS_PART)) > STAYS * meanLoudness(at);
+  }
+
+  /** Takes what is heard now for the floor, which would be learnt from nothing for some seconds else. */
+  private learnFloorHere(): void {
+    const now = this.energies.slice(-STAYS_PART);
+    for (let b = 0; b < BANDS; b++)
+      this.floor[b] = Math.max(this.floor[b]!, now.reduce((sum, bands) => sum + bands[b]!, 0) / now.length);
+  }
 }
+
+const loudness = (bands: Float64Array): number => bands.reduce((sum, each) => sum + each, 0);
+
+const meanLoudness = (frames: readonly Float64Array[]): number =>
+  frames.reduce((sum, bands) => sum + loudness(bands), 0) / frames.length;
 
 /** The frames in which a strike in the middle begins and is loudest. */
 const AROUND = { from: BEHIND - NOW - GAP - BEFORE, to: BEHIND + LOUDEST_WITHIN } as const;
