@@ -1,5 +1,5 @@
 import { seededRandom } from '../units/index.ts';
-import { STRUCK, hallSound, impactSound } from './index.ts';
+import { STRUCK, hallSound, impactSound, throughLoudspeaker } from './index.ts';
 
 const rate = 8000;
 const energy = (samples: Float32Array, from: number, to: number): number =>
@@ -47,5 +47,23 @@ describe('hallSound', () => {
     const voice = { at: 1.2, gain: 1, samples: Float32Array.from({ length: 2000 }, (_, i) => Math.sin(i)) };
     const samples = hallSound({ ...hall, voices: [voice] }, seededRandom(1));
     expect(energy(samples, 1.2, 1.4)).toBeGreaterThan(100 * energy(samples, 1.6, 1.8));
+  });
+});
+
+describe('throughLoudspeaker', () => {
+  const way = { sampleRate: rate, late: 0.05, echo: 0.5, directOverRoom: 15, drive: 0 };
+  const click = Float32Array.from({ length: rate }, (_, i) => (i < 40 ? Math.sin(i) : 0));
+  it('comes later, and rings on the longer the nearer the hall is', () => {
+    const tail = (directOverRoom: number): number => {
+      const heard = Float32Array.from(throughLoudspeaker(click, { ...way, directOverRoom }, seededRandom(3)));
+      expect(energy(heard, 0, 0.05)).toBe(0);
+      return energy(heard, 0.07, 0.5) / energy(heard, 0.05, 0.06);
+    };
+    expect(tail(0)).toBeGreaterThan(10 * tail(15));
+  });
+  it('loses some of its loudest samples where it is driven', () => {
+    const most = (drive: number): number =>
+      Math.max(...throughLoudspeaker(click, { ...way, drive }, seededRandom(3)));
+    expect(most(1)).toBeLessThan(0.9 * most(0));
   });
 });

@@ -1,5 +1,5 @@
-import { fourier, inverseFourier } from '../sound/index.ts';
 import { normalDraw, type RandomSource, type Seconds } from '../units/index.ts';
+import { convolved, roomResponse } from './roomResponse.ts';
 
 /** A sound at an instant, so loud. */
 export interface Placed {
@@ -26,9 +26,6 @@ export interface Hall {
 
 /** A strike counts for the noise by its first so many seconds. */
 const HEARD: Seconds = 0.05;
-/** First reflections come so soon and so strong; the rest is dense. */
-const REFLECTIONS = { count: 8, from: 0.004, to: 0.044, gain: 0.25 } as const;
-const DENSE = { from: 0.012, gain: 0.02, at: 48_000 } as const;
 
 /**
  * The samples, −1 to 1. The direct sound is not late: a strike begins at its instant.
@@ -41,7 +38,7 @@ export function hallSound(hall: Hall, random: RandomSource): Float32Array<ArrayB
   const count = Math.round(seconds * sampleRate);
   const dry = new Float64Array(count);
   for (const strike of strikes) add(dry, strike, sampleRate, strike.gain);
-  const wet = hall.echo > 0 ? convolved(dry, echoOf(hall, random)) : dry;
+  const wet = hall.echo > 0 ? convolved(dry, roomResponse(hall, random)) : dry;
   const strength = strengthOf(wet, strikes, sampleRate);
   const noise = pinkNoise(count, random);
   const loud = strength * 10 ** (-hall.signalToNoise / 20);
@@ -72,40 +69,6 @@ function strengthOf(wet: Float64Array, strikes: readonly Placed[], sampleRate: n
     count += Math.max(0, to - from);
   }
   return count === 0 ? 0.1 : Math.sqrt(sum / count);
-}
-
-function echoOf({ echo, sampleRate }: Hall, random: RandomSource): Float64Array {
-  const response = new Float64Array(Math.round(echo * sampleRate));
-  response[0] = 1;
-  const { count, from, to, gain } = REFLECTIONS;
-  for (let k = 0; k < count; k++) {
-    const at = Math.round((from + (to - from) * random()) * sampleRate);
-    if (at < response.length) response[at]! += 2 * gain * (random() - 0.5);
-  }
-  // Sixty decibels down at its end.
-  const dense = DENSE.gain * Math.sqrt(DENSE.at / sampleRate);
-  for (let i = Math.round(DENSE.from * sampleRate); i < response.length; i++)
-    response[i]! += dense * normalDraw(random) * 10 ** ((-3 * i) / response.length);
-  return response;
-}
-
-function convolved(sound: Float64Array, response: Float64Array): Float64Array {
-  const size = 2 ** Math.ceil(Math.log2(sound.length + response.length));
-  const padded = (samples: Float64Array): [Float64Array, Float64Array] => {
-    const re = new Float64Array(size);
-    re.set(samples);
-    return [re, new Float64Array(size)];
-  };
-  const [[aRe, aIm], [bRe, bIm]] = [padded(sound), padded(response)];
-  fourier(aRe, aIm);
-  fourier(bRe, bIm);
-  for (let k = 0; k < size; k++) {
-    const re = aRe[k]! * bRe[k]! - aIm[k]! * bIm[k]!;
-    aIm[k] = aRe[k]! * bIm[k]! + aIm[k]! * bRe[k]!;
-    aRe[k] = re;
-  }
-  inverseFourier(aRe, aIm);
-  return aRe.slice(0, sound.length);
 }
 
 /** Noise as of a fan and of many feet, a root mean square of 1 (P. Kellet's sum of three one-pole filters). */

@@ -1,5 +1,6 @@
 export * from './virtualFighter.ts';
 export * from './impactSound.ts';
+export * from './loudspeaker.ts';
 export * from './hallSound.ts';
 export * from './bagMotion.ts';
 export * from './padSensor.ts';

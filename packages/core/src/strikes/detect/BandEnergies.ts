@@ -1,8 +1,7 @@
-import { PieceFilter, bandPass, lowPass } from '../../sound/index.ts';
+import { bandPass } from '../../sound/index.ts';
 import type { Seconds } from '../../units/index.ts';
+import { Thinner } from './Thinner.ts';
 
-/** What is heard is looked at no finer than this, in hertz; impacts have what tells them apart below half of it. */
-const WORK_RATE = 16_000;
 /** Middles of the bands, in hertz: an octave each, from the thud to the slap. */
 const MIDDLES = [95, 190, 380, 760, 1500, 3000, 5600];
 export const BANDS = MIDDLES.length;
@@ -12,10 +11,6 @@ const BAND_Q = 1.3;
 const REACHES = 1.35;
 const TELEPHONE_BANDS = 5;
 const FRAME: Seconds = 0.002;
-/** What lies above this share of the lower rate is taken away before it is taken. */
-const PASSBAND = 0.42;
-/** Qualities of the two halves of a Butterworth filter of the fourth order. */
-const BUTTERWORTH_4 = [0.541, 1.307] as const;
 /** So many samples are worked on at once. */
 const PIECE = 4096;
 
@@ -61,23 +56,17 @@ class BandFilter {
 export class BandEnergies {
   /** Length of a frame, exactly. */
   readonly frameSeconds: Seconds;
-  private readonly every: number;
-  private readonly before: readonly PieceFilter[];
+  private readonly thinner: Thinner;
   private readonly filters: readonly BandFilter[];
   private readonly size: number;
   private readonly piece = new Float64Array(PIECE);
-  private skipped = 0;
   private filled = 0;
   private sums: Float64Array = new Float64Array(BANDS);
 
   /** `sampleRate` in hertz, 8,000 to 192,000. */
   constructor(sampleRate: number) {
-    this.every = Math.max(1, Math.floor(sampleRate / WORK_RATE));
-    const rate = sampleRate / this.every;
-    this.before =
-      this.every === 1
-        ? []
-        : BUTTERWORTH_4.map((q) => new PieceFilter(lowPass(PASSBAND * rate, sampleRate, q)));
+    this.thinner = new Thinner(sampleRate);
+    const { rate } = this.thinner;
     const isWhole = MIDDLES.at(-1)! * REACHES < rate / 2;
     const heard = isWhole ? MIDDLES : MIDDLES.slice(0, TELEPHONE_BANDS);
     this.filters = heard.map((hertz) => new BandFilter(hertz, rate));
@@ -90,22 +79,8 @@ export class BandEnergies {
     for (let from = 0; from < samples.length; from += PIECE) {
       const count = Math.min(PIECE, samples.length - from);
       for (let i = 0; i < count; i++) this.piece[i] = samples[from + i]!;
-      for (const filter of this.before) filter.run(this.piece, this.piece, count);
-      this.energiesOf(this.thinned(count), onFrame);
+      this.energiesOf(this.thinner.run(this.piece, count), onFrame);
     }
-  }
-
-  /** Keeps every so many samples of the piece; gives how many are left. */
-  private thinned(count: number): number {
-    if (this.every === 1) return count;
-    let left = 0;
-    for (let i = 0; i < count; i++) {
-      this.skipped += 1;
-      if (this.skipped < this.every) continue;
-      this.skipped = 0;
-      this.piece[left++] = this.piece[i]!;
-    }
-    return left;
   }
 
   private energiesOf(count: number, onFrame: (energies: Float64Array) => void): void {

@@ -1,6 +1,7 @@
 import type { Seconds } from '../../units/index.ts';
 import { BANDS, BandEnergies } from './BandEnergies.ts';
-import { strikeLikeness } from './strikeLikeness.ts';
+import { EchoShare } from './EchoShare.ts';
+import { strikeOdds } from './strikeOdds.ts';
 import { AHEAD, BEHIND, strikePatch } from './strikePatch.ts';
 
 /** A strike that was heard. */
@@ -40,9 +41,11 @@ const FLOOR_FACTOR = 2;
 /** From here on a rise is looked at; the highest of so many frames on either side is taken. */
 const LEAST_RISE = 0.3;
 const HIGHEST_OF = 12;
-/** So likely is it told, and so likely it is beyond doubt. */
-const TOLD = 0.45;
-const SURE = 0.7;
+/** So likely is it told, and so likely it is beyond doubt, as odds in nats: 0.45 and 0.7. */
+const TOLD = Math.log(0.45 / 0.55);
+const SURE = Math.log(0.7 / 0.3);
+/** Odds are asked for so much more, in nats, of a rise that the own sound of the device explains wholly. */
+const EXPLAINED = 4;
 /** The loudest frame of a strike lies within so many behind its rise. */
 const LOUDEST_WITHIN = 9;
 /** The filters need so long to be in tune with what is there; nothing is told of that time. */
@@ -65,11 +68,14 @@ export interface Rise {
  * and the instant at which each begins. Pieces of any length give the same.
  */
 export class StrikeDetector {
+  private readonly sampleRate: number;
   private readonly bands: BandEnergies;
   private readonly leastStrength: number;
   private readonly floor = new Float64Array(BANDS);
   private readonly energies: Float64Array[] = [];
   private readonly rises: number[] = [];
+  private echo: EchoShare | null = null;
+  private readonly echoes: (Float64Array | null)[] = [];
   private count = 0;
   private lastAt = -Infinity;
   private found: Onset[] = [];
@@ -81,13 +87,21 @@ export class StrikeDetector {
     { leastStrength = -Infinity }: DetectorSetting = {},
     onRise: ((rise: Rise) => void) | null = null,
   ) {
+    this.sampleRate = sampleRate;
     this.bands = new BandEnergies(sampleRate);
     this.leastStrength = leastStrength;
     this.onRise = onRise;
   }
 
-  /** Takes the next samples, −1 to 1, and gives what is known by now: all that began more than 60 ms ago. */
-  push(samples: ArrayLike<number>): Onset[] {
+  /**
+   * Takes the next samples, −1 to 1, and gives what is known by now: all that began more than 60 ms ago. Where the device plays itself,
+   * `echo` is what was taken out of them; a rise that the rest of it may explain has to be the surer a strike.
+   */
+  push(samples: ArrayLike<number>, echo: ArrayLike<number> | null = null): Onset[] {
+    if (echo) {
+      this.echo ??= new EchoShare(this.sampleRate);
+      this.echo.push(echo);
+    }
     this.bands.push(samples, (energies) => this.frame(energies));
     return this.take();
   }
@@ -108,20 +122,22 @@ export class StrikeDetector {
     if (this.count === 0) {
       // Before the first frame it was as in it.
       this.floor.set(energies);
-      for (let i = 0; i < BEHIND; i++) this.keep(energies, 0);
+      for (let i = 0; i < BEHIND; i++) this.keep(energies, null);
     }
     this.learnFloor(energies);
-    this.keep(energies, 0);
-    this.rises[this.rises.length - 1] = this.rise();
+    this.keep(energies, this.echo?.left(energies, this.floor) ?? null);
+    this.rises[this.rises.length - 1] = this.rise(this.energies.length, null);
     this.count += 1;
     if (this.count > AHEAD) this.look();
   }
 
-  private keep(energies: Float64Array, rise: number): void {
+  private keep(energies: Float64Array, echo: Float64Array | null): void {
     this.energies.push(energies);
-    this.rises.push(rise);
+    this.echoes.push(echo);
+    this.rises.push(0);
     if (this.energies.length <= BEHIND + 1 + AHEAD) return;
     this.energies.shift();
+    this.echoes.shift();
     this.rises.shift();
   }
 
@@ -136,17 +152,16 @@ export class StrikeDetector {
     }
   }
 
-  /** How much all bands rise at once, each no further than `MOST_RISE`. */
-  private rise(): number {
+  /** How much all bands rise at once just before the frame `end`, over what may be echo, each no further than `MOST_RISE`. */
+  private rise(end: number, echo: Float64Array | null): number {
     const { energies, floor } = this;
-    const end = energies.length;
     let sum = 0;
     for (let b = 0; b < BANDS; b++) {
       let [now, before] = [0, 0];
       for (let k = end - NOW; k < end; k++) now = Math.max(now, energies[k]![b]!);
       for (let k = end - NOW - GAP - BEFORE; k < end - NOW - GAP; k++)
         before = Math.max(before, energies[k]![b]!);
-      const under = FLOOR_FACTOR * floor[b]! + SILENCE;
+      const under = FLOOR_FACTOR * floor[b]! + SILENCE + (echo?.[b] ?? 0);
       const ratio = (now + under) / (before + under);
       if (ratio > 1) sum += Math.min(MOST_RISE, Math.log(ratio));
     }
@@ -167,12 +182,20 @@ export class StrikeDetector {
     const at = (this.count - 1 - AHEAD - BEHIND + begins) * this.bands.frameSeconds;
     const patch = strikePatch(energies, this.floor, rise);
     this.onRise?.({ at, patch });
-    const likeness = strikeLikeness(patch);
-    if (likeness < TOLD || at < TUNED_AFTER || at - this.lastAt < REFRACTORY) return;
+    const odds = strikeOdds(patch) - EXPLAINED * this.explained(rise);
+    if (odds < TOLD || at < TUNED_AFTER || at - this.lastAt < REFRACTORY) return;
     const strength = 10 * Math.log10(loud[top]! + SILENCE);
-    const isDoubtful = likeness < SURE || strength < this.leastStrength;
+    const isDoubtful = odds < SURE || strength < this.leastStrength;
     this.lastAt = at;
     this.found.push({ at, strength, ...(isDoubtful ? { doubtful: true } : {}) });
+  }
+
+  /** Which share of the rise in the middle the own sound of the device may have made. */
+  private explained(rise: number): number {
+    const some = this.echoes.slice(BEHIND + 1 - NOW, BEHIND + 1).flatMap((echo) => (echo ? [echo] : []));
+    if (some.length === 0) return 0;
+    const most = some[0]!.map((_, b) => Math.max(...some.map((echo) => echo[b]!)));
+    return Math.max(0, 1 - this.rise(BEHIND + 1, most) / rise);
   }
 
   /** Whether nothing at all came before the middle, and what came there stays: samples that begin, or come again after a gap. */

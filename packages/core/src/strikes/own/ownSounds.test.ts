@@ -1,4 +1,4 @@
-import { apartFromOwn, doubtWeak, withoutOwnSounds } from './index.ts';
+import { apartFromOwn, doubtWeak, withoutOwnSounds } from '../index.ts';
 
 describe('withoutOwnSounds', () => {
   it('takes away what begins with a sound of the device, and says where nothing could be heard', () => {

@@ -1,5 +1,5 @@
 import { median } from 'simple-statistics';
-import type { Seconds } from '../units/index.ts';
+import type { Seconds } from '../../units/index.ts';
 
 /** A tick or a bell that begins is heard like a strike, from so long before its instant to so long behind it. */
 const BEFORE: Seconds = 0.03;

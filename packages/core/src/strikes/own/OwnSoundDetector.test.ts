@@ -1,0 +1,170 @@
+import fc from 'fast-check';
+import { hallSound, impactSound, throughLoudspeaker, type Placed } from '../../standIns/index.ts';
+import { normalDraw, seededRandom, type RandomSource } from '../../units/index.ts';
+import { ECHO_BLOCK, EchoCanceller } from './EchoCanceller.ts';
+import { echoDelay } from './echoDelay.ts';
+import { OwnSoundDetector, SideBySide, type Onset, type Pair } from '../index.ts';
+
+const RATE = 16_000;
+const SECONDS = 16;
+const FIRST = 8;
+const LATE = 0.07;
+
+/** As a voice calls: every 0.7 s some syllables of noise through a resonance, with pauses. */
+function calls(random: RandomSource): Float32Array {
+  const played = new Float32Array(SECONDS * RATE);
+  let [y1, y2] = [0, 0];
+  for (let i = 0; i < played.length; i++) {
+    const t = (i / RATE) % 0.7;
+    const syllable = t < 0.5 ? Math.max(0, Math.sin((2 * Math.PI * t) / 0.17)) : 0;
+    const y = 1.6 * y1 - 0.8 * y2 + normalDraw(random);
+    [y2, y1] = [y1, y];
+    if (i > RATE / 2) played[i] = 0.02 * syllable * y;
+  }
+  return played;
+}
+
+function made(loud = 1) {
+  const random = seededRandom(4);
+  const strikes = Array.from({ length: 16 }, (_, i): Placed => ({
+    at: FIRST + 0.43 * i,
+    gain: 1,
+    samples: impactSound((['pad', 'mitt', 'heavy bag'] as const)[i % 3]!, RATE, random),
+  }));
+  const hall = { sampleRate: RATE, seconds: SECONDS, strikes, signalToNoise: 20, echo: 0.7, peak: 0.3 };
+  const struck = hallSound(hall, random);
+  const own = calls(random);
+  const way = { sampleRate: RATE, late: LATE, echo: 0.7, directOverRoom: 15, drive: 0.5 };
+  const echo = throughLoudspeaker(own, way, random);
+  return { own, heard: struck.map((x, i) => x + loud * echo[i]!), at: strikes.map(({ at }) => at) };
+}
+
+function detected(heard: Float32Array, own: Float32Array, lengths: readonly number[] = [341]): Onset[] {
+  const detector = new OwnSoundDetector(RATE);
+  const found: Onset[] = [];
+  for (let from = 0, i = 0; from < heard.length; i++) {
+    const to = from + lengths[i % lengths.length]!;
+    found.push(...detector.push(heard.subarray(from, to), own.subarray(from, to)));
+    from = to;
+  }
+  return [...found, ...detector.end()];
+}
+const near = (at: number) => (onset: Onset) => Math.abs(onset.at - at) < 0.025;
+
+describe('OwnSoundDetector', () => {
+  const { own, heard, at } = made();
+  it('finds the strikes under its own calls, and takes none of these for one', () => {
+    const later = detected(heard, own).filter((onset) => onset.at > FIRST - 0.1);
+    for (const instant of at) expect(later.filter(near(instant))).toHaveLength(1);
+    expect(later).toHaveLength(at.length);
+  });
+  it('hears what is there where nothing is played', () => {
+    const quiet = made(0);
+    const found = detected(quiet.heard, new Float32Array(quiet.heard.length));
+    for (const instant of at)
+      expect(found.find(near(instant))).toMatchObject({ strength: expect.any(Number) });
+    expect(found.some(({ doubtful }) => doubtful)).toBe(false);
+  });
+  it('hears all where its calls do not come back, as with earphones', () => {
+    const found = detected(made(0).heard, own);
+    expect(found.filter(({ doubtful }) => doubtful !== true)).toHaveLength(at.length);
+  });
+  it('finds the same in pieces of any length', () => {
+    const whole = detected(heard, own, [heard.length]);
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 9000 }), { minLength: 1, maxLength: 8 }), (lengths) =>
+        expect(detected(heard, own, lengths)).toEqual(whole),
+      ),
+      { numRuns: 3 },
+    );
+  });
+});
+
+describe('echoDelay', () => {
+  const random = seededRandom(9);
+  const own = Float64Array.from({ length: 16_000 }, () => normalDraw(random));
+  it('tells by how much what is played comes later', () => {
+    for (const late of [0, 40, 1234, 4000])
+      expect(
+        echoDelay(
+          own,
+          own.map((_, i) => 0.2 * (own[i - late] ?? 0) + 0.1 * normalDraw(random)),
+          5000,
+        ),
+      ).toBe(late);
+  });
+  it('is not known where something else is heard, or nothing', () => {
+    expect(
+      echoDelay(
+        own,
+        own.map(() => normalDraw(random)),
+        5000,
+      ),
+    ).toBeNull();
+    expect(echoDelay(own, new Float64Array(own.length), 5000)).toBeNull();
+  });
+});
+
+describe('EchoCanceller', () => {
+  it('takes out what is played, and nothing where nothing is', () => {
+    const random = seededRandom(6);
+    const canceller = new EchoCanceller(4);
+    const echo = new Float64Array(ECHO_BLOCK);
+    const past: number[] = [];
+    let [left, all] = [0, 0];
+    for (let n = 0; n < 300; n++) {
+      const own = Float64Array.from({ length: ECHO_BLOCK }, () => normalDraw(random));
+      const from = past.push(...own) - ECHO_BLOCK;
+      const heard = own.map((_, i) => 0.5 * (past[from + i - 100] ?? 0) - 0.3 * (past[from + i - 700] ?? 0));
+      expect(canceller.take(own, heard, echo)).toBe(true);
+      if (n < 200) continue;
+      for (let i = 0; i < ECHO_BLOCK; i++) {
+        left += (heard[i]! - echo[i]!) ** 2;
+        all += heard[i]! ** 2;
+      }
+    }
+    expect(10 * Math.log10(all / left)).toBeGreaterThan(30);
+    const nothing = new Float64Array(ECHO_BLOCK);
+    const plays = Array.from({ length: 6 }, () => canceller.take(nothing, nothing, echo));
+    expect([plays[0], plays.at(-1)]).toEqual([true, false]);
+    expect(echo.every((sample) => sample === 0)).toBe(true);
+  });
+});
+
+describe('SideBySide', () => {
+  const piece = (...samples: number[]) => Float32Array.from(samples);
+  const listed = (pairs: readonly Pair[]) => pairs.map(([heard, own]) => [[...heard], [...own]]);
+
+  it('puts together what comes at the same time, in whatever pieces', () => {
+    const both = new SideBySide(10);
+    expect(listed(both.takeOwn(piece(1, 2, 3)))).toEqual([]);
+    expect(listed(both.takeHeard(piece(11, 12)))).toEqual([
+      [
+        [11, 12],
+        [1, 2],
+      ],
+    ]);
+    expect(listed(both.takeHeard(piece(13, 14)))).toEqual([[[13], [3]]]);
+    expect(both.waiting).toBe(1);
+    expect(listed(both.takeOwn(piece(4, 5)))).toEqual([[[14], [4]]]);
+  });
+  it('does not wait where nothing was ever played, nor for a device that plays no more', () => {
+    const both = new SideBySide(2);
+    expect(listed(both.takeHeard(piece(1)))).toEqual([[[1], [0]]]);
+    both.takeOwn(piece(5));
+    both.takeHeard(piece(2, 3));
+    expect(listed(both.takeHeard(piece(4, 6)))).toEqual([
+      [[3], [0]],
+      [
+        [4, 6],
+        [0, 0],
+      ],
+    ]);
+  });
+  it('begins anew with the newest after a pause of either', () => {
+    const both = new SideBySide(2);
+    both.takeOwn(piece(1, 2, 3));
+    both.takeOwn(piece(4, 5));
+    expect(listed(both.takeHeard(piece(11)))).toEqual([[[11], [4]]]);
+  });
+});
