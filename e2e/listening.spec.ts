@@ -1,40 +1,7 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
 import { choose } from './choose.ts';
-import { dueInRun } from './dueInRun.ts';
+import { beginHeard, told } from './heardRun.ts';
 import { strikingMicrophone } from './strikingMicrophone.ts';
-
-/** A combo round of two minutes that has half a minute of work left. */
-const [ROUND, FROM, WORK_ENDS] = [1, 104, 120];
-/** How late the fighters of these stories strike, in seconds. */
-const LATE = 0.03;
-
-interface Begun {
-  readonly id: string;
-  /** When each strike lands, in milliseconds since 1970, if it lands so late. */
-  readonly landing: readonly number[];
-}
-
-/** A run of two fighters, begun so that a combo round goes on in `inSeconds` where half a minute of it is left. */
-async function begin(
-  request: APIRequestContext,
-  people: readonly string[],
-  inSeconds: number,
-): Promise<Begun> {
-  await request.put('/api/gym/notice', { data: { accepted: true } });
-  const { items } = await (await request.get('/api/fighters')).json();
-  const fighterIds = people.map((name) => items.find((each: { name: string }) => each.name === name).id);
-  const id = `heard-${Math.random().toString(36).slice(2)}`;
-  const data = { sessionId: 'knees-behind-the-cross', fighterIds, startedAt: new Date().toISOString() };
-  await request.put(`/api/runs/${id}`, { data });
-  // It ran into this place already: pages that open it come where it stands by the clock.
-  const zero = Date.now() + 1000 * inSeconds - 1000 * FROM;
-  const position = FROM - inSeconds;
-  await request.put(`/api/runs/${id}/events/at`, {
-    data: { kind: 'start', round: ROUND, position, at: new Date(zero + 1000 * position).toISOString() },
-  });
-  const due = (await dueInRun(request, id, ROUND)).filter(({ at }) => at > position && at < WORK_ENDS);
-  return { id, landing: due.map(({ at }) => zero + 1000 * (at + LATE)) };
-}
 
 const newestOf = async (request: APIRequestContext, name: string) => {
   const { items } = await (await request.get('/api/fighters')).json();
@@ -42,23 +9,11 @@ const newestOf = async (request: APIRequestContext, name: string) => {
   return (await (await request.get(`/api/fighters/${id}/attempts`)).json()).items[0];
 };
 
-/** What the sentence tells: landed, of so many, and how late. */
-async function told(page: Page, name: string): Promise<{ landed: number; of: number; late: number }> {
-  const text = await page
-    .getByLabel('What landed')
-    .locator('p', { hasText: new RegExp(`^${name} `) })
-    .first()
-    .textContent();
-  const [, landed, of] = /(\d+) of (\d+) landed/.exec(text ?? '') ?? [];
-  const [, ms, way] = /(\d+) ms (late|early)/.exec(text ?? '') ?? [];
-  return { landed: Number(landed), of: Number(of), late: Number(ms ?? 0) * (way === 'early' ? -1 : 1) };
-}
-
 test('this device hears a combo round: what landed stands on the strip, and is kept as a trial', async ({
   page,
 }) => {
   test.setTimeout(150_000);
-  const { id, landing } = await begin(page.request, ['Lumi Achterberg', 'Oskar Bello'], 14);
+  const { id, landing } = await beginHeard(page.request, ['Lumi Achterberg', 'Oskar Bello'], 14);
   // One strike is missed.
   await strikingMicrophone(page, landing.toSpliced(-5, 1));
   await page.goto(`/floor/${id}`);
@@ -100,7 +55,7 @@ test('two stations hear two fighters; the coach sees both counts, and both see t
   baseURL,
 }) => {
   test.setTimeout(150_000);
-  const { id, landing } = await begin(page.request, ['Lumi Achterberg', 'Oskar Bello'], 22);
+  const { id, landing } = await beginHeard(page.request, ['Lumi Achterberg', 'Oskar Bello'], 22);
   const { code } = await (await page.request.put(`/api/runs/${id}/hall`, { data: {} })).json();
   await page.goto(`/floor/${id}`);
   await expect(page.getByTestId('call')).toBeVisible({ timeout: 60_000 });
@@ -145,7 +100,7 @@ test('two stations hear two fighters; the coach sees both counts, and both see t
 test('a station without a microphone says why, and hears the motion of its phone instead', async ({
   page,
 }) => {
-  const { id } = await begin(page.request, ['Lumi Achterberg'], 1);
+  const { id } = await beginHeard(page.request, ['Lumi Achterberg'], 1);
   const { code } = await (await page.request.put(`/api/runs/${id}/hall`, { data: {} })).json();
   await page.addInitScript(() => {
     navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('no', 'NotAllowedError'));
@@ -186,7 +141,7 @@ test('a burst is counted by the strike sensor, with losses told', async ({ page,
     .poll(async () => Number(await lab.getByTestId('lab-count').textContent()), { timeout: 20_000 })
     .toBeGreaterThan(4);
   await page.goto('/fighters');
-  const { id } = await begin(page.request, ['Oskar Bello'], 1);
+  const { id } = await beginHeard(page.request, ['Oskar Bello'], 1);
   await page.goto(`/floor/${id}`);
   await expect(page.getByTestId('call')).toBeVisible({ timeout: 60_000 });
   await page.keyboard.press('t');
@@ -209,7 +164,7 @@ test('a burst of the class: a station tells its fighter’s number, the coach is
   baseURL,
 }) => {
   test.setTimeout(120_000);
-  const { id } = await begin(page.request, ['Lumi Achterberg', 'Oskar Bello'], 1);
+  const { id } = await beginHeard(page.request, ['Lumi Achterberg', 'Oskar Bello'], 1);
   const { code } = await (await page.request.put(`/api/runs/${id}/hall`, { data: {} })).json();
   await page.goto(`/floor/${id}`);
   await expect(page.getByTestId('call')).toBeVisible({ timeout: 60_000 });

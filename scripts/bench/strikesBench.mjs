@@ -4,12 +4,15 @@ import { ROOT, stop } from '../house.mjs';
 import { row } from './table.mjs';
 
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
-const [{ MotionDetector, SensorStream, detectStrikes, matchStrikes }, standIns, { seededRandom }] =
-  await Promise.all([core('strikes'), core('standIns'), core('units')]);
+const [
+  { MotionDetector, OwnSoundDetector, SensorStream, detectStrikes, matchStrikes },
+  standIns,
+  { seededRandom },
+] = await Promise.all([core('strikes'), core('standIns'), core('units')]);
 const { bagMotion, sensorMessages, simulateRound } = standIns;
 const { RECORDED_MISSING, hasRecordedImpacts } = await import('../strikes/recordedImpacts.mjs');
 if (!hasRecordedImpacts()) stop(RECORDED_MISSING);
-const { hall, scored } = await import('../strikes/halls.mjs');
+const { hall, hallWithOwnCalls, scored } = await import('../strikes/halls.mjs');
 
 const HALLS = 24;
 const SECONDS = 30;
@@ -90,6 +93,50 @@ row(
   'calls twice as strong as the strikes, unknown to the detector',
   `${(100 * mean(calling.map(({ recall }) => recall))).toFixed(0)} % found`,
   `${((60 * mean(calling.map(({ wrong }) => wrong))) / SECONDS).toFixed(1)} false a minute; at least 95 %, at most 1`,
+);
+
+// The way from the loudspeaker is learnt in the first seconds; both are told.
+const OWN_SECONDS = 40;
+const LEARNT_AFTER = 5;
+const sums = { all: [0, 0, 0], learnt: [0, 0, 0] };
+let [ownTook, ownHalls] = [0, 0];
+for (let seed = 201; seed <= 200 + 2 * CALLING; seed++) {
+  const { sampleRate, samples, own, at } = await hallWithOwnCalls(seed, 'bench', {
+    seconds: OWN_SECONDS,
+    signalToNoise: 20,
+  });
+  const detector = new OwnSoundDetector(sampleRate);
+  const from = performance.now();
+  const onsets = [...detector.push(samples, own), ...detector.end()];
+  ownTook += performance.now() - from;
+  ownHalls += 1;
+  for (const [sum, since] of [
+    [sums.all, 0],
+    [sums.learnt, LEARNT_AFTER],
+  ]) {
+    const due = at.filter((instant) => instant >= since);
+    const found = onsets.flatMap((onset) => (onset.at >= since ? [onset.at] : []));
+    const hits = scored(due, found).errors.length;
+    for (const [i, count] of [hits, due.length, found.length - hits].entries()) sum[i] += count;
+  }
+}
+for (const [name, [hits, due, wrong], seconds] of [
+  ['own calls twice as strong as the strikes', sums.all, OWN_SECONDS],
+  [
+    `… from ${LEARNT_AFTER} s on, the way from the loudspeaker learnt`,
+    sums.learnt,
+    OWN_SECONDS - LEARNT_AFTER,
+  ],
+])
+  row(
+    name,
+    `${((100 * hits) / due).toFixed(1)} % found`,
+    `${((60 * wrong) / seconds / ownHalls).toFixed(1)} false a minute; at least 95 %, at most 1`,
+  );
+row(
+  '… and what it costs',
+  `${((100 * ownTook) / (1000 * OWN_SECONDS * ownHalls)).toFixed(1)} % of a core`,
+  'while something is played',
 );
 
 const share = (isRight) => {

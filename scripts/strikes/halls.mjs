@@ -4,8 +4,11 @@ import { ROOT } from '../house.mjs';
 import { recordedImpacts } from './recordedImpacts.mjs';
 
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
-const [{ STRUCK, hallSound, impactSound }, { resample, levelVoice, shapeVoice }, { seededRandom }] =
-  await Promise.all([core('standIns'), core('sound'), core('units')]);
+const [
+  { STRUCK, hallSound, impactSound, throughLoudspeaker },
+  { resample, levelVoice, shapeVoice },
+  { seededRandom },
+] = await Promise.all([core('standIns'), core('sound'), core('units')]);
 const { spokenVocabulary } = await import('../voice/spokenVocabulary.mjs');
 
 /** The bench has a voice of its own. */
@@ -141,3 +144,33 @@ export function scored(truth, found, tolerance = 0.025) {
   const sum = precision + recall;
   return { precision, recall, f: sum === 0 ? 0 : (2 * precision * recall) / sum, errors };
 }
+
+/** A phone that lies beside the bag and plays at full loudness: it hears itself twice as loud as the strikes, straight and driven. */
+const OWN = { louder: 2, late: 0.05, directOverRoom: 15, drive: 0.9 };
+
+/** A hall as `hall` gives it whose microphone hears the calls of its own device too; `own` are the samples that it plays. */
+export async function hallWithOwnCalls(seed, part, given) {
+  const made = await hall(seed, part, { ...given, hasVoices: false, isClipped: false });
+  const { sampleRate, samples, at, echo } = made;
+  const random = seededRandom(seed + 50_000);
+  const all = await voicesOf(part, sampleRate);
+  const own = new Float32Array(samples.length);
+  for (let t = 0.5; t < given.seconds - 2;) {
+    const call = drawn(all, random);
+    own.set(call.subarray(0, own.length - Math.round(t * sampleRate)), Math.round(t * sampleRate));
+    t += call.length / sampleRate + random();
+  }
+  const heard = throughLoudspeaker(own, { ...OWN, sampleRate, echo }, random);
+  const struck = at.flatMap((instant) => {
+    const from = Math.round(instant * sampleRate);
+    return Array.from(samples.subarray(from, from + Math.round(0.05 * sampleRate)));
+  });
+  const sounding = Array.from(heard).filter((_, i) => own[i] !== 0);
+  const gain = (OWN.louder * strength(struck)) / strength(sounding);
+  const both = samples.map((sample, i) => sample + gain * heard[i]);
+  const most = both.reduce((max, each) => Math.max(max, Math.abs(each)), 1);
+  return { ...made, samples: both.map((sample) => sample / most), own };
+}
+
+const strength = (samples) =>
+  Math.sqrt(samples.reduce((sum, each) => sum + each * each, 0) / Math.max(1, samples.length));

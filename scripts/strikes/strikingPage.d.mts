@@ -1,3 +1,7 @@
 import type { Page } from '@playwright/test';
 
-export function strikingPage(page: Page, at?: readonly number[]): Promise<void>;
+export function strikingPage(
+  page: Page,
+  at?: readonly number[],
+  options?: { readonly hearsItself?: number },
+): Promise<void>;

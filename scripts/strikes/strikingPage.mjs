@@ -13,11 +13,33 @@ const IMPACT = Array.from(
 
 /**
  * Gives a page that microphone, before it goes anywhere. Strikes land at these instants of the clock, in milliseconds since 1970, and
- * when `window.strike(inSeconds)` is called; `window.unplug()` takes the microphone away.
+ * when `window.strike(inSeconds)` is called; `window.unplug()` takes the microphone away. Where it `hearsItself` it stands beside the
+ * loudspeaker of its own device: all that the page plays comes again, so loud and a little later.
  */
-export async function strikingPage(page, at = []) {
+export async function strikingPage(page, at = [], { hearsItself = 0 } = {}) {
   await page.addInitScript(
-    ({ impact, rate, instants }) => {
+    ({ impact, rate, instants, loud }) => {
+      const LATE = 0.04;
+      const loudspeakers = [];
+      const hear = (stream) => {
+        const played = new MediaStreamAudioSourceNode(open.context, { mediaStream: stream });
+        const gain = new GainNode(open.context, { gain: loud });
+        played
+          .connect(new DelayNode(open.context, { delayTime: LATE }))
+          .connect(gain)
+          .connect(open.into);
+      };
+      const { connect } = AudioNode.prototype;
+      if (loud > 0)
+        AudioNode.prototype.connect = function (to, ...rest) {
+          if (to instanceof AudioDestinationNode) {
+            const also = new MediaStreamAudioDestinationNode(this.context);
+            connect.call(this, also);
+            loudspeakers.push(also.stream);
+            if (open) hear(also.stream);
+          }
+          return connect.call(this, to, ...rest);
+        };
       let open = null;
       const buffer = new AudioBuffer({ length: impact.length, sampleRate: rate });
       buffer.copyToChannel(Float32Array.from(impact), 0);
@@ -46,6 +68,7 @@ export async function strikingPage(page, at = []) {
         noise.connect(into);
         noise.start();
         open = { context, into };
+        loudspeakers.forEach(hear);
         for (const track of into.stream.getTracks())
           Object.defineProperty(track, 'label', { value: 'microphone by the bag' });
         for (const instant of instants) {
@@ -61,6 +84,6 @@ export async function strikingPage(page, at = []) {
         },
       });
     },
-    { impact: IMPACT, rate: RATE, instants: [...at] },
+    { impact: IMPACT, rate: RATE, instants: [...at], loud: hearsItself },
   );
 }

@@ -1,15 +1,19 @@
 import { transfer, wrap } from 'comlink';
 import { DETECTOR_VERSION, type DetectorSetting } from '@eurhythm/core/strikes';
-import type { StrikesWork } from '../workers/strikes.worker.ts';
+import type { Found, StrikesWork } from '../workers/strikes.worker.ts';
 import type { Ear, EarWatch } from './Ear.ts';
 import { learntOf } from './earSettings.ts';
 import { hearMicrophone } from './microphone.ts';
+import { hearOwnSound, ownSound, type OwnSound } from './ownSound.ts';
 
 export const MICROPHONE_GONE =
   'The microphone is gone. What it heard so far is kept; count by hand or plug it in again.';
 
-/** A strike is known so long after it: the detector looks ahead, in seconds. */
-const LOOKS_AHEAD = 0.15;
+const OWN_UNKNOWN =
+  'This browser does not tell what it plays: a call may be taken for a strike. Keep the loudspeaker away from the microphone.';
+
+/** A strike is known so long after it: the detector looks ahead, and works on some milliseconds at once; in seconds. */
+const LOOKS_AHEAD = 0.18;
 /** Nobody waits longer than this for pieces that do not come, in seconds. */
 const PATIENCE = 3;
 /** Pieces by which the clock of the microphone is set against that of the page, some five seconds. */
@@ -32,18 +36,34 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
   // Pieces come late, never early: the least difference is the nearest to that of the clocks. Where samples get lost it grows.
   const lags: number[] = [];
   let ahead = 0;
+  const own = ownSound();
+  let endOwn: (() => void) | null = null;
+  let isClosed = false;
+  const take = ({ onsets, waiting }: Found, until: number): void => {
+    for (const { at, ...onset } of onsets) watch.onStrike({ ...onset, at: at + ahead });
+    told = Math.max(told, until - waiting);
+  };
+  const hearOwn = async (playing: OwnSound, sampleRate: number): Promise<void> => {
+    const end = await hearOwnSound(playing, (played) => {
+      const until = heard / sampleRate + ahead;
+      void work.pushOwn(transfer(played, [played.buffer])).then((found) => take(found, until));
+    });
+    if (isClosed) end();
+    else endOwn = end;
+  };
   const onSamples = (samples: Float32Array, sampleRate: number): void => {
-    if (heard === 0) void work.begin(sampleRate, setting, keepsSound);
+    if (heard === 0) {
+      const beside = own?.context.sampleRate === sampleRate ? own : null;
+      void work.begin(sampleRate, setting, { keepsSound, besideOwn: beside !== null });
+      if (beside) hearOwn(beside, sampleRate).catch(() => watch.onTold?.(OWN_UNKNOWN));
+    }
     heard += samples.length;
     lags.push(performance.now() / 1000 - heard / sampleRate);
     if (lags.length > CLOCK_PIECES) lags.shift();
     ahead = Math.min(...lags);
     const until = heard / sampleRate + ahead;
     watch.onLevel?.(levelOf(samples));
-    void work.push(transfer(samples, [samples.buffer])).then((onsets) => {
-      for (const { at, ...onset } of onsets) watch.onStrike({ ...onset, at: at + ahead });
-      told = until;
-    });
+    void work.push(transfer(samples, [samples.buffer])).then((found) => take(found, until));
   };
   try {
     const microphone = await hearMicrophone(onSamples, () => watch.onEnd(MICROPHONE_GONE));
@@ -54,7 +74,7 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
       source: 'microphone',
       device: microphone.name,
       latency: learnt?.latency ?? microphone.latency,
-      detector: DETECTOR_VERSION,
+      detector: own ? `${DETECTOR_VERSION}, own sound taken out` : DETECTOR_VERSION,
       leastStrength,
       settled: async () => {
         const from = performance.now() / 1000;
@@ -66,6 +86,8 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
       },
       close: () => {
         microphone.close();
+        isClosed = true;
+        endOwn?.();
         thread.terminate();
       },
     };

@@ -1,6 +1,7 @@
 import type { SoundEvent } from '@eurhythm/core/rounds';
 import { SYNTH_SOUNDS, synthSound } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
+import { playsHere } from '../ears/ownSound.ts';
 import { MOST_LATENCY, readDeskSettings, type DeskSettings } from './deskSettings.ts';
 
 /** The WAV file of a clip. @throws with a sentence when it cannot be had */
@@ -18,13 +19,17 @@ export class AudioDesk {
   private readonly buses: Readonly<Record<SoundEvent['bus'], GainNode>>;
   private readonly buffers = new Map<string, AudioBuffer>();
   private readonly fetchClip: FetchClip;
+  private readonly playsNoMore: () => void;
   private settings = readDeskSettings();
 
   constructor(fetchClip: FetchClip = fromServer) {
     this.fetchClip = fetchClip;
     const bus = (): GainNode => new GainNode(this.context);
     this.buses = { call: bus(), tick: bus(), bell: bus() };
-    for (const gain of Object.values(this.buses)) gain.connect(this.context.destination);
+    const out = new GainNode(this.context);
+    for (const gain of Object.values(this.buses)) gain.connect(out);
+    out.connect(this.context.destination);
+    this.playsNoMore = playsHere({ context: this.context, out });
     this.apply(this.settings);
     for (const kind of SYNTH_SOUNDS) {
       const { samples, sampleRate } = synthSound(kind, this.context.sampleRate);
@@ -94,6 +99,7 @@ export class AudioDesk {
   }
 
   close(): void {
+    this.playsNoMore();
     void this.context.close();
   }
 }

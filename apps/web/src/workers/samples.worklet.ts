@@ -1,5 +1,7 @@
-/** Sends what comes in to the page, in pieces of so many samples, all channels as one. */
+/** Sends what comes in to the page, in pieces of so many samples, all channels as one; where nothing sounds, silence if it is asked to. */
 const PIECE = 1024;
+/** An audio clock goes by so many samples. */
+const SILENCE = [new Float32Array(128)];
 
 /** What a worklet has and a page has not. */
 declare const registerProcessor: (name: string, processor: unknown) => void;
@@ -7,11 +9,22 @@ declare class AudioWorkletProcessor {
   readonly port: MessagePort;
 }
 
+interface Options {
+  readonly processorOptions?: { readonly tellsSilence?: boolean };
+}
+
 class Samples extends AudioWorkletProcessor {
   private piece = new Float32Array(PIECE);
   private filled = 0;
+  private readonly otherwise: readonly Float32Array[];
 
-  process([input = []]: readonly (readonly Float32Array[])[]): boolean {
+  constructor({ processorOptions = {} }: Options) {
+    super();
+    this.otherwise = processorOptions.tellsSilence === true ? SILENCE : [];
+  }
+
+  process([heard = []]: readonly (readonly Float32Array[])[]): boolean {
+    const input = heard.length > 0 ? heard : this.otherwise;
     const [first] = input;
     for (let i = 0; first && i < first.length; i++) {
       let sum = 0;
