@@ -6,14 +6,14 @@ const REFLECTIONS = { count: 8, from: 0.004, to: 0.044, gain: 0.25 } as const;
 const DENSE = { from: 0.012, gain: 0.02, at: 48_000 } as const;
 
 export interface Room {
-  /** Time in which an echo falls by 60 dB. */
+  /** Time in which an echo falls by 60 dB; 0 without. */
   readonly echo: Seconds;
   readonly sampleRate: number;
 }
 
 /** What a room gives back of one sample: that sample, the first walls, and a dense rest. */
 export function roomResponse({ echo, sampleRate }: Room, random: RandomSource): Float64Array {
-  const response = new Float64Array(Math.round(echo * sampleRate));
+  const response = new Float64Array(Math.max(1, Math.round(echo * sampleRate)));
   response[0] = 1;
   const { count, from, to, gain } = REFLECTIONS;
   for (let k = 0; k < count; k++) {
