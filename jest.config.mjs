@@ -21,7 +21,7 @@ export default {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [
-      '@swc/jest',
+      '<rootDir>/scripts/jestTransform.mjs',
       {
         jsc: {
           parser: { syntax: 'typescript', tsx: false, decorators: true },
