@@ -110,7 +110,9 @@ export function build() {
     ['apps/web/dist/index.html', 'apps/web/dist-home/home.html'],
     () => {
       console.log('Building the pages …');
-      run('npm', ['run', '-s', 'build', '-w', '@eurhythm/web'], { quiet: true });
+      // Asked for by a test, it is still what is used.
+      const env = { NODE_ENV: 'production' };
+      run('npm', ['run', '-s', 'build', '-w', '@eurhythm/web'], { quiet: true, env });
     },
   );
 }
