@@ -226,7 +226,7 @@ describe('a rhythm from a file', () => {
       422,
       'This MIDI file is cut off: it says that it has 1 track, and 0 are there.',
     ],
-    ['ten megabytes', new Uint8Array(10_000_000), 413, 'This file is too large.'],
+    ['ten megabytes', new Uint8Array(10_000_000), 413, 'This file is too large: 1 MB is the most.'],
   ])('is refused with %s', async (_, bytes, status, message) => {
     expect(await send(bytes)).toMatchObject({ status, body: { message } });
   });

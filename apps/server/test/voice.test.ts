@@ -250,7 +250,7 @@ describe('the own voice', () => {
       'This WAV file is cut off: less sound is in it than it says.',
     ],
     ['no WAV', new Uint8Array(200), 422, 'This is no WAV file.'],
-    ['a flood', new Uint8Array(5_000_000), 413, 'This file is too large.'],
+    ['a flood', new Uint8Array(5_000_000), 413, 'This file is too large: 4 MB is the most.'],
   ])('refuses %s, and nothing is kept of it', async (_, bytes, status, message) => {
     expect(await upload('four', bytes)).toMatchObject({ status, body: { message } });
     const { calls } = (await call('GET', 'voice')).body;

@@ -12,7 +12,6 @@ import {
   UploadedFile,
   UseInterceptors,
 } from '@nestjs/common';
-import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import contentDisposition from 'content-disposition';
 import { Readable } from 'node:stream';
@@ -26,6 +25,7 @@ import { HeavyModule } from '../heavy/heavy.module.ts';
 import { HeavyWork } from '../heavy/heavyWork.ts';
 import type { SessionToPlay } from '../heavy/tasks/playedSession.ts';
 import { refuseField } from '../house/refuse.ts';
+import { oneFile } from '../house/oneFile.ts';
 import { PlayedSessionService } from './playedSession.service.ts';
 import { SoundFileService } from './soundFile.service.ts';
 import { SoundsAtHand } from './soundsAtHand.ts';
@@ -91,7 +91,7 @@ class ExchangeController {
   /** The rhythm of a MIDI file as an empty beat line. */
   @Post('combos/rhythm')
   @HttpCode(200)
-  @UseInterceptors(FileInterceptor('file', { limits: { fileSize: RHYTHM_BYTES, files: 1 } }))
+  @UseInterceptors(oneFile('file', RHYTHM_BYTES))
   @ApiConsumes('multipart/form-data')
   @ApiBody({ schema: fileField('file') })
   @answers(RhythmView)

@@ -1,7 +1,7 @@
 import * as transformer from 'class-transformer';
 import * as validator from 'class-validator';
 import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, ValidationPipe } from '@nestjs/common';
-import { BadRequestException, PayloadTooLargeException, UnprocessableEntityException } from '@nestjs/common';
+import { BadRequestException, UnprocessableEntityException } from '@nestjs/common';
 import { breaksOnlyAcross, fieldErrors, type Refusal } from '@eurhythm/contract';
 import type { Response } from 'express';
 import { databaseFault, loggable } from './databaseFaults.ts';
@@ -88,8 +88,6 @@ function sentenceOf(message: string): string {
 
 /** The status and the sentence for an error of any kind. */
 export function refusalOf(error: unknown): { status: number; body: object } {
-  if (error instanceof PayloadTooLargeException)
-    return { status: 413, body: { message: 'This file is too large.' } };
   if (error instanceof HttpException) {
     return { status: error.getStatus(), body: plainBody(error) };
   }

@@ -8,7 +8,6 @@ import {
   UploadedFile,
   UseInterceptors,
 } from '@nestjs/common';
-import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { DetectedStrikes, MatchStrikesDto, STRIKE_SOUND_BYTES, StrikeMatchView } from '@eurhythm/contract';
 import { HeavyModule } from '../heavy/heavy.module.ts';
@@ -16,6 +15,7 @@ import { HeavyWork } from '../heavy/heavyWork.ts';
 import { May } from '../house/access.ts';
 import { answers, fileField } from '../house/answers.ts';
 import { refuseField } from '../house/refuse.ts';
+import { oneFile } from '../house/oneFile.ts';
 
 @May('coach')
 @Controller('api/strikes')
@@ -25,7 +25,7 @@ class StrikesController {
   /** The strikes in a recording. */
   @Post('detect')
   @HttpCode(200)
-  @UseInterceptors(FileInterceptor('file', { limits: { fileSize: STRIKE_SOUND_BYTES, files: 1 } }))
+  @UseInterceptors(oneFile('file', STRIKE_SOUND_BYTES))
   @ApiConsumes('multipart/form-data')
   @ApiBody({ schema: fileField('file') })
   @answers(DetectedStrikes)

@@ -16,7 +16,6 @@ import {
   UseInterceptors,
 } from '@nestjs/common';
 import type { Response } from 'express';
-import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import {
   AttemptView,
@@ -32,6 +31,7 @@ import { FightersModule } from '../fighters/fighters.module.ts';
 import { HeavyModule } from '../heavy/heavy.module.ts';
 import { answers, answersFile, answersNothing, fileField } from '../house/answers.ts';
 import { OwnId } from '../house/ownId.ts';
+import { oneFile } from '../house/oneFile.ts';
 import { RecordingsService } from './recordings.service.ts';
 import { TestsService } from './tests.service.ts';
 
@@ -75,7 +75,7 @@ class HeardTrialsController {
 
   /** The sound of a trial, where somebody said that it may be kept. */
   @Put('recording')
-  @UseInterceptors(FileInterceptor('file', { limits: { fileSize: MOST_RECORDED, files: 1 } }))
+  @UseInterceptors(oneFile('file', MOST_RECORDED))
   @ApiConsumes('multipart/form-data')
   @ApiBody({ schema: fileField('file') })
   @answers(AttemptView)

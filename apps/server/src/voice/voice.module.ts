@@ -15,12 +15,12 @@ import {
   UploadedFile,
   UseInterceptors,
 } from '@nestjs/common';
-import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { CALL_TEXT, OWN_CALL_LIMITS, OwnCallView, SetCentreDto } from '@eurhythm/contract';
 import { May } from '../house/access.ts';
 import { HeavyModule } from '../heavy/heavy.module.ts';
 import { answers, answersFile, answersNothing, fileField } from '../house/answers.ts';
+import { oneFile } from '../house/oneFile.ts';
 import { ClipFolder } from './clipFolder.ts';
 import { CLIPS } from './clips.ts';
 import { OwnCallsService } from './ownCalls.service.ts';
@@ -43,7 +43,7 @@ class VoiceController {
   }
 
   @Put('own/:text')
-  @UseInterceptors(FileInterceptor('sound', { limits: { fileSize: OWN_CALL_LIMITS.bytes, files: 1 } }))
+  @UseInterceptors(oneFile('sound', OWN_CALL_LIMITS.bytes))
   @ApiConsumes('multipart/form-data')
   @ApiBody({ schema: fileField('sound') })
   @answers(OwnCallView)

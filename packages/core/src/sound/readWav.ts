@@ -1,3 +1,4 @@
+import { clockText, type Seconds } from '../units/index.ts';
 import type { Sound } from './wav.ts';
 
 export type ReadWav =
@@ -23,14 +24,24 @@ const CANCELLED = 0.02;
 const refused = (message: string): ReadWav => ({ ok: false, message });
 
 /**
+ * How a recording is refused that is longer than is worked on.
+ *
+ * @example
+ * tooLong(10_800, 5400) // 'A recording is at most 1:30:00 long; this one is 3:00:00. Cut it in parts.'
+ */
+export function tooLong(seconds: Seconds, longest: Seconds): string {
+  return `A recording is at most ${clockText(longest)} long; this one is ${clockText(seconds)}. Cut it in parts.`;
+}
+
+/**
  * Reads a WAV file: 8, 16, 24 or 32-bit PCM or 32 or 64-bit float, any number of channels, which are brought together
  * into one; of channels that cancel each other the loudest is taken. A length that is not told goes to the end. What cannot be read
- * is told in a sentence.
+ * is told in a sentence, and what is longer than `longest` before any of it is read.
  *
  * @example
  * readWav(new Uint8Array(4)).ok // false
  */
-export function readWav(bytes: Uint8Array): ReadWav {
+export function readWav(bytes: Uint8Array, longest: Seconds = Infinity): ReadWav {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const tag = (at: number): string => String.fromCharCode(...bytes.subarray(at, at + 4));
   if (bytes.length < 12 || tag(0) !== 'RIFF' || tag(8) !== 'WAVE') return refused('This is no WAV file.');
@@ -44,9 +55,9 @@ export function readWav(bytes: Uint8Array): ReadWav {
     }
     if (tag(at) === 'data') {
       if (!format) return refused('This WAV file does not say how its sound is written.');
-      if (isOfUnknownLength(size)) return readSamples(view, at + 8, bytes.length - at - 8, format);
+      if (isOfUnknownLength(size)) return readSamples(view, at + 8, bytes.length - at - 8, format, longest);
       if (isCutOff) return refused('This WAV file is cut off: less sound is in it than it says.');
-      return readSamples(view, at + 8, size, format);
+      return readSamples(view, at + 8, size, format, longest);
     }
     at += 8 + size + (size % 2);
   }
@@ -69,7 +80,7 @@ function formatAt(view: DataView, at: number, size: number): Format {
   };
 }
 
-function readSamples(view: DataView, from: number, size: number, format: Format): ReadWav {
+function readSamples(view: DataView, from: number, size: number, format: Format, longest: Seconds): ReadWav {
   const { channels, sampleRate, bits } = format;
   const read = sampleReader(view, format);
   if (!read || channels === 0)
@@ -79,6 +90,7 @@ function readSamples(view: DataView, from: number, size: number, format: Format)
   const width = bits / 8;
   const count = Math.floor(size / (width * channels));
   if (count === 0) return refused('There is no sound in this WAV file.');
+  if (count > longest * sampleRate) return refused(tooLong(count / sampleRate, longest));
   const samples = new Float32Array(count);
   const loud = new Float64Array(channels);
   let mixed = 0;
