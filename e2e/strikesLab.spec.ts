@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { encodeWav, readWav } from '@eurhythm/core/sound';
-import { roundSound } from '@eurhythm/core/standIns';
+import { musicSound, roundSound } from '@eurhythm/core/standIns';
 import { seededRandom } from '@eurhythm/core/units';
 import { choose } from './choose.ts';
 import { strikeNow, strikingMicrophone } from './strikingMicrophone.ts';
@@ -59,6 +59,27 @@ test('the lab says when somebody struck in the quiet, and when the microphone is
   await expect(page.getByRole('alert')).toContainText('struck in the quiet', { timeout: 15_000 });
   await page.evaluate(() => (window as unknown as { unplug(): void }).unplug());
   await expect(page.getByText('The microphone is gone')).toBeVisible();
+});
+
+const song = { sampleRate: 16_000, seconds: 14 };
+
+test('music is told where strikes are heard, in the lab and in a file, and a bag is none', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await accept(page);
+  const samples = musicSound(song, seededRandom(2));
+  await strikingMicrophone(page, [], { beside: { ...song, samples } });
+  await page.goto('/gym/lab');
+  await choose(page.getByLabel('Hear with'), 'Microphone');
+  await expect(page.getByText('Music is heard here')).toBeVisible({ timeout: 40_000 });
+  await page.goto('/fighters/from-file');
+  const wav = Buffer.from(encodeWav({ ...song, samples }));
+  await chosenFile(page).setInputFiles({ name: 'song.wav', mimeType: 'audio/wav', buffer: wav });
+  await expect(page.getByText('Music plays in this file')).toBeVisible({ timeout: 40_000 });
+  await chosenFile(page).setInputFiles({ name: 'bag.wav', mimeType: 'audio/wav', buffer: bag() });
+  await expect(page.getByText('18 strikes')).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText('Music plays in this file')).toHaveCount(0);
 });
 
 test('two ears hear the same strikes: the lab tells what each hears alone', async ({ page }) => {

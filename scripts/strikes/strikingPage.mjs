@@ -14,11 +14,12 @@ const IMPACT = Array.from(
 /**
  * Gives a page that microphone, before it goes anywhere. Strikes land at these instants of the clock, in milliseconds since 1970, and
  * when `window.strike(inSeconds)` is called; `window.unplug()` takes the microphone away. Where it `hearsItself` it stands beside the
- * loudspeaker of its own device: all that the page plays comes again, so loud and a little later.
+ * loudspeaker of its own device: all that the page plays comes again, so loud and a little later. What sounds `beside` it, `{ sampleRate,
+ * samples }`, comes again and again.
  */
-export async function strikingPage(page, at = [], { hearsItself = 0 } = {}) {
+export async function strikingPage(page, at = [], { hearsItself = 0, beside = null } = {}) {
   await page.addInitScript(
-    ({ impact, rate, instants, loud }) => {
+    ({ impact, rate, instants, loud, other }) => {
       const LATE = 0.04;
       const loudspeakers = [];
       const hear = (stream) => {
@@ -67,6 +68,13 @@ export async function strikingPage(page, at = [], { hearsItself = 0 } = {}) {
         const noise = room(context);
         noise.connect(into);
         noise.start();
+        if (other) {
+          const heard = new AudioBuffer({ length: other.samples.length, sampleRate: other.sampleRate });
+          heard.copyToChannel(Float32Array.from(other.samples), 0);
+          const source = new AudioBufferSourceNode(context, { buffer: heard, loop: true });
+          source.connect(into);
+          source.start();
+        }
         open = { context, into };
         loudspeakers.forEach(hear);
         for (const track of into.stream.getTracks())
@@ -84,6 +92,15 @@ export async function strikingPage(page, at = [], { hearsItself = 0 } = {}) {
         },
       });
     },
-    { impact: IMPACT, rate: RATE, instants: [...at], loud: hearsItself },
+    {
+      impact: IMPACT,
+      rate: RATE,
+      instants: [...at],
+      loud: hearsItself,
+      other: beside && {
+        ...beside,
+        samples: Array.from(beside.samples, (sample) => Math.round(sample * 1e4) / 1e4),
+      },
+    },
   );
 }

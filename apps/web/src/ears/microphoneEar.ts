@@ -12,6 +12,9 @@ export const MICROPHONE_GONE =
 const OWN_UNKNOWN =
   'This browser does not tell what it plays: a call may be taken for a strike. Keep the loudspeaker away from the microphone.';
 
+export const MUSIC_HEARD =
+  'Music is heard here, and its drum may be taken for strikes. Turn it off, or count by hand.';
+
 /** A strike is known so long after it: the detector looks ahead, and works on some milliseconds at once; in seconds. */
 const LOOKS_AHEAD = 0.18;
 /** Nobody waits longer than this for pieces that do not come, in seconds. */
@@ -39,7 +42,10 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
   const own = ownSound();
   let endOwn: (() => void) | null = null;
   let isClosed = false;
-  const take = ({ onsets, waiting }: Found, until: number): void => {
+  let hadMusic = false;
+  const take = ({ onsets, waiting, hasMusic }: Found, until: number): void => {
+    if (hasMusic !== hadMusic) watch.onTold?.(hasMusic ? MUSIC_HEARD : '');
+    hadMusic = hasMusic;
     for (const { at, ...onset } of onsets) watch.onStrike({ ...onset, at: at + ahead });
     told = Math.max(told, until - waiting);
   };

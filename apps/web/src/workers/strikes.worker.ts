@@ -1,6 +1,7 @@
 import { expose, transfer } from 'comlink';
 import {
   OwnSoundDetector,
+  MusicWatch,
   SideBySide,
   StrikeDetector,
   type DetectorSetting,
@@ -22,6 +23,14 @@ const MOST_WAIT: Seconds = 0.1;
 export interface Found {
   readonly onsets: readonly Onset[];
   readonly waiting: Seconds;
+  /** Music was heard lately. */
+  readonly hasMusic: boolean;
+}
+
+/** What was found in a whole sound. */
+export interface FoundInWhole {
+  readonly onsets: readonly Onset[];
+  readonly hasMusic: boolean;
 }
 
 /** Looks for strikes in the samples that come. */
@@ -35,12 +44,16 @@ let rate = 0;
 let kept: Float32Array[] | null = null;
 let keptCount = 0;
 
-const NOTHING: Found = { onsets: [], waiting: 0 };
+const NOTHING: Found = { onsets: [], waiting: 0, hasMusic: false };
 
 function listensAlone(sampleRate: number, setting: DetectorSetting): Listens {
   const detector = new StrikeDetector(sampleRate, setting);
+  const music = new MusicWatch(sampleRate);
   return {
-    heard: (samples) => ({ onsets: detector.push(samples), waiting: 0 }),
+    heard: (samples) => {
+      music.push(samples);
+      return { onsets: detector.push(samples), waiting: 0, hasMusic: music.isHeard };
+    },
     own: () => NOTHING,
   };
 }
@@ -48,12 +61,17 @@ function listensAlone(sampleRate: number, setting: DetectorSetting): Listens {
 function listensBesideOwn(sampleRate: number, setting: DetectorSetting): Listens {
   const detector = new OwnSoundDetector(sampleRate, setting);
   const both = new SideBySide(MOST_WAIT * sampleRate);
+  const music = new MusicWatch(sampleRate);
   const found = (pairs: readonly Pair[]): Found => ({
     onsets: pairs.flatMap(([heard, own]) => detector.push(heard, own)),
     waiting: both.waiting / sampleRate,
+    hasMusic: music.isHeard,
   });
   return {
-    heard: (samples) => found(both.takeHeard(samples)),
+    heard: (samples) => {
+      music.push(samples);
+      return found(both.takeHeard(samples));
+    },
     own: (samples) => found(both.takeOwn(samples)),
   };
 }
@@ -80,15 +98,20 @@ const work = {
   },
   pushOwn: (samples: Float32Array): Found => listens?.own(samples) ?? NOTHING,
   /** The strikes in a whole sound; told how far it is. */
-  whole: (sampleRate: number, samples: Float32Array, onShare: (share: number) => void): Onset[] => {
+  whole: (sampleRate: number, samples: Float32Array, onShare: (share: number) => void): FoundInWhole => {
     const own = new StrikeDetector(sampleRate);
     const piece = 10 * sampleRate;
+    const music = new MusicWatch(sampleRate);
     const found: Onset[] = [];
+    let hasMusic = false;
     for (let from = 0; from < samples.length; from += piece) {
-      found.push(...own.push(samples.subarray(from, from + piece)));
+      const part = samples.subarray(from, from + piece);
+      found.push(...own.push(part));
+      music.push(part);
+      hasMusic ||= music.isHeard;
       onShare(Math.min(1, (from + piece) / samples.length));
     }
-    return [...found, ...own.end()];
+    return { onsets: [...found, ...own.end()], hasMusic };
   },
   /** The sound so far as a WAV file; null where none is kept. */
   sound: (): Uint8Array<ArrayBuffer> | null => {

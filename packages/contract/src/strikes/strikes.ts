@@ -47,6 +47,10 @@ export class DetectedStrikes {
   @IsListed(() => OnsetView)
   readonly onsets!: readonly OnsetView[];
 
+  /** Music plays in it for a while: a drum of it may be among the strikes. */
+  @IsYesNo()
+  readonly hasMusic!: boolean;
+
   /** Which making of the detector it was. */
   @IsText()
   readonly detector!: string;

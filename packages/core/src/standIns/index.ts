@@ -2,6 +2,7 @@ export * from './virtualFighter.ts';
 export * from './impactSound.ts';
 export * from './loudspeaker.ts';
 export * from './hallSound.ts';
+export * from './musicSound.ts';
 export * from './bagMotion.ts';
 export * from './padSensor.ts';
 export * from './virtualRound.ts';

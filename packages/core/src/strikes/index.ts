@@ -8,6 +8,7 @@ export * from './own/OwnSoundDetector.ts';
 export * from './own/SideBySide.ts';
 export * from './detect/StrikeDetector.ts';
 export { PATCH } from './detect/strikePatch.ts';
+export * from './music/MusicWatch.ts';
 export * from './line/dueStrikes.ts';
 export * from './line/findLine.ts';
 export * from './line/matchStrikes.ts';

@@ -34,6 +34,8 @@ export function FromFile() {
       setFile(heard);
       setOnsets(heard.onsets);
       setDue([]);
+      if (heard.hasMusic)
+        setTold('Music plays in this file: its drum may be among the strikes. Take out what is none.');
       if (heard.onsets.length === 0)
         setTold('No strike was heard in this file. Add them by double clicks, or count by hand.');
     } catch (error) {

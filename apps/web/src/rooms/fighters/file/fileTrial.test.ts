@@ -3,7 +3,14 @@ import { workOut, type HeardTrial } from '@eurhythm/core/speed';
 import { burstInFile, comboInFile } from './fileTrial.ts';
 import type { HeardFile } from './readSound.ts';
 
-const file: HeardFile = { name: 'bag <1>.wav', sound: null, seconds: 30, onsets: [], detector: 'strikes 1' };
+const file: HeardFile = {
+  name: 'bag <1>.wav',
+  sound: null,
+  seconds: 30,
+  onsets: [],
+  hasMusic: false,
+  detector: 'strikes 1',
+};
 const of = { fighterId: 'ines', lead: 'left', at: '2026-03-05T18:30:00Z' } as const;
 
 describe('what is stored of a file', () => {

@@ -1,8 +1,7 @@
 import { proxy, wrap } from 'comlink';
 import { readTimes } from '@eurhythm/core/formats';
-import { readWav } from '@eurhythm/core/sound';
+import { readWav, tooLong } from '@eurhythm/core/sound';
 import { DETECTOR_VERSION } from '@eurhythm/core/strikes';
-import { clockText } from '@eurhythm/core/units';
 import { STRIKE_SOUND_BYTES, STRIKE_SOUND_RATES, STRIKE_SOUND_SECONDS } from '@eurhythm/contract';
 import { decodedSound } from '../../../ears/decodedSound.ts';
 import type { StrikesWork } from '../../../workers/strikes.worker.ts';
@@ -21,6 +20,7 @@ export interface HeardFile {
   readonly sound: { readonly sampleRate: number; readonly samples: Float32Array<ArrayBuffer> } | null;
   readonly seconds: number;
   readonly onsets: readonly FileOnset[];
+  readonly hasMusic: boolean;
   readonly detector: string | null;
 }
 
@@ -37,7 +37,7 @@ export async function readFile(file: File, onShare: (share: number) => void): Pr
     );
   const sound = await soundOf(file);
   const seconds = sound.samples.length / sound.sampleRate;
-  if (seconds > STRIKE_SOUND_SECONDS) throw tooLong(seconds);
+  checkLength(seconds);
   const { min, max } = STRIKE_SOUND_RATES;
   if (sound.sampleRate < min || sound.sampleRate > max)
     throw new Error(
@@ -48,8 +48,8 @@ export async function readFile(file: File, onShare: (share: number) => void): Pr
     name: 'strikes',
   });
   try {
-    const onsets = await wrap<StrikesWork>(thread).whole(sound.sampleRate, sound.samples, proxy(onShare));
-    return { name: file.name, sound, seconds, onsets, detector: DETECTOR_VERSION };
+    const found = await wrap<StrikesWork>(thread).whole(sound.sampleRate, sound.samples, proxy(onShare));
+    return { name: file.name, sound, seconds, ...found, detector: DETECTOR_VERSION };
   } finally {
     thread.terminate();
   }
@@ -59,18 +59,18 @@ async function tableOf(file: File): Promise<HeardFile> {
   const read = readTimes(await file.text());
   if (!read.ok) throw new Error(read.message);
   const seconds = read.onsets.at(-1)!.at + 1;
-  return { name: file.name, sound: null, seconds, onsets: read.onsets, detector: null };
+  return { name: file.name, sound: null, seconds, onsets: read.onsets, hasMusic: false, detector: null };
 }
 
 async function soundOf(file: File): Promise<{ sampleRate: number; samples: Float32Array<ArrayBuffer> }> {
   const bytes = new Uint8Array(await file.arrayBuffer());
   if (/\.wav$/i.test(file.name) || String.fromCharCode(...bytes.subarray(0, 4)) === 'RIFF') {
-    const read = readWav(bytes);
+    const read = readWav(bytes, STRIKE_SOUND_SECONDS);
     if (!read.ok) throw new Error(read.message);
     return { sampleRate: read.sound.sampleRate, samples: new Float32Array(read.sound.samples) };
   }
   const seconds = await lengthOf(file);
-  if (seconds !== null && seconds > STRIKE_SOUND_SECONDS) throw tooLong(seconds);
+  if (seconds !== null) checkLength(seconds);
   try {
     return await decodedSound(bytes.buffer, DECODED_RATE);
   } catch {
@@ -90,7 +90,6 @@ function lengthOf(file: File): Promise<number | null> {
   }).finally(() => URL.revokeObjectURL(address));
 }
 
-const tooLong = (seconds: number): Error =>
-  new Error(
-    `A recording is at most ${clockText(STRIKE_SOUND_SECONDS)} long; this one is ${clockText(seconds)}. Cut it in parts.`,
-  );
+function checkLength(seconds: number): void {
+  if (seconds > STRIKE_SOUND_SECONDS) throw new Error(tooLong(seconds, STRIKE_SOUND_SECONDS));
+}
