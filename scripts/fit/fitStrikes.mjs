@@ -18,7 +18,7 @@ const SECONDS = 20;
 const HIDDEN = 48;
 const ROUNDS = 30;
 const AT_ONCE = 64;
-const KEEPS_SMALL = 5e-5;
+const KEEPS_SMALL = 2e-4;
 /** A rise whose instant is so near to that of a strike is that strike; what is a little farther is nobody's. */
 const SAME = 0.02;
 const NEAR = 0.035;

@@ -56,9 +56,11 @@ class BandFilter {
 export class BandEnergies {
   /** Length of a frame, exactly. */
   readonly frameSeconds: Seconds;
+  /** Samples of a frame, and how many of them a second there are, when they have been thinned. */
+  readonly size: number;
+  readonly rate: number;
   private readonly thinner: Thinner;
   private readonly filters: readonly BandFilter[];
-  private readonly size: number;
   private readonly piece = new Float64Array(PIECE);
   private filled = 0;
   private sums: Float64Array = new Float64Array(BANDS);
@@ -67,6 +69,7 @@ export class BandEnergies {
   constructor(sampleRate: number) {
     this.thinner = new Thinner(sampleRate);
     const { rate } = this.thinner;
+    this.rate = rate;
     const isWhole = MIDDLES.at(-1)! * REACHES < rate / 2;
     const heard = isWhole ? MIDDLES : MIDDLES.slice(0, TELEPHONE_BANDS);
     this.filters = heard.map((hertz) => new BandFilter(hertz, rate));
@@ -74,12 +77,21 @@ export class BandEnergies {
     this.frameSeconds = this.size / rate;
   }
 
-  /** Each whole frame is told with the mean square of each band; the array is the listener's. */
-  push(samples: ArrayLike<number>, onFrame: (energies: Float64Array) => void): void {
+  /**
+   * Each whole frame is told with the mean square of each band; the array is the listener's. Before that the thinned samples are told, the
+   * first `count` of a piece.
+   */
+  push(
+    samples: ArrayLike<number>,
+    onFrame: (energies: Float64Array) => void,
+    onThinned?: (piece: Float64Array, count: number) => void,
+  ): void {
     for (let from = 0; from < samples.length; from += PIECE) {
       const count = Math.min(PIECE, samples.length - from);
       for (let i = 0; i < count; i++) this.piece[i] = samples[from + i]!;
-      this.energiesOf(this.thinner.run(this.piece, count), onFrame);
+      const left = this.thinner.run(this.piece, count);
+      onThinned?.(this.piece, left);
+      this.energiesOf(left, onFrame);
     }
   }
 

@@ -1,8 +1,9 @@
 import type { Seconds } from '../../units/index.ts';
 import { BANDS, BandEnergies } from './BandEnergies.ts';
 import { EchoShare } from './EchoShare.ts';
+import { Periodicity } from './Periodicity.ts';
 import { strikeOdds } from './strikeOdds.ts';
-import { AHEAD, BEHIND, strikePatch } from './strikePatch.ts';
+import { AHEAD, BEHIND, setPeriodic, strikePatch } from './strikePatch.ts';
 
 /** A strike that was heard. */
 export interface Onset {
@@ -21,7 +22,7 @@ export interface DetectorSetting {
 }
 
 /** Which making of the detector found what is kept. */
-export const DETECTOR_VERSION = 'strikes 3';
+export const DETECTOR_VERSION = 'strikes 4';
 /** Two strikes are no nearer than this (engine: detect). */
 export const REFRACTORY: Seconds = 0.07;
 
@@ -41,9 +42,11 @@ const FLOOR_FACTOR = 2;
 /** From here on a rise is looked at; the highest of so many frames on either side is taken. */
 const LEAST_RISE = 0.3;
 const HIGHEST_OF = 12;
-/** So likely is it told, and so likely it is beyond doubt, as odds in nats: 0.45 and 0.7. */
-const TOLD = Math.log(0.45 / 0.55);
+/** So likely is it told, and so likely it is beyond doubt, as odds in nats: 0.42 and 0.7. */
+const TOLD = Math.log(0.42 / 0.58);
 const SURE = Math.log(0.7 / 0.3);
+/** What is less likely than that though it be no more periodic than noise is none: three rises of four need not be listened to again. */
+const HOPELESS = -3;
 /** Odds are asked for so much more, in nats, of a rise that the own sound of the device explains wholly. */
 const EXPLAINED = 4;
 /** The loudest frame of a strike lies within so many behind its rise. */
@@ -70,6 +73,7 @@ export interface Rise {
 export class StrikeDetector {
   private readonly sampleRate: number;
   private readonly bands: BandEnergies;
+  private readonly periodicity: Periodicity;
   private readonly leastStrength: number;
   private readonly floor = new Float64Array(BANDS);
   private readonly energies: Float64Array[] = [];
@@ -89,6 +93,7 @@ export class StrikeDetector {
   ) {
     this.sampleRate = sampleRate;
     this.bands = new BandEnergies(sampleRate);
+    this.periodicity = new Periodicity(this.bands.rate);
     this.leastStrength = leastStrength;
     this.onRise = onRise;
   }
@@ -102,7 +107,11 @@ export class StrikeDetector {
       this.echo ??= new EchoShare(this.sampleRate);
       this.echo.push(echo);
     }
-    this.bands.push(samples, (energies) => this.frame(energies));
+    this.bands.push(
+      samples,
+      (energies) => this.frame(energies),
+      (piece, count) => this.periodicity.push(piece, count),
+    );
     return this.take();
   }
 
@@ -181,7 +190,11 @@ export class StrikeDetector {
     const begins = AROUND.from + beginning(loud, top);
     const at = (this.count - 1 - AHEAD - BEHIND + begins) * this.bands.frameSeconds;
     const patch = strikePatch(energies, this.floor, rise);
+    const isHopeless = strikeOdds(patch) < HOPELESS;
+    if (isHopeless && !this.onRise) return;
+    setPeriodic(patch, this.periodicity.about((this.count - 1 - AHEAD) * this.bands.size));
     this.onRise?.({ at, patch });
+    if (isHopeless) return;
     const odds = strikeOdds(patch) - EXPLAINED * this.explained(rise);
     if (odds < TOLD || at < TUNED_AFTER || at - this.lastAt < REFRACTORY) return;
     const strength = 10 * Math.log10(loud[top]! + SILENCE);
