@@ -103,15 +103,13 @@ const work = {
     const piece = 10 * sampleRate;
     const music = new MusicWatch(sampleRate);
     const found: Onset[] = [];
-    let hasMusic = false;
     for (let from = 0; from < samples.length; from += piece) {
       const part = samples.subarray(from, from + piece);
       found.push(...own.push(part));
       music.push(part);
-      hasMusic ||= music.isHeard;
       onShare(Math.min(1, (from + piece) / samples.length));
     }
-    return { onsets: [...found, ...own.end()], hasMusic };
+    return { onsets: [...found, ...own.end()], hasMusic: music.wasHeard };
   },
   /** The sound so far as a WAV file; null where none is kept. */
   sound: (): Uint8Array<ArrayBuffer> | null => {

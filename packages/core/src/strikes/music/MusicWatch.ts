@@ -49,6 +49,7 @@ export class MusicWatch {
   /** The steady tones of lately, each pitch once, with the looks in which it was there first and last, and how many. */
   private pitches: { readonly bin: number; readonly first: number; last: number; looks: number }[] = [];
   private count = 0;
+  private was = false;
 
   /** `sampleRate` in hertz, 8,000 to 192,000. */
   constructor(sampleRate: number) {
@@ -82,6 +83,11 @@ export class MusicWatch {
     return steady >= SHARE * WATCHED && this.beginnings() >= BEGINNINGS;
   }
 
+  /** Whether it ever played so far. */
+  get wasHeard(): boolean {
+    return this.was;
+  }
+
   /** At how many instants new tones began. */
   private beginnings(): number {
     const lasting = this.pitches.filter(({ looks }) => looks * this.look >= LASTS);
@@ -106,6 +112,7 @@ export class MusicWatch {
       pitch.looks += 1;
     }
     this.pitches = this.pitches.filter(({ last }) => (this.count - last) * look <= WATCHED);
+    this.was ||= this.isHeard;
   }
 
   /** The tones go on with the peaks that are where they were; what is left of the peaks begins a tone. */
@@ -159,10 +166,7 @@ function vertex(power: Float64Array, bin: number): number {
  */
 export function hasMusic({ sampleRate, samples }: Sound): boolean {
   const watch = new MusicWatch(sampleRate);
-  let isHeard = false;
-  for (let from = 0; from < samples.length && !isHeard; from += sampleRate) {
+  for (let from = 0; from < samples.length && !watch.wasHeard; from += sampleRate)
     watch.push(samples.subarray(from, from + sampleRate));
-    ({ isHeard } = watch);
-  }
-  return isHeard;
+  return watch.wasHeard;
 }
