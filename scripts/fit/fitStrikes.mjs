@@ -1,72 +1,62 @@
 /**
- * `npm run fit-strikes`: fits the small network with which a sudden rise is asked whether it is a strike, on halls in which the instants
+ * `npm run fit-strikes`: fits the small networks with which a sudden rise is asked whether it is a strike, on halls in which the instants
  * of the strikes are known: impacts synthesised and recorded, with echo, noise, voices and what a microphone cuts off.
  */
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { ROOT, build, install, stop } from '../house.mjs';
 
 install();
 build();
-const { PATCH, StrikeDetector } = await import(join(ROOT, 'packages/core/dist/strikes/index.js'));
+const { PATCH } = await import(join(ROOT, 'packages/core/dist/strikes/index.js'));
 const { fitNetwork, listed, writeSource } = await import('./smallNetwork.mjs');
-const { hall } = await import('../strikes/halls.mjs');
+const { inThreads } = await import('./inThreads.mjs');
 const { RECORDED_MISSING, hasRecordedImpacts } = await import('../strikes/recordedImpacts.mjs');
 if (!hasRecordedImpacts()) stop(RECORDED_MISSING);
 
-const HALLS = Number(process.argv[2] ?? 900);
-const SECONDS = 20;
-const HIDDEN = 48;
-const ROUNDS = 30;
+const HALLS = Number(process.argv[2] ?? 1800);
+/** Networks that are asked together, and the units of their hidden layers. */
+const MEMBERS = 2;
+const HIDDEN = [48, 16];
+const ROUNDS = 20;
 const AT_ONCE = 64;
-const KEEPS_SMALL = 2e-4;
-/** A rise whose instant is so near to that of a strike is that strike; what is a little farther is nobody's. */
-const SAME = 0.02;
-const NEAR = 0.035;
-/** Seeds of the bench are small ones. */
-const FIRST_SEED = 1000;
+const KEEPS_SMALL = 1e-4;
 
-const asked = [];
-for (let i = 0; i < HALLS; i++) {
-  const seed = FIRST_SEED + i;
-  // Two of three speak, some louder than anybody strikes; telephones hear at 8 kHz.
-  const { sampleRate, samples, at } = await hall(seed, 'fit', {
-    seconds: SECONDS,
-    hasVoices: i % 3 !== 0,
-    ...(i % 6 === 1 ? { voiceGain: 10 ** ((i % 64) / 80) } : {}),
-    ...(i % 25 === 7 ? { sampleRate: 8000 } : {}),
-  });
-  const detector = new StrikeDetector(sampleRate, {}, (rise) => {
-    const off = Math.min(...at.map((instant) => Math.abs(instant - rise.at)));
-    if (off <= SAME || off > NEAR) asked.push({ patch: rise.patch, isSo: off <= SAME ? 1 : 0, weight: 1 });
-  });
-  detector.push(samples);
-  if (i % 50 === 49) console.log(`${i + 1} halls, ${asked.length} rises`);
-}
-const { inner, outer } = fitNetwork({
-  asked,
-  inputOf: ({ patch }) => patch,
+const threads = availableParallelism();
+const parts = await inThreads(
+  new URL('./risesOfHalls.mjs', import.meta.url),
+  Array.from({ length: threads }, (_, n) => ({
+    from: Math.round((n * HALLS) / threads),
+    to: Math.round(((n + 1) * HALLS) / threads),
+  })),
+);
+const inputs = new Float32Array(parts.reduce((sum, part) => sum + part.inputs.length, 0));
+parts.reduce((at, part) => {
+  inputs.set(part.inputs, at);
+  return at + part.inputs.length;
+}, 0);
+const networks = await fitNetwork({
+  inputs,
+  isSo: Uint8Array.from(parts.flatMap(({ isSo }) => [...isSo])),
   size: PATCH,
   hidden: HIDDEN,
   rounds: ROUNDS,
   atOnce: AT_ONCE,
   keepsSmall: KEEPS_SMALL,
+  members: MEMBERS,
   isScaled: true,
 });
 
 writeSource(
   'packages/core/src/strikes/detect/strikeWeights.ts',
   `/**
- * Weights of the small network that tells strikes from everything else that is sudden. It is asked a \`strikePatch\`. Made by
+ * Weights of the small networks that tell strikes from everything else that is sudden: of each network the layers, of each layer for each
+ * unit what it makes of the numbers before and, last, of a constant 1. The first is asked a \`strikePatch\`. Made by
  * \`npm run fit-strikes\` from impacts, synthesised and recorded, in ${HALLS} halls.
  */
 // prettier-ignore
-export const STRIKE_INNER: readonly number[] = [
-${listed(inner)}
-];
-/** What is made of the hidden units, then the constant. */
-// prettier-ignore
-export const STRIKE_OUTER: readonly number[] = [
-${listed(outer)}
+export const STRIKE_NETWORKS: readonly (readonly (readonly number[])[])[] = [
+${networks.map((layers) => `[\n${layers.map((weights) => `[\n${listed(weights)}\n],`).join('\n')}\n],`).join('\n')}
 ];
 `,
 );

@@ -50,11 +50,14 @@ clips.forEach(({ sound, onset, end }, i) => {
 const size = frameContext(frames[0], 0, VOWEL_CONTEXT).length;
 console.log(`${clips.length} clips, ${asked.length} frames, ${HIDDEN} × ${size} weights`);
 
-const { inner, outer } = fitNetwork({
-  asked,
-  inputOf: ({ own, n }) => frameContext(own, n, VOWEL_CONTEXT),
+const inputs = new Float32Array(asked.length * size);
+for (const [i, { own, n }] of asked.entries()) inputs.set(frameContext(own, n, VOWEL_CONTEXT), i * size);
+const [[inner, outer]] = await fitNetwork({
+  inputs,
+  isSo: Uint8Array.from(asked, ({ isSo }) => isSo),
+  weights: Float64Array.from(asked, ({ weight }) => weight),
   size,
-  hidden: HIDDEN,
+  hidden: [HIDDEN],
   rounds: ROUNDS,
   atOnce: AT_ONCE,
 });
@@ -64,7 +67,7 @@ const text = `/**
  * \`VOWEL_CONTEXT\` (in frames of 5 ms) and a constant. Made by \`npm run fit-vowels\` from two synthesisers whose phones are known.
  */
 export const VOWEL_CONTEXT: readonly number[] = ${JSON.stringify(VOWEL_CONTEXT)};
-/** For each of ${HIDDEN} hidden units what it makes of all that is asked. */
+/** For each of ${outer.length - 1} hidden units what it makes of all that is asked. */
 // prettier-ignore
 export const VOWEL_INNER: readonly number[] = [
 ${listed(inner)}

@@ -42,10 +42,13 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
   const own = ownSound();
   let endOwn: (() => void) | null = null;
   let isClosed = false;
-  let hadMusic = false;
+  /** What is to be known all the while, and what is told for as long as there is music. */
+  let [warning, hadMusic] = ['', false];
+  const tell = (): void => watch.onTold?.(hadMusic ? MUSIC_HEARD : warning);
   const take = ({ onsets, waiting, hasMusic }: Found, until: number): void => {
-    if (hasMusic !== hadMusic) watch.onTold?.(hasMusic ? MUSIC_HEARD : '');
+    const isOther = hasMusic !== hadMusic;
     hadMusic = hasMusic;
+    if (isOther) tell();
     for (const { at, ...onset } of onsets) watch.onStrike({ ...onset, at: at + ahead });
     told = Math.max(told, until - waiting);
   };
@@ -61,7 +64,11 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
     if (heard === 0) {
       const beside = own?.context.sampleRate === sampleRate ? own : null;
       void work.begin(sampleRate, setting, { keepsSound, besideOwn: beside !== null });
-      if (beside) hearOwn(beside, sampleRate).catch(() => watch.onTold?.(OWN_UNKNOWN));
+      if (beside)
+        hearOwn(beside, sampleRate).catch(() => {
+          warning = OWN_UNKNOWN;
+          tell();
+        });
     }
     heard += samples.length;
     lags.push(performance.now() / 1000 - heard / sampleRate);

@@ -14,6 +14,9 @@ import type { HallProps } from './hallProps.ts';
 import { useStationEar, type StationEar } from './useStationEar.ts';
 import { groupsOf, useShownLine } from './useShownLine.ts';
 
+/** A phone that listens draws no oftener: its processor has strikes to hear, and its battery the whole class. */
+const DRAWS_MS = 40;
+
 const placeOf = (sessionId: string): string => `eurhythm.station.${sessionId}`;
 
 /** A phone at a bag or a pair: whose it is, what they do now, and how long it lasts. */
@@ -32,7 +35,7 @@ export function StationView({ view, deck, state, book, member, joined }: HallPro
     member,
     burst: joined.burst,
   });
-  const { at, moment, cycle, combo, walk } = useShownLine(deck, state, book, group);
+  const { at, moment, cycle, combo, walk } = useShownLine(deck, state, book, group, DRAWS_MS);
   const [ref, width] = useWidth<HTMLDivElement>(340);
   const round = view.plan.rounds[state.round]!;
   const { block, left } = blockAt(round.blocks as never, at);

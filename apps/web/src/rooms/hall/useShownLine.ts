@@ -23,9 +23,18 @@ export interface ShownNow {
   readonly walk: Walk | null;
 }
 
-/** The line that a group does now or next, as a joined device follows it; of everybody else where it has none of its own. */
-export function useShownLine(deck: FollowingDeck, state: DeckState, book: MoveBook, group: string): ShownNow {
-  const position = useFrame(() => deck.position, state.phase === 'running');
+/**
+ * The line that a group does now or next, as a joined device follows it; of everybody else where it has none of its own. Looked for at
+ * every frame, or at one in so many milliseconds.
+ */
+export function useShownLine(
+  deck: FollowingDeck,
+  state: DeckState,
+  book: MoveBook,
+  group: string,
+  everyMs = 0,
+): ShownNow {
+  const position = useFrame(() => deck.position, state.phase === 'running', everyMs);
   const at = state.phase === 'running' ? position : deck.position;
   const round = deck.rounds[state.round]!;
   const moment = momentOfRound(round, at);

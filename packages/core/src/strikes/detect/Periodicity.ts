@@ -1,3 +1,4 @@
+import { PieceFilter, lowPass } from '../../sound/index.ts';
 import type { Seconds } from '../../units/index.ts';
 
 /** A stretch of sound is put beside itself so much later: the periods of voices from 80 to 400 Hz. */
@@ -5,10 +6,12 @@ const PERIODS: { readonly from: Seconds; readonly to: Seconds } = { from: 0.0025
 /** So long are the stretches, and where they begin from the rise on, in lengths of one. */
 const STRETCH: Seconds = 0.03;
 const STARTS = [-3, -2, -1, -0.3, 0.2, 0.6] as const;
-/** Periods are tried no closer than so many a second, and half as many samples multiplied: enough for the overtones that carry a voice. */
-const TRIED = 8000;
+/** What carries a voice through a hall lies below this, in hertz; about four samples of it are taken. */
+const BELOW = 1000;
+const TAKEN = 4 * BELOW;
+const BUTTERWORTH_2 = Math.SQRT1_2;
 /** Must hold what lies about a rise behind a whole piece of new samples; a power of two. */
-const KEPT = 16_384;
+const KEPT = 4096;
 const SILENCE = 1e-12;
 
 /** How many numbers a rise gets. */
@@ -16,32 +19,43 @@ export const STRETCHES = STARTS.length;
 
 /**
  * How periodic sound is before, in and behind a rise: a voice comes again after a period of its pitch, an impact and the noise of a hall
- * do not. Keeps the newest samples for that.
+ * do not. Keeps the newest low sound for that.
  */
 export class Periodicity {
+  private readonly filter: PieceFilter;
+  private low = new Float64Array(0);
   private readonly samples = new Float64Array(KEPT);
-  private count = 0;
-  /** In samples: a stretch, and the shortest period. */
-  private readonly stretch: number;
-  private readonly shortest: number;
-  /** One sample of so many is taken; of those, every second one of `length` is multiplied at `tried` periods. */
+  /** Of the samples that came, one in so many is kept. */
   private readonly every: number;
+  private came = 0;
+  private count = 0;
+  /** In samples that came. */
+  private readonly stretch: number;
+  /** In samples that are kept: a stretch, and the shortest and the longest period. */
   private readonly length: number;
-  private readonly tried: number;
+  private readonly shortest: number;
+  private readonly longest: number;
 
   /** `rate` in hertz, 8,000 to 32,000. */
   constructor(rate: number) {
+    this.filter = new PieceFilter(lowPass(BELOW, rate, BUTTERWORTH_2));
     this.stretch = Math.round(STRETCH * rate);
-    this.shortest = Math.round(PERIODS.from * rate);
-    this.every = Math.max(1, Math.round(rate / TRIED));
-    this.length = Math.ceil(this.stretch / (2 * this.every));
-    this.tried = Math.floor((Math.round(PERIODS.to * rate) - this.shortest) / this.every) + 1;
+    this.every = Math.max(1, Math.round(rate / TAKEN));
+    const kept = rate / this.every;
+    this.length = Math.round(STRETCH * kept);
+    this.shortest = Math.round(PERIODS.from * kept);
+    this.longest = Math.round(PERIODS.to * kept);
   }
 
   /** Takes the first `count` samples of a piece. */
   push(piece: Float64Array, count: number): void {
-    for (let i = 0; i < count; i++) this.samples[(this.count + i) & (KEPT - 1)] = piece[i]!;
-    this.count += count;
+    if (this.low.length < count) this.low = new Float64Array(count);
+    this.filter.run(piece, this.low, count);
+    for (let i = (this.every - (this.came % this.every)) % this.every; i < count; i += this.every) {
+      this.samples[this.count & (KEPT - 1)] = this.low[i]!;
+      this.count += 1;
+    }
+    this.came += count;
   }
 
   /**
@@ -49,34 +63,37 @@ export class Periodicity {
    * behind it. Nothing is before the first sample and behind the last one.
    */
   about(at: number): Float64Array {
-    return Float64Array.from(STARTS, (start) => this.highest(Math.round(at + start * this.stretch)));
+    return Float64Array.from(STARTS, (start) =>
+      this.highest(Math.round(Math.round(at + start * this.stretch) / this.every)),
+    );
   }
 
   private highest(from: number): number {
-    const { length, shortest, tried } = this;
-    const sound = this.taken(from, 2 * length);
-    const later = this.taken(from + shortest, 2 * length + tried);
-    let own = 0;
-    for (let i = 0; i < 2 * length; i += 2) own += sound[i]! * sound[i]!;
-    // Sums of the squares so far, of every second sample.
-    const power = new Float64Array(later.length + 2);
-    for (let i = 0; i < later.length; i++) power[i + 2] = power[i]! + later[i]! * later[i]!;
-    let highest = 0;
-    for (let period = 0; period < tried; period++) {
-      let both = 0;
-      for (let i = 0; i < 2 * length; i += 2) both += sound[i]! * later[i + period]!;
-      const of = own * (power[period + 2 * length]! - power[period]!) + SILENCE;
-      if (both > 0 && both * both > highest * of) highest = (both * both) / of;
+    const { length, shortest, longest } = this;
+    const sound = this.taken(from, length);
+    const later = this.taken(from + shortest, length + longest - shortest);
+    // The squares of what is later, summed up over the stretch as it moves on.
+    let [own, power] = [SILENCE, SILENCE];
+    for (let i = 0; i < length; i++) {
+      own += sound[i]! * sound[i]!;
+      power += later[i]! * later[i]!;
     }
-    return Math.sqrt(highest);
+    let highest = 0;
+    for (let period = 0; period <= longest - shortest; period++) {
+      let both = 0;
+      for (let i = 0; i < length; i++) both += sound[i]! * later[i + period]!;
+      highest = Math.max(highest, both / Math.sqrt(own * power));
+      const [goes, comes] = [later[period]!, later[period + length] ?? 0];
+      power = Math.max(SILENCE, power - goes * goes + comes * comes);
+    }
+    return Math.min(1, highest);
   }
 
-  /** So many samples from one on, each `every` behind the one before. */
+  /** So many of the kept samples from one on. */
   private taken(from: number, count: number): Float64Array {
-    const { every, samples } = this;
     const taken = new Float64Array(count);
-    for (let i = 0, at = from; i < count; i++, at += every)
-      if (at >= 0 && at < this.count) taken[i] = samples[at & (KEPT - 1)]!;
+    for (let i = 0, at = from; i < count; i++, at++)
+      if (at >= 0 && at < this.count) taken[i] = this.samples[at & (KEPT - 1)]!;
     return taken;
   }
 }

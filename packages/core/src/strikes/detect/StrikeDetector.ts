@@ -3,7 +3,7 @@ import { BANDS, BandEnergies } from './BandEnergies.ts';
 import { EchoShare } from './EchoShare.ts';
 import { Periodicity } from './Periodicity.ts';
 import { strikeOdds } from './strikeOdds.ts';
-import { AHEAD, BEHIND, setPeriodic, strikePatch } from './strikePatch.ts';
+import { AHEAD, BEHIND, strikePatch } from './strikePatch.ts';
 
 /** A strike that was heard. */
 export interface Onset {
@@ -22,7 +22,7 @@ export interface DetectorSetting {
 }
 
 /** Which making of the detector found what is kept. */
-export const DETECTOR_VERSION = 'strikes 4';
+export const DETECTOR_VERSION = 'strikes 5';
 /** Two strikes are no nearer than this (engine: detect). */
 export const REFRACTORY: Seconds = 0.07;
 
@@ -45,8 +45,6 @@ const HIGHEST_OF = 12;
 /** So likely is it told, and so likely it is beyond doubt, as odds in nats: 0.42 and 0.7. */
 const TOLD = Math.log(0.42 / 0.58);
 const SURE = Math.log(0.7 / 0.3);
-/** What is less likely than that though it be no more periodic than noise is none: three rises of four need not be listened to again. */
-const HOPELESS = -3;
 /** Odds are asked for so much more, in nats, of a rise that the own sound of the device explains wholly. */
 const EXPLAINED = 4;
 /** The loudest frame of a strike lies within so many behind its rise. */
@@ -67,7 +65,7 @@ export interface Rise {
 
 /**
  * Hears strikes in a stream of samples (engine: detect): where all bands rise at once against what was before and against the floor
- * of the hall, the highest of such rises, a small network that tells strikes from voices and steps by what comes before and behind,
+ * of the hall, the highest of such rises, small networks that tell strikes from voices and steps by what comes before and behind,
  * and the instant at which each begins. Pieces of any length give the same.
  */
 export class StrikeDetector {
@@ -189,12 +187,9 @@ export class StrikeDetector {
     const top = loudest(loud);
     const begins = AROUND.from + beginning(loud, top);
     const at = (this.count - 1 - AHEAD - BEHIND + begins) * this.bands.frameSeconds;
-    const patch = strikePatch(energies, this.floor, rise);
-    const isHopeless = strikeOdds(patch) < HOPELESS;
-    if (isHopeless && !this.onRise) return;
-    setPeriodic(patch, this.periodicity.about((this.count - 1 - AHEAD) * this.bands.size));
+    const periodic = this.periodicity.about((this.count - 1 - AHEAD) * this.bands.size);
+    const patch = strikePatch(energies, this.floor, rise, periodic);
     this.onRise?.({ at, patch });
-    if (isHopeless) return;
     const odds = strikeOdds(patch) - EXPLAINED * this.explained(rise);
     if (odds < TOLD || at < TUNED_AFTER || at - this.lastAt < REFRACTORY) return;
     const strength = 10 * Math.log10(loud[top]! + SILENCE);

@@ -1,14 +1,26 @@
-import { PATCH } from './strikePatch.ts';
-import { STRIKE_INNER, STRIKE_OUTER } from './strikeWeights.ts';
+import { STRIKE_NETWORKS } from './strikeWeights.ts';
 
-/** The odds, in nats, that a rise is a strike, by a small network (see `npm run fit-strikes`). */
+/** The odds, in nats, that a rise is a strike: the mean of what some small networks say (see `npm run fit-strikes`). */
 export function strikeOdds(patch: Float64Array): number {
-  const hidden = STRIKE_OUTER.length - 1;
-  let told = STRIKE_OUTER[hidden]!;
-  for (let h = 0; h < hidden; h++) {
-    let sum = 0;
-    for (let i = 0; i < PATCH; i++) sum += STRIKE_INNER[h * PATCH + i]! * patch[i]!;
-    told += STRIKE_OUTER[h]! * Math.tanh(sum);
+  let sum = 0;
+  for (const layers of STRIKE_NETWORKS) sum += saidOf(layers, patch);
+  return sum / STRIKE_NETWORKS.length;
+}
+
+/** What the last of these layers says of this. */
+function saidOf(layers: readonly (readonly number[])[], patch: Float64Array): number {
+  let told = patch;
+  for (const weights of layers.slice(0, -1)) {
+    const units = weights.length / told.length;
+    const next = new Float64Array(units + 1).fill(1);
+    for (let h = 0; h < units; h++) next[h] = Math.tanh(weighed(weights, h * told.length, told));
+    told = next;
   }
-  return told;
+  return weighed(layers.at(-1)!, 0, told);
+}
+
+function weighed(weights: readonly number[], from: number, told: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < told.length; i++) sum += weights[from + i]! * told[i]!;
+  return sum;
 }

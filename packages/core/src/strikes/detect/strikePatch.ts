@@ -24,21 +24,19 @@ const PARTS: readonly (readonly [from: number, to: number])[] = [
 /** Quieter than this mean square (−100 dB) is silence; and no part is told lower than this under the loudest one, in nats. */
 const SILENCE = 1e-10;
 const LOWEST = -8;
-/** How periodic noise is, and an impact. */
-const AS_NOISE = 0.2;
 
 /** How many numbers a patch has: the bands of each part, the floor of each band, the rise, how periodic it is, and a constant. */
 export const PATCH = (PARTS.length + 1) * BANDS + STRETCHES + 2;
 
 /**
  * What the network is asked about a rise: the loudness of the bands before, in and behind it against the loudest of them, in nats,
- * so that it does not matter how loud it is; that of the floors; how sharp the rise is; how periodic the sound is about it,
- * which is set by `setPeriodic` and until then as of noise.
+ * so that it does not matter how loud it is; that of the floors; how sharp the rise is; how periodic the sound is about it.
  */
 export function strikePatch(
   energies: readonly Float64Array[],
   floor: Float64Array,
   rise: number,
+  periodic: Float64Array,
 ): Float64Array {
   const patch = new Float64Array(PATCH);
   let at = 0;
@@ -54,13 +52,7 @@ export function strikePatch(
   for (let band = 0; band < BANDS; band++) patch[at++] = Math.log(floor[band]! + SILENCE);
   for (let i = 0; i < at; i++) patch[i] = Math.max(LOWEST, patch[i]! - top);
   patch[at++] = rise;
-  patch.fill(AS_NOISE, at, at + STRETCHES);
-  at += STRETCHES;
-  patch[at] = 1;
+  patch.set(periodic, at);
+  patch[PATCH - 1] = 1;
   return patch;
-}
-
-/** Sets how periodic the sound is in the stretches about the rise. */
-export function setPeriodic(patch: Float64Array, periodic: Float64Array): void {
-  patch.set(periodic, PATCH - 1 - STRETCHES);
 }
