@@ -42,7 +42,7 @@ export class Periodicity {
     this.stretch = Math.round(STRETCH * rate);
     this.every = Math.max(1, Math.round(rate / TAKEN));
     const kept = rate / this.every;
-    this.length = Math.round(STRETCH * kept);
+    this.length = 2 * Math.round((STRETCH * kept) / 2);
     this.shortest = Math.round(PERIODS.from * kept);
     this.longest = Math.round(PERIODS.to * kept);
   }
@@ -71,20 +71,23 @@ export class Periodicity {
   private highest(from: number): number {
     const { length, shortest, longest } = this;
     const sound = this.taken(from, length);
-    const later = this.taken(from + shortest, length + longest - shortest);
-    // The squares of what is later, summed up over the stretch as it moves on.
-    let [own, power] = [SILENCE, SILENCE];
-    for (let i = 0; i < length; i++) {
+    const later = this.taken(from + shortest, length + longest - shortest + 1);
+    // Every second sample says enough; so there are two sums of the squares of what is later, each moving on by two.
+    let own = SILENCE;
+    const power = [SILENCE, SILENCE];
+    for (let i = 0; i < length; i += 2) {
       own += sound[i]! * sound[i]!;
-      power += later[i]! * later[i]!;
+      power[0]! += later[i]! * later[i]!;
+      power[1]! += later[i + 1]! * later[i + 1]!;
     }
     let highest = 0;
     for (let period = 0; period <= longest - shortest; period++) {
       let both = 0;
-      for (let i = 0; i < length; i++) both += sound[i]! * later[i + period]!;
-      highest = Math.max(highest, both / Math.sqrt(own * power));
+      for (let i = 0; i < length; i += 2) both += sound[i]! * later[i + period]!;
+      const of = power[period & 1]!;
+      highest = Math.max(highest, both / Math.sqrt(own * of));
       const [goes, comes] = [later[period]!, later[period + length] ?? 0];
-      power = Math.max(SILENCE, power - goes * goes + comes * comes);
+      power[period & 1] = Math.max(SILENCE, of - goes * goes + comes * comes);
     }
     return Math.min(1, highest);
   }

@@ -45,8 +45,8 @@ const HIGHEST_OF = 12;
 /** So likely is it told, and so likely it is beyond doubt, as odds in nats: 0.42 and 0.7. */
 const TOLD = Math.log(0.42 / 0.58);
 const SURE = Math.log(0.7 / 0.3);
-/** Odds are asked for so much more, in nats, of a rise that the own sound of the device explains wholly. */
-const EXPLAINED = 4;
+/** Odds are asked for so much more, in nats, of a rise that the own sound of the device explains wholly; of a half, a quarter of it. */
+const EXPLAINED = 7.5;
 /** The loudest frame of a strike lies within so many behind its rise. */
 const LOUDEST_WITHIN = 9;
 /** The filters need so long to be in tune with what is there; nothing is told of that time. */
@@ -190,7 +190,7 @@ export class StrikeDetector {
     const periodic = this.periodicity.about((this.count - 1 - AHEAD) * this.bands.size);
     const patch = strikePatch(energies, this.floor, rise, periodic);
     this.onRise?.({ at, patch });
-    const odds = strikeOdds(patch) - EXPLAINED * this.explained(rise);
+    const odds = strikeOdds(patch) - EXPLAINED * this.explained(rise) ** 2;
     if (odds < TOLD || at < TUNED_AFTER || at - this.lastAt < REFRACTORY) return;
     const strength = 10 * Math.log10(loud[top]! + SILENCE);
     const isDoubtful = odds < SURE || strength < this.leastStrength;
