@@ -70,10 +70,10 @@ export function FindingMarks({
   );
 }
 
-/** Where the round is now. */
+/** Where the round is now: in a layer of its own, so that the tape is not painted again each time it moves. */
 export function MovingNotch({ x, tapeY, scale }: { x: number; tapeY: number; scale: StripScale }) {
   return (
-    <g transform={`translate(${x} 0)`} aria-hidden="true">
+    <g style={{ transform: `translateX(${x}px)`, willChange: 'transform' }} aria-hidden="true">
       <line y1={4} y2={tapeY + scale.tape} stroke="var(--color-ink)" strokeWidth={2.5} opacity={0.75} />
       <path d={`M-11 ${tapeY + scale.tape + 6}h22l-11 -14Z`} className="fill-ink" />
     </g>

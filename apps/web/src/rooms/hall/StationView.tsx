@@ -14,8 +14,8 @@ import type { HallProps } from './hallProps.ts';
 import { useStationEar, type StationEar } from './useStationEar.ts';
 import { groupsOf, useShownLine } from './useShownLine.ts';
 
-/** A phone that listens draws no oftener: its processor has strikes to hear, and its battery the whole class. */
-const DRAWS_MS = 40;
+/** A phone draws no oftener, for its battery has the whole class; nor while it listens, for its processor has strikes to hear. */
+const DRAWS_MS = { otherwise: 40, listening: 90 } as const;
 
 const placeOf = (sessionId: string): string => `eurhythm.station.${sessionId}`;
 
@@ -35,7 +35,13 @@ export function StationView({ view, deck, state, book, member, joined }: HallPro
     member,
     burst: joined.burst,
   });
-  const { at, moment, cycle, combo, walk } = useShownLine(deck, state, book, group, DRAWS_MS);
+  const { at, moment, cycle, combo, walk } = useShownLine(
+    deck,
+    state,
+    book,
+    group,
+    kind === null ? DRAWS_MS.otherwise : DRAWS_MS.listening,
+  );
   const [ref, width] = useWidth<HTMLDivElement>(340);
   const round = view.plan.rounds[state.round]!;
   const { block, left } = blockAt(round.blocks as never, at);
