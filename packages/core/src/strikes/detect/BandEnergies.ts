@@ -88,7 +88,9 @@ export class BandEnergies {
   ): void {
     for (let from = 0; from < samples.length; from += PIECE) {
       const count = Math.min(PIECE, samples.length - from);
-      for (let i = 0; i < count; i++) this.piece[i] = samples[from + i]!;
+      // Typed samples are copied by the engine itself, several times as fast.
+      if (samples instanceof Float32Array) this.piece.set(samples.subarray(from, from + count));
+      else for (let i = 0; i < count; i++) this.piece[i] = samples[from + i]!;
       const left = this.thinner.run(this.piece, count);
       onThinned?.(this.piece, left);
       this.energiesOf(left, onFrame);
