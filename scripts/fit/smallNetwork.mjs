@@ -12,7 +12,7 @@ const SAYS_NOTHING = 1e-3;
  * `inputs` has `size` numbers, of which the last is a constant 1, for each of what is asked, `isSo` a 1 for what is so and a 0 for what is
  * not, `weights` how much each counts. Gives for each of so many `members`, which begin differently and of which the mean is to be taken,
  * the weights of its layers: for each unit of a layer what it makes of the one before and of a constant. Units are as many as `hidden`
- * tells; one after the last of them says the odds.
+ * tells; one after the last of them says the odds. Where `isScaled`, the inputs themselves are scaled.
  */
 export async function fitNetwork({ inputs, size, hidden, keepsSmall = KEEPS_SMALL, members = 1, ...how }) {
   const { isScaled = false, weights = how.isSo.map(() => 1), ...rest } = how;
