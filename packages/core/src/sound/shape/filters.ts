@@ -42,7 +42,8 @@ export class PieceFilter {
     let [x1, x2, y1, y2] = [last[0]!, last[1]!, last[2]!, last[3]!];
     for (let i = 0; i < count; i++) {
       const x = from[i]!;
-      const y = b0 * x + b1 * x1 + b2 * x2 - a1 * y1 - a2 * y2;
+      // What is known longest comes first: the next sample waits for nothing but the last term.
+      const y = b0 * x + b1 * x1 + b2 * x2 - a2 * y2 - a1 * y1;
       x2 = x1;
       x1 = x;
       y2 = y1;

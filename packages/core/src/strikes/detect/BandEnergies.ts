@@ -14,39 +14,61 @@ const FRAME: Seconds = 0.002;
 /** So many samples are worked on at once. */
 const PIECE = 4096;
 
-/** One band: what a band-pass lets through, squared and added up. */
-class BandFilter {
-  private readonly gain: number;
-  private readonly a1: number;
-  private readonly a2: number;
-  private readonly last = new Float64Array(4);
+/** A band-pass of the second order takes the difference of two samples (b₁ = 0, b₂ = −b₀). */
+interface Band {
+  readonly gain: number;
+  readonly a: readonly [number, number];
+}
 
-  constructor(hertz: number, rate: number) {
-    const { b, a } = bandPass(hertz, rate, BAND_Q);
-    this.gain = b[0];
-    [this.a1, this.a2] = a;
+const SILENT: Band = { gain: 0, a: [0, 0] };
+
+function bandAbout(hertz: number, rate: number): Band {
+  const { b, a } = bandPass(hertz, rate, BAND_Q);
+  return { gain: b[0], a };
+}
+
+/** Two bands side by side, as fast as one: what a band-pass lets through, squared and added up. */
+class BandPair {
+  private readonly first: Band;
+  private readonly second: Band | null;
+  /** The last two samples, and the last two of what each band let through. */
+  private readonly last = new Float64Array(6);
+
+  constructor(first: Band, second: Band | null) {
+    this.first = first;
+    this.second = second;
   }
 
-  /** Adds the energy that this stretch of a piece has in the band. */
-  energy(piece: Float64Array, from: number, to: number, before: number): number {
-    const { gain, a1, a2, last } = this;
-    let [x1, x2, y1, y2] = [last[0]!, last[1]!, last[2]!, last[3]!];
-    let sum = before;
-    for (let i = from; i < to; i++) {
-      const x = piece[i]!;
-      // A band-pass of the second order takes the difference of two samples (b₁ = 0, b₂ = −b₀).
-      const y = gain * (x - x2) - a1 * y1 - a2 * y2;
-      x2 = x1;
-      x1 = x;
-      y2 = y1;
-      y1 = y;
-      sum += y * y;
+  /** Adds the energies of the stretches of a piece that end at `ends` to what stands for these bands, from `at` on, in `sums`. */
+  add(piece: Float64Array, ends: readonly number[], sums: readonly Float64Array[], at: number): void {
+    const { first, second, last } = this;
+    const [gain, other] = [first.gain, second ?? SILENT];
+    const [a1, a2] = first.a;
+    const [otherGain, b1, b2] = [other.gain, ...other.a];
+    let [x1, x2, y1, y2, z1, z2] = [last[0]!, last[1]!, last[2]!, last[3]!, last[4]!, last[5]!];
+    let i = 0;
+    for (let n = 0; n < ends.length; n++) {
+      const end = ends[n]!;
+      let [sum, otherSum] = [0, 0];
+      for (; i < end; i++) {
+        const x = piece[i]!;
+        const differs = x - x2;
+        // What is known longest comes first: the next sample waits for nothing but the last term.
+        const y = gain * differs - a2 * y2 - a1 * y1;
+        const z = otherGain * differs - b2 * z2 - b1 * z1;
+        x2 = x1;
+        x1 = x;
+        y2 = y1;
+        y1 = y;
+        z2 = z1;
+        z1 = z;
+        sum += y * y;
+        otherSum += z * z;
+      }
+      sums[n]![at]! += sum;
+      if (second) sums[n]![at + 1]! += otherSum;
     }
-    last[0] = x1;
-    last[1] = x2;
-    last[2] = y1;
-    last[3] = y2;
-    return sum;
+    last.set([x1, x2, y1, y2, z1, z2]);
   }
 }
 
@@ -60,7 +82,7 @@ export class BandEnergies {
   readonly size: number;
   readonly rate: number;
   private readonly thinner: Thinner;
-  private readonly filters: readonly BandFilter[];
+  private readonly pairs: readonly BandPair[];
   private readonly piece = new Float64Array(PIECE);
   private filled = 0;
   private sums: Float64Array = new Float64Array(BANDS);
@@ -72,7 +94,8 @@ export class BandEnergies {
     this.rate = rate;
     const isWhole = MIDDLES.at(-1)! * REACHES < rate / 2;
     const heard = isWhole ? MIDDLES : MIDDLES.slice(0, TELEPHONE_BANDS);
-    this.filters = heard.map((hertz) => new BandFilter(hertz, rate));
+    const bands = heard.map((hertz) => bandAbout(hertz, rate));
+    this.pairs = bands.flatMap((band, k) => (k % 2 === 0 ? [new BandPair(band, bands[k + 1] ?? null)] : []));
     this.size = Math.max(1, Math.round(FRAME * rate));
     this.frameSeconds = this.size / rate;
   }
@@ -102,9 +125,7 @@ export class BandEnergies {
     const frames: Float64Array[] = [this.sums];
     for (let at = size - this.filled; at <= count; at += size) frames.push(new Float64Array(BANDS));
     const ends = frames.map((_, n) => Math.min(count, (n + 1) * size - this.filled));
-    for (const [k, filter] of this.filters.entries())
-      for (const [n, sums] of frames.entries())
-        sums[k] = filter.energy(this.piece, n === 0 ? 0 : ends[n - 1]!, ends[n]!, sums[k]!);
+    for (const [k, pair] of this.pairs.entries()) pair.add(this.piece, ends, frames, 2 * k);
     this.filled = (this.filled + count) % size;
     this.sums = frames.pop()!;
     for (const energies of frames) {

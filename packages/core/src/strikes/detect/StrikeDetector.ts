@@ -26,12 +26,12 @@ export const DETECTOR_VERSION = 'strikes 5';
 /** Two strikes are no nearer than this (engine: detect). */
 export const REFRACTORY: Seconds = 0.07;
 
-/** Frames that are looked at as now, and as before, with a gap in between for a rise that takes some milliseconds. */
+/** Frames that are looked at as now, and twice as many as before, with a gap in between for a rise that takes some milliseconds. */
 const NOW = 3;
 const GAP = 3;
-const BEFORE = 6;
-/** No band says more than this, so that one band alone is no strike; in nats of energy. */
-const MOST_RISE = 2.5;
+const BEFORE = 2 * NOW;
+/** No band says more than this, so that one band alone is no strike; as a ratio of energies. */
+const MOST_RISE = Math.exp(2.5);
 /** Quieter than this mean square (−100 dB) is silence. */
 const SILENCE = 1e-10;
 /** The floor of a band falls to what is quieter within a tenth of a second, and rises within some seconds. */
@@ -49,6 +49,9 @@ const SURE = Math.log(0.7 / 0.3);
 const EXPLAINED = 7.5;
 /** The loudest frame of a strike lies within so many behind its rise. */
 const LOUDEST_WITHIN = 9;
+/** The frames about a rise; and so many are kept before those that lie behind are let go of, all at once. */
+const WINDOW = BEHIND + 1 + AHEAD;
+const KEPT = 8 * WINDOW;
 /** The filters need so long to be in tune with what is there; nothing is told of that time. */
 const TUNED_AFTER: Seconds = 0.02;
 /** What comes out of nothing and is this share as loud after 40 ms is no strike, but a microphone that begins. */
@@ -74,10 +77,12 @@ export class StrikeDetector {
   private readonly periodicity: Periodicity;
   private readonly leastStrength: number;
   private readonly floor = new Float64Array(BANDS);
-  private readonly energies: Float64Array[] = [];
-  private readonly rises: number[] = [];
+  private energies: Float64Array[] = [];
+  /** The most that each band has in a frame and the two before it. */
+  private tops: Float64Array[] = [];
+  private rises: number[] = [];
   private echo: EchoShare | null = null;
-  private readonly echoes: (Float64Array | null)[] = [];
+  private echoes: (Float64Array | null)[] = [];
   private count = 0;
   private lastAt = -Infinity;
   private found: Onset[] = [];
@@ -130,22 +135,28 @@ export class StrikeDetector {
       // Before the first frame it was as in it.
       this.floor.set(energies);
       for (let i = 0; i < BEHIND; i++) this.keep(energies, null);
+      this.rises = Array.from(this.energies, () => 0);
     }
     this.learnFloor(energies);
     this.keep(energies, this.echo?.left(energies, this.floor) ?? null);
-    this.rises[this.rises.length - 1] = this.rise(this.energies.length, null);
+    this.rises.push(this.rise(this.energies.length, null));
     this.count += 1;
     if (this.count > AHEAD) this.look();
   }
 
   private keep(energies: Float64Array, echo: Float64Array | null): void {
+    if (this.energies.length === KEPT) this.forget();
     this.energies.push(energies);
+    this.tops.push(topsOf(this.energies));
     this.echoes.push(echo);
-    this.rises.push(0);
-    if (this.energies.length <= BEHIND + 1 + AHEAD) return;
-    this.energies.shift();
-    this.echoes.shift();
-    this.rises.shift();
+  }
+
+  /** Lets go of what lies behind the window. */
+  private forget(): void {
+    this.energies = this.energies.slice(1 - WINDOW);
+    this.tops = this.tops.slice(1 - WINDOW);
+    this.echoes = this.echoes.slice(1 - WINDOW);
+    this.rises = this.rises.slice(1 - WINDOW);
   }
 
   private learnFloor(energies: Float64Array): void {
@@ -159,38 +170,38 @@ export class StrikeDetector {
     }
   }
 
-  /** How much all bands rise at once just before the frame `end`, over what may be echo, each no further than `MOST_RISE`. */
+  /** How much all bands rise at once just before the frame `end`, over what may be echo, each no further than `MOST_RISE`; in nats. */
   private rise(end: number, echo: Float64Array | null): number {
-    const { energies, floor } = this;
-    let sum = 0;
+    const { tops, floor } = this;
+    const now = tops[end - 1]!;
+    const [before, longBefore] = [tops[end - 1 - NOW - GAP]!, tops[end - 1 - NOW - GAP - NOW]!];
+    let ratios = 1;
     for (let b = 0; b < BANDS; b++) {
-      let [now, before] = [0, 0];
-      for (let k = end - NOW; k < end; k++) now = Math.max(now, energies[k]![b]!);
-      for (let k = end - NOW - GAP - BEFORE; k < end - NOW - GAP; k++)
-        before = Math.max(before, energies[k]![b]!);
       const under = FLOOR_FACTOR * floor[b]! + SILENCE + (echo?.[b] ?? 0);
-      const ratio = (now + under) / (before + under);
-      if (ratio > 1) sum += Math.min(MOST_RISE, Math.log(ratio));
+      const ratio = (now[b]! + under) / (Math.max(before[b]!, longBefore[b]!) + under);
+      if (ratio > 1) ratios *= Math.min(MOST_RISE, ratio);
     }
-    return sum / BANDS;
+    return Math.log(ratios) / BANDS;
   }
 
   /** Whether the frame that lies `AHEAD` behind the newest is a strike. */
   private look(): void {
-    const { rises, energies } = this;
-    const rise = rises[BEHIND]!;
+    const { rises } = this;
+    const middle = rises.length - 1 - AHEAD;
+    const rise = rises[middle]!;
     if (rise < LEAST_RISE) return;
-    for (let k = BEHIND - HIGHEST_OF; k <= BEHIND + HIGHEST_OF; k++)
-      if (rises[k]! > rise || (rises[k] === rise && k < BEHIND)) return;
+    for (let k = middle - HIGHEST_OF; k <= middle + HIGHEST_OF; k++)
+      if (rises[k]! > rise || (rises[k] === rise && k < middle)) return;
+    const energies = this.energies.slice(-WINDOW);
     const loud = energies.slice(AROUND.from, AROUND.to).map(loudness);
-    if (this.isBeginning()) return this.learnFloorHere();
+    if (isBeginning(energies)) return this.learnFloorHere(energies.slice(-STAYS_PART));
     const top = loudest(loud);
     const begins = AROUND.from + beginning(loud, top);
     const at = (this.count - 1 - AHEAD - BEHIND + begins) * this.bands.frameSeconds;
     const periodic = this.periodicity.about((this.count - 1 - AHEAD) * this.bands.size);
     const patch = strikePatch(energies, this.floor, rise, periodic);
     this.onRise?.({ at, patch });
-    const odds = strikeOdds(patch) - EXPLAINED * this.explained(rise) ** 2;
+    const odds = strikeOdds(patch) - EXPLAINED * this.explained(middle, rise) ** 2;
     if (odds < TOLD || at < TUNED_AFTER || at - this.lastAt < REFRACTORY) return;
     const strength = 10 * Math.log10(loud[top]! + SILENCE);
     const isDoubtful = odds < SURE || strength < this.leastStrength;
@@ -198,31 +209,41 @@ export class StrikeDetector {
     this.found.push({ at, strength, ...(isDoubtful ? { doubtful: true } : {}) });
   }
 
-  /** Which share of the rise in the middle the own sound of the device may have made. */
-  private explained(rise: number): number {
-    const some = this.echoes.slice(BEHIND + 1 - NOW, BEHIND + 1).flatMap((echo) => (echo ? [echo] : []));
+  /** Which share of this rise in the middle the own sound of the device may have made. */
+  private explained(middle: number, rise: number): number {
+    const some = this.echoes.slice(middle + 1 - NOW, middle + 1).flatMap((echo) => (echo ? [echo] : []));
     if (some.length === 0) return 0;
     const most = some[0]!.map((_, b) => Math.max(...some.map((echo) => echo[b]!)));
-    return Math.max(0, 1 - this.rise(BEHIND + 1, most) / rise);
+    return Math.max(0, 1 - this.rise(middle + 1, most) / rise);
   }
 
-  /** Whether nothing at all came before the middle, and what came there stays: samples that begin, or come again after a gap. */
-  private isBeginning(): boolean {
-    const { energies } = this;
-    if (energies.slice(AROUND.from, BEHIND).every((bands) => loudness(bands) > SILENCE)) return false;
-    const at = energies.slice(BEHIND, BEHIND + STAYS_PART);
-    return meanLoudness(energies.slice(-STAYS_PART)) > STAYS * meanLoudness(at);
-  }
-
-  /** Takes what is heard now for the floor, which would be learnt from nothing for some seconds else. */
-  private learnFloorHere(): void {
-    const now = this.energies.slice(-STAYS_PART);
+  /** Takes what is heard in these frames for the floor, which would be learnt from nothing for some seconds else. */
+  private learnFloorHere(now: readonly Float64Array[]): void {
     for (let b = 0; b < BANDS; b++)
       this.floor[b] = Math.max(this.floor[b]!, now.reduce((sum, bands) => sum + bands[b]!, 0) / now.length);
   }
 }
 
-const loudness = (bands: Float64Array): number => bands.reduce((sum, each) => sum + each, 0);
+/** The most of each band in the last of these frames and those just before it. */
+function topsOf(energies: readonly Float64Array[]): Float64Array {
+  const tops = energies.at(-1)!.slice();
+  for (let k = Math.max(0, energies.length - NOW); k < energies.length - 1; k++)
+    for (let b = 0; b < BANDS; b++) tops[b] = Math.max(tops[b]!, energies[k]![b]!);
+  return tops;
+}
+
+/** Whether nothing at all came before the middle of a window, and what came there stays: samples that begin, or come again after a gap. */
+function isBeginning(energies: readonly Float64Array[]): boolean {
+  if (energies.slice(AROUND.from, BEHIND).every((bands) => loudness(bands) > SILENCE)) return false;
+  const at = energies.slice(BEHIND, BEHIND + STAYS_PART);
+  return meanLoudness(energies.slice(-STAYS_PART)) > STAYS * meanLoudness(at);
+}
+
+function loudness(bands: Float64Array): number {
+  let sum = 0;
+  for (let b = 0; b < BANDS; b++) sum += bands[b]!;
+  return sum;
+}
 
 const meanLoudness = (frames: readonly Float64Array[]): number =>
   frames.reduce((sum, bands) => sum + loudness(bands), 0) / frames.length;
