@@ -1,3 +1,5 @@
+import { samplesAt } from './samples.ts';
+
 /** Why the microphone is not heard, as a sentence that says what to do. */
 export class NoMicrophone extends Error {}
 
@@ -25,25 +27,19 @@ export interface Microphone {
   readonly name: string;
   /** From the sound to its samples, in seconds, as far as the browser knows. */
   readonly latency: number;
+  /** In hertz. */
+  readonly sampleRate: number;
+  /** Brings all that it hears, as mono samples (`Float32Array`) in pieces of some milliseconds; may be handed on to a thread. */
+  readonly samples: MessagePort;
   close(): void;
 }
 
-/**
- * Everything that the microphone hears, as mono samples in pieces of a few milliseconds. `onEnd` is told when it is unplugged.
- * @throws NoMicrophone
- */
-export async function hearMicrophone(
-  onSamples: (samples: Float32Array, sampleRate: number) => void,
-  onEnd: () => void,
-): Promise<Microphone> {
+/** Opens the microphone and hears it. `onEnd` is told when it is unplugged. @throws NoMicrophone */
+export async function hearMicrophone(onEnd: () => void): Promise<Microphone> {
   const stream = await openMicrophone();
   const context = new AudioContext();
-  const { default: url } = await import('../workers/samples.worklet.ts?worker&url');
-  await context.audioWorklet.addModule(url);
   const source = new MediaStreamAudioSourceNode(context, { mediaStream: stream });
-  const node = new AudioWorkletNode(context, 'samples', { numberOfOutputs: 0 });
-  node.port.onmessage = ({ data }: MessageEvent<Float32Array>) => onSamples(data, context.sampleRate);
-  source.connect(node);
+  const samples = await samplesAt(source, context, { tellsSilence: false });
   void context.resume();
   for (const track of stream.getTracks()) track.addEventListener('ended', onEnd);
   const [track] = stream.getAudioTracks();
@@ -51,8 +47,10 @@ export async function hearMicrophone(
   return {
     name: track?.label || 'microphone',
     latency: latency ?? 0,
+    sampleRate: context.sampleRate,
+    samples: samples.port,
     close: () => {
-      node.port.onmessage = null;
+      samples.close();
       for (const each of stream.getTracks()) {
         each.removeEventListener('ended', onEnd);
         each.stop();

@@ -1,10 +1,13 @@
-import { transfer, wrap } from 'comlink';
-import { DETECTOR_VERSION, type DetectorSetting } from '@eurhythm/core/strikes';
-import type { Found, StrikesWork } from '../workers/strikes.worker.ts';
+import { proxy, transfer, wrap } from 'comlink';
+import { DETECTOR_VERSION } from '@eurhythm/core/strikes';
+import type { LiveNews, LiveWish } from '../workers/LiveStrikes.ts';
+import type { StrikesWork } from '../workers/strikes.worker.ts';
 import type { Ear, EarWatch } from './Ear.ts';
 import { learntOf } from './earSettings.ts';
+import { EarWarnings } from './EarWarnings.ts';
 import { hearMicrophone } from './microphone.ts';
-import { hearOwnSound, ownSound, type OwnSound } from './ownSound.ts';
+import { ownSound, type OwnSound } from './ownSound.ts';
+import { samplesAt, type Samples } from './samples.ts';
 
 export const MICROPHONE_GONE =
   'The microphone is gone. What it heard so far is kept; count by hand or plug it in again.';
@@ -12,16 +15,10 @@ export const MICROPHONE_GONE =
 const OWN_UNKNOWN =
   'This browser does not tell what it plays: a call may be taken for a strike. Keep the loudspeaker away from the microphone.';
 
-export const MUSIC_HEARD =
-  'Music is heard here, and its drum may be taken for strikes. Turn it off, or count by hand.';
-
 /** A strike is known so long after it: the detector looks ahead, and works on some milliseconds at once; in seconds. */
 const LOOKS_AHEAD = 0.18;
 /** Nobody waits longer than this for pieces that do not come, in seconds. */
 const PATIENCE = 3;
-/** Pieces by which the clock of the microphone is set against that of the page, some five seconds. */
-const CLOCK_PIECES = 250;
-
 /**
  * Hears strikes by the microphone, in a thread of its own, with what was learnt of it at this place.
  * @throws NoMicrophone
@@ -32,75 +29,57 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
     name: 'strikes',
   });
   const work = wrap<StrikesWork>(thread);
-  let heard = 0;
-  /** Until when all is told, by the page's clock. */
-  let told = -Infinity;
-  let setting: DetectorSetting = {};
-  // Pieces come late, never early: the least difference is the nearest to that of the clocks. Where samples get lost it grows.
-  const lags: number[] = [];
-  let ahead = 0;
-  const own = ownSound();
-  let endOwn: (() => void) | null = null;
+  const warnings = new EarWarnings((what) => watch.onTold?.(what));
+  let own: Samples | null = null;
   let isClosed = false;
-  /** What is to be known all the while, and what is told for as long as there is music. */
-  let [warning, hadMusic] = ['', false];
-  const tell = (): void => watch.onTold?.(hadMusic ? MUSIC_HEARD : warning);
-  const take = ({ onsets, waiting, hasMusic }: Found, until: number): void => {
-    const isOther = hasMusic !== hadMusic;
-    hadMusic = hasMusic;
-    if (isOther) tell();
-    for (const { at, ...onset } of onsets) watch.onStrike({ ...onset, at: at + ahead });
-    told = Math.max(told, until - waiting);
+  const take = ({ onsets, hasMusic, lost, level }: LiveNews): void => {
+    warnings.heard(hasMusic, lost, performance.now() / 1000);
+    if (level !== null) watch.onLevel?.(level);
+    for (const onset of onsets) watch.onStrike(onset);
   };
-  const hearOwn = async (playing: OwnSound, sampleRate: number): Promise<void> => {
-    const end = await hearOwnSound(playing, (played) => {
-      const until = heard / sampleRate + ahead;
-      void work.pushOwn(transfer(played, [played.buffer])).then((found) => take(found, until));
-    });
-    if (isClosed) end();
-    else endOwn = end;
-  };
-  const onSamples = (samples: Float32Array, sampleRate: number): void => {
-    if (heard === 0) {
-      const beside = own?.context.sampleRate === sampleRate ? own : null;
-      void work.begin(sampleRate, setting, { keepsSound, besideOwn: beside !== null });
-      if (beside)
-        hearOwn(beside, sampleRate).catch(() => {
-          warning = OWN_UNKNOWN;
-          tell();
-        });
-    }
-    heard += samples.length;
-    lags.push(performance.now() / 1000 - heard / sampleRate);
-    if (lags.length > CLOCK_PIECES) lags.shift();
-    ahead = Math.min(...lags);
-    const until = heard / sampleRate + ahead;
-    watch.onLevel?.(levelOf(samples));
-    void work.push(transfer(samples, [samples.buffer])).then((found) => take(found, until));
+  const hearOwn = async ({ out, context }: OwnSound): Promise<void> => {
+    const played = await samplesAt(out, context, { tellsSilence: true });
+    if (isClosed) return played.close();
+    own = played;
+    void work.hearOwn(transfer(played.port, [played.port]));
   };
   try {
-    const microphone = await hearMicrophone(onSamples, () => watch.onEnd(MICROPHONE_GONE));
-    const learnt = learntOf(microphone.name);
+    const microphone = await hearMicrophone(() => watch.onEnd(MICROPHONE_GONE));
+    const { name, sampleRate, samples } = microphone;
+    const learnt = learntOf(name);
     const leastStrength = learnt?.calibration?.leastStrength ?? null;
-    if (leastStrength !== null) setting = { leastStrength };
+    const playing = ownSound();
+    const besideOwn = playing?.context.sampleRate === sampleRate;
+    const wish: LiveWish = {
+      sampleRate,
+      setting: leastStrength === null ? {} : { leastStrength },
+      keepsSound,
+      besideOwn,
+      tellsLevel: watch.onLevel !== undefined,
+      pageBegan: performance.timeOrigin,
+    };
+    void work.listen(wish, transfer(samples, [samples]), proxy(take));
+    if (besideOwn) hearOwn(playing).catch(() => warnings.set(OWN_UNKNOWN));
+    else if (playing) warnings.set(OWN_UNKNOWN);
     return {
       source: 'microphone',
-      device: microphone.name,
+      device: name,
       latency: learnt?.latency ?? microphone.latency,
-      detector: own ? `${DETECTOR_VERSION}, own sound taken out` : DETECTOR_VERSION,
+      detector: besideOwn ? `${DETECTOR_VERSION}, own sound taken out` : DETECTOR_VERSION,
       leastStrength,
       settled: async () => {
         const from = performance.now() / 1000;
-        while (told < from + LOOKS_AHEAD && performance.now() / 1000 < from + PATIENCE) await pause(20);
+        while ((await work.until()) < from + LOOKS_AHEAD && performance.now() / 1000 < from + PATIENCE)
+          await pause(20);
       },
       sound: async () => {
-        const wav = await work.sound();
-        return wav && { wav: new Blob([wav], { type: 'audio/wav' }), from: ahead };
+        const sound = await work.sound();
+        return sound && { wav: new Blob([sound.wav], { type: 'audio/wav' }), from: sound.from };
       },
       close: () => {
         microphone.close();
         isClosed = true;
-        endOwn?.();
+        own?.close();
         thread.terminate();
       },
     };
@@ -112,10 +91,3 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
 
 const pause = (milliseconds: number): Promise<void> =>
   new Promise((resolve) => setTimeout(resolve, milliseconds));
-
-/** Decibels of full scale of a piece; silence is −100. */
-function levelOf(samples: Float32Array): number {
-  let sum = 0;
-  for (const sample of samples) sum += sample * sample;
-  return Math.max(-100, 10 * Math.log10(sum / Math.max(1, samples.length) + 1e-10));
-}

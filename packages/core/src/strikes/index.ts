@@ -2,6 +2,7 @@ export * from './calibrate.ts';
 export * from './chirp.ts';
 export * from './claps.ts';
 export * from './MotionDetector.ts';
+export * from './SampleClock.ts';
 export * from './SensorStream.ts';
 export * from './own/ownSounds.ts';
 export * from './own/OwnSoundDetector.ts';

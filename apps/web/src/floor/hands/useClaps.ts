@@ -22,18 +22,16 @@ export function useClaps(onTwo: () => void, sounds: () => boolean): Claps {
     if (!isOn) return;
     let microphone: Microphone | null = null;
     let isGone = false;
-    let detector: ClapDetector | null = null;
-    hearMicrophone(
-      (samples, sampleRate) => {
-        const heard = detector ?? new ClapDetector(sampleRate);
-        detector = heard;
-        if (heard.push(samples, isMuted()).length > 0) two();
-      },
-      () => setFailure('The microphone is gone: claps are not heard. The keys work as before.'),
+    hearMicrophone(() =>
+      setFailure('The microphone is gone: claps are not heard. The keys work as before.'),
     ).then(
       (opened) => {
-        if (isGone) opened.close();
-        else microphone = opened;
+        if (isGone) return opened.close();
+        microphone = opened;
+        const detector = new ClapDetector(opened.sampleRate);
+        opened.samples.onmessage = ({ data }: MessageEvent<Float32Array>) => {
+          if (detector.push(data, isMuted()).length > 0) two();
+        };
       },
       (error: Error) => setFailure(error.message),
     );

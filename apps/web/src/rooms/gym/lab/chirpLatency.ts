@@ -1,5 +1,5 @@
 import { joined } from '@eurhythm/core/sound';
-import { chirp, findChirp } from '@eurhythm/core/strikes';
+import { SampleClock, chirp, findChirp } from '@eurhythm/core/strikes';
 import { median } from 'simple-statistics';
 import { hearMicrophone } from '../../../ears/microphone.ts';
 
@@ -24,16 +24,13 @@ export interface ChirpLatency {
 /** Plays chirps and hears them come back; null where none did. @throws NoMicrophone */
 export async function chirpLatency(extra: number): Promise<ChirpLatency | null> {
   const pieces: Float32Array[] = [];
-  let [rate, count, ahead] = [0, 0, Infinity];
-  const microphone = await hearMicrophone(
-    (samples, sampleRate) => {
-      rate = sampleRate;
-      pieces.push(samples);
-      count += samples.length;
-      ahead = Math.min(ahead, performance.now() / 1000 - count / sampleRate);
-    },
-    () => {},
-  );
+  const microphone = await hearMicrophone(() => {});
+  const { sampleRate: rate } = microphone;
+  const clock = new SampleClock(rate);
+  microphone.samples.onmessage = ({ data }: MessageEvent<Float32Array>) => {
+    pieces.push(data);
+    clock.take(data.length, performance.now() / 1000);
+  };
   const context = new AudioContext();
   try {
     await context.resume();
@@ -49,6 +46,7 @@ export async function chirpLatency(extra: number): Promise<ChirpLatency | null> 
     }
     await new Promise((done) => setTimeout(done, 1000 * (BEFORE + TIMES * APART + 0.4)));
     const all = joined(pieces);
+    const ahead = clock.from;
     const ways = Array.from({ length: TIMES }, (_, n) => {
       const from = Math.max(0, Math.round((page + n * APART - ahead) * rate));
       const found = findChirp(all.subarray(from, from + Math.round(LISTEN * rate)), rate);

@@ -1,0 +1,134 @@
+import {
+  MusicWatch,
+  OwnSoundDetector,
+  SampleClock,
+  SideBySide,
+  StrikeDetector,
+  type DetectorSetting,
+  type Onset,
+} from '@eurhythm/core/strikes';
+import { encodeWav, joined, resample } from '@eurhythm/core/sound';
+import type { Seconds } from '@eurhythm/core/units';
+
+/** Sound is kept no finer than this, in samples a second: what is to be heard of a strike is below half of it. */
+const KEPT_RATE = 16_000;
+/** No more than so many seconds of it. */
+const MOST_KEPT: Seconds = 300;
+/** What is heard waits no longer than this for what is played meanwhile. */
+const MOST_WAIT: Seconds = 0.1;
+
+/** How it listens. */
+export interface LiveWish {
+  /** In hertz. */
+  readonly sampleRate: number;
+  readonly setting: DetectorSetting;
+  readonly keepsSound: boolean;
+  /** What the page plays is told too, and is no strike. */
+  readonly besideOwn: boolean;
+  /** How loud each piece is, is told. */
+  readonly tellsLevel: boolean;
+  /** When the clock of the page began (`performance.timeOrigin`), in milliseconds. */
+  readonly pageBegan: number;
+}
+
+/** What is told of a piece, where there is something to tell. */
+export interface LiveNews {
+  /** By the clock of the page. */
+  readonly onsets: readonly Onset[];
+  /** Music was heard lately. */
+  readonly hasMusic: boolean;
+  /** How much was lost so far, because the machine was busy. */
+  readonly lost: Seconds;
+  /** In decibels of full scale; silence is −100. */
+  readonly level: number | null;
+}
+
+/** A loss of so much is worth telling. */
+const TOLD_LOSS: Seconds = 0.1;
+
+/** Listens to a microphone, and to what the page plays, and tells the strikes by the clock of the page. */
+export class LiveStrikes {
+  private readonly wish: LiveWish;
+  private readonly tell: (news: LiveNews) => void;
+  private readonly clock: SampleClock;
+  private readonly music: MusicWatch;
+  private readonly push: (samples: Float32Array) => Onset[];
+  private readonly pushOwn: (samples: Float32Array) => Onset[];
+  /** In seconds. */
+  private readonly waiting: () => Seconds;
+  private readonly kept: Float32Array[] = [];
+  private keptCount = 0;
+  private toldMusic = false;
+  private toldLoss: Seconds = 0;
+  private told: Seconds = -Infinity;
+
+  constructor(wish: LiveWish, tell: (news: LiveNews) => void) {
+    const { sampleRate, setting, besideOwn } = wish;
+    this.wish = wish;
+    this.tell = tell;
+    this.clock = new SampleClock(sampleRate);
+    this.music = new MusicWatch(sampleRate);
+    if (besideOwn) {
+      const detector = new OwnSoundDetector(sampleRate, setting);
+      const both = new SideBySide(MOST_WAIT * sampleRate);
+      this.push = (samples) => both.takeHeard(samples).flatMap(([heard, own]) => detector.push(heard, own));
+      this.pushOwn = (samples) => both.takeOwn(samples).flatMap(([heard, own]) => detector.push(heard, own));
+      this.waiting = () => both.waiting / sampleRate;
+    } else {
+      const detector = new StrikeDetector(sampleRate, setting);
+      this.push = (samples) => detector.push(samples);
+      this.pushOwn = () => [];
+      this.waiting = () => 0;
+    }
+  }
+
+  /** Takes what the microphone hears. */
+  heard(samples: Float32Array): void {
+    const { keepsSound, sampleRate, tellsLevel, pageBegan } = this.wish;
+    this.clock.take(samples.length, (performance.timeOrigin - pageBegan + performance.now()) / 1000);
+    if (keepsSound && this.keptCount < MOST_KEPT * sampleRate) {
+      this.kept.push(samples);
+      this.keptCount += samples.length;
+    }
+    this.music.push(samples);
+    this.found(this.push(samples), tellsLevel ? levelOf(samples) : null);
+  }
+
+  /** Takes what the page plays. */
+  own(samples: Float32Array): void {
+    this.found(this.pushOwn(samples), null);
+  }
+
+  /** Until when all was looked at, by the clock of the page. */
+  get until(): Seconds {
+    return this.told;
+  }
+
+  /** The sound so far as a WAV file, and when it began by the clock of the page; null where none is kept. */
+  get sound(): { readonly wav: Uint8Array<ArrayBuffer>; readonly from: Seconds } | null {
+    const { keepsSound, sampleRate } = this.wish;
+    if (!keepsSound) return null;
+    const sound = { sampleRate, samples: joined(this.kept) };
+    return { wav: encodeWav(resample(sound, Math.min(sampleRate, KEPT_RATE))), from: this.clock.from };
+  }
+
+  private found(onsets: readonly Onset[], level: number | null): void {
+    const { clock, toldMusic, toldLoss } = this;
+    const { isHeard: hasMusic } = this.music;
+    const isToTell = onsets.length > 0 || level !== null || hasMusic !== toldMusic;
+    if (isToTell || clock.lost > toldLoss + TOLD_LOSS) {
+      this.toldMusic = hasMusic;
+      this.toldLoss = clock.lost;
+      const byPage = onsets.map((onset) => ({ ...onset, at: onset.at + clock.from }));
+      this.tell({ onsets: byPage, hasMusic, lost: clock.lost, level });
+    }
+    this.told = clock.until - this.waiting();
+  }
+}
+
+/** Decibels of full scale of a piece; silence is −100. */
+function levelOf(samples: Float32Array): number {
+  let sum = 0;
+  for (const sample of samples) sum += sample * sample;
+  return Math.max(-100, 10 * Math.log10(sum / Math.max(1, samples.length) + 1e-10));
+}
