@@ -59,8 +59,10 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
       pageBegan: performance.timeOrigin,
     };
     void work.listen(wish, transfer(samples, [samples]), proxy(take));
-    if (besideOwn) hearOwn(playing).catch(() => warnings.set(OWN_UNKNOWN));
-    else if (playing) warnings.set(OWN_UNKNOWN);
+    // Told once the ear is open, or whoever opens it would not have it yet.
+    const ownUnknown = (): void => void setTimeout(() => warnings.set(OWN_UNKNOWN));
+    if (besideOwn) hearOwn(playing).catch(ownUnknown);
+    else if (playing) ownUnknown();
     return {
       source: 'microphone',
       device: name,

@@ -1,5 +1,5 @@
-/** Sends what comes in through the port that it is given, in pieces of so many samples, all channels as one; null ends it. */
-const PIECE = 1024;
+/** Sends what comes in through the port that it is given, in pieces of so many samples at most, all channels as one; null ends it. */
+const PIECE = 512;
 /** An audio clock goes by so many samples. */
 const SILENCE = [new Float32Array(128)];
 
@@ -14,7 +14,7 @@ interface Options {
 }
 
 class Samples extends AudioWorkletProcessor {
-  private piece = new Float32Array(PIECE);
+  private readonly piece = new Float32Array(PIECE);
   private filled = 0;
   private to: MessagePort | null = null;
   private hasEnded = false;
@@ -32,18 +32,21 @@ class Samples extends AudioWorkletProcessor {
 
   process([heard = []]: readonly (readonly Float32Array[])[]): boolean {
     const input = heard.length > 0 ? heard : this.otherwise;
-    const [first] = input;
-    for (let i = 0; this.to && first && i < first.length; i++) {
-      let sum = 0;
-      for (const channel of input) sum += channel[i]!;
-      this.piece[this.filled] = sum / input.length;
-      this.filled += 1;
-      if (this.filled < PIECE) continue;
-      this.to.postMessage(this.piece, [this.piece.buffer]);
-      this.piece = new Float32Array(PIECE);
-      this.filled = 0;
-    }
+    const length = input[0]?.length ?? 0;
+    if (!this.to || length === 0) return !this.hasEnded;
+    const { piece, filled } = this;
+    for (const channel of input)
+      for (let i = 0; i < length; i++) piece[filled + i]! += channel[i]! / input.length;
+    this.filled += length;
+    if (this.filled + length > PIECE) this.send(this.to);
     return !this.hasEnded;
+  }
+
+  private send(to: MessagePort): void {
+    const piece = this.piece.slice(0, this.filled);
+    to.postMessage(piece, [piece.buffer]);
+    this.piece.fill(0);
+    this.filled = 0;
   }
 }
 

@@ -85,10 +85,12 @@ export function inverseFourier(re: Float64Array, im: Float64Array): void {
  * powerSpectrum(new Float64Array(8)).every((power) => power === 0) // true
  */
 export function powerSpectrum(frame: Float64Array): Float64Array {
-  const re = Float64Array.from(frame);
+  const re = new Float64Array(frame);
   const im = new Float64Array(frame.length);
   fourier(re, im);
-  return Float64Array.from({ length: frame.length / 2 }, (_, k) => re[k]! ** 2 + im[k]! ** 2);
+  const power = new Float64Array(frame.length / 2);
+  for (let k = 0; k < power.length; k++) power[k] = re[k]! * re[k]! + im[k]! * im[k]!;
+  return power;
 }
 
 /** What a length needs of its own: which samples change places, and for each stage, from the third on, the factors of its halves. */

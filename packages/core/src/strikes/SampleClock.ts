@@ -1,17 +1,20 @@
 import type { Seconds } from '../units/index.ts';
 
-/** The clocks are compared over the pieces that came within this. */
-const COMPARED: Seconds = 5;
-/** Where all that came within this is later by so much, samples were lost: the machine was busy, or the device. */
-const RECENT: Seconds = 1;
+/** Pieces are put together that came within this; the clocks are compared over so many of those, some five seconds. */
+const TOGETHER: Seconds = 0.25;
+const COMPARED = 20;
+/** Where all that came in the last few of those, about a second, is later by so much, samples were lost: the machine was busy, or the device. */
+const RECENT = 4;
 const LOST: Seconds = 0.015;
 /** Of that time so much must have come, or it says nothing: what waited comes all at once. */
 const ENOUGH: Seconds = 0.5;
 
-interface Piece {
-  readonly now: Seconds;
-  readonly seconds: Seconds;
-  readonly lag: Seconds;
+/** Pieces that came one after the other. */
+interface Stretch {
+  readonly began: Seconds;
+  /** How much came. */
+  seconds: Seconds;
+  leastLag: Seconds;
 }
 
 /**
@@ -21,7 +24,8 @@ interface Piece {
 export class SampleClock {
   private readonly sampleRate: number;
   private count = 0;
-  private pieces: Piece[] = [];
+  private stretches: Stretch[] = [];
+  private last: Seconds = -Infinity;
   private least = 0;
   private lostBefore = 0;
 
@@ -32,20 +36,20 @@ export class SampleClock {
 
   /** Takes a piece of so many samples whose last one was there at this instant of the clock of the device. */
   take(samples: number, now: Seconds): void {
-    const before = this.pieces.at(-1);
     const seconds = samples / this.sampleRate;
     this.count += samples;
-    this.pieces = this.pieces.filter((piece) => now - piece.now < COMPARED);
-    this.pieces.push({ now, seconds, lag: now - this.count / this.sampleRate });
-    this.least = leastOf(this.pieces);
+    this.keep(now, seconds);
+    this.least = leastOf(this.stretches);
     // What comes right behind another piece has waited with it, and so have those before it.
-    if (!before || now - before.now < seconds / 2) return;
-    const recent = this.pieces.filter((piece) => now - piece.now < RECENT);
-    if (recent.reduce((sum, piece) => sum + piece.seconds, 0) < ENOUGH) return;
+    const hasWaited = now - this.last < seconds / 2;
+    this.last = now;
+    if (hasWaited) return;
+    const recent = this.stretches.slice(-RECENT).filter(({ began }) => now - began <= RECENT * TOGETHER);
+    if (recent.reduce((sum, stretch) => sum + stretch.seconds, 0) < ENOUGH) return;
     const later = leastOf(recent) - this.least;
     if (later < LOST) return;
     this.lostBefore += later;
-    this.pieces = recent;
+    this.stretches = recent;
     this.least += later;
   }
 
@@ -63,7 +67,22 @@ export class SampleClock {
   get lost(): Seconds {
     return this.lostBefore;
   }
+
+  private keep(now: Seconds, seconds: Seconds): void {
+    const lag = now - this.count / this.sampleRate;
+    const stretch = this.stretches.at(-1);
+    if (stretch && now - stretch.began < TOGETHER) {
+      stretch.seconds += seconds;
+      stretch.leastLag = Math.min(stretch.leastLag, lag);
+      return;
+    }
+    this.stretches.push({ began: now, seconds, leastLag: lag });
+    if (this.stretches.length > COMPARED) this.stretches.shift();
+  }
 }
 
-const leastOf = (pieces: readonly Piece[]): Seconds =>
-  pieces.reduce((least, { lag }) => Math.min(least, lag), Infinity);
+function leastOf(stretches: readonly Stretch[]): Seconds {
+  let least = Infinity;
+  for (const { leastLag } of stretches) if (leastLag < least) least = leastLag;
+  return least;
+}

@@ -64,7 +64,7 @@ export class MusicWatch {
 
   /** Takes the next samples, −1 to 1. */
   push(samples: ArrayLike<number>): void {
-    const piece = Float64Array.from(samples);
+    const piece = new Float64Array(samples);
     const count = this.thinner.run(piece, piece.length);
     const { frame } = this;
     for (let i = 0; i < count; i++) {
