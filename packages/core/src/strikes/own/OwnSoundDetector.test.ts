@@ -58,6 +58,17 @@ describe('OwnSoundDetector', () => {
     for (const instant of at) expect(later.filter(near(instant))).toHaveLength(1);
     expect(later).toHaveLength(at.length);
   });
+  it('knows the way after little more than a second of calls, from what came before it knew', () => {
+    const detector = new OwnSoundDetector(RATE);
+    const second = (t: number) => [heard, own].map((samples) => samples.subarray(t * RATE, (t + 1) * RATE));
+    const found = [0, 1, 2, 3, 4, 5, 6].flatMap((t) => {
+      const [struck, played] = second(t);
+      const onsets = detector.push(struck!, played!);
+      if (t === 1) expect(detector.echoAfter).toBeCloseTo(LATE, 2);
+      return onsets;
+    });
+    expect(found.filter((onset) => onset.at > 1.5)).toEqual([]);
+  });
   it('hears what is there where nothing is played', () => {
     const quiet = made(0);
     const found = detected(quiet.heard, new Float32Array(quiet.heard.length));

@@ -10,9 +10,9 @@ const WAY: Seconds = 0.192;
 const AHEAD_OF_IT: Seconds = 0.004;
 /** Sound is on its way through a device no longer than this. */
 const MOST_DELAY: Seconds = 0.6;
-/** The delay is looked for in so much sound, once in so much that was played. */
+/** The delay is looked for in so much sound, once in so much that was played: often while it is not known, seldom afterwards. */
 const LOOKED_AT: Seconds = 2;
-const LOOKED_FOR_EVERY: Seconds = 0.5;
+const LOOKED_FOR_EVERY: { readonly unknown: Seconds; readonly known: Seconds } = { unknown: 0.25, known: 4 };
 /** Two findings so near each other are the same one. */
 const SAME: Seconds = 0.002;
 
@@ -91,10 +91,11 @@ export class OwnSoundDetector {
     return this.detector.push(this.rest, this.echo);
   }
 
-  /** Once in half a second of own sound; twice the same is believed. A device that was put elsewhere begins anew. */
+  /** Twice the same is believed. A device that was put elsewhere begins anew. */
   private lookForDelay(): void {
     this.playedSince += ECHO_BLOCK;
-    if (this.playedSince < LOOKED_FOR_EVERY * this.rate) return;
+    const every = this.delay === null ? LOOKED_FOR_EVERY.unknown : LOOKED_FOR_EVERY.known;
+    if (this.playedSince < every * this.rate) return;
     this.playedSince = 0;
     const heard = this.heard.last(LOOKED_AT * this.rate);
     const found = echoDelay(this.own.last(heard.length), heard, Math.round(MOST_DELAY * this.rate));
@@ -104,8 +105,22 @@ export class OwnSoundDetector {
     if (isSame(this.lastFound) && !isSame(this.delay)) {
       this.delay = found;
       this.canceller = this.newCanceller();
+      this.learnFromPast(found);
     }
     this.lastFound = found;
+  }
+
+  /** The way is learnt from what was played and heard before its delay was known, all at once. */
+  private learnFromPast(delay: number): void {
+    const blocks = Math.floor((LOOKED_AT * this.rate) / ECHO_BLOCK);
+    const after = Math.max(0, delay - Math.round(AHEAD_OF_IT * this.rate));
+    const heard = new Float64Array(ECHO_BLOCK);
+    // The newest block is taken as it comes.
+    for (let block = blocks - 1; block > 0; block--) {
+      this.heard.copy(heard, block * ECHO_BLOCK);
+      this.own.copy(this.late, block * ECHO_BLOCK + after);
+      this.canceller.take(this.late, heard, this.echo);
+    }
   }
 }
 
