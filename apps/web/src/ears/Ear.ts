@@ -26,7 +26,7 @@ export interface EarWatch {
   onEnd(why: string): void;
   /** What is to be known while it goes on hearing: what was lost, what was too much. */
   onTold?(what: string): void;
-  /** How loud it is, in decibels of full scale, some fifty times a second. */
+  /** How loud it is, in decibels of full scale, some hundred times a second. */
   onLevel?(decibels: number): void;
 }
 

@@ -16,7 +16,8 @@ export class EarWarnings {
   private told = '';
   private always = '';
   private hasMusic = false;
-  private losses: readonly { readonly at: Seconds; readonly lost: Seconds }[] = [{ at: -Infinity, lost: 0 }];
+  private lost: Seconds = 0;
+  private losses: readonly { readonly at: Seconds; readonly seconds: Seconds }[] = [];
 
   /** `tell` is told what is to be known now, and an empty text when there is nothing more. */
   constructor(tell: (what: string) => void) {
@@ -26,8 +27,9 @@ export class EarWarnings {
   /** Whether music is heard now; how much sound was lost in all until this instant, in seconds. */
   heard(hasMusic: boolean, lost: Seconds, at: Seconds): void {
     this.hasMusic = hasMusic;
-    const before = this.losses.filter((each) => each.at < at - LATELY).slice(-1);
-    this.losses = [...before, ...this.losses.filter((each) => each.at >= at - LATELY), { at, lost }];
+    if (lost > this.lost) this.losses = [...this.losses, { at, seconds: lost - this.lost }];
+    this.lost = lost;
+    if (this.losses.length > 0) this.losses = this.losses.filter((loss) => at - loss.at < LATELY);
     this.say();
   }
 
@@ -38,7 +40,7 @@ export class EarWarnings {
   }
 
   private say(): void {
-    const lately = this.losses.at(-1)!.lost - this.losses[0]!.lost;
+    const lately = this.losses.reduce((sum, loss) => sum + loss.seconds, 0);
     const what = lately > MUCH_LOST ? HOLES_HEARD : this.hasMusic ? MUSIC_HEARD : this.always;
     if (what === this.told) return;
     this.told = what;

@@ -19,6 +19,7 @@ const OWN_UNKNOWN =
 const LOOKS_AHEAD = 0.18;
 /** Nobody waits longer than this for pieces that do not come, in seconds. */
 const PATIENCE = 3;
+
 /**
  * Hears strikes by the microphone, in a thread of its own, with what was learnt of it at this place.
  * @throws NoMicrophone
