@@ -1,5 +1,5 @@
 import type { Ear, EarKind, EarWatch, PretendWork } from './Ear.ts';
-import { openMicrophoneEar } from './microphoneEar.ts';
+import { openMicrophoneEar } from './microphone/microphoneEar.ts';
 import { openMotionEar } from './motionEar.ts';
 import { openPretendEar } from './pretendEar.ts';
 import { openSensorEar } from './sensorEar.ts';

@@ -53,7 +53,7 @@ export class SampleClock {
     this.least += later;
   }
 
-  /** When the first sample would have sounded had none been lost since. */
+  /** The instant of the first sample, counted back from the newest: later than it was by what was lost since. */
   get from(): Seconds {
     return this.least;
   }

@@ -1,9 +1,9 @@
 import { proxy, transfer, wrap } from 'comlink';
 import { DETECTOR_VERSION } from '@eurhythm/core/strikes';
-import type { LiveNews, LiveWish } from '../workers/LiveStrikes.ts';
-import type { StrikesWork } from '../workers/strikes.worker.ts';
-import type { Ear, EarWatch } from './Ear.ts';
-import { learntOf } from './earSettings.ts';
+import type { LiveNews, LiveWish } from '../../workers/LiveStrikes.ts';
+import type { StrikesWork } from '../../workers/strikes.worker.ts';
+import type { Ear, EarWatch } from '../Ear.ts';
+import { learntOf } from '../earSettings.ts';
 import { EarWarnings } from './EarWarnings.ts';
 import { hearMicrophone } from './microphone.ts';
 import { ownSound, type OwnSound } from './ownSound.ts';
@@ -25,7 +25,7 @@ const PATIENCE = 3;
  * @throws NoMicrophone
  */
 export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): Promise<Ear> {
-  const thread = new Worker(new URL('../workers/strikes.worker.ts', import.meta.url), {
+  const thread = new Worker(new URL('../../workers/strikes.worker.ts', import.meta.url), {
     type: 'module',
     name: 'strikes',
   });

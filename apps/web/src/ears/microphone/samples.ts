@@ -11,7 +11,7 @@ export async function samplesAt(
   context: AudioContext,
   { tellsSilence }: { readonly tellsSilence: boolean },
 ): Promise<Samples> {
-  const { default: url } = await import('../workers/samples.worklet.ts?worker&url');
+  const { default: url } = await import('../../workers/samples.worklet.ts?worker&url');
   await context.audioWorklet.addModule(url);
   const worklet = new AudioWorkletNode(context, 'samples', {
     numberOfOutputs: 0,
