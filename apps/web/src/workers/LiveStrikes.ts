@@ -27,8 +27,6 @@ export interface LiveWish {
   readonly besideOwn: boolean;
   /** How loud each piece is, is told. */
   readonly tellsLevel: boolean;
-  /** When the clock of the page began (`performance.timeOrigin`), in milliseconds. */
-  readonly pageBegan: number;
 }
 
 /** What is told of a piece, where there is something to tell. */
@@ -58,6 +56,8 @@ export class LiveStrikes {
   private readonly waiting: () => Seconds;
   private readonly kept: Float32Array[] = [];
   private keptCount = 0;
+  /** So much silence stands in what is kept for what was lost, so that all of it lies where its strikes were told. */
+  private filled: Seconds = 0;
   private toldMusic = false;
   private toldLoss: Seconds = 0;
   private told: Seconds = -Infinity;
@@ -82,16 +82,12 @@ export class LiveStrikes {
     }
   }
 
-  /** Takes what the microphone hears. */
-  heard(samples: Float32Array): void {
-    const { keepsSound, sampleRate, tellsLevel, pageBegan } = this.wish;
-    this.clock.take(samples.length, (performance.timeOrigin - pageBegan + performance.now()) / 1000);
-    if (keepsSound && this.keptCount < MOST_KEPT * sampleRate) {
-      this.kept.push(samples);
-      this.keptCount += samples.length;
-    }
+  /** Takes what the microphone hears, and when it came by the clock of the page. */
+  heard(samples: Float32Array, now: Seconds): void {
+    this.clock.take(samples.length, now);
+    this.keep(samples);
     this.music.push(samples);
-    this.found(this.push(samples), tellsLevel ? levelOf(samples) : null);
+    this.found(this.push(samples), this.wish.tellsLevel ? levelOf(samples) : null);
   }
 
   /** Takes what the page plays. */
@@ -109,7 +105,19 @@ export class LiveStrikes {
     const { keepsSound, sampleRate } = this.wish;
     if (!keepsSound) return null;
     const sound = { sampleRate, samples: joined(this.kept) };
-    return { wav: encodeWav(resample(sound, Math.min(sampleRate, KEPT_RATE))), from: this.clock.from };
+    return {
+      wav: encodeWav(resample(sound, Math.min(sampleRate, KEPT_RATE))),
+      from: this.clock.from - this.filled,
+    };
+  }
+
+  private keep(samples: Float32Array): void {
+    const { keepsSound, sampleRate } = this.wish;
+    if (!keepsSound || this.keptCount >= MOST_KEPT * sampleRate) return;
+    const missing = new Float32Array(Math.round((this.clock.lost - this.filled) * sampleRate));
+    this.filled += missing.length / sampleRate;
+    this.kept.push(missing, samples);
+    this.keptCount += missing.length + samples.length;
   }
 
   private found(onsets: readonly Onset[], level: number | null): void {

@@ -13,11 +13,12 @@ let live: LiveStrikes | null = null;
 
 /** Strikes are heard in a thread of its own, and the samples come straight to it, so that a page that draws holds up nothing. */
 const work = {
-  /** Listens from now on to the samples that come through the port. */
-  listen: (wish: LiveWish, heard: MessagePort, tell: (news: LiveNews) => void): void => {
+  /** Listens from now on to what comes through the port, for a page whose clock began then (`performance.timeOrigin`, in milliseconds). */
+  listen: (wish: LiveWish, pageBegan: number, heard: MessagePort, tell: (news: LiveNews) => void): void => {
     const begun = new LiveStrikes(wish, tell);
     live = begun;
-    heard.onmessage = ({ data }: MessageEvent<Float32Array>) => begun.heard(data);
+    const now = (): Seconds => (performance.timeOrigin - pageBegan + performance.now()) / 1000;
+    heard.onmessage = ({ data }: MessageEvent<Float32Array>) => begun.heard(data, now());
   },
   /** What the page plays comes through this port. */
   hearOwn: (own: MessagePort): void => {

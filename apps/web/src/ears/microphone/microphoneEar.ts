@@ -57,9 +57,8 @@ export async function openMicrophoneEar(watch: EarWatch, keepsSound: boolean): P
       keepsSound,
       besideOwn,
       tellsLevel: watch.onLevel !== undefined,
-      pageBegan: performance.timeOrigin,
     };
-    void work.listen(wish, transfer(samples, [samples]), proxy(take));
+    void work.listen(wish, performance.timeOrigin, transfer(samples, [samples]), proxy(take));
     // Told once the ear is open, or whoever opens it would not have it yet.
     const ownUnknown = (): void => void setTimeout(() => warnings.set(OWN_UNKNOWN));
     if (besideOwn) hearOwn(playing).catch(ownUnknown);

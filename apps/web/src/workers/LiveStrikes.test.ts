@@ -1,0 +1,74 @@
+import { readWav } from '@eurhythm/core/sound';
+import { hallSound, impactSound, type Placed } from '@eurhythm/core/standIns';
+import { detectStrikes } from '@eurhythm/core/strikes';
+import { seededRandom } from '@eurhythm/core/units';
+import { LiveStrikes, type LiveNews, type LiveWish } from './LiveStrikes.ts';
+
+const RATE = 16_000;
+const PIECE = 512;
+const SECONDS = 16;
+/** The clock of the page stood at this when the first sample sounded. */
+const BEGAN = 40;
+const AT = Array.from({ length: 24 }, (_, i) => 1 + 0.6 * i);
+
+function struck(): Float32Array {
+  const random = seededRandom(4);
+  const strikes = AT.map((at): Placed => ({ at, gain: 1, samples: impactSound('pad', RATE, random) }));
+  return hallSound(
+    { sampleRate: RATE, seconds: SECONDS, strikes, signalToNoise: 24, echo: 0.5, peak: 0.5 },
+    random,
+  );
+}
+
+/** Listens to the hall; pieces that sound between these instants are lost. */
+function listen(
+  wish: Partial<LiveWish>,
+  lost: { readonly from: number; readonly to: number } = { from: 0, to: 0 },
+) {
+  const told: LiveNews[] = [];
+  const plain = { sampleRate: RATE, setting: {}, keepsSound: true, besideOwn: false, tellsLevel: false };
+  const live = new LiveStrikes({ ...plain, ...wish }, (news) => told.push(news));
+  const sound = struck();
+  for (let from = 0; from + PIECE <= sound.length; from += PIECE) {
+    const until = (from + PIECE) / RATE;
+    if (until > lost.from && until <= lost.to) continue;
+    live.heard(sound.slice(from, from + PIECE), BEGAN + until);
+  }
+  return { live, told, at: told.flatMap(({ onsets }) => onsets.map((onset) => onset.at)) };
+}
+
+const within = (some: readonly number[], at: number, off: number): boolean =>
+  some.some((other) => Math.abs(other - at) < off);
+
+describe('what is heard live', () => {
+  it('is told by the clock of the page, and how far it was looked at', () => {
+    const { live, told, at } = listen({});
+    expect(at).toHaveLength(AT.length);
+    for (const instant of AT) expect(within(at, BEGAN + instant, 0.01)).toBe(true);
+    expect(told.every(({ level, hasMusic, lost }) => level === null && !hasMusic && lost === 0)).toBe(true);
+    expect(live.until).toBeCloseTo(BEGAN + SECONDS, 1);
+  });
+
+  it('is put back in its place where sound was lost, and the loss is told', () => {
+    const { told, at } = listen({}, { from: 6.8, to: 7.1 });
+    const later = AT.filter((instant) => instant > 8.5);
+    for (const instant of later) expect(within(at, BEGAN + instant, 0.01)).toBe(true);
+    expect(told.at(-1)!.lost).toBeCloseTo(0.29, 1);
+  });
+
+  it('lies in the kept sound where its strikes were told, before and behind a loss', () => {
+    const { live, at } = listen({}, { from: 6.8, to: 7.1 });
+    const { wav, from } = live.sound!;
+    const read = readWav(wav, 60);
+    if (!read.ok) throw new Error(read.message);
+    const again = detectStrikes(read.sound).map((onset) => onset.at + from);
+    expect(at.filter((instant) => within(again, instant, 0.02)).length).toBeGreaterThanOrEqual(at.length - 1);
+  });
+
+  it('is kept and told as loud only where that is wished', () => {
+    const { live, told } = listen({ keepsSound: false, tellsLevel: true });
+    expect(live.sound).toBeNull();
+    expect(told).toHaveLength((SECONDS * RATE) / PIECE);
+    expect(told.every(({ level }) => level! > -100 && level! < 0)).toBe(true);
+  });
+});
