@@ -1,6 +1,6 @@
 import { readWav } from '@eurhythm/core/sound';
-import { hallSound, impactSound, type Placed } from '@eurhythm/core/standIns';
-import { detectStrikes } from '@eurhythm/core/strikes';
+import { hallSound, impactSound, throughLoudspeaker, type Placed } from '@eurhythm/core/standIns';
+import { detectBesideOwn, detectStrikes, standing } from '@eurhythm/core/strikes';
 import { seededRandom } from '@eurhythm/core/units';
 import { LiveStrikes, type LiveNews, type LiveWish } from './LiveStrikes.ts';
 
@@ -63,6 +63,32 @@ describe('what is heard live', () => {
     if (!read.ok) throw new Error(read.message);
     const again = detectStrikes(read.sound).map((onset) => onset.at + from);
     expect(at.filter((instant) => within(again, instant, 0.02)).length).toBeGreaterThanOrEqual(at.length - 1);
+  });
+
+  it('is put right once it is known how what is played comes back', () => {
+    const random = seededRandom(7);
+    const own = new Float32Array(SECONDS * RATE);
+    for (let at = 0.3; at < SECONDS - 1; at += 0.7)
+      own.set(impactSound('mitt', RATE, random), Math.round(at * RATE));
+    const way = { sampleRate: RATE, late: 0.05, echo: 0.6, directOverRoom: 15, drive: 0.5 };
+    const echo = throughLoudspeaker(own, way, random);
+    const samples = struck().map((sample, i) => sample + echo[i]!);
+    const told: LiveNews[] = [];
+    const plain = { sampleRate: RATE, setting: {}, keepsSound: false, besideOwn: true, tellsLevel: false };
+    const live = new LiveStrikes(plain, (news) => told.push(news));
+    const fourfold = (all: Float32Array): Float32Array => Float32Array.from([...all, ...all, ...all, ...all]);
+    const [heard, played] = [fourfold(samples), fourfold(own)];
+    for (let from = 0; from < heard.length; from += PIECE) {
+      live.own(played.slice(from, from + PIECE));
+      live.heard(heard.slice(from, from + PIECE), BEGAN + (from + PIECE) / RATE);
+    }
+    const all = told.flatMap(({ onsets }) => onsets);
+    expect(all.some(({ withdrawn }) => withdrawn === true)).toBe(true);
+    const right = detectBesideOwn({ sampleRate: RATE, samples: heard, own: played });
+    const stands = standing(all);
+    expect(Math.abs(stands.length - right.length)).toBeLessThanOrEqual(1);
+    const known = stands.map(({ at }) => at);
+    expect(right.filter(({ at }) => !within(known, BEGAN + at, 0.036)).length).toBeLessThanOrEqual(1);
   });
 
   it('is kept and told as loud only where that is wished', () => {

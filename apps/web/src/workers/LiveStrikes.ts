@@ -4,8 +4,11 @@ import {
   SampleClock,
   SideBySide,
   StrikeDetector,
+  changesBy,
   type DetectorSetting,
+  type HeardAgain,
   type Onset,
+  type Told,
 } from '@eurhythm/core/strikes';
 import { encodeWav, joined, resample } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
@@ -31,8 +34,8 @@ export interface LiveWish {
 
 /** What is told of a piece, where there is something to tell. */
 export interface LiveNews {
-  /** By the clock of the page. */
-  readonly onsets: readonly Onset[];
+  /** By the clock of the page; those that are withdrawn were told before, and are no strikes. */
+  readonly onsets: readonly (Onset & Told)[];
   /** Music was heard lately. */
   readonly hasMusic: boolean;
   /** How much was lost so far, because the machine was busy. */
@@ -61,6 +64,8 @@ export class LiveStrikes {
   private toldMusic = false;
   private toldLoss: Seconds = 0;
   private told: Seconds = -Infinity;
+  /** Onsets by the samples, and what the clock of the page was ahead of these when they were told; none once that cannot change. */
+  private changeable: { readonly onset: Onset; readonly ahead: Seconds }[] | null = null;
 
   constructor(wish: LiveWish, tell: (news: LiveNews) => void) {
     const { sampleRate, setting, besideOwn } = wish;
@@ -69,7 +74,8 @@ export class LiveStrikes {
     this.clock = new SampleClock(sampleRate);
     this.music = new MusicWatch(sampleRate);
     if (besideOwn) {
-      const detector = new OwnSoundDetector(sampleRate, setting);
+      this.changeable = [];
+      const detector = new OwnSoundDetector(sampleRate, setting, (again) => this.change(again));
       const both = new SideBySide(MOST_WAIT * sampleRate);
       this.push = (samples) => both.takeHeard(samples).flatMap(([heard, own]) => detector.push(heard, own));
       this.pushOwn = (samples) => both.takeOwn(samples).flatMap(([heard, own]) => detector.push(heard, own));
@@ -120,6 +126,26 @@ export class LiveStrikes {
     this.keptCount += missing.length + samples.length;
   }
 
+  /** What was told of the first seconds is put right, each strike in the place in which it was told or would have been. */
+  private change(again: HeardAgain): void {
+    const told = this.changeable ?? [];
+    this.changeable = null;
+    const { withdrawn, added } = changesBy(
+      told.map(({ onset }) => onset),
+      again,
+    );
+    const byPage = (onset: Onset): Onset => {
+      const { ahead } = told.findLast((each) => each.onset.at <= onset.at) ?? { ahead: this.clock.from };
+      return { ...onset, at: onset.at + ahead };
+    };
+    const onsets = [
+      ...withdrawn.map((onset) => ({ ...byPage(onset), withdrawn: true })),
+      ...added.map(byPage),
+    ];
+    if (onsets.length === 0) return;
+    this.tell({ onsets, hasMusic: this.toldMusic, lost: this.toldLoss, level: null });
+  }
+
   private found(onsets: readonly Onset[], level: number | null): void {
     const { clock, toldMusic, toldLoss } = this;
     const { isHeard: hasMusic } = this.music;
@@ -128,6 +154,7 @@ export class LiveStrikes {
       this.toldMusic = hasMusic;
       this.toldLoss = clock.lost;
       const byPage = onsets.map((onset) => ({ ...onset, at: onset.at + clock.from }));
+      this.changeable?.push(...onsets.map((onset) => ({ onset, ahead: clock.from })));
       this.tell({ onsets: byPage, hasMusic, lost: clock.lost, level });
     }
     this.told = clock.until - this.waiting();

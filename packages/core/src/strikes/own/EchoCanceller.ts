@@ -24,6 +24,7 @@ const spectra = (count: number): Float64Array[] =>
  */
 export class EchoCanceller {
   private readonly parts: number;
+  private readonly learns: boolean;
   private readonly ownRe: Float64Array[];
   private readonly ownIm: Float64Array[];
   private readonly wayRe: Float64Array[];
@@ -39,13 +40,24 @@ export class EchoCanceller {
   /** Blocks since the last one in which anything was played. */
   private quietFor: number;
 
-  /** `parts` blocks of `ECHO_BLOCK` samples are the length of the way that is learnt. */
-  constructor(parts: number) {
+  /** `parts` blocks of `ECHO_BLOCK` samples are the length of the way; `learns` it, or knows it. */
+  constructor(parts: number, learns = true) {
     this.parts = parts;
+    this.learns = learns;
     [this.ownRe, this.ownIm] = [spectra(parts), spectra(parts)];
     [this.wayRe, this.wayIm] = [spectra(parts), spectra(parts)];
     this.unsure = spectra(parts).map((part) => part.fill(UNKNOWN));
     this.quietFor = parts + 1;
+  }
+
+  /** One that knows as much of the way and learns no more of it, which costs half; it heard nothing yet. */
+  learnt(): EchoCanceller {
+    const other = new EchoCanceller(this.parts, false);
+    for (let p = 0; p < this.parts; p++) {
+      other.wayRe[p]!.set(this.wayRe[p]!);
+      other.wayIm[p]!.set(this.wayIm[p]!);
+    }
+    return other;
   }
 
   /**
@@ -57,6 +69,7 @@ export class EchoCanceller {
     if (!this.isPlaying(own)) return false;
     this.hearOwn(own);
     this.expect(echo);
+    if (!this.learns) return true;
     this.spectrumOfRest(heard, echo);
     this.learn();
     return true;

@@ -3,7 +3,16 @@ import { hallSound, impactSound, throughLoudspeaker, type Placed } from '../../s
 import { normalDraw, seededRandom, type RandomSource } from '../../units/index.ts';
 import { ECHO_BLOCK, EchoCanceller } from './EchoCanceller.ts';
 import { echoDelay } from './echoDelay.ts';
-import { OwnSoundDetector, SideBySide, type Onset, type Pair } from '../index.ts';
+import {
+  changesBy,
+  detectBesideOwn,
+  OwnSoundDetector,
+  SideBySide,
+  standing,
+  type HeardAgain,
+  type Onset,
+  type Pair,
+} from '../index.ts';
 
 const RATE = 16_000;
 const SECONDS = 16;
@@ -24,30 +33,45 @@ function calls(random: RandomSource): Float32Array {
   return played;
 }
 
-function made(loud = 1) {
+/** As a recording of pad work plays: like strikes, at instants of its own. */
+function claps(random: RandomSource): Float32Array {
+  const played = new Float32Array(SECONDS * RATE);
+  for (let at = RATE / 2; at < played.length - RATE / 2; at += 0.77 * RATE)
+    for (const [i, sample] of impactSound('mitt', RATE, random).entries())
+      played[Math.round(at) + i]! += 0.3 * sample;
+  return played;
+}
+
+function made(loud = 1, first = FIRST, plays = calls) {
   const random = seededRandom(4);
   const strikes = Array.from({ length: 16 }, (_, i): Placed => ({
-    at: FIRST + 0.43 * i,
+    at: first + 0.43 * i,
     gain: 1,
     samples: impactSound((['pad', 'mitt', 'heavy bag'] as const)[i % 3]!, RATE, random),
   }));
   const hall = { sampleRate: RATE, seconds: SECONDS, strikes, signalToNoise: 20, echo: 0.7, peak: 0.3 };
   const struck = hallSound(hall, random);
-  const own = calls(random);
+  const own = plays(random);
   const way = { sampleRate: RATE, late: LATE, echo: 0.7, directOverRoom: 15, drive: 0.5 };
   const echo = throughLoudspeaker(own, way, random);
   return { own, heard: struck.map((x, i) => x + loud * echo[i]!), at: strikes.map(({ at }) => at) };
 }
 
 function detected(heard: Float32Array, own: Float32Array, lengths: readonly number[] = [341]): Onset[] {
-  const detector = new OwnSoundDetector(RATE);
+  return told(heard, own, lengths).found;
+}
+
+/** What is told at once, and what the first seconds come to when they were heard again. */
+function told(heard: Float32Array, own: Float32Array, lengths: readonly number[] = [341]) {
+  const again: HeardAgain[] = [];
+  const detector = new OwnSoundDetector(RATE, {}, (one) => again.push(one));
   const found: Onset[] = [];
   for (let from = 0, i = 0; from < heard.length; i++) {
     const to = from + lengths[i % lengths.length]!;
     found.push(...detector.push(heard.subarray(from, to), own.subarray(from, to)));
     from = to;
   }
-  return [...found, ...detector.end()];
+  return { found: [...found, ...detector.end()], again };
 }
 const near = (at: number) => (onset: Onset) => Math.abs(onset.at - at) < 0.025;
 
@@ -69,6 +93,28 @@ describe('OwnSoundDetector', () => {
     });
     expect(found.filter((onset) => onset.at > 1.5)).toEqual([]);
   });
+  it('hears the first seconds again once the way is learnt, and takes back what it took for strikes', () => {
+    const early = made(1, 1.2, claps);
+    const { found, again } = told(early.heard, early.own);
+    const atOnce = early.at.filter((instant) => found.some(near(instant))).length;
+    expect(again).toHaveLength(1);
+    const { withdrawn, added } = changesBy(found, again[0]!);
+    const after = standing([...found, ...withdrawn.map((one) => ({ ...one, withdrawn: true })), ...added]);
+    const whole = detectBesideOwn({ sampleRate: RATE, samples: early.heard, own: early.own });
+    expect(after).toHaveLength(whole.length);
+    for (const [i, { at: instant }] of whole.entries()) expect(after[i]!.at).toBeCloseTo(instant, 1);
+    const right = early.at.filter((instant) => whole.some(near(instant))).length;
+    expect(right).toBeGreaterThanOrEqual(Math.max(atOnce, early.at.length - 1));
+    expect(whole.length - right).toBeLessThan(found.length - atOnce);
+  });
+  it('hears nothing again of what came before anything was played, nor where nothing ever was', () => {
+    const silence = new Float32Array(heard.length);
+    expect(told(made(0).heard, silence).again).toEqual([]);
+    const late = own.map((sample, i) => (i < 4 * RATE ? 0 : sample));
+    const { again } = told(heard, late);
+    expect(again).toHaveLength(1);
+    expect(again[0]!.from).toBeGreaterThan(3.9);
+  });
   it('hears what is there where nothing is played', () => {
     const quiet = made(0);
     const found = detected(quiet.heard, new Float32Array(quiet.heard.length));
@@ -81,10 +127,10 @@ describe('OwnSoundDetector', () => {
     expect(found.filter(({ doubtful }) => doubtful !== true)).toHaveLength(at.length);
   });
   it('finds the same in pieces of any length', () => {
-    const whole = detected(heard, own, [heard.length]);
+    const whole = told(heard, own, [heard.length]);
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 1, max: 9000 }), { minLength: 1, maxLength: 8 }), (lengths) =>
-        expect(detected(heard, own, lengths)).toEqual(whole),
+        expect(told(heard, own, lengths)).toEqual(whole),
       ),
       { numRuns: 3 },
     );
@@ -139,6 +185,14 @@ describe('EchoCanceller', () => {
     const plays = Array.from({ length: 6 }, () => canceller.take(nothing, nothing, echo));
     expect([plays[0], plays.at(-1)]).toEqual([true, false]);
     expect(echo.every((sample) => sample === 0)).toBe(true);
+    // Whoever only knows the way unlearns nothing of it, whatever is heard.
+    const knows = canceller.learnt();
+    const click = Float64Array.from({ length: ECHO_BLOCK }, (_, i) => (i === 0 ? 1 : 0));
+    const strange = click.map(() => normalDraw(random));
+    for (let n = 0; n < 20; n++) {
+      knows.take(click, strange, echo);
+      expect(echo[100]).toBeCloseTo(0.5, 1);
+    }
   });
 });
 

@@ -1,13 +1,12 @@
-import { StrikeDetector, type DetectorSetting, type Onset } from '../detect/StrikeDetector.ts';
+import type { DetectorSetting, Onset } from '../detect/StrikeDetector.ts';
 import { Thinner } from '../detect/Thinner.ts';
 import type { Seconds } from '../../units/index.ts';
-import { ECHO_BLOCK, EchoCanceller } from './EchoCanceller.ts';
+import { ECHO_BLOCK } from './EchoCanceller.ts';
+import { EchoFreeDetector } from './EchoFreeDetector.ts';
 import { echoDelay } from './echoDelay.ts';
+import { Past } from './Past.ts';
+import { SecondHearing, type HeardAgain } from './SecondHearing.ts';
 
-/** The way from loudspeaker to microphone is learnt over so long: what the hall gives back later is smooth, and no strike. */
-const WAY: Seconds = 0.192;
-/** It begins so long before the loudest: a wall of the device's own comes first. */
-const AHEAD_OF_IT: Seconds = 0.004;
 /** Sound is on its way through a device no longer than this. */
 const MOST_DELAY: Seconds = 0.6;
 /** The delay is looked for in so much sound, once in so much that was played: often while it is not known, seldom afterwards. */
@@ -15,43 +14,52 @@ const LOOKED_AT: Seconds = 2;
 const LOOKED_FOR_EVERY: { readonly unknown: Seconds; readonly known: Seconds } = { unknown: 0.25, known: 4 };
 /** Two findings so near each other are the same one. */
 const SAME: Seconds = 0.002;
+/** What came before is heard again after so much that was played, for later the way is hardly known better; or while it is kept yet. */
+const LEARNT_AFTER: Seconds = 9;
 
 /**
  * Hears strikes while its own device plays: what is heard and what is played come side by side, as many samples of each. It finds out how
- * much later the one is in the other, learns the way, takes the echo out, and doubts what the rest of it may explain. Pieces of any
- * length give the same.
+ * much later the one is in the other, learns the way, takes the echo out, and doubts what the rest of it may explain. What came before
+ * the way was learnt is heard again once it is. Pieces of any length give the same.
  */
 export class OwnSoundDetector {
-  private readonly detector: StrikeDetector;
+  private readonly detector: EchoFreeDetector;
   private readonly rate: number;
   private readonly thinners: readonly [Thinner, Thinner];
-  private canceller: EchoCanceller;
-  /** The newest samples of either, at `rate`, up to the end of the last block. */
-  private readonly own: Past;
+  /** The newest samples at `rate`, up to the end of the last block. */
   private readonly heard: Past;
   private readonly blocks = [new Float64Array(ECHO_BLOCK), new Float64Array(ECHO_BLOCK)] as const;
   private filled = 0;
-  private readonly echo = new Float64Array(ECHO_BLOCK);
-  private readonly late = new Float64Array(ECHO_BLOCK);
-  private readonly rest = new Float64Array(ECHO_BLOCK);
-  /** In samples; null while it is not known. */
-  private delay: number | null = null;
+  /** In samples; null while none was found. */
   private lastFound: number | null = null;
-  private playedSince = 0;
+  private playedSinceLook = 0;
+  private playedSinceKnown = 0;
+  /** Null once it is over. */
+  private again: SecondHearing | null;
+  private readonly onAgain: (again: HeardAgain) => void;
 
-  /** `sampleRate` in hertz, 8,000 to 192,000, the same for both. */
-  constructor(sampleRate: number, setting: DetectorSetting = {}) {
+  /**
+   * `sampleRate` in hertz, 8,000 to 192,000, the same for both; `onAgain` is told once what the first seconds come to, in place of what
+   * was told of them at once.
+   */
+  constructor(
+    sampleRate: number,
+    setting: DetectorSetting = {},
+    onAgain: (again: HeardAgain) => void = () => undefined,
+  ) {
     this.thinners = [new Thinner(sampleRate), new Thinner(sampleRate)];
     this.rate = this.thinners[0].rate;
-    this.detector = new StrikeDetector(this.rate, setting);
-    this.canceller = this.newCanceller();
-    this.own = new Past((LOOKED_AT + MOST_DELAY) * this.rate);
+    const lookBack = (LOOKED_AT + MOST_DELAY) * this.rate;
+    this.detector = new EchoFreeDetector(this.rate, setting, lookBack);
+    this.again = new SecondHearing(this.rate, setting, lookBack);
     this.heard = new Past(LOOKED_AT * this.rate);
+    this.onAgain = onAgain;
   }
 
   /** How much later what is played is heard, once that is known. */
   get echoAfter(): Seconds | null {
-    return this.delay === null ? null : this.delay / this.rate;
+    const { way } = this.detector;
+    return way && way.delay / this.rate;
   }
 
   push(heard: ArrayLike<number>, own: ArrayLike<number>): Onset[] {
@@ -70,89 +78,81 @@ export class OwnSoundDetector {
     return found;
   }
 
-  /** What is known when nothing comes any more. */
+  /** What is known when nothing comes any more; the first seconds are heard again with what is known of the way by then. */
   end(): Onset[] {
-    const left = this.blocks[0].subarray(0, this.filled);
-    return [...this.detector.push(left, new Float64Array(left.length)), ...this.detector.end()];
-  }
-
-  private newCanceller(): EchoCanceller {
-    return new EchoCanceller(Math.ceil((WAY * this.rate) / ECHO_BLOCK));
+    const { way } = this.detector;
+    if (way && this.again?.hasBegun === false) this.again.begin(way);
+    while (way && this.again) this.hearAgain(this.again);
+    return this.detector.end(this.blocks[0].subarray(0, this.filled));
   }
 
   private block(heard: Float64Array, own: Float64Array): Onset[] {
-    this.own.push(own);
+    const isPlayed = own.some((sample) => sample !== 0);
+    const found = this.detector.push(heard, own);
     this.heard.push(heard);
-    if (own.some((sample) => sample !== 0)) this.lookForDelay();
-    if (this.delay === null) return this.detector.push(heard, this.echo);
-    this.own.copy(this.late, Math.max(0, this.delay - Math.round(AHEAD_OF_IT * this.rate)));
-    this.canceller.take(this.late, heard, this.echo);
-    for (let i = 0; i < ECHO_BLOCK; i++) this.rest[i] = heard[i]! - this.echo[i]!;
-    return this.detector.push(this.rest, this.echo);
+    if (isPlayed) this.lookForDelay();
+    if (this.again?.hasBegun) this.hearAgain(this.again);
+    else this.again?.keep(heard, own, isPlayed);
+    const { way } = this.detector;
+    if (!way || !this.again || this.again.hasBegun) return found;
+    if (isPlayed) this.playedSinceKnown += ECHO_BLOCK;
+    if (this.playedSinceKnown >= LEARNT_AFTER * this.rate || this.again.isFull) this.again.begin(way);
+    return found;
+  }
+
+  private hearAgain(again: SecondHearing): void {
+    const heard = again.goOn();
+    if (!heard) return;
+    this.again = null;
+    this.onAgain(heard);
   }
 
   /** Twice the same is believed. A device that was put elsewhere begins anew. */
   private lookForDelay(): void {
-    this.playedSince += ECHO_BLOCK;
-    const every = this.delay === null ? LOOKED_FOR_EVERY.unknown : LOOKED_FOR_EVERY.known;
-    if (this.playedSince < every * this.rate) return;
-    this.playedSince = 0;
+    const { way } = this.detector;
+    this.playedSinceLook += ECHO_BLOCK;
+    if (this.playedSinceLook < (way ? LOOKED_FOR_EVERY.known : LOOKED_FOR_EVERY.unknown) * this.rate) return;
+    this.playedSinceLook = 0;
     const heard = this.heard.last(LOOKED_AT * this.rate);
-    const found = echoDelay(this.own.last(heard.length), heard, Math.round(MOST_DELAY * this.rate));
+    const found = echoDelay(this.detector.own.last(heard.length), heard, Math.round(MOST_DELAY * this.rate));
     if (found === null) return;
     const isSame = (other: number | null): boolean =>
       other !== null && Math.abs(found - other) <= SAME * this.rate;
-    if (isSame(this.lastFound) && !isSame(this.delay)) {
-      this.delay = found;
-      this.canceller = this.newCanceller();
-      this.learnFromPast(found);
-    }
+    if (isSame(this.lastFound) && !isSame(way && way.delay)) this.learnFromPast(found);
     this.lastFound = found;
   }
 
   /** The way is learnt from what was played and heard before its delay was known, all at once. */
   private learnFromPast(delay: number): void {
-    const blocks = Math.floor((LOOKED_AT * this.rate) / ECHO_BLOCK);
-    const after = Math.max(0, delay - Math.round(AHEAD_OF_IT * this.rate));
+    this.detector.way = this.detector.unlearnt(delay);
+    this.playedSinceKnown = 0;
     const heard = new Float64Array(ECHO_BLOCK);
-    // The newest block is taken as it comes.
-    for (let block = blocks - 1; block > 0; block--) {
+    for (let block = Math.floor((LOOKED_AT * this.rate) / ECHO_BLOCK) - 1; block >= 0; block--) {
       this.heard.copy(heard, block * ECHO_BLOCK);
-      this.own.copy(this.late, block * ECHO_BLOCK + after);
-      this.canceller.take(this.late, heard, this.echo);
+      this.detector.learn(heard, block * ECHO_BLOCK);
     }
   }
 }
 
-/** The newest samples of a stream that comes in blocks. */
-class Past {
-  private readonly samples: Float64Array;
-  private count = 0;
-
-  constructor(atLeast: number) {
-    this.samples = new Float64Array(ECHO_BLOCK * Math.ceil(atLeast / ECHO_BLOCK + 1));
-  }
-
-  push(block: Float64Array): void {
-    this.samples.set(block, this.count % this.samples.length);
-    this.count += block.length;
-  }
-
-  /** The newest block as it was so many samples earlier; nothing was before the beginning. */
-  copy(to: Float64Array, earlier: number): void {
-    const { length } = this.samples;
-    const from = this.count - ECHO_BLOCK - earlier;
-    for (let i = 0; i < ECHO_BLOCK; i++)
-      to[i] = from + i < 0 ? 0 : this.samples[(from + i + length) % length]!;
-  }
-
-  /** The last so many samples, the oldest first. */
-  last(count: number): Float64Array {
-    const whole = Math.round(count);
-    const { length } = this.samples;
-    return Float64Array.from({ length: whole }, (_, i) => {
-      const at = this.count - whole + i;
-      return at < 0 ? 0 : this.samples[(at + length) % length]!;
-    });
-  }
+/**
+ * The strikes in a whole sound that was heard while `own` was played, as many samples of it and as finely.
+ *
+ * @example
+ * detectBesideOwn({ sampleRate: 8000, samples: new Float32Array(8000), own: new Float32Array(8000) }).length // 0
+ */
+export function detectBesideOwn(
+  sound: {
+    readonly sampleRate: number;
+    readonly samples: ArrayLike<number>;
+    readonly own: ArrayLike<number>;
+  },
+  setting: DetectorSetting = {},
+): Onset[] {
+  let again: HeardAgain | null = null as HeardAgain | null;
+  const detector = new OwnSoundDetector(sound.sampleRate, setting, (heard) => (again = heard));
+  const atOnce = [...detector.push(sound.samples, sound.own), ...detector.end()];
+  if (!again) return atOnce;
+  const { from, until, onsets } = again;
+  const others = atOnce.filter(({ at }) => at < from || at >= until);
+  return [...others, ...onsets].sort((a, b) => a.at - b.at);
 }
