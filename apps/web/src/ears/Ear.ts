@@ -1,5 +1,5 @@
 import type { StrikeSource } from '@eurhythm/core/speed';
-import type { Onset } from '@eurhythm/core/strikes';
+import type { Onset, Told } from '@eurhythm/core/strikes';
 import type { Seconds } from '@eurhythm/core/units';
 
 /** What may hear strikes on a device. `pretend` hears a virtual fighter, and nothing of it is kept. */
@@ -14,13 +14,14 @@ export const EAR_NAMES: Readonly<Record<EarKind, string>> = {
 };
 
 /** A strike, at an instant of the page's clock in seconds, as `performance.now()` counts. */
-export interface EarStrike extends Omit<Onset, 'strength' | 'at'> {
+export interface EarStrike extends Omit<Onset, 'strength' | 'at'>, Told {
   readonly at: Seconds;
   /** In decibels, in m/s³, or as the sensor tells it. */
   readonly strength?: number;
 }
 
 export interface EarWatch {
+  /** One that is withdrawn was told before; one may also be told late, once it is known that it was one. */
   onStrike(strike: EarStrike): void;
   /** It hears nothing any more; a sentence says why. */
   onEnd(why: string): void;

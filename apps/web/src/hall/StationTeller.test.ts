@@ -50,10 +50,19 @@ describe('what a station tells', () => {
     await hearing(teller, 0, 1, 2);
     await hearing(teller, 0, 3);
     expect(coach.known.get(0)).toEqual([1, 2, 3]);
-    expect(teller.countOf(0)).toEqual({ heard: 3, known: 3 });
+    expect(teller.countOf(0)).toEqual({ heard: 3, waiting: 0 });
     const before = coach.told.length;
     await teller.tell();
     expect(coach.told).toHaveLength(before);
+  });
+  it('is also that a strike was none, which then does not count', async () => {
+    const coach = desk();
+    const teller = new StationTeller(self, (heard) => coach.send(heard));
+    await hearing(teller, 0, 1, 2);
+    teller.hears(0, { at: 1, withdrawn: true });
+    expect(teller.countOf(0)).toEqual({ heard: 1, waiting: 1 });
+    await teller.tell();
+    expect(coach.told.at(-1)!.strikes).toEqual([{ at: 1, withdrawn: true }]);
   });
   it('is told later where the desk was away, the earlier round first', async () => {
     const coach = desk();
@@ -95,6 +104,6 @@ describe('what a station tells', () => {
     const teller = new StationTeller(self, (heard) => coach.send(heard));
     await hearing(teller, 0, 1, 2);
     teller.again(0);
-    expect(teller.countOf(0)).toEqual({ heard: 0, known: 0 });
+    expect(teller.countOf(0)).toEqual({ heard: 0, waiting: 0 });
   });
 });

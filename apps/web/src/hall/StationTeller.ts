@@ -1,3 +1,4 @@
+import { standing } from '@eurhythm/core/strikes';
 import type { Seconds } from '@eurhythm/core/units';
 import type { StationHeardDto, StationKnownView } from '@eurhythm/contract';
 import { MOST_TOLD } from '@eurhythm/contract';
@@ -55,10 +56,10 @@ export class StationTeller {
     this.isNew = true;
   }
 
-  /** How many strikes of a round were heard, and how many of them the desk knows. */
-  countOf(round: number): { readonly heard: number; readonly known: number } {
+  /** How many strikes of a round were heard, and how much of what is to be told of it the desk does not know yet. */
+  countOf(round: number): { readonly heard: number; readonly waiting: number } {
     const { strikes, known } = this.of(round);
-    return { heard: strikes.length, known };
+    return { heard: standing(strikes).length, waiting: strikes.length - known };
   }
 
   /** Tells what is to be told; one message at a time. */

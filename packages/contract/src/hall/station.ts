@@ -10,7 +10,9 @@ import {
   IsPlainText,
   IsWholeWithin,
   IsWithin,
+  IsYesNo,
   LEADS,
+  MayBeMissing,
   MayBeNull,
   OrNull,
 } from '../rules/index.ts';
@@ -22,6 +24,13 @@ export const BURST_ROUND = 1000;
 export const MOST_TOLD = 100;
 /** No station hears more people. */
 const MOST_PEOPLE = 12;
+
+/** A strike that a station heard, or that one it told before was none. */
+export class ToldStrikeDto extends HeardStrikeDto {
+  @MayBeMissing()
+  @IsYesNo()
+  withdrawn?: boolean;
+}
 
 /** What a station heard of a round since it told last, and what it hears with. */
 export class StationHeardDto {
@@ -72,15 +81,15 @@ export class StationHeardDto {
   @IsWithin('the beginning', 0, 36_000, 'seconds')
   from!: number;
 
-  /** Place of the first of these strikes among all of the round. */
+  /** Place of the first of these among all that is told of the round. */
   @IsWholeWithin('the place', 0, MOST_ONSETS, '')
   since!: number;
 
-  @IsListOf('the strikes', () => HeardStrikeDto, {
+  @IsListOf('the strikes', () => ToldStrikeDto, {
     most: MOST_TOLD,
     tooMany: `At most ${MOST_TOLD} strikes go into one message.`,
   })
-  strikes!: HeardStrikeDto[];
+  strikes!: ToldStrikeDto[];
 }
 
 /** How many strikes of a round the desk knows from a station by now; what is missing is told again. */

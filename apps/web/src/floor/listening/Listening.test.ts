@@ -24,6 +24,16 @@ describe('what stations hear', () => {
     expect(listening.hears('s1', 0, 5, at(6))).toBe(3);
     expect(listening.of(0)[0]!.onsets.map((onset) => onset.at)).toEqual([1, 2, 3]);
   });
+  it('is put right where a strike was none, or is told late, whoever lost which piece', () => {
+    const listening = new Listening();
+    listening.comes(pad);
+    listening.hears('s1', 0, 0, at(1, 3, 5));
+    expect(listening.hears('s1', 0, 3, [{ at: 3, withdrawn: true }, { at: 2 }])).toBe(5);
+    expect(listening.hears('s1', 0, 4, at(2))).toBe(5);
+    expect(listening.hears('s1', 0, 7, at(6))).toBe(5);
+    expect(listening.knownOf('s1', 0)).toBe(5);
+    expect(listening.of(0)[0]!.onsets.map((onset) => onset.at)).toEqual([1, 2, 5]);
+  });
   it('that hears nothing is there all the same, since it listens', () => {
     const listening = new Listening();
     listening.comes(pad);

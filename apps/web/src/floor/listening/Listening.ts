@@ -1,5 +1,5 @@
-import type { RoundOnset } from '@eurhythm/core/speed';
-import type { StrikeSource } from '@eurhythm/core/speed';
+import type { RoundOnset, StrikeSource } from '@eurhythm/core/speed';
+import { standing, type Told } from '@eurhythm/core/strikes';
 import type { Seconds } from '@eurhythm/core/units';
 
 /** Who listens where: this device, or a station of the hall. */
@@ -19,6 +19,9 @@ export interface Listener {
   readonly told: string;
 }
 
+/** What a listener tells of a round: a strike, or that one it told before was none. */
+export type ToldOnset = RoundOnset & Told;
+
 /** What a listener heard of a round, once through it. */
 export interface Take {
   readonly listener: Listener;
@@ -37,6 +40,8 @@ export class Listening {
   takes: readonly Take[] = [];
   listeners: readonly Listener[] = [];
   private times = new Map<number, number>();
+  /** All that was told for a take, also what was withdrawn. */
+  private readonly told = new Map<string, readonly ToldOnset[]>();
   private readonly watchers = new Set<() => void>();
 
   readonly subscribe = (watcher: () => void): (() => void) => {
@@ -62,22 +67,29 @@ export class Listening {
   }
 
   /**
-   * Takes what was heard of a round, from the `since`th strike of it on, and gives how many are known by now: who tells from a later
-   * one on has to tell what is missing first. The same told twice is heard once. It listens since `from` in the round.
+   * Takes what was told of a round, from the `since`th of it on, and gives how many are known by now: who tells from a later one on has
+   * to tell what is missing first. The same told twice is heard once. It listens since `from` in the round.
    */
-  hears(id: string, round: number, since: number, onsets: readonly RoundOnset[], from: Seconds = 0): number {
+  hears(id: string, round: number, since: number, told: readonly ToldOnset[], from: Seconds = 0): number {
     const listener = this.listeners.find((each) => each.id === id);
     if (!listener) return 0;
     const time = this.times.get(round) ?? 0;
     const isThis = (take: Take): boolean =>
       take.listener.id === id && take.round === round && take.time === time;
     const before = this.takes.find(isThis) ?? { listener, round, onsets: [], isDropped: false, time, from };
-    if (since > before.onsets.length) return before.onsets.length;
-    const all = [...before.onsets.slice(0, since), ...onsets];
-    if (all.length < before.onsets.length) return before.onsets.length;
-    if (onsets.length === 0 && this.takes.some(isThis)) return before.onsets.length;
-    this.set([...this.takes.filter((take) => !isThis(take)), { ...before, onsets: all }]);
+    const known = this.told.get(`${id} ${round} ${time}`) ?? [];
+    if (since > known.length) return known.length;
+    const all = [...known.slice(0, since), ...told];
+    if (all.length < known.length) return known.length;
+    if (told.length === 0 && this.takes.some(isThis)) return known.length;
+    this.told.set(`${id} ${round} ${time}`, all);
+    this.set([...this.takes.filter((take) => !isThis(take)), { ...before, onsets: standing(all) }]);
     return all.length;
+  }
+
+  /** How much a listener told of a round, the last time through it. */
+  knownOf(id: string, round: number): number {
+    return this.told.get(`${id} ${round} ${this.times.get(round) ?? 0}`)?.length ?? 0;
   }
 
   /** A round begins anew: what is heard from now on is another take of it. */

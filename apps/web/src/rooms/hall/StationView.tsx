@@ -162,7 +162,7 @@ function StationEarRow({ kind, ear, isAlone, onKind }: EarRowProps) {
         ))}
       </div>
     );
-  const { heard, known } = ear.count;
+  const { heard, waiting } = ear.count;
   return (
     <div className="flex items-center gap-4 border-t-2 border-rule pt-2">
       <span className="board text-6xl leading-none" data-testid="heard">
@@ -176,8 +176,8 @@ function StationEarRow({ kind, ear, isAlone, onKind }: EarRowProps) {
           ? ear.told
           : !ear.isOpen
             ? 'It is being opened.'
-            : known < heard
-              ? `heard; ${heard - known} wait for the coach’s device`
+            : waiting > 0
+              ? `heard; ${waiting} wait for the coach’s device`
               : isAlone
                 ? 'heard in this round'
                 : 'heard in this round; they count for whoever works'}

@@ -1,11 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import { fightRound, simulateBurst } from '@eurhythm/core/standIns';
-import { seededRandom, thousandths } from '@eurhythm/core/units';
+import { seededRandom } from '@eurhythm/core/units';
 import { BURST_ROUND } from '@eurhythm/contract';
 import type { Ear, EarKind, EarStrike } from '../../ears/Ear.ts';
 import { plainName } from '../../ears/heardTrial.ts';
 import { NOBODY_IN_BURST, NOBODY_IN_ROUND } from '../../ears/nobody.ts';
 import { openEar } from '../../ears/openEar.ts';
+import { Passage } from '../../floor/listening/Passage.ts';
 import type { DeckState } from '../../floor/RunDeck.ts';
 import type { FollowingDeck } from '../../hall/FollowingDeck.ts';
 import type { HallMember, MemberState } from '../../hall/HallMember.ts';
@@ -29,8 +30,8 @@ export interface StationEar {
   readonly isOpen: boolean;
   /** Why nothing is heard, or what is to be known; empty while all is well. */
   readonly told: string;
-  /** How many were heard in this round, and how many of them the coach's device knows. */
-  readonly count: { readonly heard: number; readonly known: number };
+  /** How many were heard in this round, and how much of that the coach's device does not know yet. */
+  readonly count: { readonly heard: number; readonly waiting: number };
 }
 
 interface StationProps {
@@ -90,12 +91,13 @@ export function useStationEar({
     return { round: deck.state.round, at: deck.state.phase === 'running' ? deck.position : null };
   });
   const position = useStable(() => place().at);
+  const [passage] = useState(() => new Passage());
   const hear = useStable(({ at, ...strike }: EarStrike): void => {
     const now = place();
-    if (now.at === null) return;
-    const inRound = now.at - (performance.now() / 1000 - at);
-    if (inRound < 0) return;
-    teller.hears(now.round, { ...strike, at: thousandths(inRound) });
+    passage.stands(now.round, now.at, performance.now() / 1000);
+    const inRound = passage.at(at, performance.now() / 1000);
+    if (inRound === null) return;
+    teller.hears(now.round, { ...strike, at: inRound });
     draw((n) => n + 1);
   });
   const say = useStable((what: string): void => {
@@ -143,8 +145,8 @@ export function useStationEar({
   useEffect(() => {
     const look = (): void => {
       const of = place().round;
-      const { known } = teller.countOf(of);
-      void teller.tell().then(() => teller.countOf(of).known !== known && draw((n) => n + 1));
+      const { waiting } = teller.countOf(of);
+      void teller.tell().then(() => teller.countOf(of).waiting !== waiting && draw((n) => n + 1));
     };
     const timer = setInterval(look, TELL_MS);
     return () => clearInterval(timer);
@@ -154,12 +156,13 @@ export function useStationEar({
   useEffect(() => {
     const timer = setInterval(() => {
       const { round: of, at } = place();
+      passage.stands(of, at, performance.now() / 1000);
       const now = { round: of, position: at ?? last.current.position };
       if (now.round === last.current.round && now.position < last.current.position - 1)
         teller.again(now.round);
       last.current = now;
     }, TELL_MS);
     return () => clearInterval(timer);
-  }, [teller, place]);
+  }, [teller, place, passage]);
   return { isOpen, told, count: teller.countOf(burst ? BURST_ROUND : round) };
 }

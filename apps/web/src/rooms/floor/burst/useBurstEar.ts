@@ -4,7 +4,7 @@ import { soundEvents } from '@eurhythm/core/rounds';
 import { BURST_READY } from '@eurhythm/core/run';
 import type { HeardTrial } from '@eurhythm/core/speed';
 import { simulateBurst } from '@eurhythm/core/standIns';
-import { doubtWeak, withoutOwnSounds } from '@eurhythm/core/strikes';
+import { doubtWeak, standing, withoutOwnSounds } from '@eurhythm/core/strikes';
 import { seededRandom, thousandths } from '@eurhythm/core/units';
 import type { Ear, EarKind, EarStrike, KeptSound } from '../../../ears/Ear.ts';
 import { heardTrial } from '../../../ears/heardTrial.ts';
@@ -63,7 +63,7 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
     const now = position();
     if (now !== null) bells.current.push(performance.now() / 1000 - (now - BURST_READY));
     if (bells.current.length === 0) return;
-    struck.current = [...struck.current, strike];
+    struck.current = standing([...struck.current, strike]);
     setAll(struck.current);
   });
   // The bells of this device come back to its microphone.

@@ -81,8 +81,7 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
         .sort((a, b) => a.at - b.at);
     },
   };
-  const known = (of: number): number =>
-    listening.of(of).find(({ listener }) => listener.id === OWN_EAR)?.onsets.length ?? 0;
+  const known = (of: number): number => listening.knownOf(OWN_EAR, of);
   const own = useOwnEar(
     place,
     null,

@@ -1,15 +1,19 @@
 import { useEffect, useRef, useState } from 'react';
 import { simulateRound } from '@eurhythm/core/standIns';
 import type { DueInRound } from '@eurhythm/core/strikes';
-import { seededRandom, thousandths } from '@eurhythm/core/units';
+import { seededRandom } from '@eurhythm/core/units';
 import type { Ear, EarKind, EarStrike } from '../../../ears/Ear.ts';
 import { NOBODY_IN_ROUND } from '../../../ears/nobody.ts';
 import { openEar } from '../../../ears/openEar.ts';
+import { Passage } from '../../../floor/listening/Passage.ts';
+import type { ToldOnset } from '../../../floor/listening/Listening.ts';
 import type { RoundToPlay } from '@eurhythm/core/run';
 import { useStable } from '../../../ui/useStable.ts';
 
 /** This device among those that listen. */
 export const OWN_EAR = 'here';
+
+const LOOK_MS = 250;
 
 /** What plays the round and where it stands. */
 export interface EarPlace {
@@ -38,7 +42,7 @@ export interface OwnEar {
 export function useOwnEar(
   place: EarPlace,
   code: string | null,
-  onHeard: (round: number, strike: { at: number; strength?: number; doubtful?: true }) => void,
+  onHeard: (round: number, strike: ToldOnset) => void,
   onComes: (ear: Ear, comes: { told: string; from: number; fighterIds: readonly string[] }) => void,
   onLeaves: () => void,
 ): OwnEar {
@@ -47,11 +51,17 @@ export function useOwnEar(
   const [isOpen, setOpen] = useState(false);
   const { kind } = wish;
   const position = useStable(() => place.position());
+  const [passage] = useState(() => new Passage());
+  const look = useStable(() => passage.stands(place.round, position(), performance.now() / 1000));
+  useEffect(() => {
+    if (!isOpen) return;
+    const timer = setInterval(look, LOOK_MS);
+    return () => clearInterval(timer);
+  }, [isOpen, look]);
   const hear = useStable(({ at, ...strike }: EarStrike): void => {
-    const now = position();
-    if (now === null) return;
-    const inRound = now - (performance.now() / 1000 - at);
-    if (inRound >= 0) onHeard(place.round, { ...strike, at: thousandths(inRound) });
+    look();
+    const inRound = passage.at(at, performance.now() / 1000);
+    if (inRound !== null) onHeard(place.round, { ...strike, at: inRound });
   });
   const impactsOf = useStable(() => {
     const due = place.due(wish.fighterIds).map(({ at }) => at);

@@ -55,9 +55,11 @@ export function Calibrate({ lab, place, onLearnt }: CalibrateProps) {
   }, [step, lab]);
   const isStriking = step.kind === 'strikes';
   const { listen } = lab;
-  const struck = useStable(({ strength }: EarStrike): void => {
+  const struck = useStable(({ strength, withdrawn }: EarStrike): void => {
     if (step.kind !== 'strikes' || strength === undefined) return;
-    const strikes = [...step.strikes, strength];
+    const strikes = withdrawn
+      ? step.strikes.filter((each) => each !== strength)
+      : [...step.strikes, strength];
     if (strikes.length >= TEST_STRIKES) done(step.quiet, strikes);
     else setStep({ ...step, strikes });
   });

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { matchStrikes } from '@eurhythm/core/strikes';
+import { matchStrikes, standing } from '@eurhythm/core/strikes';
 import { EAR_KINDS, EAR_NAMES, type EarKind, type EarStrike } from '../../../ears/Ear.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ChoiceField } from '../../../ui/Field.tsx';
@@ -15,8 +15,8 @@ interface CompareProps {
 
 /** What both hear while they are compared. */
 interface Heard {
-  readonly first: EarStrike[];
-  readonly second: EarStrike[];
+  first: EarStrike[];
+  second: EarStrike[];
 }
 
 interface Compared {
@@ -38,8 +38,8 @@ export function Compare({ first, lab }: CompareProps) {
   useEffect(() => {
     if (!heard) return;
     const ends = [
-      listen((strike) => heard.first.push(strike)),
-      listenToOther((strike) => heard.second.push(strike)),
+      listen((strike) => (heard.first = standing([...heard.first, strike]))),
+      listenToOther((strike) => (heard.second = standing([...heard.second, strike]))),
     ];
     return () => ends.forEach((end) => end());
   }, [heard, listen, listenToOther]);

@@ -28,7 +28,7 @@ export function LabRoom() {
   const kind = choice === 'nothing' ? null : choice;
   const lab = useEar(kind, learnt);
   const { listen } = lab;
-  useEffect(() => listen(() => setCount((n) => n + 1)), [listen]);
+  useEffect(() => listen(({ withdrawn }) => setCount((n) => n + (withdrawn ? -1 : 1))), [listen]);
   const again = (): void => setLearnt((n) => n + 1);
   const known = (lab.ear && learntOf(lab.ear.device)?.calibration) ?? null;
   return (

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { simulateBurst } from '@eurhythm/core/standIns';
 import { seededRandom } from '@eurhythm/core/units';
+import { standing } from '@eurhythm/core/strikes';
 import type { Ear, EarKind, EarStrike } from '../../../ears/Ear.ts';
 import { openEar } from '../../../ears/openEar.ts';
 import { useStable } from '../../../ui/useStable.ts';
@@ -17,7 +18,7 @@ export interface Past {
   readonly strikes: EarStrike[];
 }
 
-/** Is told every strike. */
+/** Is told every strike, and where one that was told is none. */
 export type OnStrike = (strike: EarStrike) => void;
 
 export interface LabEar {
@@ -25,7 +26,7 @@ export interface LabEar {
   readonly ear: Ear | null;
   readonly told: string;
   readonly past: Past;
-  /** Tells every strike from now on; gives what ends it. */
+  /** Tells of every strike that is made from now on; gives what ends it. */
   listen(onStrike: OnStrike): () => void;
 }
 
@@ -36,7 +37,7 @@ export function useEar(kind: EarKind | null, again: number): LabEar {
   const [past] = useState<Past>(() => ({ levels: [], strikes: [] }));
   const [listeners] = useState(() => new Set<OnStrike>());
   const strike = useStable((heard: EarStrike): void => {
-    past.strikes.push(heard);
+    past.strikes.splice(0, Infinity, ...standing([...past.strikes, heard]));
     for (const listener of listeners) listener(heard);
   });
   useEffect(() => {
@@ -84,8 +85,10 @@ export function useEar(kind: EarKind | null, again: number): LabEar {
     };
   }, [kind, again, strike, past]);
   const listen = useStable((onStrike: OnStrike) => {
-    listeners.add(onStrike);
-    return () => void listeners.delete(onStrike);
+    const from = performance.now() / 1000;
+    const listener: OnStrike = (heard) => heard.at >= from && onStrike(heard);
+    listeners.add(listener);
+    return () => void listeners.delete(listener);
   });
   return { ear, told, past, listen };
 }
