@@ -8,6 +8,7 @@ import type {
   StationKnownView,
 } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
+import { keptAnew, type KeptTrial } from '../../../floor/listening/keptTrials.ts';
 import { Listening, type Take } from '../../../floor/listening/Listening.ts';
 import {
   burstTrials,
@@ -65,7 +66,7 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
   /** How far each round was gone through. */
   const reached = useRef(new Map<number, number>());
   /** Trials that were sent, by the take that they came from. */
-  const sent = useRef(new Map<string, { id: string; attempt: SaveAttemptDto }[]>());
+  const sent = useRef(new Map<string, readonly KeptTrial[]>());
   const [told, setTold] = useState<Told>({ round: -1, takes: [], landed: [], items: [] });
   const page = `/floor/${run.id}`;
 
@@ -136,16 +137,23 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
       }),
     ];
   };
+  /** What is kept of a take that was put right, or told late, is put right too. */
+  const keepAnew = (take: Take): void => {
+    const before = sent.current.get(keyOf(take));
+    if (!before) return;
+    const { all, changed, gone } = keptAnew(before, trialsOf(take), newId);
+    sent.current.set(keyOf(take), all);
+    for (const { id, attempt } of changed)
+      void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
+    for (const { id } of gone) void sync.put(takingOut(SUBJECTS.trial, `attempts/${id}`));
+  };
   const keep = useStable((of: number): void => {
     for (const take of listening.of(of)) {
       if (take.isDropped || sent.current.has(keyOf(take))) continue;
-      const trials = trialsOf(take).map((attempt) => ({ id: newId(), attempt }));
-      sent.current.set(keyOf(take), trials);
-      for (const { id, attempt } of trials)
-        void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
+      sent.current.set(keyOf(take), []);
+      keepAnew(take);
     }
   });
-
   /** Works out what landed, and tells everybody. */
   const tell = useStable((of: number): void => {
     const landed = landedIn(of);
@@ -168,7 +176,9 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
     // What comes of the round that runs now changes nothing of that one.
     const takes = listening.of(told.round);
     const isSame = takes.length === told.takes.length && takes.every((take, i) => take === told.takes[i]);
-    if (told.round >= 0 && !isSame) tell(told.round);
+    if (told.round < 0 || isSame) return;
+    for (const take of takes) if (isPutRight(take, told.takes)) keepAnew(take);
+    tell(told.round);
   });
   useEffect(() => listening.subscribe(tellAgain), [listening, tellAgain]);
 
@@ -215,15 +225,26 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
       const counted: SaveAttemptDto = { ...attempt, instants: [], said, measured: 'by-hand' };
       void sync.put(putting(SUBJECTS.trial, `attempts/${first.id}`, counted, { page }));
       for (const { id } of others) void sync.put(takingOut(SUBJECTS.trial, `attempts/${id}`));
+      const stands = (sent.current.get(keyOf(take)) ?? []).filter((each) => !others.includes(each));
       sent.current.set(
         keyOf(take),
-        (sent.current.get(keyOf(take)) ?? []).filter((each) => !others.includes(each)),
+        stands.map((each) => (each === first ? { ...each, attempt: counted } : each)),
       );
     },
   };
 }
 
 const keyOf = ({ listener, round, time }: Take): string => `${listener.id} ${round} ${time}`;
+
+/** Whether more, or less, is known of a take than before; whoever stands there by now, it was theirs who stood there then. */
+const isPutRight = (take: Take, before: readonly Take[]): boolean =>
+  !take.isDropped &&
+  before.some(
+    (other) =>
+      keyOf(other) === keyOf(take) &&
+      other.onsets !== take.onsets &&
+      other.listener.fighterIds.join() === take.listener.fighterIds.join(),
+  );
 
 /** Of one fighter who is heard by two, what the better ear heard. */
 function bestEars(all: readonly Landed[]): Landed[] {
