@@ -62,7 +62,7 @@ const percent = (seconds) => `${((100_000 * seconds) / WATCHED_MS).toFixed(1)} %
 row(
   'processor of a station that listens',
   percent(listening),
-  `of a core; ${percent(quiet)} of it for the page that does not listen; at most 15 %`,
+  `of a core, drawing and all; ${percent(quiet)} where it draws, more often, and does not listen; at most 15 %`,
 );
 
 // How soon a strike is on the screen.
