@@ -13,6 +13,8 @@ interface LevelPictureProps {
 const WIDTH = 760;
 const HEIGHT = 190;
 const FLOOR = -80;
+/** Where the level is lined, in decibels of full scale. */
+const LINES = [-20, -40, -60];
 const BASE = HEIGHT - 22;
 
 const yOf = (decibels: number): number => BASE - ((Math.max(FLOOR, decibels) - FLOOR) / -FLOOR) * (BASE - 8);
@@ -34,36 +36,19 @@ export function LevelPicture({ past, isLive, least, quiet }: LevelPictureProps) 
       {quiet !== null && (
         <rect y={yOf(quiet)} width={WIDTH} height={BASE - yOf(quiet)} className="fill-hint" opacity={0.8} />
       )}
-      {[-20, -40, -60].map((decibels) => (
-        <g key={decibels}>
-          <line x2={WIDTH} y1={yOf(decibels)} y2={yOf(decibels)} className="stroke-rule" />
-          <text x={WIDTH / 2} y={yOf(decibels) - 3} fontSize={11} className="fill-quiet">
-            {decibels} dB
-          </text>
-        </g>
+      {LINES.map((decibels) => (
+        <line key={decibels} x2={WIDTH} y1={yOf(decibels)} y2={yOf(decibels)} className="stroke-rule" />
       ))}
       <polyline points={line} fill="none" className="stroke-rear" strokeWidth={1.5} />
       {least !== null && (
-        <g>
-          <line
-            x2={WIDTH}
-            y1={yOf(least)}
-            y2={yOf(least)}
-            className="stroke-caution"
-            strokeDasharray="7 5"
-            strokeWidth={2}
-          />
-          <text
-            x={WIDTH - 6}
-            y={yOf(least) - 5}
-            textAnchor="end"
-            fontSize={12}
-            fontWeight={700}
-            className="fill-caution"
-          >
-            counts from here
-          </text>
-        </g>
+        <line
+          x2={WIDTH}
+          y1={yOf(least)}
+          y2={yOf(least)}
+          className="stroke-caution"
+          strokeDasharray="7 5"
+          strokeWidth={2}
+        />
       )}
       <rect y={BASE} width={WIDTH} height={HEIGHT - BASE} className="fill-tape" />
       {past.strikes.map(({ at, strength, doubtful }) => {
@@ -81,6 +66,26 @@ export function LevelPicture({ past, isLive, least, quiet }: LevelPictureProps) 
           </g>
         );
       })}
+      {/* Words lie over the pins, which pass behind them. */}
+      <g className="stroke-paper" strokeWidth={4} strokeLinejoin="round" paintOrder="stroke">
+        {LINES.map((decibels) => (
+          <text key={decibels} x={WIDTH / 2} y={yOf(decibels) - 3} fontSize={11} className="fill-quiet">
+            {decibels} dB
+          </text>
+        ))}
+        {least !== null && (
+          <text
+            x={WIDTH - 6}
+            y={yOf(least) - 5}
+            textAnchor="end"
+            fontSize={12}
+            fontWeight={700}
+            className="fill-caution"
+          >
+            counts from here
+          </text>
+        )}
+      </g>
     </svg>
   );
 }

@@ -1,0 +1,111 @@
+import type { SaveAttemptDto } from '@eurhythm/contract';
+import { KeptTakes, type KeptTrial } from './KeptTakes.ts';
+import type { Listener, Take } from './Listening.ts';
+
+const trial = (fighterId: string, title: string, instants: readonly number[]): SaveAttemptDto => ({
+  fighterId,
+  title,
+  kind: 'combo-time',
+  line: '1-2',
+  lead: 'left',
+  seconds: 10,
+  at: '2026-03-05T18:30:00Z',
+  instants: [...instants],
+  measured: 'microphone',
+});
+
+const bag: Listener = {
+  id: 'bag',
+  name: 'bag',
+  fighterIds: ['ines', 'oskar'],
+  source: 'microphone',
+  device: '',
+  latency: 0,
+  detector: null,
+  leastStrength: null,
+  told: '',
+};
+const take = (change: Partial<Take> = {}): Take => ({
+  listener: bag,
+  round: 0,
+  onsets: [],
+  from: 0,
+  isDropped: false,
+  time: 0,
+  ...change,
+});
+
+/** Keeps takes, and tells what is in the log then and how much was written for it. */
+function book() {
+  const log = new Map<string, SaveAttemptDto>();
+  let ids = 0;
+  let writes = 0;
+  const kept = new KeptTakes({
+    newId: () => `${(ids += 1)}`,
+    put: ({ id, attempt }: KeptTrial) => void (log.set(id, attempt), (writes += 1)),
+    takeOut: (id) => void (log.delete(id), (writes += 1)),
+  });
+  const keep = (takes: readonly Take[], ...trials: SaveAttemptDto[]): number => {
+    const before = writes;
+    kept.keep(0, takes, () => trials);
+    return writes - before;
+  };
+  return { kept, log, keep };
+}
+const entries = (log: ReadonlyMap<string, SaveAttemptDto>) => Object.fromEntries(log);
+
+describe('what is kept of takes', () => {
+  const [ebb, flow] = [trial('ines', 'Ebb', [1]), trial('ines', 'Flow', [2])];
+
+  it('is put right under its ids, as of when it was; what is no trial any more goes, and what is new comes', () => {
+    const { log, keep } = book();
+    keep([take()], ebb, flow);
+    const later = { ...trial('ines', 'Flow', [2, 2.4]), at: '2026-03-05T18:31:00Z' };
+    keep([take({ onsets: [{ at: 2.4 }] })], later, trial('ines', 'Gale', [5]));
+    expect(entries(log)).toEqual({ 2: trial('ines', 'Flow', [2, 2.4]), 3: trial('ines', 'Gale', [5]) });
+  });
+  it('is not written again where nothing more is known, or what is known comes to the same', () => {
+    const { keep } = book();
+    const first = take();
+    expect(keep([first], ebb, flow)).toBe(2);
+    expect(keep([{ ...first, listener: { ...bag, told: 'It is gone.' } }], trial('ines', 'Gale', []))).toBe(
+      0,
+    );
+    expect(keep([take({ onsets: [{ at: 3 }] })], ebb, flow)).toBe(0);
+  });
+  it('comes also from a listener of whom nothing was known when the round ended', () => {
+    const { log, keep } = book();
+    keep([]);
+    keep([take()], ebb);
+    expect(entries(log)).toEqual({ 1: ebb });
+  });
+  it('goes where it was somebody else, and comes again where it was they after all', () => {
+    const { log, keep } = book();
+    keep([take()], ebb);
+    keep([take({ isDropped: true })]);
+    expect(log.size).toBe(0);
+    keep([take()], ebb);
+    expect([...log.values()]).toEqual([ebb]);
+  });
+  it('stays as somebody counted it by hand, and changes for others', () => {
+    const { kept, log, keep } = book();
+    const first = take();
+    keep([first], ebb, flow, trial('oskar', 'Ebb', [3]));
+    kept.count(first, 'ines', 7);
+    keep([take({ onsets: [{ at: 4 }] })], ebb, flow, trial('oskar', 'Ebb', [3, 4]));
+    expect(entries(log)).toEqual({
+      1: { ...ebb, instants: [], said: 7, measured: 'by-hand' },
+      3: trial('oskar', 'Ebb', [3, 4]),
+    });
+  });
+  it('stays theirs who stood there, and an earlier time through the round stays as it is', () => {
+    const { log, keep } = book();
+    keep([take()], ebb);
+    keep(
+      [take({ onsets: [{ at: 4 }], listener: { ...bag, fighterIds: ['nia'] } })],
+      trial('nia', 'Ebb', [4]),
+    );
+    keep([take({ time: 1 })], flow);
+    expect(entries(log)).toEqual({ 1: ebb, 2: flow });
+  });
+});

@@ -1,0 +1,119 @@
+import type { SaveAttemptDto } from '@eurhythm/contract';
+import type { Take } from './Listening.ts';
+
+/** A trial of a take, as it was sent. */
+export interface KeptTrial {
+  readonly id: string;
+  readonly attempt: SaveAttemptDto;
+}
+
+/** Where trials are written to; what is put under the same id again takes the place of what was there. */
+export interface TrialWrites {
+  newId(): string;
+  put(trial: KeptTrial): void;
+  takeOut(id: string): void;
+}
+
+interface Kept {
+  /** Whose strikes it was when they were kept. */
+  readonly who: string;
+  readonly trials: readonly KeptTrial[];
+}
+
+/** What is kept of the takes of a run: put right where more, or less, is known of them later. */
+export class KeptTakes {
+  private readonly kept = new Map<string, Kept>();
+  /** The takes of each round as they were kept. */
+  private readonly rounds = new Map<number, readonly Take[]>();
+  private readonly writes: TrialWrites;
+
+  constructor(writes: TrialWrites) {
+    this.writes = writes;
+  }
+
+  /** What is known by now of a round that is over. Nothing is written where nothing changed; what was dropped is taken out. */
+  keep(round: number, takes: readonly Take[], trialsOf: (take: Take) => readonly SaveAttemptDto[]): void {
+    const before = this.rounds.get(round) ?? [];
+    if (takes.length === before.length && takes.every((take, i) => isSame(take, before[i]!))) return;
+    this.rounds.set(round, takes);
+    for (const take of takes)
+      if (take.isDropped) this.takeOut(take);
+      else this.keepTake(take, trialsOf);
+  }
+
+  /** The number that somebody counted stands in place of what was heard. */
+  count(take: Take, fighterId: string, said: number): void {
+    const kept = this.kept.get(keyOf(take));
+    const theirs = kept?.trials.filter(({ attempt }) => attempt.fighterId === fighterId) ?? [];
+    const [first, ...others] = theirs;
+    if (!kept || !first) return;
+    const { heard: _, ...attempt } = first.attempt;
+    const counted = { ...first, attempt: { ...attempt, instants: [], said, measured: 'by-hand' as const } };
+    this.writes.put(counted);
+    for (const { id } of others) this.writes.takeOut(id);
+    const trials = kept.trials
+      .filter((each) => !others.includes(each))
+      .map((each) => (each === first ? counted : each));
+    this.kept.set(keyOf(take), { ...kept, trials });
+  }
+
+  private keepTake(take: Take, trialsOf: (take: Take) => readonly SaveAttemptDto[]): void {
+    const who = take.listener.fighterIds.join();
+    const before = this.kept.get(keyOf(take)) ?? { who, trials: [] };
+    // Whoever stands there by now, it was theirs who stood there then.
+    if (before.who !== who) return;
+    const { all, changed, gone } = keptAnew(before.trials, trialsOf(take), () => this.writes.newId());
+    this.kept.set(keyOf(take), { who, trials: all });
+    for (const trial of changed) this.writes.put(trial);
+    for (const { id } of gone) this.writes.takeOut(id);
+  }
+
+  private takeOut(take: Take): void {
+    for (const { id } of this.kept.get(keyOf(take))?.trials ?? []) this.writes.takeOut(id);
+    this.kept.delete(keyOf(take));
+  }
+}
+
+const keyOf = ({ listener, round, time }: Take): string => `${listener.id} ${round} ${time}`;
+
+/** The same is known of it; that its listener says something new of itself changes nothing. */
+const isSame = (one: Take, other: Take): boolean =>
+  keyOf(one) === keyOf(other) && one.onsets === other.onsets && one.isDropped === other.isDropped;
+
+/** What is to be sent where a take was put right after its trials were kept. */
+interface KeptAnew {
+  /** All that stands now; what stands for the same is put in its place. */
+  readonly all: readonly KeptTrial[];
+  readonly changed: readonly KeptTrial[];
+  readonly gone: readonly KeptTrial[];
+}
+
+/** Somebody counted instead of what was heard. */
+const isCounted = ({ attempt }: KeptTrial): boolean => attempt.measured === 'by-hand';
+
+/** The trials of a take as it stands now, under the ids of those that were kept of it; what somebody counted by hand stands. */
+function keptAnew(
+  before: readonly KeptTrial[],
+  now: readonly SaveAttemptDto[],
+  newId: () => string,
+): KeptAnew {
+  const counted = before.filter(isCounted);
+  const isTheirs = ({ fighterId }: SaveAttemptDto): boolean =>
+    counted.some(({ attempt }) => attempt.fighterId === fighterId);
+  const left = before.filter((kept) => !isCounted(kept));
+  const changed: KeptTrial[] = [];
+  const all: KeptTrial[] = [...counted];
+  for (const attempt of now.filter((each) => !isTheirs(each))) {
+    const same = left.find((kept) => sameTest(kept.attempt, attempt));
+    if (same) left.splice(left.indexOf(same), 1);
+    const kept = { id: same?.id ?? newId(), attempt: { ...attempt, at: same?.attempt.at ?? attempt.at } };
+    all.push(kept);
+    if (!same || JSON.stringify(same) !== JSON.stringify(kept)) changed.push(kept);
+  }
+  return { all, changed, gone: left };
+}
+
+const sameTest = (one: SaveAttemptDto, other: SaveAttemptDto): boolean =>
+  (['fighterId', 'kind', 'title', 'line', 'lead', 'seconds'] as const).every(
+    (key) => one[key] === other[key],
+  );
