@@ -163,7 +163,7 @@ test('a burst of the class: a station tells its fighter’s number, the coach is
   browser,
   baseURL,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(180_000);
   const { id } = await beginHeard(page.request, ['Lumi Achterberg', 'Oskar Bello'], 1);
   const { code } = await (await page.request.put(`/api/runs/${id}/hall`, { data: {} })).json();
   await page.goto(`/floor/${id}`);
@@ -179,23 +179,26 @@ test('a burst of the class: a station tells its fighter’s number, the coach is
   await expect(page.getByText('Stations that listen tell their numbers')).toBeVisible({ timeout: 15_000 });
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(station.getByText('burst', { exact: true })).toBeVisible({ timeout: 15_000 });
-  // Two a second, all the time; those of the ten seconds count.
-  const striking = station.evaluate(
-    () =>
-      new Promise<void>((done) => {
-        let times = 0;
-        const timer = setInterval(() => {
-          (window as unknown as { strike(inSeconds: number): void }).strike(0.01);
-          if (++times < 44) return;
-          clearInterval(timer);
-          done();
-        }, 500);
-      }),
-  );
+  // All the time; those of the ten seconds count: twenty, and without a sound card a busy machine breaks some in two.
+  const strikes = (everyMs: number, seconds: number): Promise<void> =>
+    station.evaluate(
+      ({ everyMs, times }) =>
+        new Promise<void>((done) => {
+          let left = times;
+          const timer = setInterval(() => {
+            (window as unknown as { strike(inSeconds: number): void }).strike(0.01);
+            if (--left > 0) return;
+            clearInterval(timer);
+            done();
+          }, everyMs);
+        }),
+      { everyMs, times: Math.round((1000 * seconds) / everyMs) },
+    );
+  const striking = strikes(500, 22);
   const numbers = page.getByLabel('Numbers of the class');
   await expect(numbers).toBeVisible({ timeout: 40_000 });
   const oskars = numbers.getByRole('button', { name: /Oskar/ }).locator('strong');
-  await expect(oskars).toHaveText(/^(1[6-9]|2[0-2])$/, { timeout: 10_000 });
+  await expect(oskars).toHaveText(/^(1[5-9]|2\d)$/, { timeout: 10_000 });
   await expect(page.getByText('1 of 2 still open')).toBeVisible();
   await expect
     .poll(async () => (await newestOf(page.request, 'Oskar Bello')).runId, { timeout: 20_000 })
@@ -203,5 +206,17 @@ test('a burst of the class: a station tells its fighter’s number, the coach is
   const trial = await newestOf(page.request, 'Oskar Bello');
   expect(trial).toMatchObject({ measured: 'microphone', kind: 'burst', heard: { source: 'microphone' } });
   await striking;
+  // Once more, four times slower: what was heard of the first burst is none of this one.
+  await page.getByLabel(/How many .* did/).fill('12');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Back to the round' }).click();
+  await page.keyboard.press('t');
+  await choose(page.getByLabel('Who'), 'Everybody, partners count');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(station.getByText('burst', { exact: true })).toBeVisible({ timeout: 15_000 });
+  const again = strikes(2000, 22);
+  await expect(numbers).toBeVisible({ timeout: 40_000 });
+  await expect(oskars).toHaveText(/^([3-9]|1[0-2])$/, { timeout: 10_000 });
+  await again;
   await station.close();
 });

@@ -1,34 +1,84 @@
 import { Passage } from './Passage.ts';
 
-/** A round that stood at 0 when the page's clock stood at 50, and was looked at four times a second. */
+/** Goes on in a round from a position, looked at four times a second. */
+function goesOn(passage: Passage, round: number, from: number, at: number, until: number): void {
+  for (let now = at; now <= until; now += 0.25) passage.stands(round, from + now - at, now);
+}
+
+/** A round that stood at 0 when the page's clock stood at 50. */
 function running(until: number): Passage {
   const passage = new Passage();
   passage.stands(0, null, 49.9);
-  for (let now = 50; now <= until; now += 0.25) passage.stands(0, now - 50, now);
+  goesOn(passage, 0, 0, 50, until);
   return passage;
 }
 
 describe('where in a round a strike lay', () => {
   it('is told of one that was just heard, and of one that is told ten seconds late', () => {
     const passage = running(62);
-    expect(passage.at(61.9, 62)).toBe(11.9);
-    expect(passage.at(52.5, 62)).toBe(2.5);
+    expect(passage.at(61.9)).toEqual({ round: 0, at: 11.9 });
+    expect(passage.at(62.05)).toEqual({ round: 0, at: 12.05 });
+    expect(passage.at(52.5)).toEqual({ round: 0, at: 2.5 });
   });
-  it('is nowhere before the round began, and while it stands still', () => {
+  it('is nowhere before the round began, while it stands still, and longer ago than is remembered', () => {
     const passage = running(52);
-    expect(passage.at(49.9, 50.2)).toBeNull();
+    expect(passage.at(49.95)).toBeNull();
     passage.stands(0, null, 52.5);
-    expect(passage.at(52.4, 52.5)).toBeNull();
+    passage.stands(0, null, 52.75);
+    expect([passage.at(52.6), passage.at(52.8)]).toEqual([null, null]);
+    goesOn(passage, 0, 2.5, 53, 150);
+    expect(passage.at(51)).toBeNull();
   });
-  it('is not guessed where the round stopped, was put elsewhere, or is another one since', () => {
+  it('is the last second of a round whose end was seen before the strike was told', () => {
+    const passage = running(56);
+    passage.stands(0, null, 56.25);
+    expect(passage.at(56.1)).toEqual({ round: 0, at: 6.1 });
+    const other = running(56);
+    goesOn(other, 1, 0.05, 56.25, 57);
+    expect([other.at(56.1), other.at(56.22)]).toEqual([
+      { round: 0, at: 6.1 },
+      { round: 1, at: 0.02 },
+    ]);
+  });
+  it('stays where it lay though the round stopped, was moved on, or is another one since', () => {
     const passage = running(56);
     passage.stands(0, null, 57);
-    passage.stands(0, 6.1, 58);
-    expect([passage.at(53, 59), passage.at(58.2, 59)]).toEqual([null, 6.3]);
-    passage.stands(0, 30, 59.5);
-    expect([passage.at(58.2, 59.5), passage.at(58.6, 59.5)]).toEqual([null, 29.1]);
-    const other = running(56);
-    other.stands(1, 6.25, 56.25);
-    expect(other.at(54, 56.25)).toBeNull();
+    goesOn(passage, 0, 6.1, 58, 59);
+    goesOn(passage, 0, 30, 59.25, 60);
+    goesOn(passage, 1, 0, 60.25, 65);
+    expect([53, 58.5, 59.5, 61.25].map((instant) => passage.at(instant))).toEqual([
+      { round: 0, at: 3 },
+      { round: 0, at: 6.6 },
+      { round: 0, at: 30.25 },
+      { round: 1, at: 1 },
+    ]);
+  });
+  it('is nowhere in a round that was begun anew since', () => {
+    const passage = running(56);
+    goesOn(passage, 0, 0, 56.25, 58);
+    expect([passage.at(53), passage.at(57.25)]).toEqual([null, { round: 0, at: 1 }]);
+    const left = running(56);
+    goesOn(left, 1, 0, 56.25, 58);
+    goesOn(left, 0, 0, 58.25, 60);
+    expect([left.at(53), left.at(57.25), left.at(59.25)]).toEqual([
+      null,
+      { round: 1, at: 1 },
+      { round: 0, at: 1 },
+    ]);
+  });
+  it('tells that a round is begun anew, also where another one or a rest came in between', () => {
+    const passage = running(56);
+    expect(passage.stands(0, 5.9, 56.2)).toBe(false);
+    expect(passage.stands(1, 0, 56.4)).toBe(false);
+    expect(passage.stands(0, null, 57)).toBe(false);
+    expect(passage.stands(0, 0.1, 58)).toBe(true);
+    expect(passage.stands(0, 0.35, 58.25)).toBe(false);
+    // A burst stands before its bell first.
+    expect([passage.stands(2, -3, 60), passage.stands(2, 10, 73)]).toEqual([false, false]);
+    expect([passage.stands(0, 0.5, 73.2), passage.stands(2, -3, 80), passage.stands(2, 0.2, 83)]).toEqual([
+      false,
+      true,
+      false,
+    ]);
   });
 });

@@ -92,12 +92,16 @@ export function useStationEar({
   });
   const position = useStable(() => place().at);
   const [passage] = useState(() => new Passage());
+  // A round, or a burst, that is begun anew is heard anew.
+  const look = useStable((): void => {
+    const { round: of, at } = place();
+    if (passage.stands(of, at, performance.now() / 1000)) teller.again(of);
+  });
   const hear = useStable(({ at, ...strike }: EarStrike): void => {
-    const now = place();
-    passage.stands(now.round, now.at, performance.now() / 1000);
-    const inRound = passage.at(at, performance.now() / 1000);
-    if (inRound === null) return;
-    teller.hears(now.round, { ...strike, at: inRound });
+    look();
+    const struck = passage.at(at);
+    if (!struck) return;
+    teller.hears(struck.round, { ...strike, at: struck.at });
     draw((n) => n + 1);
   });
   const say = useStable((what: string): void => {
@@ -143,26 +147,14 @@ export function useStationEar({
     if (ear.current) teller.says(self(false, ''));
   }, [who, name, teller, self]);
   useEffect(() => {
-    const look = (): void => {
+    const tell = (): void => {
+      look();
       const of = place().round;
       const { waiting } = teller.countOf(of);
       void teller.tell().then(() => teller.countOf(of).waiting !== waiting && draw((n) => n + 1));
     };
-    const timer = setInterval(look, TELL_MS);
+    const timer = setInterval(tell, TELL_MS);
     return () => clearInterval(timer);
-  }, [teller, place]);
-  // A round that is begun anew is heard anew.
-  const last = useRef({ round: -1, position: 0 });
-  useEffect(() => {
-    const timer = setInterval(() => {
-      const { round: of, at } = place();
-      passage.stands(of, at, performance.now() / 1000);
-      const now = { round: of, position: at ?? last.current.position };
-      if (now.round === last.current.round && now.position < last.current.position - 1)
-        teller.again(now.round);
-      last.current = now;
-    }, TELL_MS);
-    return () => clearInterval(timer);
-  }, [teller, place, passage]);
+  }, [teller, place, look]);
   return { isOpen, told, count: teller.countOf(burst ? BURST_ROUND : round) };
 }

@@ -8,7 +8,7 @@ import type {
   StationKnownView,
 } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
-import { keptAnew, type KeptTrial } from '../../../floor/listening/keptTrials.ts';
+import { KeptTakes } from '../../../floor/listening/KeptTakes.ts';
 import { Listening, type Take } from '../../../floor/listening/Listening.ts';
 import {
   burstTrials,
@@ -65,10 +65,18 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
   const { round } = useSyncExternalStore(deck.subscribe, deck.snapshot);
   /** How far each round was gone through. */
   const reached = useRef(new Map<number, number>());
-  /** Trials that were sent, by the take that they came from. */
-  const sent = useRef(new Map<string, readonly KeptTrial[]>());
+  /** Rounds that are over; what is told of them from then on puts right what is kept. */
+  const over = useRef(new Set<number>());
+  const [kept] = useState(
+    () =>
+      new KeptTakes({
+        newId,
+        put: ({ id, attempt }) =>
+          void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page: `/floor/${run.id}` })),
+        takeOut: (id) => void sync.put(takingOut(SUBJECTS.trial, `attempts/${id}`)),
+      }),
+  );
   const [told, setTold] = useState<Told>({ round: -1, takes: [], landed: [], items: [] });
-  const page = `/floor/${run.id}`;
 
   const workersOf = (of: number) => workersIn(run, of, deck.rounds[of]!, book);
   const place = {
@@ -137,22 +145,8 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
       }),
     ];
   };
-  /** What is kept of a take that was put right, or told late, is put right too. */
-  const keepAnew = (take: Take): void => {
-    const before = sent.current.get(keyOf(take));
-    if (!before) return;
-    const { all, changed, gone } = keptAnew(before, trialsOf(take), newId);
-    sent.current.set(keyOf(take), all);
-    for (const { id, attempt } of changed)
-      void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
-    for (const { id } of gone) void sync.put(takingOut(SUBJECTS.trial, `attempts/${id}`));
-  };
-  const keep = useStable((of: number): void => {
-    for (const take of listening.of(of)) {
-      if (take.isDropped || sent.current.has(keyOf(take))) continue;
-      sent.current.set(keyOf(take), []);
-      keepAnew(take);
-    }
+  const keep = useStable((): void => {
+    for (const of of over.current) kept.keep(of, listening.of(of), trialsOf);
   });
   /** Works out what landed, and tells everybody. */
   const tell = useStable((of: number): void => {
@@ -163,30 +157,30 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
   });
   useRoundWatch(run, deck, {
     reached: (of, position) => reached.current.set(of, position),
-    again: (of) => listening.again(of),
+    again: (of) => {
+      over.current.delete(of);
+      listening.again(of);
+    },
     rests: (of) => setTimeout(() => tell(of), KNOWN_MS),
     ends: (of) =>
       setTimeout(() => {
-        keep(of);
+        // It was begun anew before this was known.
+        if (of === deck.state.round && deck.state.phase !== 'over') return;
+        over.current.add(of);
+        keep();
         tell(of);
       }, KNOWN_MS),
   });
   // What comes late, or is dropped, is told anew.
   const tellAgain = useStable(() => {
+    keep();
     // What comes of the round that runs now changes nothing of that one.
     const takes = listening.of(told.round);
     const isSame = takes.length === told.takes.length && takes.every((take, i) => take === told.takes[i]);
-    if (told.round < 0 || isSame) return;
-    for (const take of takes) if (isPutRight(take, told.takes)) keepAnew(take);
-    tell(told.round);
+    if (told.round >= 0 && !isSame) tell(told.round);
   });
   useEffect(() => listening.subscribe(tellAgain), [listening, tellAgain]);
 
-  const takeOut = (take: Take): void => {
-    for (const { id } of sent.current.get(keyOf(take)) ?? [])
-      void sync.put(takingOut(SUBJECTS.trial, `attempts/${id}`));
-    sent.current.delete(keyOf(take));
-  };
   return {
     own,
     listening,
@@ -211,40 +205,10 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
       }
       return { known: listening.hears(station, of, since, strikes, from) };
     },
-    drop: (take, isDropped) => {
-      listening.drop(take.listener.id, take.round, isDropped);
-      if (isDropped) takeOut(take);
-      else if (take.round !== deck.state.round || deck.state.phase === 'over') keep(take.round);
-    },
-    count: ({ take, fighterId }, said) => {
-      const [first, ...others] = (sent.current.get(keyOf(take)) ?? []).filter(
-        ({ attempt }) => attempt.fighterId === fighterId,
-      );
-      if (!first) return;
-      const { heard: _, ...attempt } = first.attempt;
-      const counted: SaveAttemptDto = { ...attempt, instants: [], said, measured: 'by-hand' };
-      void sync.put(putting(SUBJECTS.trial, `attempts/${first.id}`, counted, { page }));
-      for (const { id } of others) void sync.put(takingOut(SUBJECTS.trial, `attempts/${id}`));
-      const stands = (sent.current.get(keyOf(take)) ?? []).filter((each) => !others.includes(each));
-      sent.current.set(
-        keyOf(take),
-        stands.map((each) => (each === first ? { ...each, attempt: counted } : each)),
-      );
-    },
+    drop: (take, isDropped) => listening.drop(take.listener.id, take.round, isDropped),
+    count: ({ take, fighterId }, said) => kept.count(take, fighterId, said),
   };
 }
-
-const keyOf = ({ listener, round, time }: Take): string => `${listener.id} ${round} ${time}`;
-
-/** Whether more, or less, is known of a take than before; whoever stands there by now, it was theirs who stood there then. */
-const isPutRight = (take: Take, before: readonly Take[]): boolean =>
-  !take.isDropped &&
-  before.some(
-    (other) =>
-      keyOf(other) === keyOf(take) &&
-      other.onsets !== take.onsets &&
-      other.listener.fighterIds.join() === take.listener.fighterIds.join(),
-  );
 
 /** Of one fighter who is heard by two, what the better ear heard. */
 function bestEars(all: readonly Landed[]): Landed[] {

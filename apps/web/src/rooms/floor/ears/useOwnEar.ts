@@ -55,13 +55,14 @@ export function useOwnEar(
   const look = useStable(() => passage.stands(place.round, position(), performance.now() / 1000));
   useEffect(() => {
     if (!isOpen) return;
+    look();
     const timer = setInterval(look, LOOK_MS);
     return () => clearInterval(timer);
   }, [isOpen, look]);
   const hear = useStable(({ at, ...strike }: EarStrike): void => {
     look();
-    const inRound = passage.at(at, performance.now() / 1000);
-    if (inRound !== null) onHeard(place.round, { ...strike, at: inRound });
+    const struck = passage.at(at);
+    if (struck) onHeard(struck.round, { ...strike, at: struck.at });
   });
   const impactsOf = useStable(() => {
     const due = place.due(wish.fighterIds).map(({ at }) => at);
