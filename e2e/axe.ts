@@ -17,8 +17,16 @@ export const SIZES = {
   laptop: { width: 1280, height: 800 },
 } as const;
 
-/** What axe finds wrong on the page as it is now. */
+/** What axe finds wrong on the page as it is now; what fades in has come first, for until then nobody can read it. */
 export async function faultsOf(page: Page): Promise<string[]> {
+  await page.evaluate(async () => {
+    const moving = document.getAnimations().filter(({ effect, playState }) => {
+      const { endTime } = effect?.getComputedTiming() ?? {};
+      return playState === 'running' && typeof endTime === 'number' && Number.isFinite(endTime);
+    });
+    // One that is taken away meanwhile has ended, too.
+    await Promise.all(moving.map(({ finished }) => finished.catch(() => null)));
+  });
   // the page's policy lets no script in from outside; the tests bring theirs through the debugger instead
   await page.evaluate(axe);
   return page.evaluate(async () => {

@@ -98,6 +98,11 @@ test('two ears hear the same strikes: the lab tells what each hears alone', asyn
   await expect(
     page.getByText(/heard by both, \d+ by the first alone, \d+ by the second alone/),
   ).toBeVisible();
+  // What is told of a sensor that is away is told no longer once it is back.
+  await page.getByRole('button', { name: 'Switch the simulated sensor off' }).click();
+  await expect(page.getByText('The sensor is away')).toBeVisible({ timeout: 15_000 });
+  await page.getByRole('button', { name: 'Simulated strike sensor' }).click();
+  await expect(page.getByText('The sensor is away')).toHaveCount(0, { timeout: 15_000 });
 });
 
 test('a recording brings its strikes: pins put right, the line found, stored, and heard again', async ({
@@ -135,7 +140,15 @@ test('a recording brings its strikes: pins put right, the line found, stored, an
   await choose(page.getByLabel('Fighter', { exact: true }), 'Ines Okafor');
   await page.getByRole('button', { name: 'Store 6 times through as one trial' }).click();
   await expect(page.getByText('Stored as a trial.')).toBeVisible();
+  // Stored again it is there once.
+  await page.getByRole('button', { name: 'Store 6 times through as one trial' }).click();
+  await expect(page.getByText('Stored in place of what was stored before.')).toBeVisible();
+  await choose(page.getByLabel('What it was'), 'A burst, as many as fit');
+  await page.getByLabel('From which second').fill('900');
+  await expect(page.getByText('No strike comes after this second.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Store as a trial' })).toBeDisabled();
   await page.goto('/fighters/ines');
+  await expect(page.getByRole('button', { name: /Slack 2.*from a file/ })).toHaveCount(1);
   await page.getByRole('button', { name: /Slack 2.*from a file/ }).click();
   const sheet = page.getByRole('dialog');
   await expect(sheet).toContainText('Whole times through: 6');

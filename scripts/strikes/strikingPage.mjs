@@ -12,8 +12,9 @@ const IMPACT = Array.from(
 );
 
 /**
- * Gives a page that microphone, before it goes anywhere. Strikes land at these instants of the clock, in milliseconds since 1970, and
- * when `window.strike(inSeconds)` is called; `window.unplug()` takes the microphone away. Where it `hearsItself` it stands beside the
+ * Gives a page that microphone, before it goes anywhere. Strikes land at these instants of the clock, in milliseconds since 1970, as much
+ * later as the sound that the page plays is behind by then, and when `window.strike(inSeconds)` is called; `window.behind()` tells how
+ * much that is, in seconds, and `window.behindElsewhere` is that of another page whose sound is struck to here; `window.unplug()` takes the microphone away. Where it `hearsItself` it stands beside the
  * loudspeaker of its own device: all that the page plays comes again, so loud and a little later. What sounds `beside` it, `{ sampleRate,
  * samples }`, comes again and again.
  */
@@ -21,7 +22,7 @@ export async function strikingPage(page, at = [], { hearsItself = 0, beside = nu
   await page.addInitScript(
     ({ impact, rate, instants, loud, other }) => {
       const LATE = 0.04;
-      const SOON = 250;
+      const [SOON, LOOK_MS] = [120, 20];
       const loudspeakers = [];
       const hear = (stream) => {
         const played = new MediaStreamAudioSourceNode(open.context, { mediaStream: stream });
@@ -43,6 +44,18 @@ export async function strikingPage(page, at = [], { hearsItself = 0, beside = nu
           return connect.call(this, to, ...rest);
         };
       let open = null;
+      // A fighter strikes to what is heard, and that falls behind the clock where the machine is busy.
+      let behind = () => window.behindElsewhere ?? 0;
+      const { start } = AudioBufferSourceNode.prototype;
+      AudioBufferSourceNode.prototype.start = function (when = 0, ...rest) {
+        const { context } = this;
+        if (when > 0 && context !== open?.context) {
+          const [sound, clock] = [context.currentTime, performance.now()];
+          behind = () => (performance.now() - clock) / 1000 - (context.currentTime - sound);
+          AudioBufferSourceNode.prototype.start = start;
+        }
+        return start.call(this, when, ...rest);
+      };
       const buffer = new AudioBuffer({ length: impact.length, sampleRate: rate });
       buffer.copyToChannel(Float32Array.from(impact), 0);
       const strike = (inSeconds) => {
@@ -80,15 +93,18 @@ export async function strikingPage(page, at = [], { hearsItself = 0, beside = nu
         loudspeakers.forEach(hear);
         for (const track of into.stream.getTracks())
           Object.defineProperty(track, 'label', { value: 'microphone by the bag' });
-        for (const instant of instants) {
-          // A fighter strikes by the world's clock: that of the sound falls behind where the machine is busy.
-          const wait = instant - Date.now() - SOON;
-          if (wait > 0) setTimeout(() => strike(Math.max(0, (instant - Date.now()) / 1000)), wait);
-        }
+        let left = instants.filter((instant) => instant > Date.now());
+        const timer = setInterval(() => {
+          const now = Date.now() - 1000 * behind();
+          for (const instant of left) if (instant - now < SOON) strike(Math.max(0, (instant - now) / 1000));
+          left = left.filter((instant) => instant - now >= SOON);
+          if (left.length === 0) clearInterval(timer);
+        }, LOOK_MS);
         return into.stream;
       };
       Object.assign(window, {
         strike,
+        behind: () => behind(),
         unplug: () => {
           for (const track of open?.into.stream.getTracks() ?? []) track.dispatchEvent(new Event('ended'));
         },

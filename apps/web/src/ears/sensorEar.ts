@@ -9,6 +9,7 @@ const HEAR_PATH = '/api/sensor/hear';
 const SERVER_MS = 4000;
 const SENSOR_MS = 3000;
 const AGAIN_MS = 700;
+const SENSOR_AWAY = 'The sensor is away; it is heard again when it comes back.';
 
 export const sensorAddress = (path: string, code: string | null): string =>
   `${location.protocol === 'https:' ? 'wss' : 'ws'}://${location.host}${path}${code ? `?code=${code}` : ''}`;
@@ -23,23 +24,21 @@ export async function openSensorEar(watch: EarWatch, code: string | null = null)
   let socket: WebSocket | null = null;
   let isClosed = false;
   let told = '';
+  /** Why nothing comes just now; empty while the sensor is there. */
+  let away = '';
   let onChosen = (): void => {};
 
   const tell = (): void => {
-    const { lost, flooded } = stream;
-    const now = [
-      ...(lost > 0 ? [`${lost} ${lost === 1 ? 'impact' : 'impacts'} never came from the sensor`] : []),
-      ...(flooded > 0 ? [`${flooded} came faster than anybody strikes and were left out`] : []),
-    ].join('; ');
-    if (now !== told && now !== '') watch.onTold?.(`${now}.`);
+    const now = [away, lostIn(stream)].filter((each) => each !== '').join(' ');
+    if (now !== told) watch.onTold?.(now);
     told = now;
   };
   const take = (news: SensorNews): void => {
     chosen ??= news.sensor;
     if (news.sensor !== chosen) return;
     onChosen();
-    if ('gone' in news) return watch.onTold?.('The sensor is away; it is heard again when it comes back.');
-    const impact = stream.take(news.message, performance.now() / 1000);
+    away = 'gone' in news ? SENSOR_AWAY : '';
+    const impact = 'gone' in news ? null : stream.take(news.message, performance.now() / 1000);
     if (impact) watch.onStrike({ at: impact.at, strength: impact.strength });
     tell();
   };
@@ -52,7 +51,8 @@ export async function openSensorEar(watch: EarWatch, code: string | null = null)
       opened.onclose = () => {
         fail(new NoSensor('The server does not answer, so no sensor is heard. Try again in a moment.'));
         if (isClosed || socket !== opened) return;
-        watch.onTold?.('The server is away; the sensor is heard again when it comes back.');
+        away = 'The server is away; the sensor is heard again when it comes back.';
+        tell();
         setTimeout(() => !isClosed && void connect().catch(() => {}), AGAIN_MS);
       };
     });
@@ -88,6 +88,15 @@ export async function openSensorEar(watch: EarWatch, code: string | null = null)
     sound: () => Promise.resolve(null),
     close,
   };
+}
+
+/** What of the sensor's impacts was lost, as a sentence; empty for nothing. */
+function lostIn({ lost, flooded }: SensorStream): string {
+  const told = [
+    ...(lost > 0 ? [`${lost} ${lost === 1 ? 'impact' : 'impacts'} never came from the sensor`] : []),
+    ...(flooded > 0 ? [`${flooded} came faster than anybody strikes and were left out`] : []),
+  ].join('; ');
+  return told === '' ? '' : `${told}.`;
 }
 
 function within(ms: number, work: Promise<void>, why: string): Promise<void> {

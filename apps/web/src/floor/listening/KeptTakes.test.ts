@@ -87,16 +87,20 @@ describe('what is kept of takes', () => {
     keep([take()], ebb);
     expect([...log.values()]).toEqual([ebb]);
   });
-  it('stays as somebody counted it by hand, and changes for others', () => {
+  it('is what somebody counted by hand, whenever they did, and stays so', () => {
     const { kept, log, keep } = book();
     const first = take();
-    keep([first], ebb, flow, trial('oskar', 'Ebb', [3]));
     kept.count(first, 'ines', 7);
-    keep([take({ onsets: [{ at: 4 }] })], ebb, flow, trial('oskar', 'Ebb', [3, 4]));
-    expect(entries(log)).toEqual({
-      1: { ...ebb, instants: [], said: 7, measured: 'by-hand' },
-      3: trial('oskar', 'Ebb', [3, 4]),
-    });
+    const counted = { ...ebb, instants: [], said: 7, measured: 'by-hand' as const };
+    const trialsOf = (each: Take) => (kept.countsOf(each).get('ines') === 7 ? [counted] : [ebb, flow]);
+    kept.keep(0, [first], trialsOf);
+    expect(entries(log)).toEqual({ 1: counted });
+    const other = book();
+    other.keep([first], ebb, flow);
+    other.kept.count(first, 'ines', 7);
+    other.keep([first], counted);
+    expect(entries(other.log)).toEqual({ 1: counted });
+    expect(keep([first], counted)).toBe(0);
   });
   it('stays theirs who stood there, and an earlier time through the round stays as it is', () => {
     const { log, keep } = book();

@@ -14,6 +14,8 @@ export interface TrialWrites {
   takeOut(id: string): void;
 }
 
+const NONE: ReadonlyMap<string, number> = new Map();
+
 interface Kept {
   /** Whose strikes it was when they were kept. */
   readonly who: string;
@@ -25,6 +27,7 @@ export class KeptTakes {
   private readonly kept = new Map<string, Kept>();
   /** The takes of each round as they were kept. */
   private readonly rounds = new Map<number, readonly Take[]>();
+  private readonly counts = new Map<string, ReadonlyMap<string, number>>();
   private readonly writes: TrialWrites;
 
   constructor(writes: TrialWrites) {
@@ -41,20 +44,15 @@ export class KeptTakes {
       else this.keepTake(take, trialsOf);
   }
 
-  /** The number that somebody counted stands in place of what was heard. */
+  /** The number that somebody counted stands in place of what was heard, once the round is over. */
   count(take: Take, fighterId: string, said: number): void {
-    const kept = this.kept.get(keyOf(take));
-    const theirs = kept?.trials.filter(({ attempt }) => attempt.fighterId === fighterId) ?? [];
-    const [first, ...others] = theirs;
-    if (!kept || !first) return;
-    const { heard: _, ...attempt } = first.attempt;
-    const counted = { ...first, attempt: { ...attempt, instants: [], said, measured: 'by-hand' as const } };
-    this.writes.put(counted);
-    for (const { id } of others) this.writes.takeOut(id);
-    const trials = kept.trials
-      .filter((each) => !others.includes(each))
-      .map((each) => (each === first ? counted : each));
-    this.kept.set(keyOf(take), { ...kept, trials });
+    this.counts.set(keyOf(take), new Map(this.countsOf(take)).set(fighterId, said));
+    this.rounds.delete(take.round);
+  }
+
+  /** What somebody counted by hand of a take, by fighter. */
+  countsOf(take: Take): ReadonlyMap<string, number> {
+    return this.counts.get(keyOf(take)) ?? NONE;
   }
 
   private keepTake(take: Take, trialsOf: (take: Take) => readonly SaveAttemptDto[]): void {
@@ -88,22 +86,16 @@ interface KeptAnew {
   readonly gone: readonly KeptTrial[];
 }
 
-/** Somebody counted instead of what was heard. */
-const isCounted = ({ attempt }: KeptTrial): boolean => attempt.measured === 'by-hand';
-
-/** The trials of a take as it stands now, under the ids of those that were kept of it; what somebody counted by hand stands. */
+/** The trials of a take as it stands now, under the ids of those that were kept of it. */
 function keptAnew(
   before: readonly KeptTrial[],
   now: readonly SaveAttemptDto[],
   newId: () => string,
 ): KeptAnew {
-  const counted = before.filter(isCounted);
-  const isTheirs = ({ fighterId }: SaveAttemptDto): boolean =>
-    counted.some(({ attempt }) => attempt.fighterId === fighterId);
-  const left = before.filter((kept) => !isCounted(kept));
+  const left = [...before];
   const changed: KeptTrial[] = [];
-  const all: KeptTrial[] = [...counted];
-  for (const attempt of now.filter((each) => !isTheirs(each))) {
+  const all: KeptTrial[] = [];
+  for (const attempt of now) {
     const same = left.find((kept) => sameTest(kept.attempt, attempt));
     if (same) left.splice(left.indexOf(same), 1);
     const kept = { id: same?.id ?? newId(), attempt: { ...attempt, at: same?.attempt.at ?? attempt.at } };

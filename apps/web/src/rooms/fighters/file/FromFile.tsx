@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState, type DragEvent } from 'react';
+import { useRef, useState, type DragEvent } from 'react';
 import { toast } from 'sonner';
 import type { AttemptView } from '@eurhythm/contract';
 import { queries, queryClient } from '../../../server/queries.ts';
@@ -24,6 +24,8 @@ export function FromFile() {
   const [told, setTold] = useState('');
   const [share, setShare] = useState<number | null>(null);
   const playback = usePlayback();
+  /** The ids of what was stored, so that pins put right afterwards put the trial right. */
+  const stored = useRef(new Map<string, string>());
   const take = async (chosen: File | undefined): Promise<void> => {
     if (!chosen) return;
     playback.stop();
@@ -135,13 +137,17 @@ export function FromFile() {
             onsets={onsets}
             fighters={fighters}
             onDue={setDue}
-            onStore={async (attempt) => {
+            onStore={async (attempt, what) => {
+              const place = JSON.stringify([file.name, file.at, attempt.fighterId, attempt.lead, what]);
+              const before = stored.current.get(place);
+              const id = before ?? newId();
+              stored.current.set(place, id);
               try {
                 await write<AttemptView>(
-                  putting(SUBJECTS.trial, `attempts/${newId()}`, attempt, { page: '/fighters/from-file' }),
+                  putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page: '/fighters/from-file' }),
                 );
                 await queryClient.invalidateQueries({ queryKey: ['fighters', attempt.fighterId] });
-                toast('Stored as a trial.');
+                toast(before ? 'Stored in place of what was stored before.' : 'Stored as a trial.');
               } catch (error) {
                 toast.error((error as Error).message);
               }

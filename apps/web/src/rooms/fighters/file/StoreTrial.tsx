@@ -6,12 +6,14 @@ import type { ComboView, FighterView, SaveAttemptDto } from '@eurhythm/contract'
 import { useBook, useCombos } from '../../../server/gymData.ts';
 import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { WhenField } from '../../../ui/DayFields.tsx';
 import { ChoiceField } from '../../../ui/Field.tsx';
 import { Part } from '../../../ui/Panel.tsx';
 import { MaybeNumberField, NumberField } from '../../../ui/TypedField.tsx';
+import { USUAL_BURSTS } from '../../../floor/usualBursts.ts';
 import { coreWork } from '../../../workers/coreWork.ts';
 import { LEAD_CHOICES } from '../../sessions/choices.ts';
-import { burstInFile, comboInFile } from './fileTrial.ts';
+import { burstInFile, comboInFile, type TrialOf } from './fileTrial.ts';
 import type { FileOnset, HeardFile } from './readSound.ts';
 
 interface StoreTrialProps {
@@ -20,7 +22,8 @@ interface StoreTrialProps {
   readonly fighters: readonly FighterView[];
   /** When strikes were due, as the chosen line has it. */
   onDue(due: readonly number[]): void;
-  onStore(attempt: SaveAttemptDto): Promise<void>;
+  /** Stores it; `what` it was among all that can be stored of the file. */
+  onStore(attempt: SaveAttemptDto, what: string): Promise<void>;
 }
 
 const FIND = 'find';
@@ -34,8 +37,9 @@ export function StoreTrial({ file, onsets, fighters, onDue, onStore }: StoreTria
   const [lead, setLead] = useState<'left' | 'right' | 'own'>('own');
   const [kind, setKind] = useState<'combo' | 'burst'>('combo');
   const from = lead === 'own' ? (fighter?.lead ?? 'left') : lead;
-  const trial = { fighterId: fighter?.id ?? '', lead: from } as const;
-  const store = (attempt: SaveAttemptDto | null): void => void (attempt && onStore(attempt));
+  const [when, setWhen] = useState<{ readonly of: HeardFile; readonly at: string } | null>(null);
+  const at = when?.of === file ? when.at : file.at;
+  const trial = { fighterId: fighter?.id ?? '', lead: from, at } as const;
   return (
     <div className="grid gap-x-12 gap-y-7 lg:grid-cols-2">
       <Part title="Whose, and what">
@@ -64,30 +68,25 @@ export function StoreTrial({ file, onsets, fighters, onDue, onStore }: StoreTria
               onDue([]);
             }}
           />
+          <WhenField
+            label="When it was"
+            value={at}
+            onChange={(chosen) => setWhen(chosen === null ? null : { of: file, at: chosen })}
+          />
         </div>
       </Part>
       {kind === 'combo' ? (
         <ComboOfFile
           {...{ file, onsets, lead: from, onDue }}
           onStore={(fit, combo) =>
-            store(
-              comboInFile(
-                file,
-                onsets,
-                fit,
-                { title: comboName(combo), line: combo.line },
-                { ...trial, at: new Date().toISOString() },
-              ),
+            void onStore(
+              comboInFile(file, onsets, fit, { title: comboName(combo), line: combo.line }, trial),
+              combo.id,
             )
           }
         />
       ) : (
-        <BurstOfFile
-          onsets={onsets}
-          onStore={(burst) =>
-            store(burstInFile(file, onsets, burst, { ...trial, at: new Date().toISOString() }))
-          }
-        />
+        <BurstOfFile {...{ file, onsets, trial, onStore }} />
       )}
     </div>
   );
@@ -197,44 +196,46 @@ function ComboOfFile({ onsets, lead, onDue, onStore }: ComboOfFileProps) {
   );
 }
 
-interface BurstOfFileProps {
-  readonly onsets: readonly FileOnset[];
-  onStore(burst: { title: string; seconds: number; from: number }): void;
+interface BurstOfFileProps extends Pick<StoreTrialProps, 'file' | 'onsets' | 'onStore'> {
+  readonly trial: TrialOf;
 }
 
-const SECONDS = 10;
-
-function BurstOfFile({ onsets, onStore }: BurstOfFileProps) {
+function BurstOfFile({ file, onsets, trial, onStore }: BurstOfFileProps) {
   const { data: tests = [] } = useQuery(queries.tests());
-  const bursts = tests.filter(({ kind }) => kind === 'burst');
-  const [title, setTitle] = useState('');
-  const test = bursts.find((each) => each.id === title) ?? bursts[0];
+  const known = tests.filter(({ kind }) => kind === 'burst');
+  const bursts = known.length > 0 ? known : USUAL_BURSTS;
+  const [chosen, setChosen] = useState('');
+  const test = bursts.find((each) => named(each) === chosen) ?? bursts[0]!;
   const [from, setFrom] = useState(0);
-  const seconds = test?.seconds ?? SECONDS;
+  const burst = burstInFile(file, onsets, { ...test, from }, trial);
   return (
     <Part title="The burst">
       <div className="grid grid-cols-2 gap-4 pt-3">
         <ChoiceField
           label="Test"
-          value={test?.id ?? ''}
-          choices={bursts.map((each) => ({ value: each.id, label: `${each.title}, ${each.seconds} s` }))}
-          onChange={setTitle}
+          value={named(test)}
+          choices={bursts.map((each) => ({ value: named(each), label: named(each) }))}
+          onChange={setChosen}
         />
         <NumberField
           label="From which second"
           hint="the first strike after it begins the burst"
           value={from}
+          error={burst || !Number.isFinite(from) ? undefined : 'No strike comes after this second.'}
           onChange={setFrom}
         />
       </div>
       <Button
         weight="main"
         className="mt-3"
-        disabled={onsets.length === 0 || !test || !Number.isFinite(from)}
-        onClick={() => test && onStore({ title: test.title, seconds, from })}
+        disabled={!burst}
+        onClick={() => void (burst && onStore(burst, `${named(test)}, from ${from} on`))}
       >
         Store as a trial
       </Button>
     </Part>
   );
 }
+
+const named = ({ title, seconds }: { readonly title: string; readonly seconds: number }): string =>
+  `${title}, ${seconds} s`;

@@ -5,6 +5,7 @@ import type { HeardFile } from './readSound.ts';
 
 const file: HeardFile = {
   name: 'bag <1>.wav',
+  at: '2026-03-05T18:30:00Z',
   sound: null,
   seconds: 30,
   onsets: [],

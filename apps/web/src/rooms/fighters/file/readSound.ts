@@ -16,6 +16,8 @@ export interface FileOnset {
 /** What a file brings. */
 export interface HeardFile {
   readonly name: string;
+  /** When it was written last: for a recording, when it ended. */
+  readonly at: string;
   /** Null for a table of times. */
   readonly sound: { readonly sampleRate: number; readonly samples: Float32Array<ArrayBuffer> } | null;
   readonly seconds: number;
@@ -49,7 +51,7 @@ export async function readFile(file: File, onShare: (share: number) => void): Pr
   });
   try {
     const found = await wrap<StrikesWork>(thread).whole(sound.sampleRate, sound.samples, proxy(onShare));
-    return { name: file.name, sound, seconds, ...found, detector: DETECTOR_VERSION };
+    return { name: file.name, at: writtenAt(file), sound, seconds, ...found, detector: DETECTOR_VERSION };
   } finally {
     thread.terminate();
   }
@@ -59,8 +61,19 @@ async function tableOf(file: File): Promise<HeardFile> {
   const read = readTimes(await file.text());
   if (!read.ok) throw new Error(read.message);
   const seconds = read.onsets.at(-1)!.at + 1;
-  return { name: file.name, sound: null, seconds, onsets: read.onsets, hasMusic: false, detector: null };
+  return {
+    name: file.name,
+    at: writtenAt(file),
+    sound: null,
+    seconds,
+    onsets: read.onsets,
+    hasMusic: false,
+    detector: null,
+  };
 }
+
+const writtenAt = ({ lastModified }: File): string =>
+  new Date(Math.min(lastModified, Date.now())).toISOString();
 
 async function soundOf(file: File): Promise<{ sampleRate: number; samples: Float32Array<ArrayBuffer> }> {
   const bytes = new Uint8Array(await file.arrayBuffer());

@@ -73,10 +73,14 @@ export function TrialSheet({ attempt, onClose }: { attempt: AttemptView; onClose
     }
   };
   const forget = async (): Promise<void> => {
-    await send('DELETE', `attempts/${id}/recording`);
-    setSound(null);
-    await client.invalidateQueries({ queryKey: ['fighters', attempt.fighterId] });
-    toast('The sound is taken out; the trial stays.');
+    try {
+      await send('DELETE', `attempts/${id}/recording`);
+      setSound(null);
+      await client.invalidateQueries({ queryKey: ['fighters', attempt.fighterId] });
+      toast('The sound is taken out; the trial stays.');
+    } catch (error) {
+      toast.error((error as Error).message);
+    }
   };
   return (
     <Sheet open title={`${attempt.title}, ${attempt.lead} lead: ${trialText(attempt)}`} onClose={onClose}>

@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { BURST_READY } from '@eurhythm/core/run';
-import { USUAL_BURST_TITLE } from '@eurhythm/core/rounds';
 import { secondsLeft, thousandths } from '@eurhythm/core/units';
 import { summariseBurst, summariseCount, workOut } from '@eurhythm/core/speed';
 import { BURST_ROUND, type FighterView, type RunView, type SaveAttemptDto } from '@eurhythm/contract';
@@ -11,6 +10,7 @@ import type { Player } from '../../../floor/player.ts';
 import type { Listening } from '../../../floor/listening/Listening.ts';
 import type { RunDeck } from '../../../floor/RunDeck.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
+import { USUAL_BURSTS } from '../../../floor/usualBursts.ts';
 import type { EarKind } from '../../../ears/Ear.ts';
 import { keepSound } from '../../../server/keepSound.ts';
 import { putting } from '../../../sync/letters/letter.ts';
@@ -47,10 +47,6 @@ const HOW: Readonly<Record<EarKind, string>> = {
 
 /** What stations heard last has come by then. */
 const STATIONS_TOLD_MS = 1500;
-/** Length of a burst that no test gives. */
-const SECONDS = 10;
-/** What is offered in a gym that has timed nothing yet. */
-const TITLES = [USUAL_BURST_TITLE, 'Round kicks', 'Backfist and cross'];
 
 type Phase =
   | { readonly kind: 'choose' }
@@ -279,8 +275,7 @@ function useTimed(run: RunView): readonly Timed[] {
       block.kind === 'burst' ? [{ title: block.title, seconds: block.seconds }] : [],
     ),
   );
-  const usual = TITLES.map((title) => ({ title, seconds: SECONDS }));
-  const all = [...own.map((each) => known.find(isSame(each)) ?? each), ...known, ...usual];
+  const all = [...own.map((each) => known.find(isSame(each)) ?? each), ...known, ...USUAL_BURSTS];
   return all.filter((each, i) => all.findIndex((other) => other.title === each.title) === i);
 }
 

@@ -133,7 +133,8 @@ function ListenerRow({ listener, who, count, landed, isDouble: isTwice, ears, na
 
 function LandedRow({ landed, name, ears }: { landed: Landed; name: string; ears: FloorEars }) {
   const { match } = landed.heard;
-  const { isDropped, listener } = landed.take;
+  const { isDropped } = landed.take;
+  const counted = ears.countOf(landed);
   const [typed, setTyped] = useState('');
   const number = /^\d{1,4}$/.test(typed) ? Number(typed) : null;
   const counts = {
@@ -148,11 +149,12 @@ function LandedRow({ landed, name, ears }: { landed: Landed; name: string; ears:
         {name}: {landedText(counts)}
         {landed.doubtful > 0 && `; ${landed.doubtful} doubtful`}
         {landed.unheard > 0 && `; ${landed.unheard} may lie under a tick`}
+        {counted !== null && <strong>; {counted} counted by hand</strong>}
       </span>
       <Button weight="bare" onClick={() => ears.drop(landed.take, !isDropped)}>
         {isDropped ? 'They after all' : 'Not them'}
       </Button>
-      {!isDropped && listener.source !== null && (
+      {!isDropped && ears.canCount(landed) && (
         <form
           className="flex items-center gap-2"
           onSubmit={(event) => {
@@ -160,6 +162,8 @@ function LandedRow({ landed, name, ears }: { landed: Landed; name: string; ears:
             if (number === null) return;
             ears.count(landed, number);
             setTyped('');
+            // The keys are the round's again.
+            if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
           }}
         >
           <label className="sr-only" htmlFor={`count-${landed.fighterId}`}>

@@ -1,6 +1,6 @@
 import type { RoundToPlay } from '@eurhythm/core/run';
 import type { RunView } from '@eurhythm/contract';
-import type { BurstInRound } from '../../../floor/listening/landed.ts';
+import type { BurstInRound } from '../../../floor/listening/trials.ts';
 
 /** The bursts of a round that were gone through to their end. */
 export function burstsOf(run: Pick<RunView, 'rounds'>, round: number, until: number): BurstInRound[] {

@@ -10,13 +10,8 @@ import type {
 import { newId } from '../../../server/api.ts';
 import { KeptTakes } from '../../../floor/listening/KeptTakes.ts';
 import { Listening, type Take } from '../../../floor/listening/Listening.ts';
-import {
-  burstTrials,
-  comboTrials,
-  landedOf,
-  reactionTrials,
-  type Landed,
-} from '../../../floor/listening/landed.ts';
+import { landedOf, type Landed } from '../../../floor/listening/landed.ts';
+import { testToCount, trialsOfTake, type RoundTests } from '../../../floor/listening/trials.ts';
 import type { RunDeck } from '../../../floor/RunDeck.ts';
 import type { HallDesk } from '../../../hall/HallDesk.ts';
 import { putting, takingOut } from '../../../sync/letters/letter.ts';
@@ -41,6 +36,10 @@ export interface FloorEars {
   hear(heard: StationHeardDto): StationKnownView;
   /** It was somebody else, or it was they after all. */
   drop(take: Take, isDropped: boolean): void;
+  /** What somebody counted of it by hand; null where nobody did. */
+  countOf(landed: Landed): number | null;
+  /** Whether there was anything to count in its round, of which a number could be kept. */
+  canCount(landed: Landed): boolean;
   /** The number that somebody counted stands in place of what was heard. */
   count(landed: Landed, said: number): void;
 }
@@ -80,7 +79,7 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
 
   const workersOf = (of: number) => workersIn(run, of, deck.rounds[of]!, book);
   const place = {
-    position: () => (deck.state.phase === 'running' ? deck.position - deck.desk.latency : null),
+    position: () => (deck.state.phase === 'running' ? deck.position : null),
     round,
     compiled: deck.rounds[round]!,
     due: (fighterIds: readonly string[]) => {
@@ -122,28 +121,16 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
     return listening.of(of).flatMap((take) => landedOf(take, compiled, until, workersOf(of)));
   };
 
+  const testsOf = (of: number): RoundTests => {
+    const until = reached.current.get(of) ?? 0;
+    return { bursts: burstsOf(run, of, until), calls: callsOf(run, of, deck.rounds[of]!, until) };
+  };
   const trialsOf = (take: Take): SaveAttemptDto[] => {
-    const compiled = deck.rounds[take.round]!;
-    const until = reached.current.get(take.round) ?? 0;
+    const { round: of, listener } = take;
+    const theirs = bestEars(landedIn(of)).filter((landed) => landed.take.listener.id === listener.id);
     const where = { lead: run.lead, runId: run.id, at: new Date().toISOString() };
-    const all = bestEars(landedIn(take.round));
-    const calls = callsOf(run, take.round, compiled, until);
-    return [
-      ...all
-        .filter((landed) => landed.take.listener.id === take.listener.id)
-        .flatMap((landed) => comboTrials(landed, compiled, where)),
-      ...burstTrials(
-        take,
-        compiled,
-        burstsOf(run, take.round, until),
-        workersOf(take.round)(take.listener.fighterIds),
-        where,
-      ),
-      ...reactionTrials(take, compiled, calls.at, workersOf(take.round)(take.listener.fighterIds), {
-        ...where,
-        title: calls.title,
-      }),
-    ];
+    const workers = workersOf(of)(listener.fighterIds);
+    return trialsOfTake(take, theirs, deck.rounds[of]!, testsOf(of), workers, where, kept.countsOf(take));
   };
   const keep = useStable((): void => {
     for (const of of over.current) kept.keep(of, listening.of(of), trialsOf);
@@ -206,7 +193,16 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
       return { known: listening.hears(station, of, since, strikes, from) };
     },
     drop: (take, isDropped) => listening.drop(take.listener.id, take.round, isDropped),
-    count: ({ take, fighterId }, said) => kept.count(take, fighterId, said),
+    countOf: ({ take, fighterId }) => kept.countsOf(take).get(fighterId) ?? null,
+    canCount: (landed) => {
+      const { listener, round: of } = landed.take;
+      return listener.source !== null && testToCount(landed, deck.rounds[of]!, testsOf(of), run) !== null;
+    },
+    count: ({ take, fighterId }, said) => {
+      kept.count(take, fighterId, said);
+      keep();
+      tell(take.round);
+    },
   };
 }
 

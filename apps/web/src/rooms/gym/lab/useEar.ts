@@ -37,7 +37,9 @@ export function useEar(kind: EarKind | null, again: number): LabEar {
   const [past] = useState<Past>(() => ({ levels: [], strikes: [] }));
   const [listeners] = useState(() => new Set<OnStrike>());
   const strike = useStable((heard: EarStrike): void => {
-    past.strikes.splice(0, Infinity, ...standing([...past.strikes, heard]));
+    const from = performance.now() / 1000 - KEPT_SECONDS;
+    const stand = standing([...past.strikes, heard]).filter(({ at }) => at >= from);
+    past.strikes.splice(0, Infinity, ...stand);
     for (const listener of listeners) listener(heard);
   });
   useEffect(() => {
