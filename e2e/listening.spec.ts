@@ -41,6 +41,10 @@ test('this device hears a combo round: what landed stands on the strip, and is k
   await expect(page.getByLabel('What landed')).toHaveCount(0);
   await page.getByRole('button', { name: 'They after all' }).click();
   await expect(page.getByLabel('What landed')).toBeVisible();
+  // Who takes the place in the rest has none of it.
+  await choose(page.getByLabel('Whose strikes'), 'Lumi Achterberg');
+  await expect(page.getByLabel('Listeners').getByText('Lumi Achterberg')).toBeVisible();
+  expect((await told(page, 'Oskar')).landed).toBe(landed);
   await page.keyboard.press('PageDown');
   await expect
     .poll(async () => (await newestOf(page.request, 'Oskar Bello')).title, { timeout: 20_000 })
@@ -52,6 +56,7 @@ test('this device hears a combo round: what landed stands on the strip, and is k
     heard: { source: 'microphone' },
   });
   expect(trial.heard.starts.length).toBeGreaterThan(2);
+  expect((await newestOf(page.request, 'Lumi Achterberg')).runId).not.toBe(id);
   // 3 2-r:knee at 84 a minute: a beat and a half.
   expect(Math.abs(trial.value - (1.5 * 60) / 84)).toBeLessThan(0.06);
 });

@@ -102,13 +102,9 @@ describe('what is kept of takes', () => {
     expect(entries(other.log)).toEqual({ 1: counted });
     expect(keep([first], counted)).toBe(0);
   });
-  it('stays theirs who stood there, and an earlier time through the round stays as it is', () => {
+  it('stays as it is of an earlier time through the round', () => {
     const { log, keep } = book();
     keep([take()], ebb);
-    keep(
-      [take({ onsets: [{ at: 4 }], listener: { ...bag, fighterIds: ['nia'] } })],
-      trial('nia', 'Ebb', [4]),
-    );
     keep([take({ time: 1 })], flow);
     expect(entries(log)).toEqual({ 1: ebb, 2: flow });
   });

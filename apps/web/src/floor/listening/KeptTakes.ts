@@ -16,15 +16,9 @@ export interface TrialWrites {
 
 const NONE: ReadonlyMap<string, number> = new Map();
 
-interface Kept {
-  /** Whose strikes it was when they were kept. */
-  readonly who: string;
-  readonly trials: readonly KeptTrial[];
-}
-
 /** What is kept of the takes of a run: put right where more, or less, is known of them later. */
 export class KeptTakes {
-  private readonly kept = new Map<string, Kept>();
+  private readonly kept = new Map<string, readonly KeptTrial[]>();
   /** The takes of each round as they were kept. */
   private readonly rounds = new Map<number, readonly Take[]>();
   private readonly counts = new Map<string, ReadonlyMap<string, number>>();
@@ -56,18 +50,15 @@ export class KeptTakes {
   }
 
   private keepTake(take: Take, trialsOf: (take: Take) => readonly SaveAttemptDto[]): void {
-    const who = take.listener.fighterIds.join();
-    const before = this.kept.get(keyOf(take)) ?? { who, trials: [] };
-    // Whoever stands there by now, it was theirs who stood there then.
-    if (before.who !== who) return;
-    const { all, changed, gone } = keptAnew(before.trials, trialsOf(take), () => this.writes.newId());
-    this.kept.set(keyOf(take), { who, trials: all });
+    const before = this.kept.get(keyOf(take)) ?? [];
+    const { all, changed, gone } = keptAnew(before, trialsOf(take), () => this.writes.newId());
+    this.kept.set(keyOf(take), all);
     for (const trial of changed) this.writes.put(trial);
     for (const { id } of gone) this.writes.takeOut(id);
   }
 
   private takeOut(take: Take): void {
-    for (const { id } of this.kept.get(keyOf(take))?.trials ?? []) this.writes.takeOut(id);
+    for (const { id } of this.kept.get(keyOf(take)) ?? []) this.writes.takeOut(id);
     this.kept.delete(keyOf(take));
   }
 }

@@ -53,6 +53,25 @@ describe('what stations hear', () => {
     expect(listening.listeners).toEqual([]);
     expect(listening.of(0)).toMatchObject([{ listener: { told: 'gone' }, onsets: at(1) }]);
   });
+  it('is theirs who stand there, until the work is over; whoever stands there then, it was not theirs', () => {
+    const listening = new Listening();
+    listening.comes(pad);
+    listening.hears('s1', 0, 0, at(1));
+    // The wrong one was chosen at first.
+    listening.comes({ ...pad, fighterIds: ['oskar'] });
+    expect(listening.of(0)).toMatchObject([{ listener: { fighterIds: ['oskar'] } }]);
+    listening.settle(0);
+    listening.comes({ ...pad, fighterIds: ['nia'], told: 'busy' });
+    listening.hears('s1', 0, 1, at(2));
+    listening.hears('s1', 1, 0, at(1));
+    expect(listening.of(0)).toMatchObject([
+      { listener: { fighterIds: ['oskar'], told: 'busy' }, onsets: at(1, 2) },
+    ]);
+    expect(listening.of(1)).toMatchObject([{ listener: { fighterIds: ['nia'] } }]);
+    listening.again(0);
+    listening.hears('s1', 0, 0, at(3));
+    expect(listening.of(0)).toMatchObject([{ listener: { fighterIds: ['nia'] } }]);
+  });
   it('changes nothing where a station says the same of itself again', () => {
     const listening = new Listening();
     listening.comes(pad);

@@ -42,6 +42,8 @@ export class Listening {
   private times = new Map<number, number>();
   /** All that was told for a take, also what was withdrawn. */
   private readonly told = new Map<string, readonly ToldOnset[]>();
+  /** Rounds, each time through them, whose strikes are theirs who stood there by then. */
+  private readonly settled = new Set<string>();
   private readonly watchers = new Set<() => void>();
 
   readonly subscribe = (watcher: () => void): (() => void) => {
@@ -57,7 +59,18 @@ export class Listening {
     this.listeners = known
       ? this.listeners.map((each) => (each.id === listener.id ? listener : each))
       : [...this.listeners, listener];
-    this.set(this.takes.map((take) => (take.listener.id === listener.id ? { ...take, listener } : take)));
+    this.set(
+      this.takes.map((take) => {
+        if (take.listener.id !== listener.id) return take;
+        const { fighterIds } = this.settled.has(`${take.round} ${take.time}`) ? take.listener : listener;
+        return { ...take, listener: { ...listener, fighterIds } };
+      }),
+    );
+  }
+
+  /** The work of a round is over: whoever stands at a listener from now on, what was heard is theirs who stood there until now. */
+  settle(round: number): void {
+    this.settled.add(`${round} ${this.times.get(round) ?? 0}`);
   }
 
   /** Something listens no more; what it heard stays. */

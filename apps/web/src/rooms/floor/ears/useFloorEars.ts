@@ -148,15 +148,21 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
       over.current.delete(of);
       listening.again(of);
     },
-    rests: (of) => setTimeout(() => tell(of), KNOWN_MS),
-    ends: (of) =>
+    rests: (of) => {
+      // Some rounds begin with a rest.
+      if (listening.of(of).some(({ onsets }) => onsets.length > 0)) listening.settle(of);
+      setTimeout(() => tell(of), KNOWN_MS);
+    },
+    ends: (of) => {
+      listening.settle(of);
       setTimeout(() => {
         // It was begun anew before this was known.
         if (of === deck.state.round && deck.state.phase !== 'over') return;
         over.current.add(of);
         keep();
         tell(of);
-      }, KNOWN_MS),
+      }, KNOWN_MS);
+    },
   });
   // What comes late, or is dropped, is told anew.
   const tellAgain = useStable(() => {
