@@ -15,8 +15,8 @@ export function usePresses(onPress: (press: Press) => boolean): void {
     const once = new OnePress();
     const tell = (press: Press): boolean => !once.isNew(press, performance.now()) || stable(press);
     const byKey = (event: KeyboardEvent): void => {
-      const { target, ctrlKey, metaKey, altKey } = event;
-      if (ctrlKey || metaKey || altKey || isWriting(target)) return;
+      const { ctrlKey, metaKey, altKey } = event;
+      if (ctrlKey || metaKey || altKey || isTaken(event)) return;
       const press = pressOfKey(event.key);
       if (press && tell(press)) event.preventDefault();
     };
@@ -31,8 +31,11 @@ export function usePresses(onPress: (press: Press) => boolean): void {
   }, [stable]);
 }
 
-function isWriting(target: EventTarget | null): boolean {
+/** Whether a key belongs to what has the focus; a choice that is closed takes letters, and what opens it. */
+function isTaken({ target, key }: KeyboardEvent): boolean {
   if (!(target instanceof HTMLElement)) return false;
+  if (target.matches('button[role=combobox][aria-expanded=false]'))
+    return key.length === 1 || /^Arrow(Up|Down)$/.test(key);
   return (
     target.isContentEditable ||
     target.matches('input,textarea,select,[role=slider],[role=combobox],[role=listbox],[role=option]')

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { BURST_READY } from '@eurhythm/core/run';
 import { secondsLeft, thousandths } from '@eurhythm/core/units';
 import { summariseBurst, summariseCount, workOut } from '@eurhythm/core/speed';
@@ -75,6 +75,7 @@ interface BurstPaneProps {
 
 /** As many as fit: of one fighter, whose strikes are tapped along, or of the whole class, whose numbers are told after the bell. */
 export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPaneProps) {
+  useSyncExternalStore(listening.subscribe, listening.snapshot);
   const timed = useTimed(run);
   const [wish, setWish] = useState<BurstWish>({
     who: fighters[0]?.id ?? '',
