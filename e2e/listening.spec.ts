@@ -33,7 +33,7 @@ test('this device hears a combo round: what landed stands on the strip, and is k
   const { landed, of, late } = await told(page, 'Oskar');
   expect(Math.abs(late)).toBeLessThan(120);
   expect(of).toBeGreaterThan(9);
-  expect(landed).toBeGreaterThanOrEqual(of - 6);
+  expect(landed).toBeGreaterThanOrEqual(of - 4);
   expect(landed).toBeLessThan(of);
   await expect(page.getByText(/A dot left of its pin came early/)).toBeVisible();
   // It was somebody else after all, and then it was not.
@@ -105,7 +105,7 @@ test('two stations hear two fighters; the coach sees both counts, and both see t
   const [lumi, oskar] = [await told(page, 'Lumi'), await told(page, 'Oskar')];
   expect(lumi.landed).toBeGreaterThan(10);
   expect(oskar.landed).toBeGreaterThan(10);
-  expect(Math.abs(lumi.late - oskar.late - 100)).toBeLessThan(110);
+  expect(Math.abs(lumi.late - oskar.late - 100)).toBeLessThan(80);
   for (const station of stations)
     await expect(station.getByLabel('What landed')).toBeVisible({ timeout: 10_000 });
   // The coach counted one of them, and says so in the rest, before the round is over.
@@ -202,7 +202,7 @@ test('a burst of the class: a station tells its fighter’s number, the coach is
   await expect(page.getByText('Stations that listen tell their numbers')).toBeVisible({ timeout: 15_000 });
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(station.getByText('burst', { exact: true })).toBeVisible({ timeout: 15_000 });
-  // All the time; those of the ten seconds count: twenty, and without a sound card a busy machine breaks some in two.
+  // All the time; those of the ten seconds count.
   const strikes = (everyMs: number, seconds: number): Promise<void> =>
     station.evaluate(
       ({ everyMs, times }) =>
@@ -221,7 +221,7 @@ test('a burst of the class: a station tells its fighter’s number, the coach is
   const numbers = page.getByLabel('Numbers of the class');
   await expect(numbers).toBeVisible({ timeout: 40_000 });
   const oskars = numbers.getByRole('button', { name: /Oskar/ }).locator('strong');
-  await expect(oskars).toHaveText(/^(1[5-9]|2\d)$/, { timeout: 10_000 });
+  await expect(oskars).toHaveText(/^(1[6-9]|2[0-2])$/, { timeout: 10_000 });
   await expect(page.getByText('1 of 2 still open')).toBeVisible();
   await expect
     .poll(async () => (await newestOf(page.request, 'Oskar Bello')).runId, { timeout: 20_000 })
