@@ -6,7 +6,7 @@ import { recordedImpacts } from './recordedImpacts.mjs';
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
 const [
   { STRUCK, hallSound, impactSound, throughLoudspeaker },
-  { resample, levelVoice, shapeVoice },
+  { resample, levelVoice, shapeVoice, synthSound },
   { seededRandom },
 ] = await Promise.all([core('standIns'), core('sound'), core('units')]);
 const { spokenVocabulary } = await import('../voice/spokenVocabulary.mjs');
@@ -147,9 +147,18 @@ export function scored(truth, found, tolerance = 0.025) {
 
 /** A phone that lies beside the bag and plays at full loudness: it hears itself twice as loud as the strikes, straight and driven. */
 const OWN = { louder: 2, late: 0.05, directOverRoom: 15, drive: 0.9 };
+/** Whoever strikes to ticks is so much behind them; ticks on which nobody strikes sound so often, no nearer to a strike than that. */
+const TICKS = { kinds: ['tick-bar', 'tick-beat', 'tick-half'], behind: 0.03, alone: 0.8, apart: 0.25 };
+/** Every so often samples get lost on either way, so many seconds of them. */
+const LOSSES = { every: [5, 11], seconds: [0.005, 0.06], mostSooner: 0.03 };
 
-/** A hall as `hall` gives it whose microphone hears the calls of its own device too; `own` are the samples that it plays. */
-export async function hallWithOwnCalls(seed, part, given) {
+const between = ([from, to], random) => from + (to - from) * random();
+
+/**
+ * A hall as `hall` gives it whose microphone hears the calls of its own device too; `own` are the samples that it plays, as the detector
+ * is told of them. With `ticks` each strike falls on one; with `losses` what is told comes sooner or later from one moment on.
+ */
+export async function hallWithOwnCalls(seed, part, { ticks = false, losses = false, ...given }) {
   const made = await hall(seed, part, { ...given, hasVoices: false, isClipped: false });
   const { sampleRate, samples, at, echo } = made;
   const random = seededRandom(seed + 50_000);
@@ -160,6 +169,7 @@ export async function hallWithOwnCalls(seed, part, given) {
     own.set(call.subarray(0, own.length - Math.round(t * sampleRate)), Math.round(t * sampleRate));
     t += call.length / sampleRate + random();
   }
+  if (ticks) addTicks(own, sampleRate, at);
   const heard = throughLoudspeaker(own, { ...OWN, sampleRate, echo }, random);
   const struck = at.flatMap((instant) => {
     const from = Math.round(instant * sampleRate);
@@ -169,7 +179,42 @@ export async function hallWithOwnCalls(seed, part, given) {
   const gain = (OWN.louder * strength(struck)) / strength(sounding);
   const both = samples.map((sample, i) => sample + gain * heard[i]);
   const most = both.reduce((max, each) => Math.max(max, Math.abs(each)), 1);
-  return { ...made, samples: both.map((sample) => sample / most), own };
+  return {
+    ...made,
+    samples: both.map((sample) => sample / most),
+    own: losses ? withLosses(own, sampleRate, random) : own,
+  };
+}
+
+function addTicks(own, sampleRate, strikes) {
+  const { kinds, behind, alone, apart } = TICKS;
+  const add = (kind, at) => {
+    const from = Math.round(at * sampleRate);
+    for (const [i, sample] of synthSound(kind, sampleRate).samples.entries())
+      if (from + i < own.length) own[from + i] += sample;
+  };
+  for (const [i, at] of strikes.entries()) add(kinds[i % kinds.length], at - OWN.late - behind);
+  for (let t = alone / 2; t < own.length / sampleRate - 1; t += alone)
+    if (strikes.every((at) => Math.abs(at - t) > apart)) add(kinds[1], t);
+}
+
+/** As many samples, of which some are left out, and some come twice as late, now and then. */
+function withLosses(own, sampleRate, random) {
+  const told = Array.from(own);
+  let sooner = 0;
+  for (
+    let t = between(LOSSES.every, random);
+    t < own.length / sampleRate;
+    t += between(LOSSES.every, random)
+  ) {
+    const seconds = between(LOSSES.seconds, random);
+    const isSooner = sooner + seconds < LOSSES.mostSooner;
+    const [from, count] = [t, seconds].map((each) => Math.round(each * sampleRate));
+    if (isSooner) told.splice(from, 0, ...new Array(count).fill(0));
+    else told.splice(from, count);
+    sooner += isSooner ? seconds : -seconds;
+  }
+  return own.map((_, i) => told[i] ?? 0);
 }
 
 const strength = (samples) =>

@@ -51,7 +51,14 @@ export async function strikingPage(page, at = [], { hearsItself = 0, beside = nu
         const { context } = this;
         if (when > 0 && context !== open?.context) {
           const [sound, clock] = [context.currentTime, performance.now()];
-          behind = () => (performance.now() - clock) / 1000 - (context.currentTime - sound);
+          behind = () => {
+            const now = performance.now();
+            const { contextTime, performanceTime } = context.getOutputTimestamp();
+            const onItsWay = context.outputLatency || context.baseLatency || 0;
+            const heard =
+              contextTime > 0 ? contextTime + (now - performanceTime) / 1000 : context.currentTime - onItsWay;
+            return (now - clock) / 1000 - (heard - sound);
+          };
           AudioBufferSourceNode.prototype.start = start;
         }
         return start.call(this, when, ...rest);

@@ -44,6 +44,9 @@ export interface LiveNews {
   readonly level: number | null;
 }
 
+/** What was told longer ago stays as it was. */
+const CHANGEABLE: Seconds = 90;
+
 /** A loss of so much is worth telling. */
 const TOLD_LOSS: Seconds = 0.1;
 
@@ -64,8 +67,8 @@ export class LiveStrikes {
   private toldMusic = false;
   private toldLoss: Seconds = 0;
   private told: Seconds = -Infinity;
-  /** Onsets by the samples, and what the clock of the page was ahead of these when they were told; none once that cannot change. */
-  private changeable: { readonly onset: Onset; readonly ahead: Seconds }[] | null = null;
+  /** The latest onsets by the samples, and what the clock of the page was ahead of these when they were told. */
+  private changeable: { readonly onset: Onset; readonly ahead: Seconds }[] = [];
 
   constructor(wish: LiveWish, tell: (news: LiveNews) => void) {
     const { sampleRate, setting, besideOwn } = wish;
@@ -74,7 +77,6 @@ export class LiveStrikes {
     this.clock = new SampleClock(sampleRate);
     this.music = new MusicWatch(sampleRate);
     if (besideOwn) {
-      this.changeable = [];
       const detector = new OwnSoundDetector(sampleRate, setting, (again) => this.change(again));
       const both = new SideBySide(MOST_WAIT * sampleRate);
       this.push = (samples) => both.takeHeard(samples).flatMap(([heard, own]) => detector.push(heard, own));
@@ -126,23 +128,25 @@ export class LiveStrikes {
     this.keptCount += missing.length + samples.length;
   }
 
-  /** What was told of the first seconds is put right, each strike in the place in which it was told or would have been. */
+  /** What was told of some seconds is put right, each strike in the place in which it was told or would have been. */
   private change(again: HeardAgain): void {
-    const told = this.changeable ?? [];
-    this.changeable = null;
+    const told = this.changeable;
     const { withdrawn, added } = changesBy(
       told.map(({ onset }) => onset),
       again,
     );
-    const byPage = (onset: Onset): Onset => {
-      const { ahead } = told.findLast((each) => each.onset.at <= onset.at) ?? { ahead: this.clock.from };
-      return { ...onset, at: onset.at + ahead };
-    };
+    const aheadAt = (at: Seconds): Seconds =>
+      told.findLast(({ onset }) => onset.at <= at)?.ahead ?? this.clock.from;
+    const byPage = (onset: Onset): Onset => ({ ...onset, at: onset.at + aheadAt(onset.at) });
     const onsets = [
       ...withdrawn.map((onset) => ({ ...byPage(onset), withdrawn: true })),
       ...added.map(byPage),
     ];
     if (onsets.length === 0) return;
+    this.changeable = [
+      ...told.filter(({ onset }) => !withdrawn.includes(onset)),
+      ...added.map((onset) => ({ onset, ahead: aheadAt(onset.at) })),
+    ].sort((a, b) => a.onset.at - b.onset.at);
     this.tell({ onsets, hasMusic: this.toldMusic, lost: this.toldLoss, level: null });
   }
 
@@ -154,7 +158,9 @@ export class LiveStrikes {
       this.toldMusic = hasMusic;
       this.toldLoss = clock.lost;
       const byPage = onsets.map((onset) => ({ ...onset, at: onset.at + clock.from }));
-      this.changeable?.push(...onsets.map((onset) => ({ onset, ahead: clock.from })));
+      this.changeable.push(...onsets.map((onset) => ({ onset, ahead: clock.from })));
+      const old = (this.changeable.at(-1)?.onset.at ?? 0) - CHANGEABLE;
+      this.changeable = this.changeable.filter(({ onset }) => onset.at >= old);
       this.tell({ onsets: byPage, hasMusic, lost: clock.lost, level });
     }
     this.told = clock.until - this.waiting();

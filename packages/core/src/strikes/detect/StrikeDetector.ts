@@ -22,7 +22,7 @@ export interface DetectorSetting {
 }
 
 /** Which making of the detector found what is kept. */
-export const DETECTOR_VERSION = 'strikes 7';
+export const DETECTOR_VERSION = 'strikes 8';
 /** Two strikes are no nearer than this (engine: detect). */
 export const REFRACTORY: Seconds = 0.07;
 

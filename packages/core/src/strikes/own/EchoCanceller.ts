@@ -23,7 +23,8 @@ const spectra = (count: number): Float64Array[] =>
  * partitioned block (G. Enzner and P. Vary 2006; F. Kuech, E. Mabande and G. Enzner 2014), which learns less the louder everything else is.
  */
 export class EchoCanceller {
-  private readonly parts: number;
+  /** The length of the way in blocks. */
+  readonly parts: number;
   private readonly learns: boolean;
   private readonly ownRe: Float64Array[];
   private readonly ownIm: Float64Array[];
@@ -52,26 +53,43 @@ export class EchoCanceller {
 
   /** One that knows as much of the way and learns no more of it, which costs half; it heard nothing yet. */
   learnt(): EchoCanceller {
-    const other = new EchoCanceller(this.parts, false);
+    return this.copy(false);
+  }
+
+  /** One that knows as much of the way; it heard nothing yet. */
+  copy(learns = this.learns): EchoCanceller {
+    const other = new EchoCanceller(this.parts, learns);
     for (let p = 0; p < this.parts; p++) {
       other.wayRe[p]!.set(this.wayRe[p]!);
       other.wayIm[p]!.set(this.wayIm[p]!);
+      other.unsure[p]!.set(this.unsure[p]!);
     }
     return other;
   }
 
   /**
-   * Takes `ECHO_BLOCK` samples that were played and as many that were heard, and gives in `echo` what of the latter was played. False,
-   * and no echo, where nothing was played for the length of the way.
+   * Takes `ECHO_BLOCK` samples that were played and as many that were heard, and gives in `echo` what of the latter was played; it learns
+   * of them only where that is wished. False, and no echo, where nothing was played for the length of the way.
    */
-  take(own: ArrayLike<number>, heard: ArrayLike<number>, echo: Float64Array): boolean {
+  take(
+    own: ArrayLike<number>,
+    heard: ArrayLike<number>,
+    echo: Float64Array,
+    { learns = true }: { readonly learns?: boolean } = {},
+  ): boolean {
     echo.fill(0);
-    if (!this.isPlaying(own)) return false;
-    this.hearOwn(own);
+    if (!this.follow(own)) return false;
     this.expect(echo);
-    if (!this.learns) return true;
+    if (!this.learns || !learns) return true;
     this.spectrumOfRest(heard, echo);
     this.learn();
+    return true;
+  }
+
+  /** Takes `ECHO_BLOCK` samples that were played where nobody asks what of them is heard; false where nothing was for the length of the way. */
+  follow(own: ArrayLike<number>): boolean {
+    if (!this.isPlaying(own)) return false;
+    this.hearOwn(own);
     return true;
   }
 

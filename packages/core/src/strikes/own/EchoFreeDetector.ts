@@ -1,6 +1,7 @@
 import { StrikeDetector, type DetectorSetting, type Onset } from '../detect/StrikeDetector.ts';
 import type { Seconds } from '../../units/index.ts';
 import { ECHO_BLOCK, EchoCanceller } from './EchoCanceller.ts';
+import { EchoFit } from './EchoFit.ts';
 import { Past } from './Past.ts';
 
 /** The way from loudspeaker to microphone is learnt over so long: what the hall gives back later is smooth, and no strike. */
@@ -19,7 +20,8 @@ export interface EchoWay {
 export class EchoFreeDetector {
   /** What was played, up to the newest block. */
   readonly own: Past;
-  way: EchoWay | null = null;
+  private known: EchoWay | null = null;
+  private fits: EchoFit;
   private readonly rate: number;
   private readonly detector: StrikeDetector;
   private readonly late = new Float64Array(ECHO_BLOCK);
@@ -30,7 +32,27 @@ export class EchoFreeDetector {
   constructor(rate: number, setting: DetectorSetting, kept: number) {
     this.rate = rate;
     this.own = new Past(kept);
+    this.fits = new EchoFit(rate, false);
     this.detector = new StrikeDetector(rate, setting);
+  }
+
+  get way(): EchoWay | null {
+    return this.known;
+  }
+
+  /** How well the way explains what is heard. */
+  get fit(): EchoFit {
+    return this.fits;
+  }
+
+  /** Goes on with another way, which is told what was played until now; it was proved that it is right, or not yet. */
+  take(way: EchoWay, proved: boolean): void {
+    this.known = way;
+    this.fits = new EchoFit(this.rate, proved);
+    for (let block = way.canceller.parts; block >= 0; block--) {
+      this.copyOwn(way, block * ECHO_BLOCK);
+      way.canceller.follow(this.late);
+    }
   }
 
   /** A way of which nothing is known but by how much later it gives back what is played. */
@@ -40,21 +62,41 @@ export class EchoFreeDetector {
 
   push(heard: Float64Array, own: ArrayLike<number>): Onset[] {
     this.own.push(own);
-    if (this.way === null) return this.detector.push(heard, this.echo);
+    if (this.known === null) return this.detector.push(heard, this.echo);
     this.learn(heard, 0);
+    this.fits.take(heard, this.echo);
     for (let i = 0; i < ECHO_BLOCK; i++) this.rest[i] = heard[i]! - this.echo[i]!;
     return this.detector.push(this.rest, this.echo);
   }
 
-  /** Learns the way from a block that was heard, and from what was played, so many samples ago; and what of the block was played. */
+  /** Learns the way from a block that was heard, and from what was played, so many samples ago; nothing where that may come at another time. */
   learn(heard: Float64Array, ago: number): void {
-    const { delay, canceller } = this.way!;
-    this.own.copy(this.late, ago + Math.max(0, delay - Math.round(AHEAD_OF_IT * this.rate)));
-    canceller.take(this.late, heard, this.echo);
+    this.copyOwn(this.known!, ago);
+    this.known!.canceller.take(this.late, heard, this.echo, { learns: !this.fits.isSuspect });
+  }
+
+  /** How well a way would explain the last so many blocks, which `heardAgo` gives from the oldest on. */
+  fitOf(way: EchoWay, blocks: number, heardAgo: (ago: number) => Float64Array): EchoFit {
+    const fit = new EchoFit(this.rate, false);
+    const echo = new Float64Array(ECHO_BLOCK);
+    for (let block = blocks + way.canceller.parts; block >= 0; block--) {
+      this.copyOwn(way, block * ECHO_BLOCK);
+      if (block >= blocks) way.canceller.follow(this.late);
+      else {
+        const heard = heardAgo(block * ECHO_BLOCK);
+        way.canceller.take(this.late, heard, echo);
+        fit.take(heard, echo);
+      }
+    }
+    return fit;
   }
 
   /** What is known when nothing comes any more but these. */
   end(left: Float64Array): Onset[] {
     return [...this.detector.push(left, new Float64Array(left.length)), ...this.detector.end()];
+  }
+
+  private copyOwn({ delay }: EchoWay, ago: number): void {
+    this.own.copy(this.late, ago + Math.max(0, delay - Math.round(AHEAD_OF_IT * this.rate)));
   }
 }

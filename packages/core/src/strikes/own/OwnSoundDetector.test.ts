@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { hallSound, impactSound, throughLoudspeaker, type Placed } from '../../standIns/index.ts';
 import { normalDraw, seededRandom, type RandomSource } from '../../units/index.ts';
 import { ECHO_BLOCK, EchoCanceller } from './EchoCanceller.ts';
+import { EchoFit } from './EchoFit.ts';
 import { echoDelay } from './echoDelay.ts';
 import {
   changesBy,
@@ -18,6 +19,8 @@ const RATE = 16_000;
 const SECONDS = 16;
 const FIRST = 8;
 const LATE = 0.07;
+/** Some samples of what is played, or of what is heard, get lost here. */
+const LOST = 26.1;
 
 /** As a voice calls: every 0.7 s some syllables of noise through a resonance, with pauses. */
 function calls(random: RandomSource): Float32Array {
@@ -115,6 +118,25 @@ describe('OwnSoundDetector', () => {
     expect(again).toHaveLength(1);
     expect(again[0]!.from).toBeGreaterThan(3.9);
   });
+  it.each([0.043, -0.025])(
+    'goes on where samples got lost, %s s of them, and hears again what it could not understand',
+    (slip) => {
+      const twice = (samples: Float32Array) => Float32Array.from([...samples, ...samples]);
+      const struck = [...at, ...at.map((instant) => instant + SECONDS)];
+      const late = twice(own).map((_, i, all) => all[i < LOST * RATE ? i : i + Math.round(slip * RATE)] ?? 0);
+      const { found, again } = told(twice(heard), late);
+      expect(again).toHaveLength(2);
+      expect(again[1]!.from).toBeLessThan(LOST + 0.3);
+      expect(again[1]!.until).toBeGreaterThan(LOST + 0.3);
+      const stands = again.reduce((all, one) => {
+        const { withdrawn, added } = changesBy(all, one);
+        return standing([...all, ...withdrawn.map((each) => ({ ...each, withdrawn: true })), ...added]);
+      }, found);
+      const right = struck.filter((instant) => stands.some(near(instant))).length;
+      expect(right).toBeGreaterThanOrEqual(struck.length - 1);
+      expect(stands.length - right).toBeLessThanOrEqual(1);
+    },
+  );
   it('hears what is there where nothing is played', () => {
     const quiet = made(0);
     const found = detected(quiet.heard, new Float32Array(quiet.heard.length));
@@ -192,6 +214,46 @@ describe('EchoCanceller', () => {
     for (let n = 0; n < 20; n++) {
       knows.take(click, strange, echo);
       expect(echo[100]).toBeCloseTo(0.5, 1);
+    }
+  });
+});
+
+describe('EchoFit', () => {
+  const random = seededRandom(3);
+  const noise = () => Float64Array.from({ length: ECHO_BLOCK }, () => normalDraw(random));
+  const filled = (fit: EchoFit, blocks: number, block: (expected: Float64Array) => Float64Array) => {
+    for (let n = 0; n < blocks; n++) {
+      const expected = noise();
+      fit.take(block(expected), expected);
+    }
+    return fit;
+  };
+  it('is right where what is expected is heard, whatever is heard with it', () => {
+    const fit = filled(new EchoFit(RATE, false), 30, (expected) =>
+      expected.map((x) => x + normalDraw(random)),
+    );
+    expect([fit.isRight, fit.isOff, fit.isSuspect]).toEqual([true, false, false]);
+  });
+  it('is suspect where something else is heard after it was right, for a while, and until it is known why', () => {
+    const fit = filled(new EchoFit(RATE, true), 30, noise);
+    expect([fit.isRight, fit.isOff, fit.isSuspect, fit.mayHaveSlipped]).toEqual([false, true, true, true]);
+    filled(fit, 100, noise);
+    expect([fit.isSuspect, fit.mayHaveSlipped]).toEqual([false, true]);
+    fit.comesInTime();
+    expect(fit.mayHaveSlipped).toBe(false);
+    // What was right for half a second only is not known well.
+    filled(fit, 40, (expected) => expected);
+    expect(filled(fit, 30, noise).isSuspect).toBe(false);
+    filled(fit, 100, (expected) => expected);
+    expect(filled(fit, 30, noise).isSuspect).toBe(true);
+  });
+  it('says nothing where nothing is expected, or all is drowned', () => {
+    for (const block of [
+      (expected: Float64Array) => expected.fill(0),
+      (expected: Float64Array) => expected.map(() => 9 * normalDraw(random)),
+    ]) {
+      const fit = filled(new EchoFit(RATE, true), 30, block);
+      expect([fit.isRight, fit.isOff]).toEqual([false, false]);
     }
   });
 });

@@ -1,26 +1,40 @@
 import type { DetectorSetting, Onset } from '../detect/StrikeDetector.ts';
 import { Thinner } from '../detect/Thinner.ts';
 import type { Seconds } from '../../units/index.ts';
-import { ECHO_BLOCK } from './EchoCanceller.ts';
-import { EchoFreeDetector } from './EchoFreeDetector.ts';
+import { ECHO_BLOCK, type EchoCanceller } from './EchoCanceller.ts';
+import { EchoFreeDetector, type EchoWay } from './EchoFreeDetector.ts';
 import { echoDelay } from './echoDelay.ts';
+import { HearingAgain } from './HearingAgain.ts';
 import { Past } from './Past.ts';
-import { SecondHearing, type HeardAgain } from './SecondHearing.ts';
+import type { Delayed, HeardAgain, KnownWay } from './SecondHearing.ts';
 
 /** Sound is on its way through a device no longer than this. */
 const MOST_DELAY: Seconds = 0.6;
 /** The delay is looked for in so much sound, once in so much that was played: often while it is not known, seldom afterwards. */
 const LOOKED_AT: Seconds = 2;
-const LOOKED_FOR_EVERY: { readonly unknown: Seconds; readonly known: Seconds } = { unknown: 0.25, known: 4 };
+const LOOKED_FOR_EVERY: { readonly unknown: Seconds; readonly known: Seconds; readonly slipped: Seconds } = {
+  unknown: 0.25,
+  known: 4,
+  slipped: 0.1,
+};
 /** Two findings so near each other are the same one. */
 const SAME: Seconds = 0.002;
+/** Where samples got lost on either way, what is played comes no more than so much sooner or later than before; that is looked for in so much. */
+const MOST_SLIP: Seconds = 0.15;
+const SLIP_LOOKED_AT: Seconds = 0.5;
+/** It is right where what is known explains the last so much. */
+const SLIP_RIGHT_FOR: Seconds = 0.2;
+/** What is known of the way while it is right is kept once in so much that was played. */
+const RIGHT_KEPT_EVERY: Seconds = 0.3;
 /** What came before is heard again after so much that was played, for later the way is hardly known better; or while it is kept yet. */
 const LEARNT_AFTER: Seconds = 9;
+const MOST_KEPT: Seconds = 30;
 
 /**
  * Hears strikes while its own device plays: what is heard and what is played come side by side, as many samples of each. It finds out how
- * much later the one is in the other, learns the way, takes the echo out, and doubts what the rest of it may explain. What came before
- * the way was learnt is heard again once it is. Pieces of any length give the same.
+ * much later the one is in the other, learns the way, takes the echo out, and doubts what the rest of it may explain. Where either of
+ * them loses samples, it finds out how much later the one is from then on. What came before any of this was known is heard again once it
+ * is. Pieces of any length give the same.
  */
 export class OwnSoundDetector {
   private readonly detector: EchoFreeDetector;
@@ -34,13 +48,21 @@ export class OwnSoundDetector {
   private lastFound: number | null = null;
   private playedSinceLook = 0;
   private playedSinceKnown = 0;
-  /** Null once it is over. */
-  private again: SecondHearing | null;
+  /** The first block in which something was played. */
+  private firstPlayed: number | null = null;
+  /** The last block by which what is known of the way was right. */
+  private lastRight = 0;
+  /** What was known of it by then, or not long before. */
+  private right: EchoCanceller | null = null;
+  private playedSinceRight = 0;
+  private delays: Delayed[] = [];
+  private hasHeardFirst = false;
+  private readonly again: HearingAgain;
   private readonly onAgain: (again: HeardAgain) => void;
 
   /**
-   * `sampleRate` in hertz, 8,000 to 192,000, the same for both; `onAgain` is told once what the first seconds come to, in place of what
-   * was told of them at once.
+   * `sampleRate` in hertz, 8,000 to 192,000, the same for both; `onAgain` is told what some seconds come to, in place of what was told of
+   * them at once: the first ones, and those after which samples had got lost.
    */
   constructor(
     sampleRate: number,
@@ -50,8 +72,9 @@ export class OwnSoundDetector {
     this.thinners = [new Thinner(sampleRate), new Thinner(sampleRate)];
     this.rate = this.thinners[0].rate;
     const lookBack = (LOOKED_AT + MOST_DELAY) * this.rate;
-    this.detector = new EchoFreeDetector(this.rate, setting, lookBack);
-    this.again = new SecondHearing(this.rate, setting, lookBack);
+    const detector = (): EchoFreeDetector => new EchoFreeDetector(this.rate, setting, lookBack);
+    this.detector = detector();
+    this.again = new HearingAgain(this.rate, this.blocksOf(MOST_KEPT), detector);
     this.heard = new Past(LOOKED_AT * this.rate);
     this.onAgain = onAgain;
   }
@@ -80,9 +103,8 @@ export class OwnSoundDetector {
 
   /** What is known when nothing comes any more; the first seconds are heard again with what is known of the way by then. */
   end(): Onset[] {
-    const { way } = this.detector;
-    if (way && this.again?.hasBegun === false) this.again.begin(way);
-    while (way && this.again) this.hearAgain(this.again);
+    this.hearFirstAgain();
+    for (const again of this.again.end(this.known)) this.onAgain(again);
     return this.detector.end(this.blocks[0].subarray(0, this.filled));
   }
 
@@ -90,47 +112,110 @@ export class OwnSoundDetector {
     const isPlayed = own.some((sample) => sample !== 0);
     const found = this.detector.push(heard, own);
     this.heard.push(heard);
-    if (isPlayed) this.lookForDelay();
-    if (this.again?.hasBegun) this.hearAgain(this.again);
-    else this.again?.keep(heard, own, isPlayed);
-    const { way } = this.detector;
-    if (!way || !this.again || this.again.hasBegun) return found;
-    if (isPlayed) this.playedSinceKnown += ECHO_BLOCK;
-    if (this.playedSinceKnown >= LEARNT_AFTER * this.rate || this.again.isFull) this.again.begin(way);
+    const again = this.again.take(
+      { heard: Float32Array.from(heard), own: Float32Array.from(own) },
+      this.known,
+    );
+    if (again) this.onAgain(again);
+    if (isPlayed) this.played();
+    const kept = this.firstPlayed === null ? 0 : this.again.count - this.firstPlayed;
+    if (this.playedSinceKnown >= LEARNT_AFTER * this.rate || kept > this.blocksOf(MOST_KEPT - 1))
+      this.hearFirstAgain();
     return found;
   }
 
-  private hearAgain(again: SecondHearing): void {
-    const heard = again.goOn();
-    if (!heard) return;
-    this.again = null;
-    this.onAgain(heard);
+  private get known(): KnownWay | null {
+    const { way } = this.detector;
+    return way && { canceller: way.canceller, delays: this.delays };
+  }
+
+  private played(): void {
+    const { way, fit } = this.detector;
+    this.firstPlayed ??= this.again.count - 1;
+    if (way && fit.isRight) this.keepRight(way);
+    if (way) this.playedSinceKnown += ECHO_BLOCK;
+    this.playedSinceLook += ECHO_BLOCK;
+    const every = LOOKED_FOR_EVERY[!way ? 'unknown' : fit.mayHaveSlipped ? 'slipped' : 'known'];
+    if (this.playedSinceLook < every * this.rate) return;
+    this.playedSinceLook = 0;
+    if (way && fit.mayHaveSlipped) this.lookForSlip(way);
+    else this.lookForDelay();
+  }
+
+  private keepRight({ canceller }: EchoWay): void {
+    this.lastRight = this.again.count - 1;
+    this.playedSinceRight += ECHO_BLOCK;
+    if (this.right && this.playedSinceRight < RIGHT_KEPT_EVERY * this.rate) return;
+    this.playedSinceRight = 0;
+    this.right = canceller.copy();
+  }
+
+  private hearFirstAgain(): void {
+    if (!this.detector.way || this.hasHeardFirst) return;
+    this.hasHeardFirst = true;
+    this.again.wish(this.firstPlayed ?? 0);
   }
 
   /** Twice the same is believed. A device that was put elsewhere begins anew. */
   private lookForDelay(): void {
     const { way } = this.detector;
-    this.playedSinceLook += ECHO_BLOCK;
-    if (this.playedSinceLook < (way ? LOOKED_FOR_EVERY.known : LOOKED_FOR_EVERY.unknown) * this.rate) return;
-    this.playedSinceLook = 0;
     const heard = this.heard.last(LOOKED_AT * this.rate);
     const found = echoDelay(this.detector.own.last(heard.length), heard, Math.round(MOST_DELAY * this.rate));
     if (found === null) return;
-    const isSame = (other: number | null): boolean =>
-      other !== null && Math.abs(found - other) <= SAME * this.rate;
-    if (isSame(this.lastFound) && !isSame(way && way.delay)) this.learnFromPast(found);
+    const isKnown = way !== null && this.isSame(found, way.delay);
+    if (!isKnown && this.lastFound !== null && this.isSame(found, this.lastFound))
+      if (!this.follow(found)) this.learnFromPast(found);
     this.lastFound = found;
+  }
+
+  private isSame(one: number, other: number): boolean {
+    return Math.abs(one - other) <= SAME * this.rate;
+  }
+
+  /** By how many samples later what is played comes by now, once that can be told. */
+  private lookForSlip(way: EchoWay): void {
+    const count = Math.round(SLIP_LOOKED_AT * this.rate);
+    const slip = Math.round(MOST_SLIP * this.rate);
+    const least = Math.max(0, way.delay - slip);
+    const own = this.detector.own.last(count + least).subarray(0, count);
+    const found = echoDelay(own, this.heard.last(count), 2 * slip);
+    if (found === null) return;
+    if (!this.isSame(least + found, way.delay)) this.follow(least + found);
+    else if (this.detector.fit.offFor > SLIP_LOOKED_AT) this.detector.fit.comesInTime();
+  }
+
+  /** Goes on with the way as it was when it was right, by this delay, if that explains what is heard; and hears again what it did not explain. */
+  private follow(delay: number): boolean {
+    const { right } = this;
+    const heardAgo = (ago: number): Float64Array => {
+      const heard = new Float64Array(ECHO_BLOCK);
+      this.heard.copy(heard, ago);
+      return heard;
+    };
+    const blocks = this.blocksOf(SLIP_RIGHT_FOR);
+    if (!right || !this.detector.fitOf({ delay, canceller: right.learnt() }, blocks, heardAgo).isRight)
+      return false;
+    this.detector.take({ delay, canceller: right.copy() }, true);
+    this.delays = [...this.delays, { block: this.lastRight + 1, delay }];
+    if (this.hasHeardFirst) this.again.wish(this.lastRight + 1);
+    return true;
   }
 
   /** The way is learnt from what was played and heard before its delay was known, all at once. */
   private learnFromPast(delay: number): void {
-    this.detector.way = this.detector.unlearnt(delay);
+    this.detector.take(this.detector.unlearnt(delay), false);
+    this.delays = [{ block: 0, delay }];
+    this.right = null;
     this.playedSinceKnown = 0;
     const heard = new Float64Array(ECHO_BLOCK);
-    for (let block = Math.floor((LOOKED_AT * this.rate) / ECHO_BLOCK) - 1; block >= 0; block--) {
+    for (let block = this.blocksOf(LOOKED_AT) - 1; block >= 0; block--) {
       this.heard.copy(heard, block * ECHO_BLOCK);
       this.detector.learn(heard, block * ECHO_BLOCK);
     }
+  }
+
+  private blocksOf(seconds: Seconds): number {
+    return Math.floor((seconds * this.rate) / ECHO_BLOCK);
   }
 }
 
@@ -148,11 +233,12 @@ export function detectBesideOwn(
   },
   setting: DetectorSetting = {},
 ): Onset[] {
-  let again: HeardAgain | null = null as HeardAgain | null;
-  const detector = new OwnSoundDetector(sound.sampleRate, setting, (heard) => (again = heard));
+  const again: HeardAgain[] = [];
+  const detector = new OwnSoundDetector(sound.sampleRate, setting, (heard) => again.push(heard));
   const atOnce = [...detector.push(sound.samples, sound.own), ...detector.end()];
-  if (!again) return atOnce;
-  const { from, until, onsets } = again;
-  const others = atOnce.filter(({ at }) => at < from || at >= until);
-  return [...others, ...onsets].sort((a, b) => a.at - b.at);
+  const all = again.reduce(
+    (stand, { from, until, onsets }) => [...stand.filter(({ at }) => at < from || at >= until), ...onsets],
+    atOnce,
+  );
+  return all.sort((a, b) => a.at - b.at);
 }

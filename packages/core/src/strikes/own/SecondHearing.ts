@@ -1,16 +1,15 @@
-import type { DetectorSetting, Onset } from '../detect/StrikeDetector.ts';
+import type { Onset } from '../detect/StrikeDetector.ts';
 import type { Seconds } from '../../units/index.ts';
-import { ECHO_BLOCK } from './EchoCanceller.ts';
-import { EchoFreeDetector, type EchoWay } from './EchoFreeDetector.ts';
+import { ECHO_BLOCK, type EchoCanceller } from './EchoCanceller.ts';
+import type { EchoFreeDetector } from './EchoFreeDetector.ts';
+import type { HeardBlock, LatestBlocks } from './LatestBlocks.ts';
 
-/** Before anything is played, so much is kept, for the floor of the hall. */
-const KEPT_BEFORE: Seconds = 3;
-/** No more than so much is heard again. */
-const MOST_KEPT: Seconds = 30;
+/** So much of what came before is heard too, for the floor of the hall. */
+const BEFORE: Seconds = 3;
 /** The floor of the hall and the bands are in tune after so long. */
 const TUNED_AFTER: Seconds = 1;
-/** What is so near the end of what is kept stays as it was told. */
-const NEAR_END: Seconds = 0.25;
+/** A strike is known once so much more was heard. */
+const BEHIND: Seconds = 0.25;
 
 /** All strikes between two instants, in place of what was told of that time. */
 export interface HeardAgain {
@@ -19,64 +18,67 @@ export interface HeardAgain {
   readonly onsets: readonly Onset[];
 }
 
-/**
- * Keeps what is heard, and what is played, while the way between them is not learnt yet, and hears it again once it is: one block for
- * each that comes, so that it costs no more than half as much again.
- */
+/** From a block on, what is played is heard so many samples later. */
+export interface Delayed {
+  readonly block: number;
+  readonly delay: number;
+}
+
+/** What is known of the way by now. */
+export interface KnownWay {
+  readonly canceller: EchoCanceller;
+  /** The oldest first. */
+  readonly delays: readonly Delayed[];
+}
+
+/** Hears again what is kept: one block for each that comes, so that it costs no more than half as much again. */
 export class SecondHearing {
   private readonly rate: number;
   private readonly detector: EchoFreeDetector;
-  private kept: { readonly heard: Float32Array; readonly own: Float32Array }[] = [];
-  /** Blocks that came, those that are kept begin with, and the first in which something was played; in blocks from the beginning. */
-  private count = 0;
-  private oldest = 0;
-  private played: number | null = null;
-  private until = 0;
-  private found: Onset[] = [];
+  private readonly known: KnownWay;
+  private readonly waiting: HeardBlock[];
+  private readonly from: number;
+  private readonly first: number;
+  private readonly until: number;
+  private block: number;
+  private readonly found: Onset[] = [];
 
-  /** `rate` in hertz; so many samples of what was played are looked back at. */
-  constructor(rate: number, setting: DetectorSetting, lookBack: number) {
+  /** All from this block on, up to the newest; `detector` heard nothing yet, at so many samples a second. */
+  constructor(rate: number, detector: EchoFreeDetector, blocks: LatestBlocks, from: number, known: KnownWay) {
     this.rate = rate;
-    this.detector = new EchoFreeDetector(rate, setting, lookBack);
+    this.detector = detector;
+    this.known = known;
+    this.from = from;
+    this.first = Math.max(blocks.oldest, from - Math.round((BEFORE * rate) / ECHO_BLOCK));
+    this.waiting = blocks.since(this.first);
+    this.until = blocks.count;
+    this.block = this.first;
   }
 
-  get hasBegun(): boolean {
-    return this.detector.way !== null;
+  /** Hears one more block again; tells what was found once that was all. `next` is the newest that came, null once nothing comes. */
+  goOn(next: HeardBlock | null): HeardAgain | null {
+    if (next) this.waiting.push(next);
+    const block = this.waiting[this.block - this.first];
+    if (block) this.hear(block);
+    const isAll = this.block >= this.until + (BEHIND * this.rate) / ECHO_BLOCK;
+    return isAll || !block ? this.all() : null;
   }
 
-  /** What is kept longer pushes out what was kept first. */
-  get isFull(): boolean {
-    return (this.kept.length + 1) * ECHO_BLOCK > MOST_KEPT * this.rate;
+  private hear({ heard, own }: HeardBlock): void {
+    const { detector, known, block } = this;
+    const { delay } = known.delays.findLast((each) => each.block <= block) ?? known.delays[0]!;
+    if (detector.way?.delay !== delay)
+      detector.take({ delay, canceller: detector.way?.canceller ?? known.canceller.learnt() }, true);
+    this.found.push(...detector.push(Float64Array.from(heard), own));
+    this.block += 1;
   }
 
-  /** Keeps one more block; `isPlayed` where something of it was. */
-  keep(heard: Float64Array, own: Float64Array, isPlayed: boolean): void {
-    if (isPlayed) this.played ??= this.count;
-    this.kept.push({ heard: Float32Array.from(heard), own: Float32Array.from(own) });
-    this.count += 1;
-    const most = (this.played === null ? KEPT_BEFORE : MOST_KEPT) * this.rate;
-    while (this.kept.length * ECHO_BLOCK > most) {
-      this.kept.shift();
-      this.oldest += 1;
-    }
-  }
-
-  /** The way is learnt: no more is kept. */
-  begin({ delay, canceller }: EchoWay): void {
-    this.detector.way = { delay, canceller: canceller.learnt() };
-    this.until = this.count;
-  }
-
-  /** Hears one more block again; tells what was found once that was all. */
-  goOn(): HeardAgain | null {
-    const next = this.kept.shift();
-    if (next) this.found.push(...this.detector.push(Float64Array.from(next.heard), next.own));
-    if (this.kept.length > 0) return null;
-    const tuned = this.oldest === 0 ? 0 : this.secondsOf(this.oldest) + TUNED_AFTER;
-    const from = Math.max(tuned, this.secondsOf(this.played ?? 0));
-    const until = this.secondsOf(this.until) - NEAR_END;
+  private all(): HeardAgain {
+    const tuned = this.first === 0 ? 0 : this.secondsOf(this.first) + TUNED_AFTER;
+    const from = Math.max(tuned, this.secondsOf(this.from));
+    const until = this.secondsOf(this.until);
     const onsets = this.found
-      .map((onset) => ({ ...onset, at: onset.at + this.secondsOf(this.oldest) }))
+      .map((onset) => ({ ...onset, at: onset.at + this.secondsOf(this.first) }))
       .filter(({ at }) => at >= from && at < until);
     return { from, until, onsets };
   }

@@ -51,6 +51,12 @@ describe('strikes on the beats on which the device ticks', () => {
     const heard = due.map((at) => ({ at, strength: -35 }));
     expect(apartFromOwn(heard, ticks, due)).toEqual({ strikes: heard, unheard: [] });
   });
+  it('all count where ticks are taken out before, though one was heard, or somebody struck on one', () => {
+    const strikes = due.map((at) => ({ at, strength: -25 }));
+    const heard = [{ at: 1.01, strength: -20 }, ...strikes];
+    const many = Array.from({ length: 8 }, (_, i) => ({ at: i, kind: 'tick' }));
+    expect(apartFromOwn(heard, many, due)).toEqual({ strikes, unheard: [] });
+  });
   it('are told by the loudest of the other ticks where their own kind never stands alone', () => {
     const sounds = [
       { at: 0, kind: 'tick' },

@@ -56,11 +56,13 @@ export interface OwnSound {
 const ALONE: Seconds = 0.25;
 /** A strike on top of an own sound is stronger than that sound alone by at least this, in decibels. */
 const ON_TOP = 3;
+/** An own sound of which less than this share is heard where it stands alone was taken out before: what comes there is something else. */
+const SELDOM = 0.25;
 
 /**
  * Tells strikes from the device's own ticks and bells where these fall on the very beats on which strikes are due: how loud each
  * kind of own sound is here is learnt where it stands alone; what comes with one must be stronger than that to be a strike. A kind
- * that is not heard where it stands alone is not heard at all. Of a kind that never stands alone the loudest of the others is taken;
+ * that is not heard, or seldom, where it stands alone is not heard at all. Of a kind that never stands alone the loudest of the others is taken;
  * where none stands alone, what comes with one is doubtful.
  *
  * @example
@@ -74,17 +76,20 @@ export function apartFromOwn<T extends Weighed & { readonly at: Seconds }>(
   const isAlone = ({ at }: OwnSound): boolean => due.every((each) => Math.abs(each - at) > ALONE);
   const comesWith = (at: Seconds, sound: OwnSound): boolean =>
     at >= sound.at - BEFORE && at <= sound.at + BEHIND;
-  const alone = new Map<string, number[]>();
+  const alone = new Map<string, { count: number; loud: number[] }>();
   for (const sound of own.filter(isAlone)) {
-    const heard = alone.get(sound.kind) ?? [];
-    alone.set(sound.kind, [
-      ...heard,
-      ...onsets.flatMap(({ at, strength }) => (comesWith(at, sound) ? (strength ?? []) : [])),
-    ]);
+    const heard = alone.get(sound.kind) ?? { count: 0, loud: [] };
+    alone.set(sound.kind, heard);
+    heard.count += 1;
+    for (const { at, strength } of onsets)
+      if (strength !== undefined && comesWith(at, sound)) heard.loud.push(strength);
   }
-  // Once in a while somebody strikes into the silence, too: the middle one is the device's.
+  // Once in a while somebody strikes into the silence, too: the middle one is the device's, and what is seldom heard is not.
   const usual = new Map(
-    [...alone].map(([kind, loud]) => [kind, loud.length === 0 ? -Infinity : median(loud)]),
+    [...alone].map(([kind, { count, loud }]) => [
+      kind,
+      loud.length < SELDOM * count ? -Infinity : median(loud),
+    ]),
   );
   const loudest = Math.max(-Infinity, ...usual.values());
   const usualOf = (kind: string): number => usual.get(kind) ?? loudest;
