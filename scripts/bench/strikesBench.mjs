@@ -5,7 +5,7 @@ import { row } from './table.mjs';
 
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
 const [
-  { MotionDetector, OwnSoundDetector, SensorStream, changesBy, detectStrikes, matchStrikes, standing },
+  { MotionDetector, OwnSoundDetector, SensorStream, detectStrikes, matchStrikes, putRight },
   standIns,
   { seededRandom },
 ] = await Promise.all([core('strikes'), core('standIns'), core('units')]);
@@ -103,15 +103,12 @@ const PIECE = 512;
 /** What is told at once of a hall, and what stands once all was heard again that was to be. */
 function besideOwn({ sampleRate, samples, own }) {
   const atOnce = [];
-  const changes = [];
-  const detector = new OwnSoundDetector(sampleRate, {}, (again) => {
-    const { withdrawn, added } = changesBy(standing([...atOnce, ...changes]), again);
-    changes.push(...withdrawn.map((one) => ({ ...one, withdrawn: true })), ...added);
-  });
+  const heardAgain = [];
+  const detector = new OwnSoundDetector(sampleRate, {}, (again) => heardAgain.push(again));
   for (let i = 0; i < samples.length; i += PIECE)
     atOnce.push(...detector.push(samples.subarray(i, i + PIECE), own.subarray(i, i + PIECE)));
   atOnce.push(...detector.end());
-  return { atOnce, stands: standing([...atOnce, ...changes]) };
+  return { atOnce, stands: heardAgain.reduce(putRight, atOnce) };
 }
 
 let [ownTook, ownHalls] = [0, 0];

@@ -65,7 +65,8 @@ describe('what is heard live', () => {
     expect(at.filter((instant) => within(again, instant, 0.02)).length).toBeGreaterThanOrEqual(at.length - 1);
   });
 
-  it('is put right once it is known how what is played comes back, and again where some of it got lost', () => {
+  /** Listens to a hall in which its own claps come back for a minute; the piece of them at `lost` does not come. */
+  function besideClaps(lost: number | null) {
     const random = seededRandom(7);
     const own = new Float32Array(SECONDS * RATE);
     for (let at = 0.3; at < SECONDS - 1; at += 0.7)
@@ -78,23 +79,35 @@ describe('what is heard live', () => {
     const live = new LiveStrikes(plain, (news) => told.push(news));
     const fourfold = (all: Float32Array): Float32Array => Float32Array.from([...all, ...all, ...all, ...all]);
     const [heard, played] = [fourfold(samples), fourfold(own)];
-    const changes: number[] = [];
-    const lost = PIECE * Math.round((40 * RATE) / PIECE);
+    /** When something that was told was taken back. */
+    const changed: number[] = [];
     for (let from = 0; from < heard.length; from += PIECE) {
       const before = told.length;
       if (from !== lost) live.own(played.slice(from, from + PIECE));
       live.heard(heard.slice(from, from + PIECE), BEGAN + (from + PIECE) / RATE);
-      const isChange = told.slice(before).some(({ onsets }) => onsets.some((onset) => onset.withdrawn));
-      if (isChange) changes.push(from / RATE);
+      const news = told.slice(before).flatMap(({ onsets }) => onsets);
+      if (news.some(({ withdrawn }) => withdrawn === true)) changed.push(from / RATE);
     }
-    expect(changes.length).toBeGreaterThanOrEqual(2);
-    expect(changes[0]).toBeLessThan(lost / RATE);
-    expect(changes.at(-1)).toBeGreaterThan(lost / RATE);
     const right = detectBesideOwn({ sampleRate: RATE, samples: heard, own: played });
-    const stands = standing(told.flatMap(({ onsets }) => onsets));
+    const stands = standing(told.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
+    return { changed, stands, right: right.map(({ at }) => BEGAN + at) };
+  }
+
+  it('is put right once it is known how what is played comes back', () => {
+    const { changed, stands, right } = besideClaps(null);
+    expect(changed.length).toBeGreaterThan(0);
+    expect(Math.abs(stands.length - right.length)).toBeLessThanOrEqual(1);
+    expect(right.filter((at) => !within(stands, at, 0.036)).length).toBeLessThanOrEqual(1);
+  });
+
+  it('is put right again where some of what is played got lost', () => {
+    const lost = PIECE * Math.round((40 * RATE) / PIECE);
+    const { changed, stands, right } = besideClaps(lost);
+    expect(changed[0]).toBeLessThan(lost / RATE);
+    expect(changed.at(-1)).toBeGreaterThan(lost / RATE);
+    // A strike more or less where it got lost.
     expect(Math.abs(stands.length - right.length)).toBeLessThanOrEqual(2);
-    const known = stands.map(({ at }) => at);
-    expect(right.filter(({ at }) => !within(known, BEGAN + at, 0.036)).length).toBeLessThanOrEqual(2);
+    expect(right.filter((at) => !within(stands, at, 0.036)).length).toBeLessThanOrEqual(2);
   });
 
   it('is kept and told as loud only where that is wished', () => {

@@ -54,6 +54,17 @@ export function changesBy(
   return { withdrawn, added };
 }
 
+/**
+ * What stands of some strikes where these seconds were heard again.
+ *
+ * @example
+ * putRight([{ at: 1, strength: -20 }], { from: 0, until: 9, onsets: [] }) // []
+ */
+export const putRight = (onsets: readonly Onset[], again: HeardAgain): Onset[] =>
+  [...onsets.filter(({ at }) => at < again.from || at >= again.until), ...again.onsets].sort(
+    (a, b) => a.at - b.at,
+  );
+
 function nearestOf<T extends Told>(some: readonly T[], at: Seconds, within: Seconds): T | undefined {
   const off = (one: T): number => Math.abs(one.at - at);
   return some.filter((one) => off(one) < within).sort((a, b) => off(a) - off(b))[0];

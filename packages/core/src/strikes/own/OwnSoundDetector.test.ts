@@ -8,6 +8,7 @@ import {
   changesBy,
   detectBesideOwn,
   OwnSoundDetector,
+  putRight,
   SideBySide,
   standing,
   type HeardAgain,
@@ -128,10 +129,7 @@ describe('OwnSoundDetector', () => {
       expect(again).toHaveLength(2);
       expect(again[1]!.from).toBeLessThan(LOST + 0.3);
       expect(again[1]!.until).toBeGreaterThan(LOST + 0.3);
-      const stands = again.reduce((all, one) => {
-        const { withdrawn, added } = changesBy(all, one);
-        return standing([...all, ...withdrawn.map((each) => ({ ...each, withdrawn: true })), ...added]);
-      }, found);
+      const stands = again.reduce(putRight, found);
       const right = struck.filter((instant) => stands.some(near(instant))).length;
       expect(right).toBeGreaterThanOrEqual(struck.length - 1);
       expect(stands.length - right).toBeLessThanOrEqual(1);

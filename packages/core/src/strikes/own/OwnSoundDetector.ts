@@ -1,5 +1,6 @@
 import type { DetectorSetting, Onset } from '../detect/StrikeDetector.ts';
 import { Thinner } from '../detect/Thinner.ts';
+import { putRight } from '../told.ts';
 import type { Seconds } from '../../units/index.ts';
 import { ECHO_BLOCK, type EchoCanceller } from './EchoCanceller.ts';
 import { EchoFreeDetector, type EchoWay } from './EchoFreeDetector.ts';
@@ -236,9 +237,5 @@ export function detectBesideOwn(
   const again: HeardAgain[] = [];
   const detector = new OwnSoundDetector(sound.sampleRate, setting, (heard) => again.push(heard));
   const atOnce = [...detector.push(sound.samples, sound.own), ...detector.end()];
-  const all = again.reduce(
-    (stand, { from, until, onsets }) => [...stand.filter(({ at }) => at < from || at >= until), ...onsets],
-    atOnce,
-  );
-  return all.sort((a, b) => a.at - b.at);
+  return again.reduce(putRight, atOnce);
 }
