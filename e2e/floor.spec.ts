@@ -47,6 +47,41 @@ test('axe finds nothing on the running Floor, held, timing a burst, and at its e
   await atEverySize();
 });
 
+test('a burst by keyboard alone counts from the instant at which it says so, and a key that is held down once', async ({
+  page,
+}) => {
+  await takeToTheFloor(page, ['Lumi Achterberg']);
+  await page.keyboard.press('t');
+  const start = page.getByRole('button', { name: 'Start', exact: true });
+  await start.focus();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Shift+Tab');
+  await expect(start).toBeFocused();
+  await page.keyboard.press('Enter');
+  const count = page.getByTestId('burst-count');
+  await expect(page.getByText('get ready')).toBeVisible();
+  await page.keyboard.press(' ');
+  await expect(count).toHaveText('0');
+  // As soon as it is drawn that they count, and not when a test looks again.
+  await page.evaluate(() => {
+    const look = (): void => {
+      if (!document.body.innerText.includes('tap anywhere')) return void requestAnimationFrame(look);
+      document.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', code: 'Space', bubbles: true }));
+    };
+    look();
+  });
+  await expect(page.getByText('tap anywhere')).toBeVisible({ timeout: 30_000 });
+  await expect(count).toHaveText('1');
+  for (let i = 0; i < 5; i++) await page.keyboard.down('PageDown');
+  await page.keyboard.up('PageDown');
+  await expect(count).toHaveText('2');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press(' ');
+  await page.keyboard.press('Enter');
+  await expect(count).toHaveText('4');
+  await expect(page.getByText('0.4 a second')).toBeVisible({ timeout: 60_000 });
+});
+
 test('with more than nine there, everybody has a key of two digits', async ({ page }) => {
   await page.request.put('/api/gym/notice', { data: { accepted: true } });
   const { items } = await (await page.request.get('/api/fighters')).json();
@@ -190,6 +225,16 @@ test('a pedal is learnt by pressing it, holds however fast it repeats itself, an
   await page.keyboard.press('PageDown');
   await expect(call(page)).not.toHaveText('held');
   await expect(page.getByText('round 1 of 5')).toBeVisible();
+});
+
+test('a key that is held down does what it does once', async ({ page }) => {
+  await takeToTheFloor(page, ['Lumi Achterberg']);
+  const pedals = page.getByRole('group', { name: 'Pedals and remotes' });
+  for (let i = 0; i < 4; i++) await page.keyboard.down('v');
+  await page.keyboard.up('v');
+  await expect(pedals).toBeVisible();
+  await page.keyboard.press('v');
+  await expect(pedals).toBeHidden();
 });
 
 test('two loud claps hold and go on, where that is switched on', async ({ baseURL }) => {

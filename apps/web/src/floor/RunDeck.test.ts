@@ -328,6 +328,6 @@ describe('RunDeck', () => {
     const deck = deckOf();
     await deck.load();
     const burst = await deck.burst(10, () => {});
-    expect([burst.from, burst.player.round.duration]).toEqual([6, 16]);
+    expect([burst.at, burst.round.duration]).toEqual([-6.25, 16]);
   });
 });

@@ -1,7 +1,6 @@
 import type { RoundPartners } from '@eurhythm/core/plan';
 import type { TempoShift } from '@eurhythm/core/rounds';
 import {
-  BURST_READY,
   afterEvent,
   beatToGoOn,
   clipIds,
@@ -17,6 +16,7 @@ import {
   type RunState,
 } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
+import { Burst, type BurstEnd } from './Burst.ts';
 import type { Desk, HandOver, Player, PlayerEnd } from './player.ts';
 import { RunVoice } from './RunVoice.ts';
 
@@ -267,15 +267,17 @@ export class RunDeck<D extends Desk = Desk> {
     else this.standAt(0);
   }
 
-  /** A burst between two rounds, ready to be played, and the second at which its work begins. */
-  async burst(
-    seconds: Seconds,
-    onEnd: () => void,
-    isHeard = false,
-  ): Promise<{ readonly player: Player; readonly from: Seconds }> {
-    const round = await this.parts.compileBurst(seconds, isHeard);
-    await this.desk.load(clipIds(round), () => {});
-    return { player: this.parts.player(round, onEnd, null), from: BURST_READY };
+  /** A burst between two rounds, ready to be played. */
+  async burst(seconds: Seconds, onEnd: (end: BurstEnd) => void, isHeard = false): Promise<Burst> {
+    const { desk, compileBurst, player, now } = this.parts;
+    const round = await compileBurst(seconds, isHeard);
+    await desk.load(clipIds(round), () => {});
+    return new Burst(
+      desk,
+      (ends) => player(round, ends, null),
+      () => now() / 1000,
+      onEnd,
+    );
   }
 
   /** The rounds whose end bell has rung, and whether all that was finished in them was clean. */

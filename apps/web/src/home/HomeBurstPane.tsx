@@ -3,9 +3,8 @@ import { BURST_AT_HOME, HOME_LIMITS, type HomeBurst } from '@eurhythm/core/home'
 import type { Lead } from '@eurhythm/core/moves';
 import { Button } from '../ui/Button.tsx';
 import { ChoiceField } from '../ui/Field.tsx';
-import { useStable } from '../ui/useStable.ts';
 import type { RunDeck } from '../floor/RunDeck.ts';
-import type { Player } from '../floor/player.ts';
+import { BURST_SLEPT, type Burst } from '../floor/Burst.ts';
 import { BurstCount } from '../rooms/floor/burst/BurstCount.tsx';
 import { LEAD_CHOICES } from '../rooms/sessions/choices.ts';
 
@@ -19,52 +18,40 @@ interface HomeBurstProps {
 /** Ten seconds, and every strike is one tap of whoever helps. What is tapped before the bell or after it does not count. */
 export function HomeBurstPane({ lead: usual, deck, onCounted, onClose }: HomeBurstProps) {
   const [lead, setLead] = useState(usual);
-  const [phase, setPhase] = useState<'choosing' | 'running' | 'done'>('choosing');
+  const [phase, setPhase] = useState<'choosing' | 'slept' | 'done'>('choosing');
+  const [burst, setBurst] = useState<Burst | null>(null);
   const [count, setCount] = useState(0);
   const counted = useRef(0);
-  const player = useRef<Player | null>(null);
-  const from = useRef(0);
-  useEffect(() => () => player.current?.dispose(), []);
+  useEffect(() => () => burst?.dispose(), [burst]);
 
   const start = async (): Promise<void> => {
     deck.touch();
     counted.current = 0;
     setCount(0);
-    const ready = await deck.burst(BURST_AT_HOME, () => {
-      onCounted({ lead, count: counted.current });
-      setPhase('done');
+    const next = await deck.burst(BURST_AT_HOME, (end) => {
+      if (end === 'over') onCounted({ lead, count: counted.current });
+      setPhase(end === 'over' ? 'done' : 'slept');
+      setBurst(null);
     });
-    player.current?.dispose();
-    player.current = ready.player;
-    from.current = ready.from;
-    setPhase('running');
-    ready.player.start(0);
+    setBurst(next);
+    next.start();
   };
-  const tap = useStable((): void => {
-    const at = (player.current?.position ?? 0) - deck.desk.latency - from.current;
-    if (at < 0 || at > BURST_AT_HOME || counted.current >= HOME_LIMITS.count) return;
-    counted.current += 1;
+  const tap = (): void => {
+    counted.current = Math.min(HOME_LIMITS.count, counted.current + 1);
     setCount(counted.current);
-  });
-  useEffect(() => {
-    if (phase !== 'running') return;
-    const press = (event: KeyboardEvent): void => {
-      if (event.key === ' ') event.preventDefault();
-      if (!event.repeat) tap();
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  }, [phase, tap]);
+  };
 
   return (
     <main className="mat flex min-h-dvh flex-col gap-6 p-6">
       <h1 className="board text-5xl phone:text-3xl">Ten-second burst</h1>
-      {phase === 'running' ? (
+      {burst ? (
         <BurstCount
+          burst={burst}
+          seconds={BURST_AT_HOME}
           name=""
           what={`${lead} lead`}
           count={count}
-          told="One tap, or one press of any key, for each strike, from the bell on."
+          told="One tap, or one press of any key, for each strike."
           onTap={tap}
         />
       ) : (
@@ -72,6 +59,11 @@ export function HomeBurstPane({ lead: usual, deck, onCounted, onClose }: HomeBur
           {phase === 'done' && (
             <p role="status" className="text-3xl">
               <strong className="font-heading text-6xl">{count}</strong> in ten seconds
+            </p>
+          )}
+          {phase === 'slept' && (
+            <p role="alert" className="text-xl">
+              {BURST_SLEPT}
             </p>
           )}
           <ChoiceField

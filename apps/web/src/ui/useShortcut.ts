@@ -10,6 +10,9 @@ const OWN_KEYS =
 /** A sign that is no key, so that "+" is one. */
 const JOINED = '∧';
 
+/** What goes on while the key is held down; everything else is done once. */
+const GOES_ON = /^([+-]|mod\+[zy])$/;
+
 /** What the space bar presses. */
 const PRESSED = 'button,summary,[role=button]';
 
@@ -65,6 +68,7 @@ function optionsFor(key: string, where: 'not-in-text' | undefined): Options {
     enableOnFormTags: true,
     enableOnContentEditable: true,
     ignoreEventWhen: (event) =>
+      (event.repeat && !GOES_ON.test(key)) ||
       (event.ctrlKey || event.metaKey) !== withMod ||
       ((!withMod || where === 'not-in-text') && isTaken(event)),
   };

@@ -1,15 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { BURST_READY } from '@eurhythm/core/run';
-import { secondsLeft, thousandths } from '@eurhythm/core/units';
+import { thousandths } from '@eurhythm/core/units';
 import { summariseBurst, summariseCount, workOut } from '@eurhythm/core/speed';
 import { BURST_ROUND, type FighterView, type RunView, type SaveAttemptDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
-import type { Player } from '../../../floor/player.ts';
+import { BURST_SLEPT, type Burst, type BurstEnd } from '../../../floor/Burst.ts';
 import type { Listening } from '../../../floor/listening/Listening.ts';
 import type { RunDeck } from '../../../floor/RunDeck.ts';
-import { useFrame } from '../../../floor/useFrame.ts';
 import { USUAL_BURSTS } from '../../../floor/usualBursts.ts';
 import type { EarKind } from '../../../ears/Ear.ts';
 import { keepSound } from '../../../server/keepSound.ts';
@@ -17,8 +16,7 @@ import { putting } from '../../../sync/letters/letter.ts';
 import { sync } from '../../../sync/opened.ts';
 import { SUBJECTS } from '../../../sync/letters/subjects.ts';
 import { useStable } from '../../../ui/useStable.ts';
-import { useShortcut } from '../../../ui/useShortcut.ts';
-import { Button, Key } from '../../../ui/Button.tsx';
+import { Button } from '../../../ui/Button.tsx';
 import { TapeClock } from '../board/TapeClock.tsx';
 import { BurstChoice, EVERYBODY, type BurstWish, type Timed } from './BurstChoice.tsx';
 import { BurstCount } from './BurstCount.tsx';
@@ -50,7 +48,7 @@ const STATIONS_TOLD_MS = 1500;
 
 type Phase =
   | { readonly kind: 'choose' }
-  | { readonly kind: 'running'; readonly player: Player }
+  | { readonly kind: 'running'; readonly burst: Burst }
   | {
       readonly kind: 'done';
       readonly summary: OutcomeSummary;
@@ -88,17 +86,16 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
   const ofClass = useKeptBurst(run.id);
   const [failure, setFailure] = useState('');
   const [taps, setTaps] = useState<readonly number[]>([]);
-  const player = phase.kind === 'running' ? phase.player : null;
-  const position = useFrame(() => player?.position ?? 0, player !== null);
+  const burst = phase.kind === 'running' ? phase.burst : null;
   const fighter = fighters.find((each) => each.id === wish.who);
   const isClass = wish.who === EVERYBODY;
   const what = timed.find((each) => each.title === wish.title) ?? timed[0]!;
   const { seconds } = what;
   const lead = wish.lead === 'own' ? (fighter?.lead ?? 'left') : wish.lead;
   const page = `/floor/${run.id}`;
-  useEffect(() => () => player?.dispose(), [player]);
+  useEffect(() => () => burst?.dispose(), [burst]);
   useEffect(() => () => playBurst(null), []);
-  const ear = useBurstEar(player, () => deck.desk.latency, seconds);
+  const ear = useBurstEar(burst, seconds);
   const by = isClass ? 'taps' : wish.by;
   const isHeard = by !== 'taps';
   const counted = isHeard ? ear.strikes.filter(({ doubtful }) => !doubtful).map(({ at }) => at) : taps;
@@ -108,9 +105,14 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
   const send = (id: string, attempt: SaveAttemptDto): void =>
     void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
   const isWithin = (at: number): boolean => at >= 0 && at <= seconds;
-  const finish = useStable(async (): Promise<void> => {
+  const finish = useStable(async (end: BurstEnd): Promise<void> => {
     const at = new Date().toISOString();
     const listened = isHeard ? await ear.close() : null;
+    if (end === 'slept') {
+      playBurst(null);
+      setPhase({ kind: 'choose' });
+      return setFailure(BURST_SLEPT);
+    }
     const heard = listened?.heard ?? null;
     if (isClass) {
       setPhase({ kind: 'done', summary: summariseCount(0, seconds), doubtful: 0, kept: null });
@@ -147,31 +149,26 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
   };
   const start = async (): Promise<void> => {
     try {
-      // What is heard is late, and so are taps on it.
-      const onEnd = (): void => void setTimeout(() => void finish(), deck.desk.latency * 1000);
       if (by !== 'taps') await ear.open(by, wish.keepsSound);
       // A tick sounds like a mitt to a microphone alone.
       const isQuiet =
         by === 'microphone' || (isClass && listening.listeners.some(({ source }) => source === 'microphone'));
-      const burst = await deck.burst(seconds, onEnd, isQuiet);
+      const next = await deck.burst(seconds, (end) => void finish(end), isQuiet);
       setTaps([]);
-      burst.player.start(0);
+      next.start();
       if (isClass) {
         listening.again(BURST_ROUND);
-        const bellIn = (): number => BURST_READY - (burst.player.position - deck.desk.latency);
-        playBurst({ seconds, bellIn });
+        playBurst({ seconds, bellIn: () => -next.at });
       }
       setFailure('');
-      setPhase({ kind: 'running', player: burst.player });
+      setPhase({ kind: 'running', burst: next });
     } catch (error) {
       void ear.close();
       tellFailure(error);
     }
   };
-  const tap = (): void => {
-    if (!player || isClass || isHeard) return;
-    const at = player.position - deck.desk.latency - BURST_READY;
-    if (at >= 0 && at <= seconds) setTaps((before) => [...before, thousandths(at)]);
+  const tap = (at: number): void => {
+    if (!isClass && !isHeard) setTaps((before) => [...before, thousandths(at)]);
   };
   const tell = (place: number, count: number): void =>
     void tellNumber(run.id, ofClass!.trials[place]!.fighterId, count);
@@ -179,32 +176,24 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
     if (ofClass?.trials.every(({ count }) => count !== null)) keepBurst(run.id, null);
     onClose();
   };
-  useShortcut(' ', tap);
 
-  const isWork = position >= BURST_READY;
   return (
     <main className="mat hall flex h-dvh flex-col phone:h-auto phone:min-h-dvh">
       <h1 className="sr-only">{what.title}</h1>
-      {(player || !ofClass) && (
-        <TapeClock
-          left={isWork ? BURST_READY + seconds - position : BURST_READY - position}
-          of={isWork ? seconds : BURST_READY}
-          isRest={!isWork}
-        />
-      )}
-      {phase.kind === 'running' ? (
+      {burst === null && !ofClass && <TapeClock left={BURST_READY} of={BURST_READY} isRest />}
+      {burst ? (
         <BurstCount
+          burst={burst}
+          seconds={seconds}
           name={isClass ? 'Everybody' : (fighter?.name ?? '')}
           what={isClass ? what.title : `${what.title}, ${lead} lead`}
-          count={isClass ? secondsLeft(BURST_READY + seconds - position) : counted.length}
+          count={isClass ? null : counted.length}
           told={
-            !isWork
-              ? 'get ready'
-              : isClass
-                ? 'partners count aloud'
-                : by !== 'taps'
-                  ? ear.told || COUNTS[by]
-                  : 'tap anywhere or press Space for each clean one'
+            isClass
+              ? 'partners count aloud'
+              : by !== 'taps'
+                ? ear.told || COUNTS[by]
+                : 'tap anywhere or press any key for each clean one'
           }
           onTap={tap}
         />
@@ -247,19 +236,13 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
           </div>
           <p className="text-quiet">
             Get ready for {BURST_READY} seconds, then the bell, {seconds} seconds, and the bell again.{' '}
-            {isClass ? (
-              listening.listeners.length > 0 ? (
-                'Stations that listen tell their numbers; partners count for all others, and are asked after the bell.'
-              ) : (
-                'Partners count, clean ones only; the numbers are asked for after the bell.'
-              )
-            ) : by !== 'taps' ? (
-              HOW[by]
-            ) : (
-              <>
-                Count with <Key>Space</Key> or taps; clean ones only.
-              </>
-            )}
+            {isClass
+              ? listening.listeners.length > 0
+                ? 'Stations that listen tell their numbers; partners count for all others, and are asked after the bell.'
+                : 'Partners count, clean ones only; the numbers are asked for after the bell.'
+              : by !== 'taps'
+                ? HOW[by]
+                : 'Count with taps or any key; clean ones only.'}
           </p>
         </div>
       )}

@@ -10,7 +10,7 @@ import type { Ear, EarKind, EarStrike, KeptSound } from '../../../ears/Ear.ts';
 import { heardTrial } from '../../../ears/heardTrial.ts';
 import { NOBODY_IN_BURST } from '../../../ears/nobody.ts';
 import { openEar } from '../../../ears/openEar.ts';
-import type { Player } from '../../../floor/player.ts';
+import type { Burst } from '../../../floor/Burst.ts';
 import { useStable } from '../../../ui/useStable.ts';
 
 /** What was heard of a burst. */
@@ -33,8 +33,8 @@ export interface BurstEar {
   close(): Promise<HeardBurst | null>;
 }
 
-/** Listens to a burst of so many seconds that `player` plays; `lateness` is that of the loudspeaker. */
-export function useBurstEar(player: Player | null, lateness: () => number, seconds: number): BurstEar {
+/** Listens to a burst of so many seconds; none is played while it is null. */
+export function useBurstEar(burst: Burst | null, seconds: number): BurstEar {
   /** All of them, by the page's clock. */
   const struck = useRef<readonly EarStrike[]>([]);
   const [all, setAll] = useState<readonly EarStrike[]>([]);
@@ -57,11 +57,11 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
       shut();
     };
   }, []);
-  const position = useStable(() => (player?.running ? player.position - lateness() : null));
+  const position = useStable(() => (burst?.running ? burst.at : null));
   const onStrike = useStable((strike: EarStrike): void => {
     // After the last bell the player stands still, and what came before it is told yet.
     const now = position();
-    if (now !== null) bells.current.push(performance.now() / 1000 - (now - BURST_READY));
+    if (now !== null) bells.current.push(performance.now() / 1000 - now);
     if (bells.current.length === 0) return;
     struck.current = standing([...struck.current, strike]);
     setAll(struck.current);
@@ -69,12 +69,12 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
   // The bells of this device come back to its microphone.
   const own = useMemo(
     () =>
-      player && hears
-        ? soundEvents(player.round).flatMap(({ at, source }) =>
+      burst && hears
+        ? soundEvents(burst.round).flatMap(({ at, source }) =>
             source.kind === 'synth' ? [at - BURST_READY + latency] : [],
           )
         : [],
-    [player, latency, hears],
+    [burst, latency, hears],
   );
   /** What is not this device itself, from the bell on. */
   const othersOf = useStable((strikes: readonly EarStrike[]): EarStrike[] => {
@@ -99,7 +99,7 @@ export function useBurstEar(player: Player | null, lateness: () => number, secon
       setAll([]);
       setTold('');
       const random = seededRandom(Date.now());
-      const impacts = simulateBurst(NOBODY_IN_BURST, seconds, random).map((at) => at + BURST_READY);
+      const impacts = simulateBurst(NOBODY_IN_BURST, seconds, random);
       const opened = await openEar(
         { kind, keepsSound, code: null, pretends: { impacts, position } },
         { onStrike, onEnd: setTold, onTold: setTold },
