@@ -38,7 +38,9 @@ export function Outcome({
       <p className="text-2xl">
         {summary.perSecond.toFixed(1)} a second
         {timed && `; first third ${timed.firstThird.toFixed(1)}, last third ${timed.lastThird.toFixed(1)}`}
-        {timed && timed.unevenness !== null && `; gaps uneven by ${Math.round(100 * timed.unevenness)} %`}.{' '}
+        {timed &&
+          timed.unevenness !== null &&
+          `; gaps uneven by ${Math.round(100 * timed.unevenness)} %`}.{' '}
         {isKept ? 'One trial, saved.' : 'Only tried: nothing was kept.'}
       </p>
       {doubtful > 0 && (
