@@ -1,5 +1,6 @@
 import { DETECTOR_VERSION } from '../../../packages/core/src/strikes/index.ts';
 import { hallSound, impactSound } from '../../../packages/core/src/standIns/index.ts';
+import { wavWithLosses } from '../../../packages/core/src/formats/index.ts';
 import { encodeWav } from '../../../packages/core/src/sound/index.ts';
 import { seededRandom } from '../../../packages/core/src/units/index.ts';
 import { serverForThisFile } from './startedServer.ts';
@@ -63,6 +64,22 @@ describe('strikes in a recording', () => {
       body: new FormData(),
     });
     expect(response.status).toBe(400);
+  });
+  it('are those of what did come, where the file says that some of its sound was lost', async () => {
+    // The quarter of a second before a strike never came, and with it the end of the one before.
+    const came = new Float32Array([...samples.subarray(0, 2.05 * rate), ...samples.subarray(2.3 * rate)]);
+    const sound = { sampleRate: rate, samples: came };
+    const whole = await detect(encodeWav(sound));
+    const labelled = await detect(wavWithLosses(sound, [{ at: 2.05, seconds: 0.25 }]));
+    expect(labelled.body.seconds).toBeCloseTo(4, 3);
+    const later = (at: number): number => (at < 2.05 ? at : at + 0.25);
+    expect(labelled.body.onsets.map(({ at }: { at: number }) => Math.round(at * 1000))).toEqual(
+      whole.body.onsets.map(({ at }: { at: number }) => Math.round(later(at) * 1000)),
+    );
+    const nothing = wavWithLosses({ sampleRate: rate, samples: new Float32Array(1) }, [
+      { at: 0, seconds: 2 },
+    ]);
+    expect((await detect(nothing)).body.onsets).toEqual([]);
   });
   it('there are none in silence', async () => {
     const { body } = await detect(encodeWav({ sampleRate: 16_000, samples: new Float32Array(32_000) }));

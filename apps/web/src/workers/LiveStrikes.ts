@@ -10,7 +10,8 @@ import {
   type Onset,
   type Told,
 } from '@eurhythm/core/strikes';
-import { encodeWav, joined, resample } from '@eurhythm/core/sound';
+import { wavWithLosses } from '@eurhythm/core/formats';
+import { joined, resample } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
 
 /** Sound is kept no finer than this, in samples a second: what is to be heard of a strike is below half of it. */
@@ -62,13 +63,12 @@ export class LiveStrikes {
   private readonly waiting: () => Seconds;
   private readonly kept: Float32Array[] = [];
   private keptCount = 0;
-  /** So much silence stands in what is kept for what was lost, so that all of it lies where its strikes were told. */
-  private filled: Seconds = 0;
   private toldMusic = false;
   private toldLoss: Seconds = 0;
   private told: Seconds = -Infinity;
-  /** The latest onsets by the samples, and what the clock of the page was ahead of these when they were told. */
-  private changeable: { readonly onset: Onset; readonly ahead: Seconds }[] = [];
+  /** The latest onsets by the samples, and when they were told to be by the clock of the page. */
+  private changeable: { readonly onset: Onset; readonly told: Seconds }[] = [];
+  private knownLosses = 0;
 
   constructor(wish: LiveWish, tell: (news: LiveNews) => void) {
     const { sampleRate, setting, besideOwn } = wish;
@@ -93,6 +93,7 @@ export class LiveStrikes {
   /** Takes what the microphone hears, and when it came by the clock of the page. */
   heard(samples: Float32Array, now: Seconds): void {
     this.clock.take(samples.length, now);
+    this.putInPlace();
     this.keep(samples);
     this.music.push(samples);
     this.found(this.push(samples), this.wish.tellsLevel ? levelOf(samples) : null);
@@ -108,45 +109,52 @@ export class LiveStrikes {
     return this.told;
   }
 
-  /** The sound so far as a WAV file, and when it began by the clock of the page; null where none is kept. */
+  /** The sound so far as a WAV file, silent where some was lost, and when it began by the clock of the page; null where none is kept. */
   get sound(): { readonly wav: Uint8Array<ArrayBuffer>; readonly from: Seconds } | null {
     const { keepsSound, sampleRate } = this.wish;
     if (!keepsSound) return null;
-    const sound = { sampleRate, samples: joined(this.kept) };
-    return {
-      wav: encodeWav(resample(sound, Math.min(sampleRate, KEPT_RATE))),
-      from: this.clock.from - this.filled,
-    };
+    const came = resample({ sampleRate, samples: joined(this.kept) }, Math.min(sampleRate, KEPT_RATE));
+    return { wav: wavWithLosses(came, this.clock.losses), from: this.clock.instantOf(0) };
   }
 
   private keep(samples: Float32Array): void {
     const { keepsSound, sampleRate } = this.wish;
     if (!keepsSound || this.keptCount >= MOST_KEPT * sampleRate) return;
-    const missing = new Float32Array(Math.round((this.clock.lost - this.filled) * sampleRate));
-    this.filled += missing.length / sampleRate;
-    this.kept.push(missing, samples);
-    this.keptCount += missing.length + samples.length;
+    this.kept.push(samples);
+    this.keptCount += samples.length;
   }
 
-  /** What was told of some seconds is put right, each strike in the place in which it was told or would have been. */
+  /** Strikes that were told before it was known that something had been lost before them came later than they were told. */
+  private putInPlace(): void {
+    const { losses } = this.clock;
+    if (losses.length === this.knownLosses) return;
+    this.knownLosses = losses.length;
+    const from = losses.at(-1)!.at;
+    const moved = this.changeable.filter(({ onset }) => onset.at >= from).map(({ onset }) => onset);
+    this.replace(moved, moved);
+  }
+
+  /** What was told of some seconds is put right. */
   private change(again: HeardAgain): void {
-    const told = this.changeable;
     const { withdrawn, added } = changesBy(
-      told.map(({ onset }) => onset),
+      this.changeable.map(({ onset }) => onset),
       again,
     );
-    const aheadAt = (at: Seconds): Seconds =>
-      told.findLast(({ onset }) => onset.at <= at)?.ahead ?? this.clock.from;
-    const byPage = (onset: Onset): Onset => ({ ...onset, at: onset.at + aheadAt(onset.at) });
+    this.replace(withdrawn, added);
+  }
+
+  private replace(withdrawn: readonly Onset[], added: readonly Onset[]): void {
+    if (withdrawn.length + added.length === 0) return;
+    const isGone = ({ onset }: { onset: Onset }): boolean => withdrawn.includes(onset);
+    const gone = this.changeable.filter(isGone);
+    const come = added.map((onset) => ({ onset, told: this.clock.instantOf(onset.at) }));
+    this.changeable = [...this.changeable.filter((each) => !isGone(each)), ...come].sort(
+      (a, b) => a.onset.at - b.onset.at,
+    );
     const onsets = [
-      ...withdrawn.map((onset) => ({ ...byPage(onset), withdrawn: true })),
-      ...added.map(byPage),
+      ...gone.map(({ onset, told }) => ({ ...onset, at: told, withdrawn: true })),
+      ...come.map(({ onset, told }) => ({ ...onset, at: told })),
     ];
-    if (onsets.length === 0) return;
-    this.changeable = [
-      ...told.filter(({ onset }) => !withdrawn.includes(onset)),
-      ...added.map((onset) => ({ onset, ahead: aheadAt(onset.at) })),
-    ].sort((a, b) => a.onset.at - b.onset.at);
     this.tell({ onsets, hasMusic: this.toldMusic, lost: this.toldLoss, level: null });
   }
 
@@ -157,8 +165,9 @@ export class LiveStrikes {
     if (isToTell || clock.lost > toldLoss + TOLD_LOSS) {
       this.toldMusic = hasMusic;
       this.toldLoss = clock.lost;
-      const byPage = onsets.map((onset) => ({ ...onset, at: onset.at + clock.from }));
-      this.changeable.push(...onsets.map((onset) => ({ onset, ahead: clock.from })));
+      const come = onsets.map((onset) => ({ onset, told: clock.instantOf(onset.at) }));
+      const byPage = come.map(({ onset, told }) => ({ ...onset, at: told }));
+      this.changeable.push(...come);
       const old = (this.changeable.at(-1)?.onset.at ?? 0) - CHANGEABLE;
       this.changeable = this.changeable.filter(({ onset }) => onset.at >= old);
       this.tell({ onsets: byPage, hasMusic, lost: clock.lost, level });

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { readWav } from '../sound/index.ts';
-import { labelledWav, onsetNotes } from './onsetSounds.ts';
+import { labelledWav, labelsOf } from './labelledWav.ts';
+import { amongLosses, lossesOf, wavWithLosses, withoutLosses } from './lostSound.ts';
+import { onsetNotes } from './onsetNotes.ts';
 import { onsetsCsv, readTimes } from './onsetTables.ts';
 
 describe('a table of times', () => {
@@ -65,6 +67,55 @@ describe('a sound with labels', () => {
     expect(letters).toContain('rgn ');
     expect(letters.indexOf('LIST') % 2).toBe(0);
   });
+  it('tells its regions again; what is cut off or no WAV tells none', () => {
+    expect(labelsOf(file)).toEqual([
+      { at: 0.25, seconds: 0.05, name: 'Jab' },
+      { at: 0.5, seconds: 0.05, name: 'Groe' },
+    ]);
+    for (let length = 0; length < file.length; length += length < 200 || length > 16_000 ? 1 : 997)
+      expect(labelsOf(file.subarray(0, length)).length).toBeLessThanOrEqual(2);
+    expect(labelsOf(new Uint8Array(400).fill(255))).toEqual([]);
+  });
+});
+
+describe('a sound some of which got lost', () => {
+  const SAMPLES = 8000;
+  const sound = { sampleRate: 8000, samples: Float32Array.from({ length: SAMPLES }, (_, i) => i / SAMPLES) };
+  it('is silent there, says so, and is what it was without', () =>
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            at: fc.integer({ min: 0, max: SAMPLES - 1 }),
+            seconds: fc.integer({ min: 1, max: 2000 }),
+          }),
+          {
+            maxLength: 5,
+          },
+        ),
+        (some) => {
+          const losses = some
+            .map(({ at, seconds }) => ({ at: at / 8000, seconds: seconds / 8000 }))
+            .sort((a, b) => a.at - b.at)
+            .filter(({ at }, i, all) => at !== all[i - 1]?.at);
+          const wav = wavWithLosses(sound, losses);
+          const read = readWav(wav);
+          if (!read.ok) throw new Error(read.message);
+          const lost = losses.reduce((sum, { seconds }) => sum + seconds, 0);
+          expect(read.sound.samples.length).toBe(SAMPLES + Math.round(8000 * lost));
+          const told = lossesOf(wav);
+          expect(told.length).toBe(losses.length);
+          const again = withoutLosses(read.sound, told);
+          expect(again.samples.length).toBe(SAMPLES);
+          for (let i = 0; i < SAMPLES; i += 101) {
+            expect(again.samples[i]).toBeCloseTo(sound.samples[i]!, 3);
+            const among = Math.round(8000 * amongLosses(i / 8000, losses));
+            expect(read.sound.samples[among]).toBeCloseTo(sound.samples[i]!, 3);
+          }
+        },
+      ),
+      { numRuns: 50 },
+    ));
 });
 
 it('strikes become notes, the louder the stronger, on ticks of a millisecond', () => {

@@ -40,6 +40,16 @@ describe('the clock of samples', () => {
     expect(clock.lost).toBeLessThan(0.125);
   });
 
+  it('knows about where, and that what came before is where it was', () => {
+    const clock = new SampleClock(RATE);
+    play(clock, 300, 0);
+    play(clock, 150, 300, 0.12);
+    const [loss] = clock.losses;
+    expect(Math.abs(loss!.at - 300 * SECONDS)).toBeLessThan(0.3);
+    expect(Math.abs(clock.instantOf(5) - BEGAN - 5)).toBeLessThan(0.002);
+    expect(Math.abs(clock.instantOf(8) - BEGAN - 8.12)).toBeLessThan(0.002);
+  });
+
   it('loses nothing where pieces wait and come all at once, however long', () => {
     for (const waited of [10, 60, 200]) {
       const clock = new SampleClock(RATE);

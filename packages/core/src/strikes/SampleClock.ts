@@ -9,9 +9,18 @@ const LOST: Seconds = 0.015;
 /** Of that time so much must have come, or it says nothing: what waited comes all at once. */
 const ENOUGH: Seconds = 0.5;
 
+/** Sound that never came. */
+export interface Loss {
+  /** Behind so much sound that did come. */
+  readonly at: Seconds;
+  readonly seconds: Seconds;
+}
+
 /** Pieces that came one after the other. */
 interface Stretch {
   readonly began: Seconds;
+  /** How much had come before. */
+  readonly from: Seconds;
   /** How much came. */
   seconds: Seconds;
   leastLag: Seconds;
@@ -19,7 +28,8 @@ interface Stretch {
 
 /**
  * Puts samples that come in pieces on the clock of the device. A piece comes late, never early: the least lag of some seconds is the
- * nearest to that between the clocks. Where samples were lost all that comes is later from then on, and the clock follows.
+ * nearest to that between the clocks. Where samples were lost all that comes is later from then on; that shows about a second
+ * later, and the clock knows from where on then.
  */
 export class SampleClock {
   private readonly sampleRate: number;
@@ -27,7 +37,7 @@ export class SampleClock {
   private stretches: Stretch[] = [];
   private last: Seconds = -Infinity;
   private least = 0;
-  private lostBefore = 0;
+  private readonly lostBefore: Loss[] = [];
 
   /** `sampleRate` in hertz. */
   constructor(sampleRate: number) {
@@ -48,7 +58,7 @@ export class SampleClock {
     if (recent.reduce((sum, stretch) => sum + stretch.seconds, 0) < ENOUGH) return;
     const later = leastOf(recent) - this.least;
     if (later < LOST) return;
-    this.lostBefore += later;
+    this.lostBefore.push({ at: recent[0]!.from, seconds: later });
     this.stretches = recent;
     this.least += later;
   }
@@ -58,25 +68,39 @@ export class SampleClock {
     return this.least;
   }
 
+  /** The instant at which sound was heard that comes behind so much of it. */
+  instantOf(at: Seconds): Seconds {
+    let instant = at + this.least;
+    for (let i = this.lostBefore.length - 1; i >= 0 && this.lostBefore[i]!.at > at; i--)
+      instant -= this.lostBefore[i]!.seconds;
+    return instant;
+  }
+
   /** When the newest sample sounded. */
   get until(): Seconds {
     return this.count / this.sampleRate + this.least;
   }
 
-  /** How much sound was lost so far. */
-  get lost(): Seconds {
+  /** What was lost so far. */
+  get losses(): readonly Loss[] {
     return this.lostBefore;
   }
 
+  /** How much sound was lost so far. */
+  get lost(): Seconds {
+    return this.lostBefore.reduce((sum, { seconds }) => sum + seconds, 0);
+  }
+
   private keep(now: Seconds, seconds: Seconds): void {
-    const lag = now - this.count / this.sampleRate;
+    const until = this.count / this.sampleRate;
+    const lag = now - until;
     const stretch = this.stretches.at(-1);
     if (stretch && now - stretch.began < TOGETHER) {
       stretch.seconds += seconds;
       stretch.leastLag = Math.min(stretch.leastLag, lag);
       return;
     }
-    this.stretches.push({ began: now, seconds, leastLag: lag });
+    this.stretches.push({ began: now, from: until - seconds, seconds, leastLag: lag });
     if (this.stretches.length > COMPARED) this.stretches.shift();
   }
 }

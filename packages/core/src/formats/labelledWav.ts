@@ -1,6 +1,5 @@
 import { encodeWav, type Sound } from '../sound/index.ts';
 import type { Seconds } from '../units/index.ts';
-import { MIDI_TICKS, midiNote, type MidiEvent } from './midiTrack.ts';
 
 /** A stretch of a sound with a name. */
 export interface SoundLabel {
@@ -9,11 +8,8 @@ export interface SoundLabel {
   readonly name: string;
 }
 
-/** Ticks of a file of strikes are those of 120 beats a minute. */
-const BEAT_MICROSECONDS = 500_000;
-/** Decibels of full scale of the softest and the loudest note. */
-const SOFT = -50;
-const LOUD = -6;
+/** Names are no longer than this; what follows is left out. */
+const LONGEST_NAME = 256;
 
 /**
  * A mono 16-bit WAV file with labelled regions, as editors of sound show them: a `cue ` chunk with their beginnings and a `LIST` of
@@ -61,6 +57,59 @@ export function labelledWav(sound: Sound, labels: readonly SoundLabel[]): Uint8A
   return file;
 }
 
+/**
+ * The labelled regions of a WAV file, in the order of their beginnings; those of other files, and of broken ones, are none.
+ *
+ * @example
+ * labelsOf(labelledWav({ sampleRate: 10, samples: new Float32Array(10) }, [{ at: 0.5, seconds: 0.2, name: 'x' }]))
+ * // [{ at: 0.5, seconds: 0.2, name: 'x' }]
+ */
+export function labelsOf(wav: Uint8Array): SoundLabel[] {
+  const view = new DataView(wav.buffer, wav.byteOffset, wav.byteLength);
+  const cues = new Map<number, { frame: number; frames: number; name: string }>();
+  let sampleRate = 0;
+  const read = (from: number, to: number): void => {
+    for (const { name, at, size } of chunksIn(view, from, to)) {
+      if (name === 'fmt ' && size >= 16) sampleRate = view.getUint32(at + 4, true);
+      if (name === 'LIST' && textAt(view, at, 4) === 'adtl') read(at + 4, at + size);
+      if (name === 'cue ')
+        for (let cue = at + 4; cue + 24 <= at + size; cue += 24)
+          cues.set(view.getUint32(cue, true), {
+            frame: view.getUint32(cue + 20, true),
+            frames: 0,
+            name: '',
+          });
+      const cue = size >= 4 ? cues.get(view.getUint32(at, true)) : undefined;
+      if (cue && name === 'ltxt' && size >= 8) cue.frames = view.getUint32(at + 4, true);
+      if (cue && name === 'labl') cue.name = textAt(view, at + 4, size - 4).replace(/\0.*$/s, '');
+    }
+  };
+  if (textAt(view, 0, 4) === 'RIFF' && textAt(view, 8, 4) === 'WAVE') read(12, wav.length);
+  if (sampleRate === 0) return [];
+  return [...cues.values()]
+    .sort((a, b) => a.frame - b.frame)
+    .map(({ frame, frames, name }) => ({ at: frame / sampleRate, seconds: frames / sampleRate, name }));
+}
+
+/** The chunks between two places of a RIFF file, as far as they are whole; `at` is where the body of one begins. */
+function* chunksIn(
+  view: DataView,
+  from: number,
+  to: number,
+): Generator<{ readonly name: string; readonly at: number; readonly size: number }> {
+  for (let at = from; at + 8 <= to;) {
+    const size = view.getUint32(at + 4, true);
+    if (at + 8 + size > to) return;
+    yield { name: textAt(view, at, 4), at: at + 8, size };
+    at += 8 + size + (size % 2);
+  }
+}
+
+function textAt(view: DataView, at: number, length: number): string {
+  const letters = Math.max(0, Math.min(length, LONGEST_NAME, view.byteLength - at));
+  return String.fromCharCode(...new Uint8Array(view.buffer, view.byteOffset + at, letters));
+}
+
 /** Names in RIFF files are plain letters. */
 const plain = (text: string): string => text.normalize('NFD').replace(/[^\x20-\x7e]/g, '');
 
@@ -91,31 +140,4 @@ class Chunk {
     head.number(this.body.length);
     return [...head.body, ...this.body, ...(this.body.length % 2 === 1 ? [0] : [])];
   }
-}
-
-/**
- * Strikes as the notes of a Standard MIDI File, at 120 beats a minute so that a tick is about a millisecond; louder strikes are
- * stronger notes.
- *
- * @example
- * onsetNotes([{ at: 0.5, strength: -6 }]).length // 3
- */
-export function onsetNotes(
-  onsets: readonly { readonly at: Seconds; readonly strength?: number }[],
-): MidiEvent[] {
-  const note = midiNote('both-hands', null);
-  const tickOf = (at: Seconds): number =>
-    Math.max(0, Math.round((at * 1e6 * MIDI_TICKS) / BEAT_MICROSECONDS));
-  const strikes = onsets.flatMap(({ at, strength = LOUD }): MidiEvent[] => {
-    const share = Math.max(0, Math.min(1, (strength - SOFT) / (LOUD - SOFT)));
-    const velocity = Math.round(20 + 107 * share);
-    return [
-      { kind: 'note-on', tick: tickOf(at), note, velocity },
-      { kind: 'note-off', tick: tickOf(at) + MIDI_TICKS / 16, note },
-    ];
-  });
-  return [
-    { kind: 'tempo', tick: 0, microseconds: BEAT_MICROSECONDS },
-    ...strikes.sort((a, b) => a.tick - b.tick || Number(a.kind === 'note-on') - Number(b.kind === 'note-on')),
-  ];
 }
