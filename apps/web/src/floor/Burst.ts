@@ -3,7 +3,7 @@ import type { Seconds } from '@eurhythm/core/units';
 import type { Desk, Player, PlayerEnd } from './player.ts';
 
 /** Sound that stood still for longer than this, while the device slept, has let the fighters strike for longer, too. */
-const STOOD_STILL: Seconds = 1;
+const STOOD_STILL: Seconds = 3;
 
 /** What becomes of a burst: its last bell was heard, or the device slept in the middle of it, and it counts for nothing. */
 export type BurstEnd = 'over' | 'slept';
