@@ -54,7 +54,7 @@ export async function serve(store: Store, place: Place): Promise<void> {
       app.getHttpAdapter().getInstance() as RequestListener,
     );
 
-  let closeHall = (): Promise<void> => Promise.resolve();
+  let hall: Promise<() => Promise<void>> = Promise.resolve(() => Promise.resolve());
   let closeSensors = (): void => {};
   let isStopping = false;
   const stop = async (): Promise<void> => {
@@ -65,7 +65,8 @@ export async function serve(store: Store, place: Place): Promise<void> {
     secure?.closeAllConnections();
     // What is being worked out is dropped at once; the sockets would wait for it.
     closeSensors();
-    await Promise.all([app.close(), closeHall()]);
+    // One that is being opened is closed once it is open.
+    await Promise.all([app.close(), hall.then((close) => close())]);
     await store.close();
     process.exit(0);
   };
@@ -76,9 +77,10 @@ export async function serve(store: Store, place: Place): Promise<void> {
   await listen(plain, port, host);
   if (secure) await listen(secure, securePortOf(port), host);
   process.stdout.write(greeting(reach));
-  closeHall = await (
-    await import('./hall/openHall.ts')
-  ).openHall(app, { plain, secure, shared: store.shared, mayCome });
+  hall = import('./hall/openHall.ts').then(({ openHall }) =>
+    openHall(app, { plain, secure, shared: store.shared, mayCome }),
+  );
+  await hall;
   closeSensors = (await import('./sensor/openSensors.ts')).openSensors(app, { plain, secure, mayCome });
   void warmAhead(app, () => isStopping);
 }

@@ -61,6 +61,9 @@ export function folderOfOwn(): string {
   return data;
 }
 
+/** A server that is told to end drops what it does; on a busy machine that may take some seconds. */
+const LONGEST_END_MS = 60_000;
+
 /** No copies of the gym are made while tests run, but where they are asked for. */
 const QUIET = { EURHYTHM_BACKUP_AFTER: '3600' };
 
@@ -128,7 +131,10 @@ export async function startServer(
     },
     stop: async () => {
       child.kill('SIGTERM');
+      const late = setTimeout(() => child.kill('SIGKILL'), LONGEST_END_MS);
       await ended;
+      clearTimeout(late);
+      if (child.signalCode === 'SIGKILL') throw new Error('the server did not end when it was told to');
       await database?.drop();
       if (folder === undefined) rmSync(data, { recursive: true, force: true });
     },

@@ -45,5 +45,8 @@ export async function openHall(
   hall.useWebSocketAdapter(adapter);
   await hall.init();
   await adapter.ready(secure);
-  return () => hall.close();
+  return async () => {
+    await hall.close();
+    adapter.leave();
+  };
 }
