@@ -10,6 +10,7 @@ import { addressesOf, reachOf, securePortOf, type Reach } from './door/reach.ts'
 import { watchDoor } from './door/watchDoor.ts';
 import { CannotStart } from './house/cannotStart.ts';
 import { guardRequests, namesOf, refusalFor } from './house/guard.ts';
+import { closed, lastAnswers } from './house/lastAnswers.ts';
 import { serveOpenApi } from './house/openApi.ts';
 import { readRequests } from './house/readRequests.ts';
 import { RefusalFilter, contractPipe } from './house/refusals.ts';
@@ -54,6 +55,7 @@ export async function serve(store: Store, place: Place): Promise<void> {
       app.getHttpAdapter().getInstance() as RequestListener,
     );
 
+  const plain = app.getHttpServer() as Server;
   let hall: Promise<() => Promise<void>> = Promise.resolve(() => Promise.resolve());
   let closeSensors = (): void => {};
   let isStopping = false;
@@ -61,19 +63,17 @@ export async function serve(store: Store, place: Place): Promise<void> {
     // A terminal tells everybody, and whoever started this tells it again.
     if (isStopping) return;
     isStopping = true;
-    secure?.close();
-    secure?.closeAllConnections();
     // What is being worked out is dropped at once; the sockets would wait for it.
     closeSensors();
-    // One that is being opened is closed once it is open.
-    await Promise.all([app.close(), hall.then((close) => close())]);
+    // A hall that is being opened is closed once it is open.
+    const ends = [app.close(), hall.then((close) => close()), ...(secure ? [closed(secure)] : [])];
+    await lastAnswers([plain, ...(secure ? [secure] : [])], Promise.all(ends));
     await store.close();
     process.exit(0);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop());
   withoutSockets(app);
   await app.init();
-  const plain = app.getHttpServer() as Server;
   await listen(plain, port, host);
   if (secure) await listen(secure, securePortOf(port), host);
   process.stdout.write(greeting(reach));

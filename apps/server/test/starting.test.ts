@@ -1,6 +1,7 @@
 import { jest } from '@jest/globals';
 import { chmodSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { connect } from 'node:net';
 import { join } from 'node:path';
 import { spawn, spawnSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
@@ -55,6 +56,26 @@ describe('starting', () => {
     expect([await ended, said]).toEqual([0, '']);
     expect(readdirSync(data).filter((name) => name.includes('lock'))).toEqual([]);
     rmSync(data, { recursive: true });
+  });
+
+  it('answers what it is being asked when it is told to end, and waits for no next request on that connection', async () => {
+    const server = await startServer();
+    const { port } = new URL(server.base);
+    const socket = connect(Number(port), '127.0.0.1');
+    let said = '';
+    const answered = new Promise<void>((done) => socket.on('data', (text) => ((said += text), done())));
+    const gone = new Promise<void>((done) => socket.once('close', () => done()));
+    const body = JSON.stringify({ accepted: true });
+    const head = `PUT /api/gym/notice HTTP/1.1\r\nhost: 127.0.0.1:${port}\r\ncontent-type: application/json`;
+    socket.write(`${head}\r\ncontent-length: ${body.length}\r\n\r\n${body.slice(0, 5)}`);
+    await new Promise((done) => setTimeout(done, 200));
+    const stopped = server.stop();
+    await new Promise((done) => setTimeout(done, 200));
+    socket.write(body.slice(5));
+    await answered;
+    expect(said).toMatch(/^HTTP\/1.1 200 /);
+    // This end keeps it open; the server lets it go, and ends.
+    await Promise.all([gone, stopped]);
   });
 
   it('says in one sentence that the port is in use', async () => {
