@@ -82,6 +82,18 @@ describe('what is heard live', () => {
     for (const instant of stands) expect(within(again, instant, 0.002)).toBe(true);
   });
 
+  it('is kept for five minutes at most, with the silences for what was lost', () => {
+    const [rate, piece] = [8000, 2000];
+    const plain = { setting: {}, keepsSound: true, besideOwn: false, tellsLevel: false };
+    const live = new LiveStrikes({ ...plain, sampleRate: rate }, () => {});
+    // A third of it never comes.
+    for (let i = 0; i < 1100; i++) live.heard(new Float32Array(piece), 1.5 * (i + 1) * (piece / rate));
+    const read = readWav(live.sound!.wav, 600);
+    if (!read.ok) throw new Error(read.message);
+    expect(lossesOf(live.sound!.wav).length).toBeGreaterThan(10);
+    expect(Math.abs(read.sound.samples.length / rate - 300)).toBeLessThan(2);
+  });
+
   /** Listens to a hall in which its own claps come back for a minute; the piece of them at `lost` does not come. */
   function besideClaps(lost: number | null) {
     const random = seededRandom(7);

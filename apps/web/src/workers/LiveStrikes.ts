@@ -16,7 +16,7 @@ import type { Seconds } from '@eurhythm/core/units';
 
 /** Sound is kept no finer than this, in samples a second: what is to be heard of a strike is below half of it. */
 const KEPT_RATE = 16_000;
-/** No more than so many seconds of it. */
+/** No more than so many seconds of it, with what was lost. */
 const MOST_KEPT: Seconds = 300;
 /** What is heard waits no longer than this for what is played meanwhile. */
 const MOST_WAIT: Seconds = 0.1;
@@ -119,7 +119,7 @@ export class LiveStrikes {
 
   private keep(samples: Float32Array): void {
     const { keepsSound, sampleRate } = this.wish;
-    if (!keepsSound || this.keptCount >= MOST_KEPT * sampleRate) return;
+    if (!keepsSound || this.keptCount / sampleRate + this.clock.lost >= MOST_KEPT) return;
     this.kept.push(samples);
     this.keptCount += samples.length;
   }
