@@ -47,6 +47,30 @@ describe('who comes late or leaves', () => {
       else expect(now).toEqual([{ members: ['ines', 'lumi'], turns: expect.any(Array) }]);
     }
   });
+  it('keeps the rounds before the leaving when coming back, though bell and leaving are known late', async () => {
+    await call('PUT', 'runs/away', {
+      sessionId: 'knees-behind-the-cross',
+      fighterIds: ['ines', 'oskar'],
+      startedAt: at(0),
+    });
+    const done = (id: string, body: object) => call('PUT', `runs/away/events/${id}`, body);
+    await done('bell-0', { kind: 'bell', at: at(100), round: 0 });
+    // Another device tells the bell of the second round first.
+    await done('bell-1', { kind: 'bell', at: at(200), round: 1 });
+    await done('leaves', { kind: 'leaves', at: at(150), round: 1, fighterId: 'oskar' });
+    await done('back', { kind: 'comes', at: at(310), round: 2, fighterId: 'oskar' });
+    await done('bell-2', { kind: 'bell', at: at(300), round: 2 });
+    await done('clean-0', { kind: 'all-clean', at: at(400), round: 0 });
+    const { results } = (await call('GET', 'runs/away')).body;
+    const told = results.map((each: any) => `${each.round} ${each.fighterId} ${each.done} ${each.quality}`);
+    expect(told.sort()).toEqual([
+      '0 ines finished clean',
+      '0 oskar finished clean',
+      '1 ines finished null',
+      '2 ines finished null',
+      '2 oskar finished null',
+    ]);
+  });
   it('may be marked, and is in the log', async () => {
     const mark = { round: 1, fighterId: 'lumi', done: 'part', seconds: 30, at: at(190) };
     expect((await call('PUT', 'runs/late/results/m', mark)).status).toBe(200);

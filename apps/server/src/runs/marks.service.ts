@@ -1,6 +1,7 @@
 import { GoneException, Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
 import { DONE, type MarkResultDto, type ResultView } from '@eurhythm/contract';
-import { and, asc, count, eq, isNotNull, isNull, sql } from 'drizzle-orm';
+import { marksAt, runState } from '@eurhythm/core/run';
+import { and, asc, count, eq, isNotNull, sql } from 'drizzle-orm';
 import { pressedAt, type ClockOffset } from '../house/deviceClock.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { roundResults, runs } from '../store/schema.ts';
@@ -86,46 +87,38 @@ export class MarksService {
   }
 
   /**
-   * The end bell of a round: whoever was there and has no mark, or only one that was taken back, has finished it. A press
-   * that was made before the bell and comes later says more, so the bell's marks are as old as the run.
+   * Brings the marks to what the log of the run says since a bell rang, all were clean, or somebody came or left: who the bell
+   * finished is decided by {@link marksAt}, whatever order the events came in. A press that was made before the bell and comes
+   * later says more, so the bell's marks are as old as the run.
    */
-  async ring(tx: Transaction, run: typeof runs.$inferSelect, round: number): Promise<void> {
-    const gone = await this.log.goneFrom(tx, run.id);
-    const rung = run.fighterIds
-      .filter((id) => !gone.has(id))
-      .map((fighterId) => ({
-        id: `bell-${round}-${fighterId}`.slice(0, 64),
-        runId: run.id,
-        round,
-        fighterId,
-        done: 'finished' as const,
-        at: run.startedAt,
-      }));
-    if (rung.length === 0) return;
+  async settle(tx: Transaction, runId: string): Promise<void> {
+    const [run] = await tx.select().from(runs).where(eq(runs.id, runId)).for('update');
+    const rows = await tx.select().from(roundResults).where(eq(roundResults.runId, runId));
+    const isBells = (row: ResultRow): boolean => row.at.getTime() === run!.startedAt.getTime();
+    const state = runState(await this.log.eventsOf(tx, runId));
+    const marks = marksAt(
+      state,
+      run!.fighterIds,
+      rows.filter(stands).filter((row) => !isBells(row)),
+    );
+    const wanted = new Set(marks.map(placeKey));
+    const before = new Map(rows.map((row) => [placeKey(row), row]));
+    for (const row of rows)
+      if (isBells(row) && !wanted.has(placeKey(row))) await tx.delete(roundResults).where(placeOf(row));
+    const changed = marks.flatMap(({ round, fighterId, done, quality = null }) => {
+      const kept = before.get(placeKey({ round, fighterId }));
+      if (kept && kept.done === done && kept.quality === quality) return [];
+      const id = kept?.id ?? `bell-${round}-${fighterId}`.slice(0, 64);
+      return [{ id, runId, round, fighterId, done, quality, at: kept?.at ?? run!.startedAt }];
+    });
+    if (changed.length === 0) return;
     await tx
       .insert(roundResults)
-      .values(rung)
+      .values(changed)
       .onConflictDoUpdate({
         target: [roundResults.runId, roundResults.round, roundResults.fighterId],
-        set: { done: 'finished' },
-        setWhere: isNull(roundResults.done),
+        set: { done: sql`excluded.done`, quality: sql`excluded.quality` },
       });
-  }
-
-  /** All that was finished in a round and not judged was clean. */
-  async allClean(tx: Transaction, run: typeof runs.$inferSelect, round: number): Promise<void> {
-    await this.ring(tx, run, round);
-    await tx
-      .update(roundResults)
-      .set({ quality: 'clean' })
-      .where(
-        and(
-          eq(roundResults.runId, run.id),
-          eq(roundResults.round, round),
-          eq(roundResults.done, 'finished'),
-          isNull(roundResults.quality),
-        ),
-      );
   }
 
   /** Takes a mark back; it stays back when it is sent again. Taking back what is not there changes nothing. */
@@ -162,6 +155,10 @@ function placeOf({ runId, round, fighterId }: Pick<ResultRow, 'runId' | 'round' 
     eq(roundResults.round, round),
     eq(roundResults.fighterId, fighterId),
   );
+}
+
+function placeKey({ round, fighterId }: Pick<ResultRow, 'round' | 'fighterId'>): string {
+  return `${round}/${fighterId}`;
 }
 
 /** Whether a press comes after what is kept; one at the instant of a taking back does not. */

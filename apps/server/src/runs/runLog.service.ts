@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { RunEventView } from '@eurhythm/contract';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
-import { RUN_EVENT_KINDS } from '@eurhythm/core/run';
+import { RUN_EVENT_KINDS, readRunEvent, type RunEvent } from '@eurhythm/core/run';
 import type { Database, Transaction } from '../store/database.ts';
 import { runEvents, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
@@ -39,25 +39,18 @@ export class RunLogService {
     return added.length > 0;
   }
 
-  /** Who has left the run and not come back. */
-  async goneFrom(tx: Transaction, runId: string): Promise<ReadonlySet<string>> {
-    const rows = await tx
-      .select({ kind: runEvents.kind, data: runEvents.data })
-      .from(runEvents)
-      .where(and(eq(runEvents.runId, runId), inArray(runEvents.kind, ['comes', 'leaves'])))
-      .orderBy(asc(runEvents.sequence));
-    const gone = new Set<string>();
-    for (const { kind, data } of rows) {
-      const id = String(data['fighterId']);
-      if (kind === 'leaves') gone.add(id);
-      else gone.delete(id);
-    }
-    return gone;
-  }
-
   /** What was done to the run itself. */
   async movesOf(runId: string): Promise<RunEventView[]> {
-    const rows = await this.database
+    return this.viewsOf(this.database, runId);
+  }
+
+  /** The same as core reads it, within a transaction. */
+  async eventsOf(tx: Transaction, runId: string): Promise<RunEvent[]> {
+    return (await this.viewsOf(tx, runId)).flatMap((event) => readRunEvent(event) ?? []);
+  }
+
+  private async viewsOf(source: Database | Transaction, runId: string): Promise<RunEventView[]> {
+    const rows = await source
       .select()
       .from(runEvents)
       .where(and(eq(runEvents.runId, runId), inArray(runEvents.kind, [...RUN_EVENT_KINDS])))

@@ -39,6 +39,13 @@ import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
 import { byGroup, groupsOf, trainedIn } from './trained.ts';
 
+/** What is known of marks beside the presses. */
+const DECIDES_MARKS: ReadonlySet<string> = new Set<RunEventDto['kind']>([
+  'bell',
+  'all-clean',
+  'comes',
+  'leaves',
+]);
 const NEEDED_NAMES: Readonly<Record<string, string>> = { by: 'the change', fighterId: 'the fighter' };
 
 @Injectable()
@@ -212,10 +219,9 @@ export class RunsService {
     const { at, toldAt } = doneAt(told, offset);
     const isNew = await this.database.transaction(async (tx) => {
       const isNew = await this.log.append(tx, runId, { id, kind, at, toldAt, data });
-      if (isNew && kind === 'bell') await this.marks.ring(tx, run, event.round!);
-      if (isNew && kind === 'all-clean') await this.marks.allClean(tx, run, event.round!);
       if (isNew && (kind === 'comes' || kind === 'leaves'))
         await this.move(tx, runId, groupsOfComing, event.round!, partners);
+      if (isNew && DECIDES_MARKS.has(kind)) await this.marks.settle(tx, runId);
       if (isNew && kind === 'end' && run.endedAt === null)
         await tx.update(runs).set({ endedAt: at }).where(eq(runs.id, runId));
       return isNew;

@@ -213,7 +213,7 @@ describe('RunDeck', () => {
     player().end('slept');
     expect(deck.state).toMatchObject({ phase: 'running', round: 1, cameBackAt: 15 });
     expect(player().position).toBe(15);
-    expect([...deck.rung.keys()]).toEqual([0]);
+    expect([...deck.endedRounds.keys()]).toEqual([0]);
     // Sound that went on meanwhile is where it should be.
     const same = player();
     same.position = 16;
@@ -251,12 +251,12 @@ describe('RunDeck', () => {
     const back = deckOf(runState(log), 4);
     await back.load();
     expect(back.state.round).toBe(3);
-    expect([...back.rung.keys()]).toEqual([1, 2]);
+    expect([...back.endedRounds.keys()]).toEqual([1, 2]);
     const again = deckOf(runState(log), 4);
     await again.load();
     expect(log.filter(({ kind }) => kind === 'bell')).toMatchObject([{ round: 1 }, { round: 2 }]);
     again.allClean(2);
-    expect([...again.rung]).toEqual([
+    expect([...again.endedRounds]).toEqual([
       [1, { isClean: false }],
       [2, { isClean: true }],
     ]);

@@ -281,13 +281,13 @@ export class RunDeck<D extends Desk = Desk> {
   }
 
   /** The rounds whose end bell has rung, and whether all that was finished in them was clean. */
-  get rung(): RunState['rung'] {
-    return this.run.rung;
+  get endedRounds(): RunState['endedRounds'] {
+    return this.run.endedRounds;
   }
 
-  /** Who came or left since the beginning. */
-  get moved(): RunState['moved'] {
-    return this.run.moved;
+  /** When those who came late or left early were there. */
+  get presence(): RunState['presence'] {
+    return this.run.presence;
   }
 
   /** Somebody comes late or leaves early. */
@@ -357,7 +357,7 @@ export class RunDeck<D extends Desk = Desk> {
   /** The end bells of the rounds that have run out since the run was noted last, here or while nobody looked. */
   private ringUpTo(next: number): void {
     for (let round = this.run.round; round < next; round++)
-      if (!this.run.rung.has(round)) this.note({ kind: 'bell', at: this.parts.now(), round });
+      if (!this.run.endedRounds.has(round)) this.note({ kind: 'bell', at: this.parts.now(), round });
   }
 
   private finish(): void {

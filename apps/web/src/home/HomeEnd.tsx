@@ -18,7 +18,7 @@ export function HomeEnd({ session, deck, keeper, onBurst }: HomeProps & { onBurs
     fighterId,
     sessionId: session.sessionId,
     at,
-    finished: deck.rung.size,
+    finished: deck.endedRounds.size,
     rounds: session.rounds.length,
     effort,
     bursts: told,

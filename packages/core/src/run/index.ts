@@ -1,5 +1,7 @@
 export * from './runEvent.ts';
+export * from './presence.ts';
 export * from './runState.ts';
+export * from './marksAt.ts';
 export * from './placeInRun.ts';
 export * from './roundSeed.ts';
 export * from './compileInRun.ts';

@@ -1,5 +1,6 @@
 import type { TempoShift } from '../rounds/index.ts';
 import type { Seconds } from '../units/index.ts';
+import { afterMove, type Presence } from './presence.ts';
 import type { EpochMs, RunEvent } from './runEvent.ts';
 
 /** What a run is after everything that was done to it. */
@@ -12,9 +13,9 @@ export interface RunState {
   /** Changes of tempo of each round that has any. */
   readonly shifts: ReadonlyMap<number, readonly TempoShift[]>;
   /** Rounds whose end bell has rung, each with whether all that was finished in it was clean. */
-  readonly rung: ReadonlyMap<number, { readonly isClean: boolean }>;
-  /** Who came after the beginning or left before the end, each with whether that one is there now. */
-  readonly moved: ReadonlyMap<string, { readonly isHere: boolean; readonly round: number }>;
+  readonly endedRounds: ReadonlyMap<number, { readonly isClean: boolean }>;
+  /** When those who came late or left early were there. */
+  readonly presence: Presence;
 }
 
 export const UNTOUCHED_RUN: RunState = {
@@ -23,19 +24,22 @@ export const UNTOUCHED_RUN: RunState = {
   position: 0,
   at: 0,
   shifts: new Map(),
-  rung: new Map(),
-  moved: new Map(),
+  endedRounds: new Map(),
+  presence: new Map(),
 };
 
+/** What other devices may report after the end of a run. */
+const REPORTED_LATE: ReadonlySet<RunEvent['kind']> = new Set(['bell', 'all-clean', 'comes', 'leaves']);
+
 /**
- * The run after one thing more. What comes after its end changes nothing.
+ * The run after one thing more. After its end nothing moves it any more; bells and who was there may still become known.
  *
  * @example
  * afterEvent(UNTOUCHED_RUN, { kind: 'end', at: 0 }).phase // 'over'
  */
 export function afterEvent(state: RunState, event: RunEvent): RunState {
-  if (state.phase === 'over') return state;
   const { kind, at } = event;
+  if (state.phase === 'over' && !REPORTED_LATE.has(kind)) return state;
   switch (kind) {
     case 'start':
     case 'go-on':
@@ -59,15 +63,12 @@ export function afterEvent(state: RunState, event: RunEvent): RunState {
     }
     case 'bell':
     case 'all-clean': {
-      const isClean = kind === 'all-clean' || (state.rung.get(event.round)?.isClean ?? false);
-      return { ...state, rung: new Map(state.rung).set(event.round, { isClean }) };
+      const isClean = kind === 'all-clean' || (state.endedRounds.get(event.round)?.isClean ?? false);
+      return { ...state, endedRounds: new Map(state.endedRounds).set(event.round, { isClean }) };
     }
     case 'comes':
-    case 'leaves': {
-      const { fighterId, round } = event;
-      const isHere = kind === 'comes';
-      return { ...state, moved: new Map(state.moved).set(fighterId, { isHere, round }) };
-    }
+    case 'leaves':
+      return { ...state, presence: afterMove(state.presence, event) };
     case 'end':
       return { ...state, phase: 'over', at };
     default:
@@ -83,18 +84,6 @@ export function afterEvent(state: RunState, event: RunEvent): RunState {
  */
 export function runState(events: readonly RunEvent[]): RunState {
   return events.reduce(afterEvent, UNTOUCHED_RUN);
-}
-
-/**
- * Whether somebody was there for the end bell of a round.
- *
- * @example
- * wasThere(UNTOUCHED_RUN, 'ines', 0) // true
- */
-export function wasThere({ moved }: Pick<RunState, 'moved'>, fighterId: string, round: number): boolean {
-  const move = moved.get(fighterId);
-  if (!move) return true;
-  return move.isHere ? round >= move.round : round < move.round;
 }
 
 /**

@@ -237,7 +237,7 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor, pa
       <AfterRun
         run={run}
         marks={marks}
-        rung={deck.rung}
+        endedRounds={deck.endedRounds}
         fighters={people.all}
         heard={
           ears.shown.length > 0 && (

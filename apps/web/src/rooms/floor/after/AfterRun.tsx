@@ -26,7 +26,7 @@ import { tellHeld } from './summary.ts';
 interface AfterRunProps {
   readonly run: RunView;
   readonly marks: Marks;
-  readonly rung: RunState['rung'];
+  readonly endedRounds: RunState['endedRounds'];
   readonly fighters: readonly FighterView[];
   /** What was heard of the last round; empty where nothing listened. */
   readonly heard: ReactNode;
@@ -37,7 +37,7 @@ interface AfterRunProps {
 const MOST_TITLE = 60;
 
 /** After the class: what was held, what is open, and every mark, to be put right. */
-export function AfterRun({ run, marks, rung, fighters, heard, onBurst }: AfterRunProps) {
+export function AfterRun({ run, marks, endedRounds, fighters, heard, onBurst }: AfterRunProps) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const close = useWrite(
@@ -52,7 +52,7 @@ export function AfterRun({ run, marks, rung, fighters, heard, onBurst }: AfterRu
     },
   );
   const [isHome, setHome] = useState(false);
-  const missed = missedRounds(run.rounds, [...rung.keys()]);
+  const missed = missedRounds(run.rounds, [...endedRounds.keys()]);
   const [missedId] = useState(newId);
   const plan = useWrite(
     (session: SaveSessionDto) => putting(SUBJECTS.session, `sessions/${missedId}`, session),
@@ -78,11 +78,11 @@ export function AfterRun({ run, marks, rung, fighters, heard, onBurst }: AfterRu
         <div>
           <h1 className="board text-6xl phone:text-4xl">That was the session</h1>
           <p className="text-xl text-quiet">
-            {run.title} · {clockText(rungSeconds(run.rounds, [...rung.keys()]))} of{' '}
+            {run.title} · {clockText(rungSeconds(run.rounds, [...endedRounds.keys()]))} of{' '}
             {clockText(plannedSecondsOf(run.rounds))} held ·{' '}
             {tellHeld(
               run.rounds.map(({ title }) => title),
-              [...rung.keys()],
+              [...endedRounds.keys()],
             )}
           </p>
         </div>

@@ -70,8 +70,8 @@ export function byGroups(sums: readonly FighterSum[], groups: RunView['groups'])
  * @example
  * tellHeld(['Pads', 'Shadow'], [0]) // 'Held to the end bell: 1 of 2 rounds. Not: Shadow.'
  */
-export function tellHeld(titles: readonly string[], rung: readonly number[]): string {
-  const missed = titles.filter((_, round) => !rung.includes(round));
+export function tellHeld(titles: readonly string[], endedRounds: readonly number[]): string {
+  const missed = titles.filter((_, round) => !endedRounds.includes(round));
   const all = `Held to the end bell: ${titles.length - missed.length} of ${titles.length} rounds.`;
   return missed.length === 0 ? all : `${all} Not: ${missed.join(', ')}.`;
 }

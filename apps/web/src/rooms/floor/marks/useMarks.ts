@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { stamped, wasThere, type Mark, type Pressed, type RunState, type StampId } from '@eurhythm/core/run';
+import { markAt, stamped, type EndedRounds, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { ResultView, RunView } from '@eurhythm/contract';
 import { keepResult } from '../../../floor/keptRun.ts';
 import { newId } from '../../../server/api.ts';
@@ -26,7 +26,7 @@ interface LastPress {
 }
 
 /** The marks of a run: shown at once, kept until the server has them, taken back within ten seconds. */
-export function useMarks(run: RunView, { rung, moved }: Pick<RunState, 'rung' | 'moved'>): Marks {
+export function useMarks(run: RunView, ended: EndedRounds): Marks {
   const [results, setResults] = useState<ReadonlyMap<string, ResultView>>(
     () => new Map(run.results.map((result) => [keyOf(result.round, result.fighterId), result])),
   );
@@ -42,13 +42,8 @@ export function useMarks(run: RunView, { rung, moved }: Pick<RunState, 'rung' | 
     keepResult(run.id, id, result);
     void sync.put(putting(SUBJECTS.mark, `runs/${run.id}/results/${id}`, mark, { page: `/floor/${run.id}` }));
   };
-  const standing = (round: number, fighterId: string): Mark | undefined => {
-    const pressed = results.get(keyOf(round, fighterId));
-    const bell = wasThere({ moved }, fighterId, round) ? rung.get(round) : undefined;
-    if (!bell) return pressed;
-    const done = pressed ?? { done: 'finished' as const, quality: null };
-    return bell.isClean && done.done === 'finished' ? { ...done, quality: done.quality ?? 'clean' } : done;
-  };
+  const standing = (round: number, fighterId: string): Mark | undefined =>
+    markAt(ended, round, fighterId, results.get(keyOf(round, fighterId)));
   const keep = (key: string, now: ResultView): void => {
     setResults(new Map(results).set(key, now));
     send(now);
@@ -77,7 +72,7 @@ export function useMarks(run: RunView, { rung, moved }: Pick<RunState, 'rung' | 
       // Pressed now: the newest press stands, and the one that is taken back came later than what it replaced.
       const at = new Date().toISOString();
       // Where the bell has rung meanwhile, nothing said is a finished round.
-      const back = stood ?? (rung.has(now.round) ? ({ done: 'finished' } as const) : null);
+      const back = stood ?? markAt(ended, now.round, now.fighterId, undefined);
       if (back) keep(key, { ...now, quality: null, seconds: null, lead: null, ...back, at });
       else {
         const next = new Map(results);

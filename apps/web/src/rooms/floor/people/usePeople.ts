@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { replanPartners, traineeOf, withPaces } from '@eurhythm/core/plan';
+import { isHereNow } from '@eurhythm/core/run';
 import type { FighterPaceView, FighterView, GymView, RunView } from '@eurhythm/contract';
 import type { RunDeck } from '../../../floor/RunDeck.ts';
 
@@ -22,14 +23,13 @@ export function usePeople(
   grades: GymView['grades'],
   paces: readonly FighterPaceView[],
 ): People {
-  const { moved } = deck;
+  const { presence } = deck;
   const [partners, setPartners] = useState(run.partners);
   return useMemo(() => {
     const ranks = grades.map(({ id }) => id);
-    const came = [...moved].filter(([, { isHere }]) => isHere).map(([id]) => id);
-    const ids = [...new Set([...run.fighterIds, ...came])];
+    const ids = [...new Set([...run.fighterIds, ...presence.keys()])];
     const all = ids.flatMap((id) => everybody.find((fighter) => fighter.id === id) ?? []);
-    const here = all.filter(({ id }) => moved.get(id)?.isHere ?? true);
+    const here = all.filter(({ id }) => isHereNow(presence, id));
     return {
       here,
       all,
@@ -46,5 +46,5 @@ export function usePeople(
         deck.move(fighter.id, isHere ? 'leaves' : 'comes', planned);
       },
     };
-  }, [moved, run, partners, everybody, grades, paces, deck]);
+  }, [presence, run, partners, everybody, grades, paces, deck]);
 }
