@@ -25,7 +25,7 @@ const LEFT_OUT = [
 ];
 
 await build({
-  entryPoints: ['main', 'restore', 'heavy/heavy.worker', 'voice/fliteWorker'].map(
+  entryPoints: ['main', 'serve', 'openOrExplain', 'restore', 'heavy/heavy.worker', 'voice/fliteWorker'].map(
     (name) => `apps/server/dist/${name}.js`,
   ),
   outdir: OUT,

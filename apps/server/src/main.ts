@@ -25,7 +25,21 @@ async function start(): Promise<void> {
     : await (
         await import('./door/certificates.ts')
       ).certificatesIn(dataFolder, [...networkHosts(host), ...names]);
-  await serve(store, { host, port, names, dataFolder, certificates });
+  const running = serve(store, { host, port, names, dataFolder, certificates });
+  stopOnSignal(running);
+  await running;
+}
+
+/** Stops what is being started, once, however often the process is told: a terminal and whoever started this both tell it. */
+function stopOnSignal(running: Promise<() => Promise<void>>): void {
+  let isStopping = false;
+  const end = async (): Promise<void> => {
+    if (isStopping) return;
+    isStopping = true;
+    await (await running)();
+    process.exit(0);
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void end());
 }
 
 function portFrom(text: string | undefined): number {

@@ -29,8 +29,8 @@ export interface Place {
   readonly certificates: Certificates | null;
 }
 
-/** Answers requests until the process is told to end. @throws CannotStart with a sentence */
-export async function serve(store: Store, place: Place): Promise<void> {
+/** Answers requests until it is told to stop. @returns what stops it, and closes the store. @throws CannotStart with a sentence */
+export async function serve(store: Store, place: Place): Promise<() => Promise<void>> {
   const { host, port, dataFolder, certificates } = place;
   const reach = reachOf(place, certificates);
   const app = await NestFactory.create<NestExpressApplication>(
@@ -60,8 +60,6 @@ export async function serve(store: Store, place: Place): Promise<void> {
   let closeSensors = (): void => {};
   let isStopping = false;
   const stop = async (): Promise<void> => {
-    // A terminal tells everybody, and whoever started this tells it again.
-    if (isStopping) return;
     isStopping = true;
     // What is being worked out is dropped at once; the sockets would wait for it.
     closeSensors();
@@ -69,9 +67,7 @@ export async function serve(store: Store, place: Place): Promise<void> {
     const ends = [app.close(), hall.then((close) => close()), ...(secure ? [closed(secure)] : [])];
     await lastAnswers([plain, ...(secure ? [secure] : [])], Promise.all(ends));
     await store.close();
-    process.exit(0);
   };
-  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop());
   withoutSockets(app);
   await app.init();
   await listen(plain, port, host);
@@ -82,7 +78,8 @@ export async function serve(store: Store, place: Place): Promise<void> {
   );
   await hall;
   closeSensors = (await import('./sensor/openSensors.ts')).openSensors(app, { plain, secure, mayCome });
-  void warmAhead(app, () => isStopping);
+  if (process.env['EURHYTHM_WARM_AHEAD'] !== '0') void warmAhead(app, () => isStopping);
+  return stop;
 }
 
 /** Keeps the framework from reading its sockets at the start: the hall is opened once the server listens. */

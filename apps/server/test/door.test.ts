@@ -1,9 +1,9 @@
 import { io, type Socket } from 'socket.io-client';
 import { networkHosts } from '../src/door/reach.ts';
-import { serverForThisFile } from './startedServer.ts';
+import { processForThisFile } from './startedServer.ts';
 
 // Open to the network, as `npm start -- --hall` opens it.
-const { call, base } = serverForThisFile({ HOST: '0.0.0.0' });
+const { call, base } = processForThisFile({ HOST: '0.0.0.0' });
 const PASSPHRASE = 'three grey herons';
 /** Another address of this machine: the server sees who comes from there as somebody else. */
 const [other] = networkHosts('0.0.0.0');

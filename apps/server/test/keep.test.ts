@@ -1,12 +1,12 @@
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import { round, session } from './requests.ts';
-import { serverForThisFile, startServer, type StartedServer } from './startedServer.ts';
+import { serverForThisFile, startGym, type StartedServer } from './startedServer.ts';
 
 const { call, base } = serverForThisFile();
-let empty: StartedServer;
+let empty: Omit<StartedServer, 'data'>;
 beforeAll(async () => {
-  empty = await startServer(undefined, { EURHYTHM_DEMO: '0' });
+  empty = await startGym('empty');
 });
 afterAll(() => empty.stop());
 
@@ -182,7 +182,7 @@ describe('a part of a gym', () => {
     const file = await gymFile('?grade=ebb');
     expect([file.whole, file.gym, file.fighters]).toEqual([false, null, undefined]);
     expect(new Set(file.combos.map(({ gradeId }: any) => gradeId))).toEqual(new Set(['ebb']));
-    const other = await startServer(undefined, { EURHYTHM_DEMO: '0' });
+    const other = await startGym('empty');
     const { numbers } = (await other.call('GET', 'moves')).body;
     const swap: Record<number, number> = { 1: 2, 2: 1 };
     const swapped = numbers.map((each: any) => ({ ...each, number: swap[each.number] ?? each.number }));

@@ -8,6 +8,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pg from 'pg';
+import { openGym } from './host/hostedGym.ts';
 
 export const MAIN = fileURLToPath(new URL('../dist/bundle/main.js', import.meta.url));
 
@@ -64,8 +65,8 @@ export function folderOfOwn(): string {
 /** A server that is told to end drops what it does; on a busy machine that may take some seconds. */
 const LONGEST_END_MS = 60_000;
 
-/** No copies of the gym are made while tests run, but where they are asked for. */
-const QUIET = { EURHYTHM_BACKUP_AFTER: '3600' };
+/** No copies of the gym are made and nothing is prepared ahead while tests run, but where it is asked for. */
+const QUIET = { EURHYTHM_BACKUP_AFTER: '3600', EURHYTHM_WARM_AHEAD: '0' };
 
 /** The PostgreSQL server that the tests run on; none for the embedded database. */
 export const POSTGRES = process.env['EURHYTHM_TEST_POSTGRES'];
@@ -118,17 +119,7 @@ export async function startServer(
   return {
     base,
     data,
-    call: async (method, path, body, headers = {}) => {
-      const isSent = body !== undefined;
-      const response = await fetch(`${base}/api/${path}`, {
-        method,
-        headers: { ...(isSent ? { 'content-type': 'application/json' } : {}), ...headers },
-        ...(isSent ? { body: typeof body === 'string' ? body : JSON.stringify(body) } : {}),
-      });
-      const text = await response.text();
-      const isJson = response.headers.get('content-type')?.includes('json') ?? false;
-      return { status: response.status, headers: response.headers, body: isJson ? JSON.parse(text) : text };
-    },
+    call: caller(base),
     stop: async () => {
       child.kill('SIGTERM');
       const late = setTimeout(() => child.kill('SIGKILL'), LONGEST_END_MS);
@@ -141,14 +132,47 @@ export async function startServer(
   };
 }
 
-/** A started server for all tests of a file. */
-export function serverForThisFile(
-  env: Readonly<Record<string, string>> = {},
-): Pick<StartedServer, 'call'> & { base(): string } {
+/** Asks a server, and reads its answer. */
+function caller(base: string): StartedServer['call'] {
+  return async (method, path, body, headers = {}) => {
+    const isSent = body !== undefined;
+    const response = await fetch(`${base}/api/${path}`, {
+      method,
+      headers: { ...(isSent ? { 'content-type': 'application/json' } : {}), ...headers },
+      ...(isSent ? { body: typeof body === 'string' ? body : JSON.stringify(body) } : {}),
+    });
+    const text = await response.text();
+    const isJson = response.headers.get('content-type')?.includes('json') ?? false;
+    return { status: response.status, headers: response.headers, body: isJson ? JSON.parse(text) : text };
+  };
+}
+
+export interface FileServer {
+  call: StartedServer['call'];
+  base(): string;
+}
+
+/** A gym that is served until it is stopped: the demo gym, or one that begins empty. */
+export async function startGym(kind: 'demo' | 'empty'): Promise<Omit<StartedServer, 'data'>> {
+  const { base, close } = await openGym(kind);
+  return { base, call: caller(base), stop: close };
+}
+
+/** A gym for all tests of a file. */
+export function serverForThisFile(kind: 'demo' | 'empty' = 'demo'): FileServer {
+  return serverFor(() => startGym(kind));
+}
+
+/** A server with a process of its own for all tests of a file. */
+export function processForThisFile(env: Readonly<Record<string, string>>): FileServer {
+  return serverFor(() => startServer(undefined, env));
+}
+
+function serverFor(start: () => Promise<Omit<StartedServer, 'data'>>): FileServer {
   jest.setTimeout(300_000);
-  let server: StartedServer;
+  let server: Omit<StartedServer, 'data'>;
   beforeAll(async () => {
-    server = await startServer(undefined, env);
+    server = await start();
   });
   afterAll(() => server.stop());
   return { base: () => server.base, call: (...request) => server.call(...request) };
