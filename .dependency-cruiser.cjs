@@ -12,7 +12,7 @@ const coreOrder = [
   'run',
   'home',
   'strikes',
-  'standIns',
+  'simulation',
   'speed',
   'progress',
   'formats',
@@ -31,7 +31,7 @@ const coreFlow = coreOrder.flatMap((folder, position) => {
     ...rule(
       `core-${folder}-tests-look-back-only`,
       { path: `${inCore(folder)}.*${TEST}` },
-      later.filter((each) => each !== 'standIns'),
+      later.filter((each) => each !== 'simulation'),
     ),
   ];
 });

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { encodeWav } from '@eurhythm/core/sound';
-import { roundSound } from '@eurhythm/core/standIns';
+import { roundSound } from '@eurhythm/core/simulation';
 import { DETECTOR_VERSION } from '@eurhythm/core/strikes';
 import { seededRandom } from '@eurhythm/core/units';
 import { browserThatHears } from './microphone.ts';

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { encodeWav, readWav } from '@eurhythm/core/sound';
-import { musicSound, roundSound } from '@eurhythm/core/standIns';
+import { musicSound, roundSound } from '@eurhythm/core/simulation';
 import { seededRandom } from '@eurhythm/core/units';
 import { choose } from './choose.ts';
 import { strikeNow, strikingMicrophone } from './strikingMicrophone.ts';

@@ -33,7 +33,7 @@ const [lost, twice] = [number('lost', 0, 1), number('twice', 0, 1)];
 install();
 build();
 const [{ sensorMessages, simulateBurst }, { seededRandom }] = await Promise.all(
-  ['standIns', 'units'].map((folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`))),
+  ['simulation', 'units'].map((folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`))),
 );
 const random = seededRandom(Date.now());
 const strikes = simulateBurst({ rate, spread: 0.2, fading: 0 }, seconds, random);

@@ -29,7 +29,7 @@ async function choose(page, label, option) {
 /** A bag on which a combo is struck six times. */
 async function bag() {
   const [{ encodeWav }, { roundSound }, { seededRandom }] = await Promise.all(
-    ['sound', 'standIns', 'units'].map(core),
+    ['sound', 'simulation', 'units'].map(core),
   );
   const [sampleRate, beat] = [24_000, 60 / 92];
   const at = Array.from({ length: 6 }, (_, n) => [0, 1, 1.53].map((x) => 1 + 4.2 * n + x * beat)).flat();

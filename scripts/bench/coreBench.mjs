@@ -8,7 +8,7 @@ const [
   { starterBook },
   { analyseCombo, findFindings },
   { compileRound, wantedTexts },
-  { clipShelf, VOICE_RATES },
+  { clipLibrary, VOICE_RATES },
 ] = await Promise.all([core('moves'), core('body'), core('rounds'), core('calls')]);
 
 const book = starterBook();
@@ -55,32 +55,32 @@ const clips = wantedTexts([work('w', 60)], book).flatMap((text) =>
     centre: 0.08,
   })),
 );
-const shelf = clipShelf(clips);
+const library = clipLibrary(clips);
 const plan = (blocks) => ({ blocks, lead: 'left', seed: 1 });
 const three = plan([work('w', 180), { kind: 'rest', id: 'r', seconds: 40, next: '' }]);
 const hour = plan(Array.from({ length: 20 }, (_, i) => work(`w${i}`, 180)));
 row(
   'compile a round of 3 minutes',
-  both(timed(() => compileRound(three, book, shelf), 200)),
-  `${compileRound(three, book, shelf).cues.length} cues`,
+  both(timed(() => compileRound(three, book, library), 200)),
+  `${compileRound(three, book, library).cues.length} cues`,
 );
 row(
   'compile an hour of work',
-  both(timed(() => compileRound(hour, book, shelf), 20)),
-  `${compileRound(hour, book, shelf).cues.length} cues`,
+  both(timed(() => compileRound(hour, book, library), 20)),
+  `${compileRound(hour, book, library).cues.length} cues`,
 );
 
 const gap = (id) => ({ kind: 'rest', id, seconds: 60, next: '' });
 const lesson = plan(Array.from({ length: 20 }, (_, i) => [work(`w${i}`, 120), gap(`r${i}`)]).flat());
 row(
   'compile a class of an hour, a third of it rest',
-  both(timed(() => compileRound(lesson, book, shelf), 20)),
-  `${compileRound(lesson, book, shelf).cues.length} cues`,
+  both(timed(() => compileRound(lesson, book, library), 20)),
+  `${compileRound(lesson, book, library).cues.length} cues`,
 );
 const steady = (id) => ({ ...work(id, 120), calls: 'lead-in' });
 const called = plan(Array.from({ length: 20 }, (_, i) => [steady(`w${i}`), gap(`r${i}`)]).flat());
 row(
   'the same with only the combos called',
-  both(timed(() => compileRound(called, book, shelf), 20)),
-  `${compileRound(called, book, shelf).cues.length} cues`,
+  both(timed(() => compileRound(called, book, library), 20)),
+  `${compileRound(called, book, library).cues.length} cues`,
 );

@@ -10,7 +10,7 @@ import { ms, row, spread } from './table.mjs';
 
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
 const { compareTrials, fitPace, shrunk, typicalError } = await core('progress');
-const { classDays, virtualTrials } = await core('standIns');
+const { classDays, virtualTrials } = await core('simulation');
 const { normalDraw, seededRandom } = await core('units');
 const { PACE_FACTORS } = await core('body');
 
@@ -64,7 +64,7 @@ const errors = Array.from({ length: FIGHTERS }, () => {
   return typicalError(days.map(({ values }) => values));
 });
 const off = (error) => Math.abs(error / ERROR - 1);
-const gym = { error: ERROR, freedom: 500 };
+const gym = { error: ERROR, degreesOfFreedom: 500 };
 const near = (list) => percent(list.filter((error) => off(error) <= 0.15).length / list.length);
 row(
   'typical error within 15 %, 20 pairs',

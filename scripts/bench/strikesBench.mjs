@@ -8,7 +8,7 @@ const [
   { MotionDetector, OwnSoundDetector, SensorStream, detectStrikes, matchStrikes, putRight },
   standIns,
   { seededRandom },
-] = await Promise.all([core('strikes'), core('standIns'), core('units')]);
+] = await Promise.all([core('strikes'), core('simulation'), core('units')]);
 const { bagMotion, sensorMessages, simulateRound } = standIns;
 const { RECORDED_MISSING, hasRecordedImpacts } = await import('../strikes/recordedImpacts.mjs');
 if (!hasRecordedImpacts()) stop(RECORDED_MISSING);

@@ -8,7 +8,7 @@ const [
   { STRUCK, hallSound, impactSound, throughLoudspeaker },
   { resample, levelVoice, shapeVoice, synthSound },
   { seededRandom },
-] = await Promise.all([core('standIns'), core('sound'), core('units')]);
+] = await Promise.all([core('simulation'), core('sound'), core('units')]);
 const { spokenVocabulary } = await import('../voice/spokenVocabulary.mjs');
 
 /** The bench has a voice of its own. */

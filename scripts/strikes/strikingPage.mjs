@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { ROOT } from '../house.mjs';
 
 const [{ impactSound }, { seededRandom }] = await Promise.all(
-  ['standIns', 'units'].map((folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`))),
+  ['simulation', 'units'].map((folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`))),
 );
 const RATE = 48_000;
 const IMPACT = Array.from(

@@ -1,5 +1,5 @@
 import { encodeWav } from '@eurhythm/core/sound';
-import { roundSound } from '@eurhythm/core/standIns';
+import { roundSound } from '@eurhythm/core/simulation';
 import { DETECTOR_VERSION } from '@eurhythm/core/strikes';
 import { seededRandom } from '@eurhythm/core/units';
 import { serverForThisFile } from './startedServer.ts';

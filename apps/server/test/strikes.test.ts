@@ -1,5 +1,5 @@
 import { DETECTOR_VERSION } from '../../../packages/core/src/strikes/index.ts';
-import { hallSound, impactSound } from '../../../packages/core/src/standIns/index.ts';
+import { hallSound, impactSound } from '../../../packages/core/src/simulation/index.ts';
 import { wavWithLosses } from '../../../packages/core/src/formats/index.ts';
 import { encodeWav } from '../../../packages/core/src/sound/index.ts';
 import { seededRandom } from '../../../packages/core/src/units/index.ts';

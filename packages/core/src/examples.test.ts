@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url';
 import ts from 'typescript';
 import * as body from './body/index.ts';
 import * as calls from './calls/index.ts';
-import { lettersVoice } from './calls/testShelf.ts';
+import { lettersVoice } from './calls/testLibrary.ts';
 import * as formats from './formats/index.ts';
 import * as home from './home/index.ts';
 import * as lines from './line/index.ts';
@@ -15,7 +15,7 @@ import * as run from './run/index.ts';
 import * as sound from './sound/index.ts';
 import * as speed from './speed/index.ts';
 import * as strikes from './strikes/index.ts';
-import * as standIns from './standIns/index.ts';
+import * as standIns from './simulation/index.ts';
 import * as teach from './teach/index.ts';
 import * as units from './units/index.ts';
 

@@ -1,5 +1,5 @@
 import { normalDraw, seedFromText, seededRandom, thousandths, type RandomSource } from '@eurhythm/core/units';
-import { simulateBurst } from '@eurhythm/core/standIns';
+import { simulateBurst } from '@eurhythm/core/simulation';
 import { heldRounds } from '@eurhythm/core/plan';
 import { summariseBurst } from '@eurhythm/core/speed';
 import { groupsOf, trainedIn } from '../runs/trained.ts';

@@ -1,6 +1,6 @@
 import { starterBook } from '@eurhythm/core/moves';
 import { workOut, type HeardTrial } from '@eurhythm/core/speed';
-import { simulateRound } from '@eurhythm/core/standIns';
+import { simulateRound } from '@eurhythm/core/simulation';
 import { DETECTOR_VERSION, impactBeats } from '@eurhythm/core/strikes';
 import { normalDraw, thousandths, type RandomSource } from '@eurhythm/core/units';
 import { COMBOS, GRADES, type DemoCombo } from './saltmarsh.ts';

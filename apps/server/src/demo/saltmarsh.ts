@@ -1,6 +1,6 @@
 /** The made-up demo gym: its grades, people and combos. Its log is generated (demoLog.ts). */
 import type { SaveComboDto, SaveFighterDto, SaveTestDto } from '@eurhythm/contract';
-import type { FighterProfile } from '@eurhythm/core/standIns';
+import type { FighterProfile } from '@eurhythm/core/simulation';
 
 export const GYM_NAME = 'Saltmarsh Striking Hall';
 

@@ -38,29 +38,29 @@ import { RunNews } from '../runs/runNews.ts';
 import { HallService } from './hall.service.ts';
 import { MessageFilter } from './messageFilter.ts';
 
-/** What is known of a device from its coming in on. `desk` plays the run. */
+/** What is known of a device from its coming in on. `host` plays the run. */
 interface Device {
   readonly runId: string;
   readonly view: HallViewName | 'desk';
   readonly name: string;
-  /** Of a desk: the same for as long as its page is open. */
+  /** Of a host: the same for as long as its page is open. */
   readonly deskId: string;
 }
 
-/** A remote waits so long for the desk's answer. */
+/** A remote waits so long for the host's answer. */
 const ANSWER_MS = 4000;
 const AWAY = 'The coach’s device does not answer. Press again when it is back.';
 const ONLY_SHOWS = 'This device only shows. Join as a remote to press something.';
 
 const everybodyOf = (runId: string): string => `run ${runId}`;
 const deskOf = (runId: string): string => `desk ${runId}`;
-/** Desks that another one plays instead of. */
+/** Hosts that another one plays instead of. */
 const waitingFor = (runId: string): string => `waiting ${runId}`;
 
 const deviceOf = (socket: Pick<Socket, 'data'>): Device => (socket.data as { device: Device }).device;
 
 /**
- * The devices of a class. One of them, the desk, plays the run and decides; the others show where it stands, and a remote asks it
+ * The devices of a class. One of them, the host, plays the run and decides; the others show where it stands, and a remote asks it
  * for something.
  */
 @UsePipes(contractPipe())
@@ -70,7 +70,7 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
   @WebSocketServer()
   private readonly server!: Server;
   private readonly log = new Logger('Hall');
-  /** What each desk of this server told last, for those who come later. */
+  /** What each host of this server told last, for those who come later. */
   private readonly pulses = new Map<string, PulseDto>();
 
   constructor(
@@ -143,7 +143,7 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     }
   }
 
-  /** A desk plays, unless another one does; the same page that has lost its way and come back is no other one. */
+  /** A host plays, unless another one does; the same page that has lost its way and come back is no other one. */
   private async deskComes(socket: Socket): Promise<void> {
     const { runId, deskId } = deviceOf(socket);
     const others = (await this.desksOf(runId)).filter((each) => deviceOf(each).deskId !== deskId);
@@ -155,7 +155,7 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     return this.server.in(deskOf(runId)).fetchSockets();
   }
 
-  /** A desk that waited plays from now on, and the one that played is told. */
+  /** A host that waited plays from now on, and the one that played is told. */
   @SubscribeMessage('take-over')
   async takeOver(@ConnectedSocket() socket: Socket): Promise<boolean> {
     const { runId, view } = deviceOf(socket);
@@ -186,16 +186,16 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     socket.to(everybodyOf(runId)).volatile.emit('pulse', pulse);
   }
 
-  /** What a remote asks is done by the desk, or not at all. */
+  /** What a remote asks is done by the host, or not at all. */
   @SubscribeMessage('wish')
   async wish(@ConnectedSocket() socket: Socket, @MessageBody() wish: WishDto): Promise<WishAnswerView> {
     const { runId, view, name } = deviceOf(socket);
     if (view !== 'remote' && view !== 'station') return { id: wish.id, isDone: false, message: ONLY_SHOWS };
-    const [desk] = await this.desksOf(runId);
-    if (!desk) return { id: wish.id, isDone: false, message: AWAY };
+    const [host] = await this.desksOf(runId);
+    if (!host) return { id: wish.id, isDone: false, message: AWAY };
     try {
       const [answer] = (await this.server
-        .to(desk.id)
+        .to(host.id)
         .timeout(ANSWER_MS)
         .emitWithAck('wish', { ...wish, from: name })) as unknown as WishAnswerView[];
       return answer ?? { id: wish.id, isDone: false, message: AWAY };
@@ -205,7 +205,7 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     }
   }
 
-  /** What a station heard goes to the desk, which tells how much of it it knows by now. Null where no desk is there. */
+  /** What a station heard goes to the host, which tells how much of it it knows by now. Null where no host is there. */
   @SubscribeMessage('heard')
   async heard(
     @ConnectedSocket() socket: Socket,
@@ -213,11 +213,11 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
   ): Promise<StationKnownView | null> {
     const { runId, view } = deviceOf(socket);
     if (view !== 'station') return null;
-    const [desk] = await this.desksOf(runId);
-    if (!desk) return null;
+    const [host] = await this.desksOf(runId);
+    if (!host) return null;
     try {
       const [known] = (await this.server
-        .to(desk.id)
+        .to(host.id)
         .timeout(ANSWER_MS)
         .emitWithAck('heard', heard)) as unknown as StationKnownView[];
       return known ?? null;
@@ -233,7 +233,7 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     if (socket.rooms.has(deskOf(runId))) socket.to(everybodyOf(runId)).emit('landed', landed);
   }
 
-  /** The desks know who is there. */
+  /** The hosts know who is there. */
   private async tellDevices(runId: string): Promise<void> {
     const all = await this.server.in(everybodyOf(runId)).fetchSockets();
     const devices = all.flatMap((each): HallDeviceView[] => {

@@ -2,7 +2,7 @@ import { PACE_FACTORS } from '@eurhythm/core/body';
 import { starterBook } from '@eurhythm/core/moves';
 import { sessionSeconds } from '@eurhythm/core/plan';
 import { compileRound, fillBlock } from '@eurhythm/core/rounds';
-import { lettersVoice } from '../../../../packages/core/src/calls/testShelf.ts';
+import { lettersVoice } from '../../../../packages/core/src/calls/testLibrary.ts';
 import { SaveLibraryItemDto, checkFields, withRightLength } from '../../../../packages/contract/src/index.ts';
 import { gradeTest } from './gradeTest.ts';
 import { STARTER_LIBRARY } from './starterLibrary.ts';

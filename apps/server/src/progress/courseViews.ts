@@ -51,7 +51,7 @@ export function courseView(
   const values = days.flatMap((day) => day.values);
   const said = (compared: Compared | null): VerdictView | null =>
     compared && { ...compared, sentence: verdictSentence(compared, told) };
-  const error = typicalError === null ? null : { error: typicalError, freedom: Infinity };
+  const error = typicalError === null ? null : { error: typicalError, degreesOfFreedom: Infinity };
   const asked = from !== undefined && to !== undefined;
   return {
     testId,
@@ -72,7 +72,7 @@ export function courseView(
     trend: found.trend,
     trendSentence: trendSentence(found.trend, told),
     usual: found.usual,
-    aside: found.aside,
+    outliers: found.outliers,
     notes: courseNotes(found, told),
   };
 }

@@ -175,15 +175,15 @@ export class TrialsService {
       .select({
         testId: days.testId,
         measured: days.measured,
-        freedom: sql<number>`sum(${days.beyond})`.mapWith(Number),
+        degreesOfFreedom: sql<number>`sum(${days.beyond})`.mapWith(Number),
         variance: sql<number>`sum(${days.beyond} * ${days.spread}) / sum(${days.beyond})`.mapWith(Number),
       })
       .from(days)
       .groupBy(days.testId, days.measured);
     return new Map(
-      rows.map(({ testId, measured, freedom, variance }) => [
+      rows.map(({ testId, measured, degreesOfFreedom, variance }) => [
         errorKey(testId, measured),
-        { error: Math.sqrt(variance), freedom },
+        { error: Math.sqrt(variance), degreesOfFreedom },
       ]),
     );
   }

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import {
   ROUND_CALLS,
-  clipShelf,
+  clipLibrary,
   comboForms,
   numberWord,
   slowestClip,
@@ -77,7 +77,8 @@ export class SoundCheckService {
   async say({ text, voice = 'slt', rate = 1, sound: wanted }: SayQuery): Promise<SpokenClipView> {
     const sound = wanted ?? (await this.gym.gym()).school.voiceSound;
     const recorded = voice === 'own' ? await this.voices.clips([text], { voice, slowest: rate, sound }) : [];
-    const clip = slowestClip(clipShelf(recorded), text) ?? (await this.voices.say(text, voice, rate, sound));
+    const clip =
+      slowestClip(clipLibrary(recorded), text) ?? (await this.voices.say(text, voice, rate, sound));
     if (!clip) throw refuseField('text', `The voice has no sound for “${text}”.`);
     return clip;
   }

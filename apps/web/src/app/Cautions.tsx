@@ -3,8 +3,8 @@ import type { GymView } from '@eurhythm/contract';
 import { FIRST_CAUTION, STANDING_CAUTIONS } from '@eurhythm/contract/cautions';
 import { Button } from '../ui/Button.tsx';
 import { Sheet } from '../ui/Panel.tsx';
-import { putting } from '../sync/letters/letter.ts';
-import { SUBJECTS } from '../sync/letters/subjects.ts';
+import { putRequest } from '../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../sync/queue/subjects.ts';
 import { useWrite } from '../sync/useSync.ts';
 
 function CautionList() {
@@ -23,7 +23,7 @@ function CautionList() {
 /** Shown until somebody in the gym has read it. */
 export function FirstStartNotice() {
   const client = useQueryClient();
-  const accept = useWrite<GymView>(() => putting(SUBJECTS.gym, 'gym/notice', { accepted: true }), {
+  const accept = useWrite<GymView>(() => putRequest(SUBJECTS.gym, 'gym/notice', { accepted: true }), {
     onSuccess: (gym) => client.setQueryData(['gym'], gym),
   });
   return (

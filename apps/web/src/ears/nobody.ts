@@ -1,4 +1,4 @@
-import type { FighterProfile, RoundProfile } from '@eurhythm/core/standIns';
+import type { FighterProfile, RoundProfile } from '@eurhythm/core/simulation';
 
 /** Who strikes where it is only tried: in a round a little late, tiring, and not always there; in a burst as many as most do. */
 export const NOBODY_IN_ROUND: RoundProfile = {

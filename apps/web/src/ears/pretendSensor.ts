@@ -1,4 +1,4 @@
-import { sensorMessages, type SensorWay } from '@eurhythm/core/standIns';
+import { sensorMessages, type SensorWay } from '@eurhythm/core/simulation';
 import { seededRandom } from '@eurhythm/core/units';
 import { alongside } from './alongside.ts';
 import type { PretendWork } from './Ear.ts';

@@ -8,7 +8,7 @@ const SECONDS = 10;
 let clock: number;
 let ends: BurstEnd[];
 let player: Player & { position: number; running: boolean; tell: (end: PlayerEnd) => void };
-const desk = { latency: 0 };
+const output = { latency: 0 };
 const over: PlayerEnd = {
   kind: 'over',
   handOver: { anchor: { clock: 'audio', zero: 16 }, placed: [], next: 0 },
@@ -22,7 +22,7 @@ function burstOf(): Burst {
     return player;
   };
   return new Burst(
-    desk,
+    output,
     open,
     () => clock,
     (end) => ends.push(end),
@@ -37,7 +37,7 @@ function pass(seconds: number): void {
 
 beforeEach(() => {
   jest.useFakeTimers();
-  desk.latency = 0.2;
+  output.latency = 0.2;
   clock = 1000;
   ends = [];
 });

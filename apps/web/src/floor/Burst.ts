@@ -1,6 +1,6 @@
 import { BURST_READY, type RoundToPlay } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
-import type { Desk, Player, PlayerEnd } from './player.ts';
+import type { SoundOutput, Player, PlayerEnd } from './player.ts';
 
 /** Sound that stood still for longer than this, while the device slept, has let the fighters strike for longer, too. */
 const STOOD_STILL: Seconds = 3;
@@ -12,7 +12,7 @@ export const BURST_SLEPT = 'This device slept in the middle of it, so it counts 
 
 /** A burst that is played, by what is heard of it: the loudspeaker is a little behind the clock. */
 export class Burst {
-  private readonly desk: Pick<Desk, 'latency'>;
+  private readonly output: Pick<SoundOutput, 'latency'>;
   private readonly player: Player;
   private readonly now: () => Seconds;
   private readonly onEnd: (end: BurstEnd) => void;
@@ -23,12 +23,12 @@ export class Burst {
 
   /** `now` is a clock in seconds that goes on whatever the sound does. */
   constructor(
-    desk: Pick<Desk, 'latency'>,
+    output: Pick<SoundOutput, 'latency'>,
     open: (onEnd: (end: PlayerEnd) => void) => Player,
     now: () => Seconds,
     onEnd: (end: BurstEnd) => void,
   ) {
-    this.desk = desk;
+    this.output = output;
     this.now = now;
     this.onEnd = onEnd;
     this.player = open(({ kind }) => (kind === 'slept' ? this.slept() : this.ended()));
@@ -45,7 +45,7 @@ export class Burst {
   /** Seconds since its bell was heard; below 0 before that. */
   get at(): Seconds {
     const since = this.endedAt === null ? 0 : this.now() - this.endedAt;
-    return this.player.position + since - this.desk.latency - BURST_READY;
+    return this.player.position + since - this.output.latency - BURST_READY;
   }
 
   start(): void {
@@ -60,7 +60,7 @@ export class Burst {
 
   private ended(): void {
     this.endedAt = this.now();
-    this.telling = setTimeout(() => this.onEnd('over'), this.desk.latency * 1000);
+    this.telling = setTimeout(() => this.onEnd('over'), this.output.latency * 1000);
   }
 
   /** A page that was only too busy to look goes on: its sound did. */

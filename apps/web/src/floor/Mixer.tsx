@@ -1,8 +1,13 @@
 import { useState } from 'react';
 import type { SoundEvent } from '@eurhythm/core/rounds';
-import type { AudioDesk } from './AudioDesk.ts';
+import type { AudioOutput } from './AudioOutput.ts';
 import { SliderField } from '../ui/SliderField.tsx';
-import { MOST_VOLUME, keepDeskSettings, readDeskSettings, type DeskSettings } from './deskSettings.ts';
+import {
+  MOST_VOLUME,
+  keepOutputSettings,
+  readOutputSettings,
+  type OutputSettings,
+} from './outputSettings.ts';
 
 const BUSES: readonly (readonly [SoundEvent['bus'], string])[] = [
   ['call', 'Calls'],
@@ -13,12 +18,12 @@ const BUSES: readonly (readonly [SoundEvent['bus'], string])[] = [
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** How loud each kind of sound is on this device; heard at once and kept. */
-export function Mixer({ desk }: { desk: Pick<AudioDesk, 'apply'> | null }) {
-  const [settings, setSettings] = useState(readDeskSettings);
-  const change = (next: DeskSettings): void => {
+export function Mixer({ output }: { output: Pick<AudioOutput, 'apply'> | null }) {
+  const [settings, setSettings] = useState(readOutputSettings);
+  const change = (next: OutputSettings): void => {
     setSettings(next);
-    keepDeskSettings(next);
-    desk?.apply(next);
+    keepOutputSettings(next);
+    output?.apply(next);
   };
   return (
     <div className="flex flex-wrap gap-x-10 gap-y-1 py-1" role="group" aria-label="Volume">

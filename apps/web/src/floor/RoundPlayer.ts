@@ -2,7 +2,7 @@ import { openHeartbeat } from '../workers/heartbeat.ts';
 import { soundEvents, type SoundEvent } from '@eurhythm/core/rounds';
 import { firstSoundFrom, type RoundToPlay } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
-import type { Anchor, Desk, HandOver, PlacedSound, PlayerEnd } from './player.ts';
+import type { Anchor, SoundOutput, HandOver, PlacedSound, PlayerEnd } from './player.ts';
 
 /** Sounds are put on the audio clock this long before they are due: a page that stalls for less moves no beat. */
 const AHEAD: Seconds = 4;
@@ -13,8 +13,8 @@ const SLEPT_MS = 5000;
 /** Beats that are counted before a held round goes on. */
 const COUNTED_BEATS = 2;
 
-/** A desk with the clock that the sounds are placed on. */
-export type ClockedDesk = Desk & {
+/** An output with the clock that the sounds are placed on. */
+export type ClockedOutput = SoundOutput & {
   readonly context: Pick<AudioContext, 'currentTime' | 'addEventListener' | 'removeEventListener'>;
 };
 
@@ -38,25 +38,25 @@ export class RoundPlayer {
   private placed: PlacedSound[] = [];
   private readonly heartbeat: Worker;
   private readonly onState = (): void => this.moveToAudio();
-  private readonly desk: ClockedDesk;
+  private readonly output: ClockedOutput;
   private readonly onEnd: (end: PlayerEnd) => void;
   private following: RoundToPlay | null;
 
   /** `onEnd` is told when the round is over, has come to where it was to be held, or the device slept. */
   constructor(
-    desk: ClockedDesk,
+    output: ClockedOutput,
     round: RoundToPlay,
     onEnd: (end: PlayerEnd) => void,
     following: RoundToPlay | null = null,
   ) {
-    this.desk = desk;
+    this.output = output;
     this.round = round;
     this.onEnd = onEnd;
     this.following = following;
     this.events = this.eventsOf(round);
     this.heartbeat = openHeartbeat();
     this.heartbeat.onmessage = () => this.beat();
-    desk.context.addEventListener('statechange', this.onState);
+    output.context.addEventListener('statechange', this.onState);
   }
 
   get running(): boolean {
@@ -71,7 +71,7 @@ export class RoundPlayer {
   }
 
   private get clock(): Seconds {
-    return this.anchor?.clock === 'audio' ? this.desk.context.currentTime : performance.now() / 1000;
+    return this.anchor?.clock === 'audio' ? this.output.context.currentTime : performance.now() / 1000;
   }
 
   /** Goes on where the round before it ended. */
@@ -102,12 +102,12 @@ export class RoundPlayer {
     const lead = position === 0 || beat > 0 ? HEAD_START : 0;
     const counted = COUNTED_BEATS * beat;
     this.countedTo = beat > 0 ? position : -Infinity;
-    this.anchor = this.desk.audible
-      ? { clock: 'audio', zero: this.desk.context.currentTime + lead + counted - position }
+    this.anchor = this.output.audible
+      ? { clock: 'audio', zero: this.output.context.currentTime + lead + counted - position }
       : { clock: 'wall', zero: performance.now() / 1000 + counted - position };
     if (beat > 0) this.count(position, beat);
     this.next = firstSoundFrom(this.events, position + (lead === 0 ? 0.02 : 0));
-    this.desk.wake();
+    this.output.wake();
     this.place();
   }
 
@@ -148,7 +148,7 @@ export class RoundPlayer {
   dispose(): void {
     this.hold();
     this.heartbeat.terminate();
-    this.desk.context.removeEventListener('statechange', this.onState);
+    this.output.context.removeEventListener('statechange', this.onState);
   }
 
   private count(position: Seconds, beat: Seconds): void {
@@ -160,12 +160,12 @@ export class RoundPlayer {
         source: { kind: 'synth', sound: 'count-in' },
         gain: 1,
       };
-      this.placed.push({ at: event.at, take: this.desk.play(event, this.anchor.zero + event.at) });
+      this.placed.push({ at: event.at, take: this.output.play(event, this.anchor.zero + event.at) });
     }
   }
 
   private moveToAudio(): void {
-    if (this.anchor?.clock === 'wall' && this.desk.audible) this.start(Math.max(0.001, this.position));
+    if (this.anchor?.clock === 'wall' && this.output.audible) this.start(Math.max(0.001, this.position));
   }
 
   private beat(): void {
@@ -201,7 +201,7 @@ export class RoundPlayer {
     const until = Math.min(this.holdsAt ?? Infinity, this.clock - this.anchor.zero + AHEAD);
     for (; this.next < this.events.length && this.events[this.next]!.at < until; this.next++) {
       const event = this.events[this.next]!;
-      this.placed.push({ at: event.at, take: this.desk.play(event, this.anchor.zero + event.at) });
+      this.placed.push({ at: event.at, take: this.output.play(event, this.anchor.zero + event.at) });
     }
   }
 

@@ -1,6 +1,6 @@
 import { jest } from '@jest/globals';
 import type { RoundToPlay } from '@eurhythm/core/run';
-import type { Desk } from './player.ts';
+import type { SoundOutput } from './player.ts';
 import { RunVoice } from './RunVoice.ts';
 
 const round = (...clips: readonly string[]): RoundToPlay =>
@@ -13,13 +13,13 @@ const FIRST_LOADED = ['a', 'b'];
 
 let loaded: string[];
 let away: Set<string>;
-const desk = {
+const output = {
   load: async (ids: readonly string[], onShare: (share: number) => void) => {
     if (ids.some((id) => away.has(id))) throw new Error('away');
     loaded.push(...ids);
     onShare(1);
   },
-} as unknown as Desk;
+} as unknown as SoundOutput;
 
 beforeEach(() => {
   jest.useFakeTimers();
@@ -31,7 +31,7 @@ const passes = (): Promise<void> => jest.advanceTimersByTimeAsync(0);
 
 describe('the calls of a run', () => {
   it('come in the order in which they are called, those of two rounds before it begins', async () => {
-    const voice = new RunVoice(desk, () => {});
+    const voice = new RunVoice(output, () => {});
     away.add('c');
     await voice.load(ROUNDS, 0, ['x'], () => {});
     expect(loaded).toEqual(FIRST_LOADED);
@@ -41,7 +41,7 @@ describe('the calls of a run', () => {
     voice.dispose();
   });
   it('begin where the run stands, and what was before comes last', async () => {
-    const voice = new RunVoice(desk, () => {});
+    const voice = new RunVoice(output, () => {});
     await voice.load(ROUNDS, 2, ['x'], () => {});
     await passes();
     expect(loaded).toEqual(['c', 'd', 'e', 'x', 'a', 'b', 'c', 'd', 'e']);
@@ -49,7 +49,7 @@ describe('the calls of a run', () => {
   });
   it('are asked for again and again while they cannot be had, and it is told from where on', async () => {
     const told: (number | null)[] = [];
-    const voice = new RunVoice(desk, (lacks) => told.push(lacks));
+    const voice = new RunVoice(output, (lacks) => told.push(lacks));
     away.add('d');
     await voice.load(ROUNDS, 0, ['x'], () => {});
     await passes();
@@ -62,7 +62,7 @@ describe('the calls of a run', () => {
     voice.dispose();
   });
   it('are not asked for when the page is gone', async () => {
-    const voice = new RunVoice(desk, () => {});
+    const voice = new RunVoice(output, () => {});
     away.add('c');
     await voice.load(ROUNDS, 0, [], () => {});
     await passes();
@@ -73,6 +73,6 @@ describe('the calls of a run', () => {
   });
   it('that come first are an error when they cannot be had', async () => {
     away.add('b');
-    await expect(new RunVoice(desk, () => {}).load(ROUNDS, 0, [], () => {})).rejects.toThrow('away');
+    await expect(new RunVoice(output, () => {}).load(ROUNDS, 0, [], () => {})).rejects.toThrow('away');
   });
 });

@@ -1,5 +1,5 @@
 import { clipIds, type RoundToPlay } from '@eurhythm/core/run';
-import type { Desk } from './player.ts';
+import type { SoundOutput } from './player.ts';
 
 /** Rounds whose calls are there before the first bell: the one that begins, and the one that follows. */
 const AT_ONCE = 2;
@@ -12,12 +12,12 @@ const AGAIN_MS = 3000;
 export class RunVoice {
   private isGone = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
-  private readonly desk: Desk;
+  private readonly output: SoundOutput;
   private readonly onLack: (round: number | null) => void;
 
   /** `onLack` hears from which round on calls cannot be had now, and null when all are here. */
-  constructor(desk: Desk, onLack: (round: number | null) => void) {
-    this.desk = desk;
+  constructor(output: SoundOutput, onLack: (round: number | null) => void) {
+    this.output = output;
     this.onLack = onLack;
   }
 
@@ -28,7 +28,7 @@ export class RunVoice {
     clips: readonly string[],
     onShare: (share: number) => void,
   ): Promise<void> {
-    await this.desk.load(rounds.slice(from, from + AT_ONCE).flatMap(clipIds), onShare);
+    await this.output.load(rounds.slice(from, from + AT_ONCE).flatMap(clipIds), onShare);
     void this.rest(rounds, from + AT_ONCE, clips);
   }
 
@@ -41,9 +41,10 @@ export class RunVoice {
     let round = from;
     try {
       for (; round < rounds.length && !this.isGone; round++)
-        await this.desk.load(clipIds(rounds[round]!), () => {});
+        await this.output.load(clipIds(rounds[round]!), () => {});
       // What may be called when something is changed, and what was skipped when the page was loaded in mid-run.
-      if (!this.isGone) await this.desk.load([...clips, ...rounds.slice(0, from).flatMap(clipIds)], () => {});
+      if (!this.isGone)
+        await this.output.load([...clips, ...rounds.slice(0, from).flatMap(clipIds)], () => {});
       if (!this.isGone) this.onLack(null);
     } catch {
       if (this.isGone) return;

@@ -37,8 +37,8 @@ export interface Player {
   dispose(): void;
 }
 
-/** The sound output of the page: `AudioDesk`, or a stand-in. */
-export interface Desk {
+/** The sound output of the page: `AudioOutput`, or a stand-in. */
+export interface SoundOutput {
   readonly audible: boolean;
   readonly latency: Seconds;
   wake(): void;

@@ -3,8 +3,8 @@ import { toast } from 'sonner';
 import type { Seconds } from '@eurhythm/core/units';
 import { clipIds, type RoundToPlay } from '@eurhythm/core/run';
 import { useStable } from '../ui/useStable.ts';
-import { NO_SOUND, makesSound } from './SilentDesk.ts';
-import { AudioDesk } from './AudioDesk.ts';
+import { NO_SOUND, makesSound } from './SilentOutput.ts';
+import { AudioOutput } from './AudioOutput.ts';
 import { RoundPlayer } from './RoundPlayer.ts';
 
 export interface Playing {
@@ -19,9 +19,9 @@ export interface Playing {
   stop(): void;
 }
 
-/** One round at a time on a desk of its own. What comes too late, after a stop or on a page that is gone, is not played. */
+/** One round at a time on an output of its own. What comes too late, after a stop or on a page that is gone, is not played. */
 export function usePlaying(): Playing {
-  const desk = useRef<AudioDesk | null>(null);
+  const output = useRef<AudioOutput | null>(null);
   const player = useRef<RoundPlayer | null>(null);
   const turn = useRef(0);
   const [state, setState] = useState<Playing['state']>('silent');
@@ -35,8 +35,8 @@ export function usePlaying(): Playing {
   useEffect(
     () => () => {
       stop();
-      desk.current?.close();
-      desk.current = null;
+      output.current?.close();
+      output.current = null;
     },
     [stop],
   );
@@ -50,8 +50,8 @@ export function usePlaying(): Playing {
         return stop();
       }
       // Made at the press itself, which is what lets it sound.
-      const open = desk.current ?? new AudioDesk();
-      desk.current = open;
+      const open = output.current ?? new AudioOutput();
+      output.current = open;
       try {
         const round = await compile();
         await open.load(clipIds(round), () => {});

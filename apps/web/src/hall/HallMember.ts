@@ -12,7 +12,7 @@ import type {
 } from '@eurhythm/contract';
 import { newId, send, type Refused } from '../server/api.ts';
 import { coreWork } from '../workers/coreWork.ts';
-import { FollowingDeck } from './FollowingDeck.ts';
+import { FollowingController } from './FollowingController.ts';
 import { HallClock } from './hallClock.ts';
 import { hallSocket } from './hallSocket.ts';
 
@@ -22,7 +22,7 @@ export interface MemberState {
   readonly message: string;
   readonly isConnected: boolean;
   readonly view: HallRunView | null;
-  readonly deck: FollowingDeck | null;
+  readonly controller: FollowingController | null;
   /** Whose numbers of a burst are still open. */
   readonly counting: readonly string[];
   /** The burst of the class that runs: when its bell is heard, in milliseconds of the server's clock. */
@@ -36,7 +36,7 @@ export const JOINING: MemberState = {
   message: '',
   isConnected: false,
   view: null,
-  deck: null,
+  controller: null,
   counting: [],
   landed: [],
   burst: null,
@@ -84,18 +84,18 @@ export class HallMember {
     const { plan, sessionId, events } = view;
     const { lead, word, count, clips, factor, book } = plan;
     const setting = { owner: sessionId, lead, word, count, clips, factor };
-    const deck = new FollowingDeck({
+    const controller = new FollowingController({
       events,
       rounds: plan.rounds.length,
       compile: (round, shifts) => coreWork().compile(book, plan.rounds[round]!, setting, shifts),
       now: () => this.clock.now(),
     });
-    this.set({ view, deck });
-    this.connect(deck);
-    await deck.load();
+    this.set({ view, controller });
+    this.connect(controller);
+    await controller.load();
     if (this.isGone) return;
     this.set({ kind: 'there' });
-    this.timers.push(setInterval(() => deck.look(), LOOK_MS));
+    this.timers.push(setInterval(() => controller.look(), LOOK_MS));
   }
 
   /** Asks the device that plays the run for something; says what came of it. */
@@ -108,7 +108,7 @@ export class HallMember {
     }));
   }
 
-  /** Tells the desk what this station heard; null where it could not be told. */
+  /** Tells the host what this station heard; null where it could not be told. */
   async heard(heard: StationHeardDto): Promise<StationKnownView | null> {
     if (!this.socket?.connected) return null;
     return (this.socket.emitWithAck('heard', heard) as Promise<StationKnownView | null>).catch(() => null);
@@ -138,7 +138,7 @@ export class HallMember {
     return null;
   }
 
-  private connect(deck: FollowingDeck): void {
+  private connect(controller: FollowingController): void {
     const socket = hallSocket(this.as);
     this.socket = socket;
     let hasBeenThere = false;
@@ -146,7 +146,7 @@ export class HallMember {
       this.set({ isConnected: true });
       this.clock.start();
       // What was done while this device was away.
-      if (hasBeenThere) void this.catchUp(deck);
+      if (hasBeenThere) void this.catchUp(controller);
       hasBeenThere = true;
     });
     socket.on('disconnect', () => {
@@ -155,15 +155,15 @@ export class HallMember {
     });
     socket.on('connect_error', ({ message }) => {
       // Refused by the server itself, not by the way to it.
-      if (!socket.active && deck.state.phase !== 'over') this.set({ kind: 'refused', message });
+      if (!socket.active && controller.state.phase !== 'over') this.set({ kind: 'refused', message });
     });
     socket.on('event', (event: RunEventView) => {
-      deck.hear(event);
+      controller.hear(event);
       // Who stands together is told with the run.
-      if (event.kind === 'comes' || event.kind === 'leaves') void this.catchUp(deck);
+      if (event.kind === 'comes' || event.kind === 'leaves') void this.catchUp(controller);
     });
     socket.on('pulse', ({ at, counting, burst, ...pulse }: PulseDto) => {
-      deck.pulse({ ...pulse, at: Date.parse(at) });
+      controller.pulse({ ...pulse, at: Date.parse(at) });
       this.setBurst(burst ? { at: Date.parse(burst.at), seconds: burst.seconds } : null);
       if (counting.join() !== this.state.counting.join()) this.set({ counting });
     });
@@ -180,10 +180,10 @@ export class HallMember {
     if (known !== burst) this.set({ burst });
   }
 
-  private async catchUp(deck: FollowingDeck): Promise<void> {
+  private async catchUp(controller: FollowingController): Promise<void> {
     const view = await send<HallRunView>('POST', 'hall/join', this.as).catch(() => null);
     if (!view) return;
-    deck.catchUp(view.events);
+    controller.catchUp(view.events);
     this.set({ view });
   }
 

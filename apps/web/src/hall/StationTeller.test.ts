@@ -14,8 +14,8 @@ const self: StationSelf = {
   isGone: false,
 };
 
-/** A desk that takes what follows what it knows, and can be away. */
-function desk() {
+/** A host that takes what follows what it knows, and can be away. */
+function host() {
   const known = new Map<number, number[]>();
   const told: StationHeardDto[] = [];
   return {
@@ -42,7 +42,7 @@ const hearing = async (teller: StationTeller, round: number, ...instants: number
 
 describe('what a station tells', () => {
   it('is every strike once, in order, and that it is there at all', async () => {
-    const coach = desk();
+    const coach = host();
     const teller = new StationTeller(self, (heard) => coach.send(heard));
     teller.enters(0);
     await teller.tell();
@@ -56,7 +56,7 @@ describe('what a station tells', () => {
     expect(coach.told).toHaveLength(before);
   });
   it('is also that a strike was none, which then does not count', async () => {
-    const coach = desk();
+    const coach = host();
     const teller = new StationTeller(self, (heard) => coach.send(heard));
     await hearing(teller, 0, 1, 2);
     teller.hears(0, { at: 1, withdrawn: true });
@@ -64,8 +64,8 @@ describe('what a station tells', () => {
     await teller.tell();
     expect(coach.told.at(-1)!.strikes).toEqual([{ at: 1, withdrawn: true }]);
   });
-  it('is told later where the desk was away, the earlier round first', async () => {
-    const coach = desk();
+  it('is told later where the host was away, the earlier round first', async () => {
+    const coach = host();
     const teller = new StationTeller(self, (heard) => coach.send(heard));
     coach.isAway = true;
     await hearing(teller, 0, 1, 2);
@@ -79,8 +79,8 @@ describe('what a station tells', () => {
       [1, [0.5]],
     ]);
   });
-  it('is told again from the start to a desk that was loaded anew', async () => {
-    const coach = desk();
+  it('is told again from the start to a host that was loaded anew', async () => {
+    const coach = host();
     const teller = new StationTeller(self, (heard) => coach.send(heard));
     await hearing(teller, 0, 1, 2);
     coach.known.clear();
@@ -88,19 +88,19 @@ describe('what a station tells', () => {
     expect(coach.known.get(0)).toEqual([1, 2, 3]);
   });
   it('goes on where it was when its own page was loaded anew', async () => {
-    const coach = desk();
+    const coach = host();
     await hearing(new StationTeller(self, (heard) => coach.send(heard)), 0, 1, 2);
     await hearing(new StationTeller(self, (heard) => coach.send(heard)), 0, 3);
     expect(coach.known.get(0)).toEqual([1, 2, 3]);
   });
   it('goes in pieces where much is to be told', async () => {
-    const coach = desk();
+    const coach = host();
     const teller = new StationTeller(self, (heard) => coach.send(heard));
     await hearing(teller, 0, ...Array.from({ length: 250 }, (_, i) => i));
     expect(coach.known.get(0)).toHaveLength(250);
   });
   it('begins anew with the round', async () => {
-    const coach = desk();
+    const coach = host();
     const teller = new StationTeller(self, (heard) => coach.send(heard));
     await hearing(teller, 0, 1, 2);
     teller.again(0);

@@ -11,7 +11,7 @@ export type StationSelf = Omit<StationHeardDto, 'round' | 'since' | 'strikes' | 
 export type SendHeard = (heard: StationHeardDto) => Promise<StationKnownView | null>;
 
 /**
- * Tells the coach's device what a station hears, and again what it does not know: a lost message, a desk that was loaded anew, a network
+ * Tells the coach's device what a station hears, and again what it does not know: a lost message, a host that was loaded anew, a network
  * that was away lose nothing. Strikes of earlier rounds are told to their end before those of the present one.
  */
 export class StationTeller {
@@ -56,7 +56,7 @@ export class StationTeller {
     this.isNew = true;
   }
 
-  /** How many strikes of a round were heard, and how much of what is to be told of it the desk does not know yet. */
+  /** How many strikes of a round were heard, and how much of what is to be told of it the host does not know yet. */
   countOf(round: number): { readonly heard: number; readonly waiting: number } {
     const { strikes, known } = this.of(round);
     return { heard: standing(strikes).length, waiting: strikes.length - known };
@@ -77,7 +77,7 @@ export class StationTeller {
       round,
       from: told.from,
       since: (before ?? 0) + known,
-      // How many the desk knows of an earlier life of this page is asked first.
+      // How many the host knows of an earlier life of this page is asked first.
       strikes: before === null ? [] : strikes.slice(known, known + MOST_TOLD),
     });
     this.isTelling = false;
@@ -99,7 +99,7 @@ export class StationTeller {
 interface ToldRound {
   readonly strikes: StationStrike[];
   from: Seconds;
-  /** How many of them the desk knows. */
+  /** How many of them the host knows. */
   known: number;
   /** How many it knew before the first of them, from this page before it was loaded anew; null until that was asked. */
   before: number | null;

@@ -1,7 +1,7 @@
 import { io, type Socket } from 'socket.io-client';
 import type { JoinDto } from '@eurhythm/contract';
 
-/** How a device comes in: by the code of a class, or as the desk that plays its run. */
+/** How a device comes in: by the code of a class, or as the host that plays its run. */
 export type ComingIn =
   Pick<JoinDto, 'code' | 'view' | 'name'> | { readonly runId: string; readonly deskId: string };
 

@@ -3,20 +3,20 @@ import { BURST_AT_HOME, HOME_LIMITS, type HomeBurst } from '@eurhythm/core/home'
 import type { Lead } from '@eurhythm/core/moves';
 import { Button } from '../ui/Button.tsx';
 import { ChoiceField } from '../ui/Field.tsx';
-import type { RunDeck } from '../floor/RunDeck.ts';
+import type { RunController } from '../floor/RunController.ts';
 import { BURST_SLEPT, type Burst } from '../floor/Burst.ts';
 import { BurstCount } from '../rooms/floor/burst/BurstCount.tsx';
 import { LEAD_CHOICES } from '../rooms/sessions/choices.ts';
 
 interface HomeBurstProps {
   readonly lead: Lead;
-  readonly deck: RunDeck;
+  readonly controller: RunController;
   onCounted(burst: HomeBurst): void;
   onClose(): void;
 }
 
 /** Ten seconds, and every strike is one tap of whoever helps. What is tapped before the bell or after it does not count. */
-export function HomeBurstPane({ lead: usual, deck, onCounted, onClose }: HomeBurstProps) {
+export function HomeBurstPane({ lead: usual, controller, onCounted, onClose }: HomeBurstProps) {
   const [lead, setLead] = useState(usual);
   const [phase, setPhase] = useState<'choosing' | 'slept' | 'done'>('choosing');
   const [burst, setBurst] = useState<Burst | null>(null);
@@ -25,10 +25,10 @@ export function HomeBurstPane({ lead: usual, deck, onCounted, onClose }: HomeBur
   useEffect(() => () => burst?.dispose(), [burst]);
 
   const start = async (): Promise<void> => {
-    deck.touch();
+    controller.touch();
     counted.current = 0;
     setCount(0);
-    const next = await deck.burst(BURST_AT_HOME, (end) => {
+    const next = await controller.burst(BURST_AT_HOME, (end) => {
       if (end === 'over') onCounted({ lead, count: counted.current });
       setPhase(end === 'over' ? 'done' : 'slept');
       setBurst(null);

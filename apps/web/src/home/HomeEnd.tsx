@@ -7,7 +7,7 @@ import { NOTHING_DONE } from './keptAtHome.ts';
 const EFFORTS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
 
 /** What was done, how hard it was, and the code that tells it to the coach. */
-export function HomeEnd({ session, deck, keeper, onBurst }: HomeProps & { onBurst(): void }) {
+export function HomeEnd({ session, controller, keeper, onBurst }: HomeProps & { onBurst(): void }) {
   const { bursts, events } = keeper.kept;
   const [effort, setEffort] = useState(keeper.kept.effort);
   const [at] = useState(() => events.at(-1)?.at ?? Date.now());
@@ -18,7 +18,7 @@ export function HomeEnd({ session, deck, keeper, onBurst }: HomeProps & { onBurs
     fighterId,
     sessionId: session.sessionId,
     at,
-    finished: deck.endedRounds.size,
+    finished: controller.endedRounds.size,
     rounds: session.rounds.length,
     effort,
     bursts: told,

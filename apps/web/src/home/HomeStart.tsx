@@ -1,17 +1,21 @@
 import { clockText } from '@eurhythm/core/units';
 import { plannedSecondsOf, rungSeconds } from '@eurhythm/core/plan';
 import { Button, Key } from '../ui/Button.tsx';
-import type { RunDeck } from '../floor/RunDeck.ts';
+import type { RunController } from '../floor/RunController.ts';
 import type { HomeSession } from './homeSession.ts';
 
 interface HomeStartProps {
   readonly session: HomeSession;
-  readonly deck: RunDeck;
+  readonly controller: RunController;
   readonly isReady: boolean;
 }
 
 /** What is going to be done, for how long, and what to take care of. */
-export function HomeStart({ session: { title, fighter, rounds, cautions }, deck, isReady }: HomeStartProps) {
+export function HomeStart({
+  session: { title, fighter, rounds, cautions },
+  controller,
+  isReady,
+}: HomeStartProps) {
   return (
     <main className="mat min-h-screen p-6">
       <div className="mx-auto max-w-3xl">
@@ -41,8 +45,8 @@ export function HomeStart({ session: { title, fighter, rounds, cautions }, deck,
           className="min-h-[64px] w-full text-2xl"
           disabled={!isReady}
           onClick={() => {
-            deck.touch();
-            deck.start();
+            controller.touch();
+            controller.start();
           }}
         >
           {isReady ? (

@@ -3,7 +3,7 @@ import { createRoot } from 'react-dom/client';
 import { HomePage } from './HomePage.tsx';
 import { readSession } from './homeSession.ts';
 import { HomeKeeper } from './keptAtHome.ts';
-import { openHomeDeck } from './openHomeDeck.ts';
+import { openHomeController } from './openHomeController.ts';
 import '../ui/base.css';
 
 const root = createRoot(document.getElementById('root')!);
@@ -24,12 +24,12 @@ try {
     ownStore(),
     Date.now(),
   );
-  const { deck, book } = openHomeDeck(session, keeper);
+  const { controller, book } = openHomeController(session, keeper);
   document.title = session.title;
-  void deck.load();
+  void controller.load();
   root.render(
     <StrictMode>
-      <HomePage session={session} deck={deck} book={book} keeper={keeper} />
+      <HomePage session={session} controller={controller} book={book} keeper={keeper} />
     </StrictMode>,
   );
 } catch (error) {

@@ -1,7 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import type { GymView, SchoolDto } from '@eurhythm/contract';
-import { putting } from './letters/letter.ts';
-import { SUBJECTS } from './letters/subjects.ts';
+import { putRequest } from './queue/queuedWrite.ts';
+import { SUBJECTS } from './queue/subjects.ts';
 import { staleSave } from './StaleNotice.tsx';
 import { write } from './useSync.ts';
 
@@ -16,7 +16,7 @@ export async function changeSchool(
   page = '/gym',
 ): Promise<GymView> {
   const save = (from: SchoolDto, basedOn: number): Promise<GymView> =>
-    write(putting(SUBJECTS.gym, 'gym/school', { ...from, ...change(from) }, { basedOn, page }));
+    write(putRequest(SUBJECTS.gym, 'gym/school', { ...from, ...change(from) }, { basedOn, page }));
   const saved = await save(school, version).catch((error: Error) => {
     const stale = staleSave<GymView, null>(error, null);
     if (!stale) throw error;

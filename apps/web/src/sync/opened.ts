@@ -2,10 +2,10 @@ import { toast } from 'sonner';
 import { newId, send } from '../server/api.ts';
 import { queryClient } from '../server/queries.ts';
 import { Drafts } from './drafts/drafts.ts';
-import { LetterStore } from './letters/letterStore.ts';
-import { takeOverOlderPages } from './letters/olderPages.ts';
-import { Sync } from './letters/Sync.ts';
-import { browserTabs } from './letters/tabs.ts';
+import { QueuedWriteStore } from './queue/queuedWriteStore.ts';
+import { takeOverOlderPages } from './queue/olderPages.ts';
+import { Sync } from './queue/Sync.ts';
+import { browserTabs } from './queue/tabs.ts';
 
 /** The way to write of this page, once it is open. */
 export let sync: Sync;
@@ -13,7 +13,7 @@ export let drafts: Drafts;
 
 /** Opens the browser's database before the first page is drawn, so that drafts are at hand. */
 export async function openSync(): Promise<void> {
-  const store = await LetterStore.open();
+  const store = await QueuedWriteStore.open();
   await takeOverOlderPages(localStorage, store, newId).catch(() => {
     // A browser that lets nothing be kept has nothing to take over.
   });

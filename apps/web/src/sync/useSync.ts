@@ -1,8 +1,8 @@
 import { useMutation, type UseMutationOptions, type UseMutationResult } from '@tanstack/react-query';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { sync } from './opened.ts';
-import type { Writing } from './letters/letter.ts';
-import { WriteRefused, type SyncState } from './letters/Sync.ts';
+import type { Writing } from './queue/queuedWrite.ts';
+import { WriteRefused, type SyncState } from './queue/Sync.ts';
 
 /** What of this browser's writes waits, and what was refused. */
 export function useSyncState(): SyncState {
@@ -11,7 +11,7 @@ export function useSyncState(): SyncState {
 
 /**
  * A write from a form or a button: kept first, then sent. While the server is away it waits, and the shell says so. What is
- * refused is told by the page that waits for it; where that page is gone it stays on the shelf.
+ * refused is told by the page that waits for it; where that page is gone it stays on the rejectedWrites.
  */
 export function useWrite<T, V = void>(
   writing: (value: V) => Writing,
@@ -31,14 +31,14 @@ export function useWrite<T, V = void>(
       try {
         return await write<T>(writing(value));
       } catch (error) {
-        if (error instanceof WriteRefused && isOpen.current) await sync.unshelve(error.shelved.letter.id);
+        if (error instanceof WriteRefused && isOpen.current) await sync.unreject(error.rejected.write.id);
         throw error;
       }
     },
   });
 }
 
-/** Writes and gives the server's answer. @throws WriteRefused, and the write stays on the shelf. */
+/** Writes and gives the server's answer. @throws WriteRefused, and the write stays on the rejectedWrites. */
 export function write<T>(writing: Writing): Promise<T> {
   return sync.write<T>(writing);
 }

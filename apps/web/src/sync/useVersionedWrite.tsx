@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import type { Writing } from './letters/letter.ts';
+import type { Writing } from './queue/queuedWrite.ts';
 import { StaleNotice, staleSave, type StaleSave } from './StaleNotice.tsx';
 import { useWrite } from './useSync.ts';
 

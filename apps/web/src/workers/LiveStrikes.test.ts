@@ -1,6 +1,6 @@
 import { lossesOf, withoutLosses } from '@eurhythm/core/formats';
 import { readWav } from '@eurhythm/core/sound';
-import { hallSound, impactSound, throughLoudspeaker, type Placed } from '@eurhythm/core/standIns';
+import { hallSound, impactSound, throughLoudspeaker, type Placed } from '@eurhythm/core/simulation';
 import { detectBesideOwn, detectStrikes, standing } from '@eurhythm/core/strikes';
 import { seededRandom } from '@eurhythm/core/units';
 import { LiveStrikes, type LiveNews, type LiveWish } from './LiveStrikes.ts';

@@ -58,7 +58,7 @@ export class CompareDto {
   typicalError?: number | null;
 }
 
-export class AsideTrialView {
+export class OutlierView {
   @IsText()
   readonly day!: string;
 
@@ -115,9 +115,9 @@ export class ComparedView {
 
   /** A single trial makes the difference. */
   @IsYesNo()
-  readonly restsOnOne!: boolean;
+  readonly isDrivenByOutlier!: boolean;
 
   /** What cannot be so beside the others and was left out. */
-  @IsListed(() => AsideTrialView)
-  readonly aside!: readonly AsideTrialView[];
+  @IsListed(() => OutlierView)
+  readonly outliers!: readonly OutlierView[];
 }

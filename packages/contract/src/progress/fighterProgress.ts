@@ -16,7 +16,7 @@ import {
   MayBeMissing,
   OrNull,
 } from '../rules/index.ts';
-import { AsideTrialView, ComparedView } from './comparisons.ts';
+import { OutlierView, ComparedView } from './comparisons.ts';
 import { GoalView } from './goals.ts';
 import { GradeCheckView, GradingView } from './gradeChecks.ts';
 import { MemoryView } from './memory.ts';
@@ -147,8 +147,8 @@ export class CourseView {
   @IsShaped(() => RangeView)
   readonly usual!: RangeView | null;
 
-  @IsListed(() => AsideTrialView)
-  readonly aside!: readonly AsideTrialView[];
+  @IsListed(() => OutlierView)
+  readonly outliers!: readonly OutlierView[];
 
   @IsTexts()
   readonly notes!: readonly string[];

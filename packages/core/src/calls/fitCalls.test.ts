@@ -8,9 +8,9 @@ import {
   type FittedCall,
   type WantedCall,
 } from './index.ts';
-import { lettersVoice } from './testShelf.ts';
+import { lettersVoice } from './testLibrary.ts';
 
-const shelf = lettersVoice();
+const library = lettersVoice();
 const end = (call: FittedCall): number => call.start + call.clip.seconds;
 
 const wantedCall: fc.Arbitrary<WantedCall> = fc
@@ -41,7 +41,7 @@ describe('fitCalls', () => {
   it('never lets two calls overlap, loses none in silence, and keeps every call in its place', () => {
     fc.assert(
       fc.property(fc.array(wantedCall, { maxLength: 40 }), (wanted) => {
-        const { fitted, dropped } = fitCalls(wanted, shelf);
+        const { fitted, dropped } = fitCalls(wanted, library);
         expect(fitted.length + dropped.length).toBe(wanted.length);
         for (let i = 1; i < fitted.length; i++) {
           const pair = [fitted[i - 1]!, fitted[i]!];
@@ -67,11 +67,11 @@ describe('fitCalls', () => {
     fc.assert(
       fc.property(fc.array(wantedCall, { maxLength: 30 }), (wanted) => {
         const rank = (call: WantedCall): number => CALL_PRIORITIES.indexOf(call.priority);
-        const { dropped } = fitCalls(wanted, shelf);
+        const { dropped } = fitCalls(wanted, library);
         for (const { wanted: lost } of dropped) {
           // Taking every less important call away does not bring it back.
           const others = wanted.filter((call) => rank(call) <= rank(lost));
-          expect(fitCalls(others, shelf).dropped.some((drop) => drop.wanted === lost)).toBe(true);
+          expect(fitCalls(others, library).dropped.some((drop) => drop.wanted === lost)).toBe(true);
         }
       }),
     );
@@ -83,23 +83,23 @@ describe('fitCalls', () => {
   it('says the long form where there is room and a shorter one where there is not', () => {
     const forms = ['rear round kick', 'round', 'eight'];
     const said = (gap: number): string[] =>
-      fitCalls(onBeat(forms, 1, 1 + gap, 1 + 2 * gap), shelf).fitted.map((c) => c.clip.text);
+      fitCalls(onBeat(forms, 1, 1 + gap, 1 + 2 * gap), library).fitted.map((c) => c.clip.text);
     expect(said(2)).toEqual(['rear round kick', 'rear round kick', 'rear round kick']);
     expect(said(0.42)).not.toContain('rear round kick');
     expect(said(0.42)).toHaveLength(3);
   });
 
   it('speaks no faster than it must', () => {
-    expect(fitCalls(onBeat(['jab'], 1, 3), shelf).fitted.map((call) => call.clip.rate)).toEqual([1, 1]);
-    expect(fitCalls(onBeat(['jab'], 1, 1.28), shelf).fitted.map((call) => call.clip.rate)).not.toEqual([
+    expect(fitCalls(onBeat(['jab'], 1, 3), library).fitted.map((call) => call.clip.rate)).toEqual([1, 1]);
+    expect(fitCalls(onBeat(['jab'], 1, 1.28), library).fitted.map((call) => call.clip.rate)).not.toEqual([
       1, 1,
     ]);
   });
 
   it('lets two short strokes come near before one is lost, and only then', () => {
-    const fastest = shelf.find('one', VOICE_RATES.at(-1)!)!.seconds;
+    const fastest = library.find('one', VOICE_RATES.at(-1)!)!.seconds;
     const gaps = (beat: number): number[] => {
-      const { fitted } = fitCalls(onBeat(['one'], 1, 1 + beat, 1 + 2 * beat), shelf);
+      const { fitted } = fitCalls(onBeat(['one'], 1, 1 + beat, 1 + 2 * beat), library);
       return fitted.slice(1).map((call, i) => call.start - end(fitted[i]!));
     };
     for (const gap of gaps(fastest + TIGHT_SPACING + 0.001))
@@ -112,7 +112,7 @@ describe('fitCalls', () => {
       priority: 'count',
       place: { kind: 'centre', at },
     });
-    expect(fitCalls([count(1), count(1 + fastest + TIGHT_SPACING + 0.001)], shelf).dropped).toHaveLength(1);
+    expect(fitCalls([count(1), count(1 + fastest + TIGHT_SPACING + 0.001)], library).dropped).toHaveLength(1);
   });
 
   it('tells which calls it dropped, and why', () => {
@@ -122,7 +122,7 @@ describe('fitCalls', () => {
       place: { kind: 'start', at: 1, latest: 1 },
     };
     const stroke = onBeat(['one'], 1.2)[0]!;
-    expect(fitCalls([stroke, time], shelf)).toMatchObject({
+    expect(fitCalls([stroke, time], library)).toMatchObject({
       fitted: [{ wanted: time }],
       dropped: [{ wanted: stroke, reason: 'no-room' }],
     });

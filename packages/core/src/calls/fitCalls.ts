@@ -1,5 +1,5 @@
 import type { Seconds } from '../units/index.ts';
-import { VOICE_RATES, type ClipShelf, type VoiceClip } from './voiceClip.ts';
+import { VOICE_RATES, type ClipLibrary, type VoiceClip } from './voiceClip.ts';
 
 /** What gives way to what: an earlier kind is never dropped for a later one. */
 export const CALL_PRIORITIES = ['trigger', 'time', 'stance', 'combo', 'stroke', 'count', 'prompt'] as const;
@@ -58,9 +58,9 @@ export interface FittedCalls<W extends WantedCall = WantedCall> {
  * @example
  * fitCalls([], voice).dropped // []
  */
-export function fitCalls<W extends WantedCall>(wanted: readonly W[], shelf: ClipShelf): FittedCalls<W> {
+export function fitCalls<W extends WantedCall>(wanted: readonly W[], library: ClipLibrary): FittedCalls<W> {
   const order = [...wanted].sort((a, b) => RANK[a.priority] - RANK[b.priority] || a.place.at - b.place.at);
-  const clipsOf = clipFinder(shelf);
+  const clipsOf = clipFinder(library);
   const taken = new TakenTimes<W>();
   const dropped: DroppedCall<W>[] = [];
   for (const call of order) {
@@ -89,7 +89,7 @@ interface ClipsOfForms {
 }
 
 /** Finds the clips that say a call. A round asks for the same few lists of forms thousands of times, often the very same list. */
-function clipFinder(shelf: ClipShelf): (forms: readonly string[]) => ClipsOfForms {
+function clipFinder(library: ClipLibrary): (forms: readonly string[]) => ClipsOfForms {
   const byList = new Map<readonly string[], ClipsOfForms>();
   const byTexts = new Map<string, ClipsOfForms>();
   return (forms) => {
@@ -99,7 +99,7 @@ function clipFinder(shelf: ClipShelf): (forms: readonly string[]) => ClipsOfForm
     clips = byTexts.get(texts);
     if (!clips) {
       const longestFirst = forms.flatMap((text) =>
-        VOICE_RATES.flatMap((rate) => shelf.find(text, rate) ?? []),
+        VOICE_RATES.flatMap((rate) => library.find(text, rate) ?? []),
       );
       clips = { longestFirst, shortestFirst: [...longestFirst].sort((a, b) => a.seconds - b.seconds) };
       byTexts.set(texts, clips);

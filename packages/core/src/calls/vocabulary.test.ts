@@ -1,5 +1,5 @@
 import { moveBook, STARTER_MOVES, starterBook } from '../moves/index.ts';
-import { ROUND_CALLS, VOICE_RATES, clipShelf, slowestClip, vocabularyOf } from './index.ts';
+import { ROUND_CALLS, VOICE_RATES, clipLibrary, slowestClip, vocabularyOf } from './index.ts';
 
 describe('vocabularyOf', () => {
   const words = vocabularyOf(starterBook());
@@ -22,9 +22,9 @@ describe('slowestClip', () => {
     seconds: 1,
     centre: 0.1,
   });
-  const shelf = clipShelf([clip('one', VOICE_RATES[1]!), clip('one', VOICE_RATES[3]!)]);
-  it('is the first rate that the shelf has', () => {
-    expect(slowestClip(shelf, 'one')!.rate).toBe(VOICE_RATES[1]);
-    expect(slowestClip(shelf, 'two')).toBeNull();
+  const library = clipLibrary([clip('one', VOICE_RATES[1]!), clip('one', VOICE_RATES[3]!)]);
+  it('is the first rate that the library has', () => {
+    expect(slowestClip(library, 'one')!.rate).toBe(VOICE_RATES[1]);
+    expect(slowestClip(library, 'two')).toBeNull();
   });
 });

@@ -11,7 +11,7 @@ export interface VoiceClip {
 }
 
 /** The clips at hand. `find` gives null when the voice has no such clip. */
-export interface ClipShelf {
+export interface ClipLibrary {
   find(text: string, rate: number): VoiceClip | null;
 }
 
@@ -19,26 +19,26 @@ export interface ClipShelf {
 export const VOICE_RATES: readonly number[] = [1, 1.15, 1.3, 1.5, 1.75];
 
 /**
- * The clip of a text at the slowest rate that the shelf has; null when it has none.
+ * The clip of a text at the slowest rate that the library has; null when it has none.
  *
  * @example
- * slowestClip(clipShelf([{ id: 'c', text: 'one', rate: 1, seconds: 0.3, centre: 0.1 }]), 'one').rate // 1
+ * slowestClip(clipLibrary([{ id: 'c', text: 'one', rate: 1, seconds: 0.3, centre: 0.1 }]), 'one').rate // 1
  */
-export function slowestClip(shelf: ClipShelf, text: string): VoiceClip | null {
+export function slowestClip(library: ClipLibrary, text: string): VoiceClip | null {
   for (const rate of VOICE_RATES) {
-    const clip = shelf.find(text, rate);
+    const clip = library.find(text, rate);
     if (clip) return clip;
   }
   return null;
 }
 
 /**
- * A shelf over a list of clips.
+ * A library over a list of clips.
  *
  * @example
- * clipShelf([{ id: 'c', text: 'one', rate: 1, seconds: 0.3, centre: 0.1 }]).find('one', 1).id // 'c'
+ * clipLibrary([{ id: 'c', text: 'one', rate: 1, seconds: 0.3, centre: 0.1 }]).find('one', 1).id // 'c'
  */
-export function clipShelf(clips: Iterable<VoiceClip>): ClipShelf {
+export function clipLibrary(clips: Iterable<VoiceClip>): ClipLibrary {
   const byKey = new Map([...clips].map((clip) => [`${clip.rate} ${clip.text}`, clip]));
   return { find: (text, rate) => byKey.get(`${rate} ${text}`) ?? null };
 }

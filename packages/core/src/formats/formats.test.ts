@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { lettersVoice } from '../calls/testShelf.ts';
+import { lettersVoice } from '../calls/testLibrary.ts';
 import { parseLine, placeOnBeats } from '../line/index.ts';
 import { starterBook } from '../moves/index.ts';
 import { compileRound } from '../rounds/index.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { classDays, virtualTrials } from '../standIns/index.ts';
+import { classDays, virtualTrials } from '../simulation/index.ts';
 import { seededRandom } from '../units/index.ts';
 import { compareTrials, VERDICTS, type Compared } from './compareTrials.ts';
 import type { DayTrials } from './dayTrials.ts';
@@ -80,20 +80,20 @@ describe('compareTrials', () => {
   });
 
   it('leaves a slip of the hand out and tells it', () => {
-    const { verdict, aside } = compareTrials({
+    const { verdict, outliers } = compareTrials({
       better: 'higher',
       before: before([22, 23], [23, 22]),
       after: after([230, 23], [23, 22]),
     });
     expect(verdict).toBe('no real change');
-    expect(aside).toEqual([{ day: day([], 20).day, value: 230 }]);
+    expect(outliers).toEqual([{ day: day([], 20).day, value: 230 }]);
   });
 
   it('does not take one lucky best for a change', () => {
     const lucky = { before: before([33, 34], [33, 33], [32, 33]), after: after([39, 34]) };
     const told = compareTrials({ better: 'higher', ...lucky, typicalError: 1.2 });
     expect(told.change!).toBeGreaterThan(told.least!);
-    expect(told).toMatchObject({ verdict: 'no real change', restsOnOne: true });
+    expect(told).toMatchObject({ verdict: 'no real change', isDrivenByOutlier: true });
     const real = { before: lucky.before, after: after([37, 36]) };
     expect(compareTrials({ better: 'higher', ...real, typicalError: 1.2 }).verdict).toBe('faster');
   });
@@ -151,7 +151,7 @@ describe('compareTrials', () => {
           before: before(...noisier(b)),
           after: after(...noisier(a)),
         });
-        if (calm.aside.length === 0 && noisy.aside.length === 0 && !calm.daysDiffer)
+        if (calm.outliers.length === 0 && noisy.outliers.length === 0 && !calm.daysDiffer)
           expect(sureness(noisy)).toBeLessThanOrEqual(sureness(calm));
       }),
     );

@@ -1,5 +1,5 @@
 import { mean } from 'simple-statistics';
-import { withoutSlips, type AsideTrial, type Better, type DayTrials } from './dayTrials.ts';
+import { withoutOutliers, type Outlier, type Better, type DayTrials } from './dayTrials.ts';
 import { typicalError, type TypicalError } from './typicalError.ts';
 
 export const VERDICTS = ['faster', 'slower', 'no real change', 'too little data'] as const;
@@ -19,9 +19,9 @@ export interface Compared {
   /** Whether days differ by more than trials of one day do, so that the least change is larger. */
   readonly daysDiffer: boolean;
   /** Whether a single trial makes the difference: the luckiest one after, or the unluckiest before. */
-  readonly restsOnOne: boolean;
+  readonly isDrivenByOutlier: boolean;
   /** What cannot be so and was left out. */
-  readonly aside: readonly AsideTrial[];
+  readonly outliers: readonly Outlier[];
 }
 
 export interface ToCompare {
@@ -33,13 +33,13 @@ export interface ToCompare {
 }
 
 /** Of a normal spread one in twenty lies above so many standard deviations, and as many below: together the 90 % of the design. */
-export const NINE_OF_TEN = 1.645;
-/** The same of Student's spread with 1, 2, 3 … degrees of freedom (any table of it); from 30 on the normal one is near enough. */
-const STUDENT = [
+export const Z_90 = 1.645;
+/** The same of Student's spread with 1, 2, 3 … degrees of degreesOfFreedom (any table of it); from 30 on the normal one is near enough. */
+const T_90 = [
   6.314, 2.92, 2.353, 2.132, 2.015, 1.943, 1.895, 1.86, 1.833, 1.812, 1.796, 1.782, 1.771, 1.761, 1.753,
   1.746, 1.74, 1.734, 1.729, 1.725, 1.721, 1.717, 1.714, 1.711, 1.708, 1.706, 1.703, 1.701, 1.699, 1.697,
 ] as const;
-const student = (freedom: number): number => STUDENT[Math.ceil(freedom) - 1] ?? NINE_OF_TEN;
+const tCritical90 = (degreesOfFreedom: number): number => T_90[Math.ceil(degreesOfFreedom) - 1] ?? Z_90;
 /** So many times the variance of chance days of one side have to differ before it is believed. */
 const DAYS_DIFFER = 1.5;
 
@@ -53,7 +53,7 @@ const DAYS_DIFFER = 1.5;
  * compareTrials({ better: 'higher', before: [{ day: '2026-03-05', values: [20] }], after: [{ day: '2026-03-12', values: [24] }], typicalError: 1 }).verdict // 'faster'
  */
 export function compareTrials({ better, before, after, typicalError: known }: ToCompare): Compared {
-  const { days: kept, aside } = withoutSlips([...before, ...after]);
+  const { days: kept, outliers } = withoutOutliers([...before, ...after]);
   const sides = [kept.slice(0, before.length), kept.slice(before.length)] as const;
   const [valuesBefore, valuesAfter] = sides.map((days) => days.flatMap(({ values }) => values)) as [
     number[],
@@ -63,25 +63,25 @@ export function compareTrials({ better, before, after, typicalError: known }: To
   const means = { before: meanOf(valuesBefore), after: meanOf(valuesAfter) };
   const error = errorOf(known, kept);
   const change = means.before === null || means.after === null ? null : means.after - means.before;
-  const base = { change, typicalError: error?.error ?? null, trials, means, aside };
+  const base = { change, typicalError: error?.error ?? null, trials, means, outliers };
   if (change === null || !error)
-    return { ...base, least: null, daysDiffer: false, restsOnOne: false, verdict: 'too little data' };
+    return { ...base, least: null, daysDiffer: false, isDrivenByOutlier: false, verdict: 'too little data' };
   const days = daysVariance(sides, error.error ** 2);
   const spread = Math.sqrt(error.error ** 2 * (1 / trials.before + 1 / trials.after) + days.variance);
   // Days are few, so what they add is known less well than the error of a trial.
-  const least = spread * (days.variance > 0 ? student(days.freedom) : NINE_OF_TEN);
-  const sure = Math.max(least, spread * student(error.freedom));
+  const least = spread * (days.variance > 0 ? tCritical90(days.degreesOfFreedom) : Z_90);
+  const sure = Math.max(least, spread * tCritical90(error.degreesOfFreedom));
   const isUp = change > 0 === (better === 'higher');
-  const restsOnOne = Math.abs(change) > least && dependsOnOne(valuesBefore, valuesAfter, error.error);
+  const isDrivenByOutlier = Math.abs(change) > least && dependsOnOne(valuesBefore, valuesAfter, error.error);
   const verdict =
-    Math.abs(change) <= least || restsOnOne
+    Math.abs(change) <= least || isDrivenByOutlier
       ? 'no real change'
       : Math.abs(change) <= sure
         ? 'too little data'
         : isUp
           ? 'faster'
           : 'slower';
-  return { ...base, least, daysDiffer: days.variance > 0, restsOnOne, verdict };
+  return { ...base, least, daysDiffer: days.variance > 0, isDrivenByOutlier, verdict };
 }
 
 /** Without its one luckiest trial a real change is still at least so much of the least one. */
@@ -94,14 +94,14 @@ function dependsOnOne(before: readonly number[], after: readonly number[], error
     values.length < 2 ? values : values.toSorted((a, b) => way * (b - a)).slice(1);
   const holds = (b: readonly number[], a: readonly number[]): boolean =>
     sign * (mean([...a]) - mean([...b])) >
-    WITHOUT_ONE * NINE_OF_TEN * error * Math.sqrt(1 / a.length + 1 / b.length);
+    WITHOUT_ONE * Z_90 * error * Math.sqrt(1 / a.length + 1 / b.length);
   return !holds(before, withoutMost(after, sign)) || !holds(withoutMost(before, -sign), after);
 }
 
 const meanOf = (values: readonly number[]): number | null => (values.length === 0 ? null : mean([...values]));
 
 function errorOf(known: ToCompare['typicalError'], days: readonly DayTrials[]): TypicalError | null {
-  if (typeof known === 'number') return { error: known, freedom: Infinity };
+  if (typeof known === 'number') return { error: known, degreesOfFreedom: Infinity };
   return known ?? typicalError(days.map(({ values }) => values));
 }
 
@@ -109,9 +109,9 @@ function errorOf(known: ToCompare['typicalError'], days: readonly DayTrials[]): 
 function daysVariance(
   sides: readonly (readonly DayTrials[])[],
   within: number,
-): { readonly variance: number; readonly freedom: number } {
+): { readonly variance: number; readonly degreesOfFreedom: number } {
   let squares = 0;
-  let freedom = 0;
+  let degreesOfFreedom = 0;
   let trials = 0;
   let days = 0;
   for (const side of sides) {
@@ -119,17 +119,17 @@ function daysVariance(
     if (held.length === 0) continue;
     const middle = mean(held.flatMap(({ values }) => values));
     squares += held.reduce((sum, { values }) => sum + values.length * (mean([...values]) - middle) ** 2, 0);
-    freedom += held.length - 1;
+    degreesOfFreedom += held.length - 1;
     trials += held.reduce((sum, { values }) => sum + values.length, 0);
     days += held.length;
   }
-  if (freedom < 2) return { variance: 0, freedom };
-  const between = squares / freedom;
-  if (between <= DAYS_DIFFER * within) return { variance: 0, freedom };
+  if (degreesOfFreedom < 2) return { variance: 0, degreesOfFreedom };
+  const between = squares / degreesOfFreedom;
+  if (between <= DAYS_DIFFER * within) return { variance: 0, degreesOfFreedom };
   const ofDay = (between - within) / (trials / days);
   const variance = sides.reduce(
     (sum, side) => sum + ofDay / Math.max(1, side.filter(({ values }) => values.length > 0).length),
     0,
   );
-  return { variance, freedom };
+  return { variance, degreesOfFreedom };
 }

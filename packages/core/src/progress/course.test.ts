@@ -1,9 +1,9 @@
-import { classDays, virtualTrials } from '../standIns/index.ts';
+import { classDays, virtualTrials } from '../simulation/index.ts';
 import { seededRandom } from '../units/index.ts';
 import { betweenDates, course, type CourseTrial } from './course.ts';
 import { courseNotes, verdictSentence } from './verdictWords.ts';
 
-const GYM = { error: 1, freedom: 300 };
+const GYM = { error: 1, degreesOfFreedom: 300 };
 const TODAY = '2026-06-01';
 const WISH = { better: 'higher', today: TODAY, errorOf: () => GYM } as const;
 
@@ -57,7 +57,7 @@ describe('course', () => {
   it('leaves out slips and days that have not come, and tells both', () => {
     const odd = [...trials(0), { day: TODAY, value: 230, measured: 'taps' as const }];
     const told = course([...odd, { day: '2027-01-01', value: 40, measured: 'taps' }], WISH)!;
-    expect(told.aside).toEqual([{ day: TODAY, value: 230 }]);
+    expect(told.outliers).toEqual([{ day: TODAY, value: 230 }]);
     expect(told.ahead).toBe(1);
     expect(courseNotes(told, (value) => value.toFixed(0))).toEqual([
       '230 on 2026-06-01 cannot be so beside the others and is left out.',

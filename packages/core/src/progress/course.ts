@@ -1,14 +1,14 @@
 import { mean } from 'simple-statistics';
 import { MEASURED, type Measured } from '../speed/index.ts';
 import { groupBy } from '../units/index.ts';
-import { compareTrials, NINE_OF_TEN, type Compared } from './compareTrials.ts';
-import { byDay, withoutSlips, type AsideTrial, type Better, type DayTrials } from './dayTrials.ts';
+import { compareTrials, Z_90, type Compared } from './compareTrials.ts';
+import { byDay, withoutOutliers, type Outlier, type Better, type DayTrials } from './dayTrials.ts';
 import { trend, type Trend } from './trend.ts';
 import { errorBetweenDays, shrunk, typicalError, type TypicalError } from './typicalError.ts';
 import { dayNumber } from './weeks.ts';
 
 /** One trial of a test. */
-export interface CourseTrial extends AsideTrial {
+export interface CourseTrial extends Outlier {
   readonly measured: Measured;
 }
 
@@ -34,7 +34,7 @@ export interface Course {
   readonly trend: Trend | null;
   /** Where nine of ten trials lie now, from the last four weeks, or the last eight where there were none. */
   readonly usual: { readonly low: number; readonly high: number } | null;
-  readonly aside: readonly AsideTrial[];
+  readonly outliers: readonly Outlier[];
   /** Trials that are dated after today, and count for nothing until then. */
   readonly ahead: number;
 }
@@ -71,7 +71,7 @@ export function course(
   const ways = groupBy(past, ({ measured }) => measured);
   const measured = usedWay(ways);
   if (!measured) return null;
-  const { days: kept, aside } = withoutSlips(byDay(ways.get(measured)!));
+  const { days: kept, outliers } = withoutOutliers(byDay(ways.get(measured)!));
   const days = kept.filter(({ values }) => values.length > 0);
   const values = days.map((each) => each.values);
   const repeated = shrunk(typicalError(values), errorOf(measured));
@@ -102,8 +102,8 @@ export function course(
     pause: days.length < 2 ? null : dayNumber(days.at(-1)!.day) - dayNumber(days.at(-2)!.day),
     month: compared(within(MONTH + USUAL, MONTH), within(MONTH, 0)),
     trend: trend(within(YEAR, 0), better),
-    usual: lately.length === 0 || !error ? null : around(mean(lately), NINE_OF_TEN * error.error),
-    aside,
+    usual: lately.length === 0 || !error ? null : around(mean(lately), Z_90 * error.error),
+    outliers,
     ahead: trials.length - past.length,
   };
 }

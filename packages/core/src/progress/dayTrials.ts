@@ -14,7 +14,7 @@ export interface DayTrials {
 }
 
 /** A value that cannot be what was done: 230 instead of 23. */
-export interface AsideTrial {
+export interface Outlier {
   readonly day: string;
   readonly value: number;
 }
@@ -42,19 +42,19 @@ const isFar = (value: number, middle: number): boolean =>
  * Takes out what cannot be so beside all the other trials, and tells it.
  *
  * @example
- * withoutSlips([{ day: '2026-03-05', values: [22, 23, 230] }]).aside // [{ day: '2026-03-05', value: 230 }]
+ * withoutOutliers([{ day: '2026-03-05', values: [22, 23, 230] }]).outliers // [{ day: '2026-03-05', value: 230 }]
  */
-export function withoutSlips(days: readonly DayTrials[]): {
+export function withoutOutliers(days: readonly DayTrials[]): {
   readonly days: readonly DayTrials[];
-  readonly aside: readonly AsideTrial[];
+  readonly outliers: readonly Outlier[];
 } {
   const all = days.flatMap(({ values }) => values);
-  if (all.length < LEAST_TO_TELL) return { days, aside: [] };
+  if (all.length < LEAST_TO_TELL) return { days, outliers: [] };
   const middle = median(all);
   const isOne = (value: number): boolean => isFar(value, middle);
   return {
     days: days.map(({ day, values }) => ({ day, values: values.filter((value) => !isOne(value)) })),
-    aside: days.flatMap(({ day, values }) => values.filter(isOne).map((value) => ({ day, value }))),
+    outliers: days.flatMap(({ day, values }) => values.filter(isOne).map((value) => ({ day, value }))),
   };
 }
 
@@ -64,7 +64,7 @@ export function withoutSlips(days: readonly DayTrials[]): {
  * @example
  * byDay([{ day: '2026-03-05', value: 22 }, { day: '2026-03-05', value: 24 }]) // [{ day: '2026-03-05', values: [22, 24] }]
  */
-export function byDay(trials: readonly AsideTrial[]): DayTrials[] {
+export function byDay(trials: readonly Outlier[]): DayTrials[] {
   return [...groupBy(trials, ({ day }) => day)]
     .map(([day, those]) => ({ day, values: those.map(({ value }) => value) }))
     .sort((a, b) => (a.day < b.day ? -1 : 1));

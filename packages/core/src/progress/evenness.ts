@@ -1,5 +1,5 @@
 import { mean } from 'simple-statistics';
-import { NINE_OF_TEN } from './compareTrials.ts';
+import { Z_90 } from './compareTrials.ts';
 import type { Course } from './course.ts';
 import type { Better } from './dayTrials.ts';
 
@@ -30,7 +30,7 @@ export function evenness(
   const middle = (l + r) / 2;
   if (middle <= 0) return null;
   const percent = (100 * (r - l)) / middle;
-  const reach = (100 * NINE_OF_TEN * typicalError * Math.sqrt(1 / left.length + 1 / right.length)) / middle;
+  const reach = (100 * Z_90 * typicalError * Math.sqrt(1 / left.length + 1 / right.length)) / middle;
   const [from, to] = [percent - reach, percent + reach];
   const more = from > 0 ? 'right' : to < 0 ? 'left' : null;
   const other = more === 'right' ? 'left' : 'right';

@@ -1,6 +1,6 @@
 import { linearRegression, mean } from 'simple-statistics';
 import { groupBy } from '../units/index.ts';
-import { NINE_OF_TEN } from './compareTrials.ts';
+import { Z_90 } from './compareTrials.ts';
 
 export interface Fading {
   /** Percent of the mean rate that is lost from one round to the next; below 0 where it rises. */
@@ -23,7 +23,7 @@ export function fading(rates: readonly number[]): Fading | null {
   const { m, b } = linearRegression(rates.map((rate, i) => [i, rate]));
   const rest = rates.reduce((sum, rate, i) => sum + (rate - (m * i + b)) ** 2, 0);
   const wide = rates.reduce((sum, _, i) => sum + (i - (rates.length - 1) / 2) ** 2, 0);
-  const reach = NINE_OF_TEN * Math.sqrt(rest / (rates.length - 2) / wide);
+  const reach = Z_90 * Math.sqrt(rest / (rates.length - 2) / wide);
   const percentOf = (slope: number): number => (-100 * slope) / middle;
   return {
     percent: percentOf(m),

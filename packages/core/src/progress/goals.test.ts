@@ -1,4 +1,4 @@
-import { classDays } from '../standIns/index.ts';
+import { classDays } from '../simulation/index.ts';
 import { course } from './course.ts';
 import { goalNow } from './goals.ts';
 
@@ -8,7 +8,11 @@ const of = (values: readonly number[][]) => {
   const trials = classDays(first, values.length, 7).flatMap((day, i) =>
     values[i]!.map((value) => ({ day, value, measured: 'taps' as const })),
   );
-  return course(trials, { better: 'higher', today: TODAY, errorOf: () => ({ error: 1, freedom: 300 }) });
+  return course(trials, {
+    better: 'higher',
+    today: TODAY,
+    errorOf: () => ({ error: 1, degreesOfFreedom: 300 }),
+  });
 };
 const goal = (value: number, by = '2026-08-01', setOn = '2026-03-01') => ({ value, by, setOn });
 const rising = of(Array.from({ length: 10 }, (_, i) => [18 + i / 2, 18 + i / 2]));

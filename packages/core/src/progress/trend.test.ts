@@ -1,4 +1,4 @@
-import { classDays, virtualTrials } from '../standIns/index.ts';
+import { classDays, virtualTrials } from '../simulation/index.ts';
 import { seededRandom } from '../units/index.ts';
 import { trend } from './trend.ts';
 

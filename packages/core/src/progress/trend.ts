@@ -1,5 +1,5 @@
 import { median, quantileSorted } from 'simple-statistics';
-import { NINE_OF_TEN } from './compareTrials.ts';
+import { Z_90 } from './compareTrials.ts';
 import { middleOfDay, type Better, type DayTrials } from './dayTrials.ts';
 import { groupBy } from '../units/index.ts';
 import { dayNumber } from './weeks.ts';
@@ -46,7 +46,7 @@ export function trend(days: readonly DayTrials[], better: Better): Trend | null 
   const ties = [...groupBy(points, ({ value }) => value).values()].map((those) => those.length);
   const variance =
     (n * (n - 1) * (2 * n + 5) - ties.reduce((sum, t) => sum + t * (t - 1) * (2 * t + 5), 0)) / 18;
-  const reach = NINE_OF_TEN * Math.sqrt(Math.max(0, variance));
+  const reach = Z_90 * Math.sqrt(Math.max(0, variance));
   const at = (place: number): number => slopes[Math.min(slopes.length - 1, Math.max(0, Math.round(place)))]!;
   const from = at((slopes.length - reach) / 2 - 1);
   const to = at((slopes.length + reach) / 2);

@@ -1,4 +1,4 @@
-import { classDays, virtualTrials } from '../standIns/index.ts';
+import { classDays, virtualTrials } from '../simulation/index.ts';
 import { seededRandom } from '../units/index.ts';
 import { shrunk, typicalError } from './typicalError.ts';
 
@@ -12,7 +12,7 @@ const pairs = (error: number, count: number, seed: number): number[][] =>
 
 describe('typicalError', () => {
   it('pools the spread within days, whatever the days themselves do', () => {
-    expect(typicalError([[20, 22], [40, 42], [7]])).toEqual({ error: Math.SQRT2, freedom: 2 });
+    expect(typicalError([[20, 22], [40, 42], [7]])).toEqual({ error: Math.SQRT2, degreesOfFreedom: 2 });
   });
 
   it('is not known without a day of two trials', () => {
@@ -40,9 +40,9 @@ describe('typicalError', () => {
 
 describe('shrunk', () => {
   it('draws thin data to the gym, and leaves much data alone', () => {
-    const gym = { error: 1, freedom: 500 };
-    expect(shrunk({ error: 3, freedom: 1 }, gym)!.error).toBeLessThan(1.5);
-    expect(shrunk({ error: 3, freedom: 400 }, gym)!.error).toBeGreaterThan(2.9);
+    const gym = { error: 1, degreesOfFreedom: 500 };
+    expect(shrunk({ error: 3, degreesOfFreedom: 1 }, gym)!.error).toBeLessThan(1.5);
+    expect(shrunk({ error: 3, degreesOfFreedom: 400 }, gym)!.error).toBeGreaterThan(2.9);
     expect(shrunk(null, gym)).toBe(gym);
     expect(shrunk(null, null)).toBeNull();
   });

@@ -5,7 +5,7 @@ export interface TypicalError {
   /** Standard deviation between trials of one day, in the unit of the test. */
   readonly error: number;
   /** How much it rests on: trials beyond the first of each day. */
-  readonly freedom: number;
+  readonly degreesOfFreedom: number;
 }
 
 /** Times the usual distance from the middle of the day beyond which a day is not believed: of normal days one in 16,000. */
@@ -28,20 +28,23 @@ export function typicalError(days: readonly (readonly number[])[]): TypicalError
   const repeated = days.filter((values) => values.length > 1);
   if (repeated.length === 0) return null;
   const away = repeated.map(distances);
-  const freedomOf = (those: readonly (readonly number[])[]): number =>
+  const degreesOfFreedomOf = (those: readonly (readonly number[])[]): number =>
     those.reduce((sum, values) => sum + values.length - 1, 0);
   // 1.4826 makes of the median distance the standard deviation of a normal spread.
   const usual = 1.4826 * median(away.flat().map(Math.abs));
-  const isJudged = freedomOf(repeated) >= LEAST_TO_JUDGE && usual > 0;
+  const isJudged = degreesOfFreedomOf(repeated) >= LEAST_TO_JUDGE && usual > 0;
   const kept = isJudged ? away.filter((day) => day.every((d) => Math.abs(d) <= UNBELIEVED * usual)) : away;
   const believed = kept.length > 0 ? kept : away;
-  const freedom = freedomOf(believed);
+  const degreesOfFreedom = degreesOfFreedomOf(believed);
   // Each distance carries n / (n − 1), so their squares add up to n / (n − 1) times the sum of squares of the day.
   const squares = believed.reduce(
     (sum, day) => sum + (day.reduce((all, d) => all + d * d, 0) * (day.length - 1)) / day.length,
     0,
   );
-  return { error: Math.max(Math.sqrt(squares / freedom), hiddenByRounding(days.flat())), freedom };
+  return {
+    error: Math.max(Math.sqrt(squares / degreesOfFreedom), hiddenByRounding(days.flat())),
+    degreesOfFreedom,
+  };
 }
 
 /** From the mean of the day, each widened by what the mean takes of it. */
@@ -68,7 +71,10 @@ export function errorBetweenDays(days: readonly (readonly number[])[]): TypicalE
   const steps = values.slice(1).map((value, i) => Math.abs(value - values[i]!));
   // Of a normal spread the median of such differences is 1.4826⁻¹ · √2 times the error.
   const error = (1.4826 * median(steps)) / Math.SQRT2;
-  return { error: Math.max(error, hiddenByRounding(days.flat())), freedom: Math.floor(steps.length / 2) };
+  return {
+    error: Math.max(error, hiddenByRounding(days.flat())),
+    degreesOfFreedom: Math.floor(steps.length / 2),
+  };
 }
 
 /** What the gym's error weighs beside a fighter's own: as much as so many trials beyond the first. */
@@ -78,12 +84,14 @@ const GYM_WEIGHT = 10;
  * A fighter's typical error drawn towards that of the gym, the more so the fewer trials it rests on.
  *
  * @example
- * shrunk({ error: 2, freedom: 10 }, { error: 1, freedom: 90 })?.error // Math.sqrt(2.5)
+ * shrunk({ error: 2, degreesOfFreedom: 10 }, { error: 1, degreesOfFreedom: 90 })?.error // Math.sqrt(2.5)
  */
 export function shrunk(own: TypicalError | null, gym: TypicalError | null): TypicalError | null {
   if (!own || !gym) return own ?? gym;
-  const weight = Math.min(GYM_WEIGHT, gym.freedom);
-  const freedom = own.freedom + weight;
-  const error = Math.sqrt((own.freedom * own.error ** 2 + weight * gym.error ** 2) / freedom);
-  return { error, freedom };
+  const weight = Math.min(GYM_WEIGHT, gym.degreesOfFreedom);
+  const degreesOfFreedom = own.degreesOfFreedom + weight;
+  const error = Math.sqrt(
+    (own.degreesOfFreedom * own.error ** 2 + weight * gym.error ** 2) / degreesOfFreedom,
+  );
+  return { error, degreesOfFreedom };
 }

@@ -28,7 +28,7 @@ const trialsText = (count: number): string => `${count} ${count === 1 ? 'trial' 
  * verdictSentence(compareTrials({ better: 'higher', before: [], after: [] }), String) // 'Too little data: one side has no trial.'
  */
 export function verdictSentence(
-  { verdict, change, least, means, trials, daysDiffer, restsOnOne }: Compared,
+  { verdict, change, least, means, trials, daysDiffer, isDrivenByOutlier }: Compared,
   told: ToldValue,
 ): string {
   if (change === null) return 'Too little data: one side has no trial.';
@@ -40,7 +40,7 @@ export function verdictSentence(
     : '';
   switch (verdict) {
     case 'no real change':
-      if (restsOnOne) return `No real change: ${sides}; a single trial makes the difference.`;
+      if (isDrivenByOutlier) return `No real change: ${sides}; a single trial makes the difference.`;
       return `No real change: ${sides}; only a difference above ${told(least)} would be real.${days}`;
     case 'too little data':
       return `Too little data: ${sides}; that is more than ${told(least)}, but too few trials were repeated on one day to be sure.${days}`;
@@ -57,17 +57,17 @@ export function verdictSentence(
  * What else is to be known of a course, a sentence each: other ways of counting, learning, slips, a long pause.
  *
  * @example
- * courseNotes({ learning: 2, isBetweenDays: false, otherWays: [], aside: [], ahead: 0, pause: 7 }, String).length // 1
+ * courseNotes({ learning: 2, isBetweenDays: false, otherWays: [], outliers: [], ahead: 0, pause: 7 }, String).length // 1
  */
 export function courseNotes(
   {
     learning,
     isBetweenDays,
     otherWays,
-    aside,
+    outliers,
     ahead,
     pause,
-  }: Pick<Course, 'learning' | 'isBetweenDays' | 'otherWays' | 'aside' | 'ahead' | 'pause'>,
+  }: Pick<Course, 'learning' | 'isBetweenDays' | 'otherWays' | 'outliers' | 'ahead' | 'pause'>,
   told: ToldValue,
 ): string[] {
   return [
@@ -81,7 +81,7 @@ export function courseNotes(
       ({ measured, trials }) =>
         `${trialsText(trials)} counted in another way (${measured}) ${trials === 1 ? 'stands' : 'stand'} apart.`,
     ),
-    ...aside.map(
+    ...outliers.map(
       ({ value, day }) => `${told(value)} on ${day} cannot be so beside the others and is left out.`,
     ),
     ...(ahead > 0

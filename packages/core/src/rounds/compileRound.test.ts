@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { lettersVoice } from '../calls/testShelf.ts';
+import { lettersVoice } from '../calls/testLibrary.ts';
 import { seededLineText } from '../line/testLines.ts';
 import { starterBook } from '../moves/index.ts';
 import { seededRandom } from '../units/index.ts';
@@ -16,7 +16,7 @@ import {
 } from './index.ts';
 
 const book = starterBook();
-const shelf = lettersVoice();
+const library = lettersVoice();
 
 const combo = (line: string, extra: Partial<BlockCombo> = {}): BlockCombo => ({
   id: 'c1',
@@ -40,7 +40,7 @@ const comboBlock = (line: string, extra: Partial<ComboBlock> = {}): ComboBlock =
   ...extra,
 });
 const compile = (...blocks: Block[]): CompiledRound =>
-  compileRound({ blocks, lead: 'left', seed: 1 }, book, shelf);
+  compileRound({ blocks, lead: 'left', seed: 1 }, book, library);
 const of = (round: CompiledRound, kind: CueKind): Cue[] => round.cues.filter((cue) => cue.kind === kind);
 const texts = (cues: Cue[]): string[] => cues.map((cue) => cue.text);
 
@@ -189,7 +189,7 @@ describe('a round', () => {
       expect(cue.text).not.toBe(prompts[i]!.text);
       expect(cue.clip!.start - prompts[i]!.clip!.start).toBeGreaterThan(3.9);
     });
-    const other = compileRound({ blocks: [free], lead: 'left', seed: 2 }, book, shelf);
+    const other = compileRound({ blocks: [free], lead: 'left', seed: 2 }, book, library);
     expect(of(other, 'call').map((cue) => cue.at)).not.toEqual(prompts.map((cue) => cue.at));
   });
 
@@ -235,7 +235,7 @@ describe('a round', () => {
     ];
     const asked = new Set<string>();
     compileRound({ blocks, lead: 'left', seed: 1 }, book, {
-      find: (text, rate) => (asked.add(text), shelf.find(text, rate)),
+      find: (text, rate) => (asked.add(text), library.find(text, rate)),
     });
     const listed = wantedTexts(blocks, book);
     expect([...asked].filter((text) => !listed.includes(text))).toEqual([]);

@@ -1,4 +1,4 @@
-import { CALL_PRIORITIES, fitCalls, type ClipShelf } from '../calls/index.ts';
+import { CALL_PRIORITIES, fitCalls, type ClipLibrary } from '../calls/index.ts';
 import type { MoveBook } from '../moves/index.ts';
 import { clockTextToTenths, type Seconds } from '../units/index.ts';
 import { layOutAttentionWord } from './attentionWord.ts';
@@ -34,9 +34,9 @@ export interface RoundPlan extends RoundGround {
  * @example
  * compileRound({ blocks: [filled('rest')], lead: 'left', seed: 1 }, book, voice).duration // 40
  */
-export function compileRound(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): CompiledRound {
-  const layout = layOut(plan, book, shelf);
-  const { fitted, dropped } = fitCalls(layout.calls, shelf);
+export function compileRound(plan: RoundPlan, book: MoveBook, library: ClipLibrary): CompiledRound {
+  const layout = layOut(plan, book, library);
+  const { fitted, dropped } = fitCalls(layout.calls, library);
   // The cue of a call is this compile's own: it becomes the cue of the round where it stands, without a copy.
   const spoken = fitted.map(({ wanted, clip, start }): Cue => {
     const cue = wanted.cue as { -readonly [K in keyof Cue]: Cue[K] };
@@ -76,9 +76,9 @@ function inOrder(...lists: readonly Cue[][]): Cue[] {
   });
 }
 
-function layOut(plan: RoundPlan, book: MoveBook, shelf: ClipShelf): Layout {
+function layOut(plan: RoundPlan, book: MoveBook, library: ClipLibrary): Layout {
   const layout = emptyLayout();
-  const context = layOutContext(plan, book, shelf, layout);
+  const context = layOutContext(plan, book, library, layout);
   const timed = timeBlocks(plan.blocks);
   const blockAt = (at: Seconds): string =>
     (timed.find(({ from, to }) => at >= from && at < to) ?? timed.at(-1)!).block.id;

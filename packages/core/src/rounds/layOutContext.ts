@@ -1,5 +1,5 @@
 import { PACE_FACTORS } from '../body/index.ts';
-import type { CallWords, ClipShelf } from '../calls/index.ts';
+import type { CallWords, ClipLibrary } from '../calls/index.ts';
 import type { Lead, MoveBook } from '../moves/index.ts';
 import { seededRandom, type RandomSource, type Seconds } from '../units/index.ts';
 import type { Layout } from './cue.ts';
@@ -31,7 +31,7 @@ export interface LayOutContext {
   /** Pace of those who train. */
   readonly factor: number;
   readonly book: MoveBook;
-  readonly shelf: ClipShelf;
+  readonly library: ClipLibrary;
   readonly random: RandomSource;
   readonly shifts: readonly TempoShift[];
   readonly count: CountWords;
@@ -72,7 +72,7 @@ export function layOutContext(
     onAsked,
   }: RoundGround,
   book: MoveBook,
-  shelf: ClipShelf,
+  library: ClipLibrary,
   layout: Layout,
 ): LayOutContext {
   const formsByWords = new Map<CallWords, FormsOf>();
@@ -81,7 +81,7 @@ export function layOutContext(
     standing: { lead },
     factor,
     book,
-    shelf,
+    library,
     random: seededRandom(seed),
     shifts,
     count,

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { lettersVoice } from '../calls/testShelf.ts';
+import { lettersVoice } from '../calls/testLibrary.ts';
 import { seededLineText } from '../line/testLines.ts';
 import { starterBook } from '../moves/index.ts';
 import { seededRandom } from '../units/index.ts';

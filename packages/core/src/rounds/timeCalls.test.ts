@@ -1,4 +1,4 @@
-import { lettersVoice } from '../calls/testShelf.ts';
+import { lettersVoice } from '../calls/testLibrary.ts';
 import { starterBook } from '../moves/index.ts';
 import { TIME_CALLS, compileRound, wantedTexts, type Block, type TimeCall } from './index.ts';
 

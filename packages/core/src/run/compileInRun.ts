@@ -1,4 +1,4 @@
-import { clipShelf, type VoiceClip } from '../calls/index.ts';
+import { clipLibrary, type VoiceClip } from '../calls/index.ts';
 import type { Lead, MoveBook } from '../moves/index.ts';
 import {
   combosOf,
@@ -67,7 +67,7 @@ export function compileToPlay(
     ...(round.timeCalls ? { timeCalls: round.timeCalls } : {}),
   };
   return {
-    ...compileRound(plan, book, clipShelf(clips)),
+    ...compileRound(plan, book, clipLibrary(clips)),
     combos: combosOf(round.blocks, book),
     scenes: roundScenes(round.blocks, { lead, factor }, book),
   };

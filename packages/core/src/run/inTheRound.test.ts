@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { lettersVoice } from '../calls/testShelf.ts';
+import { lettersVoice } from '../calls/testLibrary.ts';
 import { starterBook } from '../moves/index.ts';
 import { compileRound, soundEvents, usualBlock, type Block, type RoundPlan } from '../rounds/index.ts';
 import {

@@ -1,4 +1,4 @@
-import { simulateRound } from '../standIns/index.ts';
+import { simulateRound } from '../simulation/index.ts';
 import { seededRandom } from '../units/index.ts';
 import type { HeardTrial } from './heardTrial.ts';
 import { matchOfTrial, timesThrough, workOut } from './workOut.ts';

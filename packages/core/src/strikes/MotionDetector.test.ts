@@ -1,4 +1,4 @@
-import { bagMotion } from '../standIns/index.ts';
+import { bagMotion } from '../simulation/index.ts';
 import { seededRandom } from '../units/index.ts';
 import { MotionDetector, type MotionSample, type MotionStrike } from './index.ts';
 

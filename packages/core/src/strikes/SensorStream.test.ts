@@ -1,4 +1,4 @@
-import { sensorMessages, type SensorWay } from '../standIns/index.ts';
+import { sensorMessages, type SensorWay } from '../simulation/index.ts';
 import { seededRandom } from '../units/index.ts';
 import { SensorStream } from './index.ts';
 

@@ -1,4 +1,4 @@
-import { hallSound } from '../standIns/index.ts';
+import { hallSound } from '../simulation/index.ts';
 import { seededRandom } from '../units/index.ts';
 import { chirp, findChirp } from './chirp.ts';
 

@@ -1,4 +1,4 @@
-import { clipShelf, type VoiceClip } from '@eurhythm/core/calls';
+import { clipLibrary, type VoiceClip } from '@eurhythm/core/calls';
 import { moveBook } from '@eurhythm/core/moves';
 import { combosOf, compileRound, type RoundPlan } from '@eurhythm/core/rounds';
 import type { SentBook } from './playedSession.ts';
@@ -10,6 +10,6 @@ export function compiledJson(
   clips: readonly VoiceClip[],
 ): Uint8Array {
   const book = moveBook(items, numbers);
-  const compiled = compileRound(plan, book, clipShelf(clips));
+  const compiled = compileRound(plan, book, clipLibrary(clips));
   return new TextEncoder().encode(JSON.stringify({ ...compiled, combos: combosOf(plan.blocks, book) }));
 }

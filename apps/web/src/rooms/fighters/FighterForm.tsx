@@ -6,9 +6,9 @@ import { SaveFighterDto, type FighterView, type GymView } from '@eurhythm/contra
 import { newId } from '../../server/api.ts';
 import { queries } from '../../server/queries.ts';
 import { useContractForm, type ContractForm } from '../../server/useContractForm.ts';
-import { putting } from '../../sync/letters/letter.ts';
+import { putRequest } from '../../sync/queue/queuedWrite.ts';
 import { StaleNotice, staleSave, type StaleSave } from '../../sync/StaleNotice.tsx';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -68,7 +68,7 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
   );
   const page = fighter ? `/fighters/${fighter.id}` : '/fighters';
   const save = useWrite<FighterView, { entry: SaveFighterDto; basedOn: number | undefined }>(
-    ({ entry, basedOn }) => putting(SUBJECTS.fighter, `fighters/${id}`, entry, { basedOn, page }),
+    ({ entry, basedOn }) => putRequest(SUBJECTS.fighter, `fighters/${id}`, entry, { basedOn, page }),
     {
       onSuccess: async () => {
         draft.clear();

@@ -4,8 +4,8 @@ import { Controller } from 'react-hook-form';
 import { SetFitDto, type FighterView, type FitView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { useContractForm } from '../../server/useContractForm.ts';
-import { putting } from '../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { putRequest } from '../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
@@ -65,7 +65,7 @@ function FitForm({ id, mark, onDone }: { id: string; mark: FitView; onDone: () =
   };
   const { save, isPending, notice } = useVersionedWrite<FitView, SetFitDto, FitView>({
     writing: (mine, basedOn) =>
-      putting(SUBJECTS.fighter, `fighters/${id}/fit`, mine, {
+      putRequest(SUBJECTS.fighter, `fighters/${id}/fit`, mine, {
         basedOn,
         page: `/fighters/${id}`,
       }),

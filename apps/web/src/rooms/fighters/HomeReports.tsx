@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { readCodeOf } from '@eurhythm/core/home';
 import type { FighterView, HomeReportView } from '@eurhythm/contract';
-import { putting, takingOut } from '../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { putRequest, deleteRequest } from '../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { useDates } from '../../ui/dates.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -28,7 +28,7 @@ export function HomeReports({ fighter, reports }: HomeReportsProps) {
   const [typed, setTyped] = useState('');
   const [wrong, setWrong] = useState('');
   const take = useWrite<HomeReportView, string>(
-    (code) => putting(SUBJECTS.home, `fighters/${id}/home/${code}`, {}, { page: `/fighters/${id}` }),
+    (code) => putRequest(SUBJECTS.home, `fighters/${id}/home/${code}`, {}, { page: `/fighters/${id}` }),
     {
       onSuccess: async () => {
         setTyped('');
@@ -38,7 +38,7 @@ export function HomeReports({ fighter, reports }: HomeReportsProps) {
     },
   );
   const remove = useWrite<unknown, string>(
-    (code) => takingOut(SUBJECTS.home, `fighters/${id}/home/${code}`),
+    (code) => deleteRequest(SUBJECTS.home, `fighters/${id}/home/${code}`),
     {
       onSuccess: () => client.invalidateQueries(),
       onError: (error) => toast.error(error.message),

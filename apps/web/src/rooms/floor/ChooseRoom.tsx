@@ -4,7 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import type { FighterView } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
 import { queries } from '../../server/queries.ts';
-import { WriteRefused } from '../../sync/letters/Sync.ts';
+import { WriteRefused } from '../../sync/queue/Sync.ts';
 import { sync } from '../../sync/opened.ts';
 import { beginRun } from './beginRun.ts';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
@@ -42,7 +42,7 @@ export function ChooseRoom() {
       void navigate(`/floor/${run.id}`);
     },
     onError: async (error) => {
-      if (error instanceof WriteRefused) await sync.unshelve(error.shelved.letter.id);
+      if (error instanceof WriteRefused) await sync.unreject(error.rejected.write.id);
       errors.showFailure(error);
     },
   });

@@ -1,13 +1,13 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { DeckState, RunDeck } from '../../floor/RunDeck.ts';
+import type { ControllerState, RunController } from '../../floor/RunController.ts';
 import { SyncNotice } from '../../sync/SyncNotice.tsx';
 import { Key } from '../../ui/Button.tsx';
 import { keyOf } from './marks/numberKeys.ts';
 
 interface FloorKeysProps {
-  readonly state: DeckState;
-  readonly deck: RunDeck;
+  readonly state: ControllerState;
+  readonly controller: RunController;
   readonly canUndo: boolean;
   /** How many are in the run. */
   readonly fighters: number;
@@ -21,13 +21,13 @@ interface FloorKeysProps {
 }
 
 /** What the press that holds does now. */
-export const holdWord = ({ phase }: DeckState): string =>
+export const holdWord = ({ phase }: ControllerState): string =>
   phase === 'running' ? 'Hold' : phase === 'ready' ? 'Start' : 'Go on';
 
 /** The keys of the Floor, which are buttons as well. */
 export function FloorKeys({
   state,
-  deck,
+  controller,
   canUndo,
   fighters,
   onUndo,
@@ -40,11 +40,11 @@ export function FloorKeys({
 }: FloorKeysProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-3.5 px-8 text-base phone:px-4">
-      <KeyButton name="Space" onPress={() => deck.toggle()} isMain>
+      <KeyButton name="Space" onPress={() => controller.toggle()} isMain>
         {holdWord(state).toLowerCase()}
       </KeyButton>
       {state.phase === 'running' && (
-        <KeyButton name="E" onPress={() => deck.holdAfterCombo()} isMain={state.holdsSoon}>
+        <KeyButton name="E" onPress={() => controller.holdAfterCombo()} isMain={state.holdsSoon}>
           {state.holdsSoon ? 'holds after this combo' : 'hold after combo'}
         </KeyButton>
       )}
@@ -69,10 +69,10 @@ export function FloorKeys({
       <KeyButton name="I" onPress={onEars}>
         listen
       </KeyButton>
-      <KeyButton name="→" onPress={() => deck.goTo(state.round + 1)}>
+      <KeyButton name="→" onPress={() => controller.goTo(state.round + 1)}>
         next
       </KeyButton>
-      <KeyButton name="←" onPress={() => deck.goTo(state.round)}>
+      <KeyButton name="←" onPress={() => controller.goTo(state.round)}>
         again
       </KeyButton>
       <KeyButton name="T" onPress={onBurst}>

@@ -8,13 +8,13 @@ import type { FighterPaceView, FighterView, GymView, RunPlanView, RunView } from
 import { queries } from '../../server/queries.ts';
 import { useStable } from '../../ui/useStable.ts';
 import { useShortcut } from '../../ui/useShortcut.ts';
-import { NO_SOUND, makesSound, type FloorDesk } from '../../floor/SilentDesk.ts';
-import { openRunDeck } from '../../floor/openRunDeck.ts';
-import type { RunDeck } from '../../floor/RunDeck.ts';
+import { NO_SOUND, makesSound, type FloorOutput } from '../../floor/SilentOutput.ts';
+import { openRunController } from '../../floor/openRunController.ts';
+import type { RunController } from '../../floor/RunController.ts';
 import { withKept } from '../../floor/keptRun.ts';
 import { Button, ButtonLink } from '../../ui/Button.tsx';
-import type { HallDesk } from '../../hall/HallDesk.ts';
-import { deskId, useHallDesk } from '../../hall/useHallDesk.ts';
+import type { HostDevice } from '../../hall/HostDevice.ts';
+import { deskId, useHostDevice } from '../../hall/useHostDevice.ts';
 import { AfterRun } from './after/AfterRun.tsx';
 import { Board } from './board/Board.tsx';
 import { LandedArea } from './board/LandedArea.tsx';
@@ -22,7 +22,7 @@ import { BurstPane } from './burst/BurstPane.tsx';
 import { useClaps } from '../../floor/hands/useClaps.ts';
 import { useHands } from '../../floor/hands/useHands.ts';
 import { DevicesPanel } from './hall/DevicesPanel.tsx';
-import { useDeskTasks } from './hall/useDeskTasks.ts';
+import { useHostTasks } from './hall/useHostTasks.ts';
 import { FloorKeys } from './FloorKeys.tsx';
 import { HandsFields } from './HandsFields.tsx';
 import { HoldBar } from './HoldBar.tsx';
@@ -43,7 +43,7 @@ export function RunRoom() {
 
 function RunOf({ runId }: { runId: string }) {
   // Who plays it is asked while the run is fetched.
-  const [hall, deskState] = useHallDesk(runId);
+  const [hall, deskState] = useHostDevice(runId);
   const { data: told, error } = useQuery({
     ...queries.run(runId),
     refetchOnMount: 'always' as const,
@@ -76,16 +76,16 @@ interface RunProps {
   readonly grades: GymView['grades'];
   /** A start was pressed before all of this was there. */
   readonly starts: boolean;
-  readonly hall: HallDesk;
+  readonly hall: HostDevice;
 }
 
 function RunHere({ run, plan, fighters, grades, starts, hall }: RunProps) {
-  const deck = useDeck(run, plan, starts);
+  const controller = useController(run, plan, starts);
   const book = useMemo(() => moveBook(plan.book.items, plan.book.numbers), [plan]);
-  if (!deck) return <FloorNote title="Making room for sound" starts={starts} />;
+  if (!controller) return <FloorNote title="Making room for sound" starts={starts} />;
   return (
-    <RunOnDeck
-      {...{ run, book, deck, hall, grades }}
+    <PlayedRun
+      {...{ run, book, controller, hall, grades }}
       everybody={fighters}
       factor={plan.factor}
       paces={plan.paces ?? NOBODY}
@@ -96,7 +96,7 @@ function RunHere({ run, plan, fighters, grades, starts, hall }: RunProps) {
 const NOBODY: readonly FighterPaceView[] = [];
 
 /** Two devices that play one class would be heard twice. */
-function PlayedElsewhere({ hall }: { hall: HallDesk }) {
+function PlayedElsewhere({ hall }: { hall: HostDevice }) {
   return (
     <main className="mat flex h-screen flex-col items-center justify-center gap-6 p-6 text-center">
       <h1 className="board text-5xl phone:text-3xl">This class is played elsewhere</h1>
@@ -118,11 +118,11 @@ function PlayedElsewhere({ hall }: { hall: HallDesk }) {
   );
 }
 
-/** A deck for the time that the page shows the run: from then on it knows better than the server where the run stands. */
-function useDeck(run: RunView, plan: RunPlanView, starts: boolean): RunDeck<FloorDesk> | null {
-  const [deck, setDeck] = useState<RunDeck<FloorDesk> | null>(null);
+/** A controller for the time that the page shows the run: from then on it knows better than the server where the run stands. */
+function useController(run: RunView, plan: RunPlanView, starts: boolean): RunController<FloorOutput> | null {
+  const [controller, setController] = useState<RunController<FloorOutput> | null>(null);
   const open = useStable(() => {
-    const made = openRunDeck(run, plan);
+    const made = openRunController(run, plan);
     if (starts) made.toggle();
     return made;
   });
@@ -130,82 +130,82 @@ function useDeck(run: RunView, plan: RunPlanView, starts: boolean): RunDeck<Floo
     const made = open();
     void made.load();
     // Shown once the browser has made room for it.
-    const shown = requestAnimationFrame(() => setDeck(made));
+    const shown = requestAnimationFrame(() => setController(made));
     return () => {
       cancelAnimationFrame(shown);
       made.dispose();
     };
   }, [open]);
-  return deck;
+  return controller;
 }
 
-interface RunOnDeckProps {
+interface PlayedRunProps {
   readonly run: RunView;
   readonly everybody: readonly FighterView[];
   readonly grades: GymView['grades'];
   readonly book: MoveBook;
-  readonly deck: RunDeck<FloorDesk>;
-  readonly hall: HallDesk;
+  readonly controller: RunController<FloorOutput>;
+  readonly hall: HostDevice;
   /** Pace of the gym. */
   readonly factor: number;
   /** Of those whose own pace was measured. */
   readonly paces: readonly FighterPaceView[];
 }
 
-function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor, paces }: RunOnDeckProps) {
-  const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
-  const people = usePeople(begun, deck, everybody, grades, paces);
+function PlayedRun({ run: begun, everybody, grades, book, controller, hall, factor, paces }: PlayedRunProps) {
+  const state = useSyncExternalStore(controller.subscribe, controller.snapshot);
+  const people = usePeople(begun, controller, everybody, grades, paces);
   const { run, here: fighters } = people;
-  const marks = useMarks(run, deck);
+  const marks = useMarks(run, controller);
   const markBar = {
     marks,
-    pressed: () => ({ seconds: deck.position, otherLead: otherLead(run.lead) }),
-    onAllClean: (round: number) => deck.allClean(round),
+    pressed: () => ({ seconds: controller.position, otherLead: otherLead(run.lead) }),
+    onAllClean: (round: number) => controller.allClean(round),
   };
-  const ears = useFloorEars({ run, deck, hall, book });
-  useDeskTasks({ run, fighters, deck, hall, marks, pressed: markBar.pressed, hear: ears.hear });
+  const ears = useFloorEars({ run, controller, hall, book });
+  useHostTasks({ run, fighters, controller, hall, marks, pressed: markBar.pressed, hear: ears.hear });
   const [isBurst, setBurst] = useState(false);
   const [panel, setPanel] = useState<'devices' | 'people' | 'ears' | null>(null);
   const toggle = (which: 'devices' | 'people' | 'ears') => () => setPanel(panel === which ? null : which);
   const [isMixer, setMixer] = useState(false);
   useEffect(() => {
-    const touch = (): void => deck.touch();
+    const touch = (): void => controller.touch();
     window.addEventListener('keydown', touch);
     window.addEventListener('pointerdown', touch);
     return () => {
       window.removeEventListener('keydown', touch);
       window.removeEventListener('pointerdown', touch);
     };
-  }, [deck]);
+  }, [controller]);
   const openBurst = (): void => {
-    deck.hold();
+    controller.hold();
     setBurst(true);
   };
   const free = (action: () => void) => () => !isBurst && action();
   const hands = useHands(
     {
-      hold: () => deck.toggle(),
-      next: () => deck.goTo(state.round + 1),
-      again: () => deck.goTo(state.round),
+      hold: () => controller.toggle(),
+      next: () => controller.goTo(state.round + 1),
+      again: () => controller.goTo(state.round),
     },
     isBurst,
   );
   // What comes out of the loudspeaker is no clap.
   const claps = useClaps(
-    free(() => deck.toggle()),
+    free(() => controller.toggle()),
     () => {
-      const { phase, round } = deck.state;
-      return phase === 'running' && soundsAt(deck.rounds[round]!, deck.position);
+      const { phase, round } = controller.state;
+      return phase === 'running' && soundsAt(controller.rounds[round]!, controller.position);
     },
   );
   const changeTempo = (by: number) => () =>
-    void deck.changeTempo(by).then(
+    void controller.changeTempo(by).then(
       (told) => told && toast(told),
       (error: Error) => toast.error(error.message),
     );
   useShortcut(
     'e',
-    free(() => deck.holdAfterCombo()),
+    free(() => controller.holdAfterCombo()),
   );
   useShortcut('+', free(changeTempo(2)));
   useShortcut('-', free(changeTempo(-2)));
@@ -227,7 +227,7 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor, pa
       <BurstPane
         run={run}
         fighters={fighters}
-        deck={deck}
+        controller={controller}
         listening={ears.listening}
         onClose={() => setBurst(false)}
       />
@@ -237,13 +237,13 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor, pa
       <AfterRun
         run={run}
         marks={marks}
-        endedRounds={deck.endedRounds}
+        endedRounds={controller.endedRounds}
         fighters={people.all}
         heard={
           ears.shown.length > 0 && (
             <LandedArea
               landed={ears.shown}
-              combos={deck.rounds[ears.shown[0]!.round]!.combos}
+              combos={controller.rounds[ears.shown[0]!.round]!.combos}
               fighters={people.all}
               book={book}
             />
@@ -255,7 +255,14 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor, pa
   return (
     <main className="mat hall flex h-dvh flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
       <div className="flex min-h-0 flex-1 flex-col overflow-clip phone:h-dvh phone:flex-none">
-        <Board run={run} fighters={fighters} deck={deck} state={state} book={book} landed={ears.shown} />
+        <Board
+          run={run}
+          fighters={fighters}
+          controller={controller}
+          state={state}
+          book={book}
+          landed={ears.shown}
+        />
         {!makesSound() && (
           <p role="status" className="px-10 font-semibold text-caution phone:px-4">
             {NO_SOUND}
@@ -267,9 +274,9 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor, pa
             server answers.
           </p>
         )}
-        <HoldBar state={state} deck={deck} />
+        <HoldBar state={state} controller={controller} />
       </div>
-      <TempoLadder {...{ run, deck, state, fighters, marks, book, factor, paces }} />
+      <TempoLadder {...{ run, controller, state, fighters, marks, book, factor, paces }} />
       {panel === 'devices' ? (
         <DevicesPanel hall={hall} />
       ) : panel === 'people' ? (
@@ -281,13 +288,13 @@ function RunOnDeck({ run: begun, everybody, grades, book, deck, hall, factor, pa
       )}
       {isMixer && (
         <div className="px-8">
-          <Mixer desk={deck.desk} />
+          <Mixer output={controller.output} />
           <HandsFields {...hands} claps={claps} />
         </div>
       )}
       <FloorKeys
         state={state}
-        deck={deck}
+        controller={controller}
         canUndo={marks.canUndo}
         fighters={fighters.length}
         onUndo={marks.undo}

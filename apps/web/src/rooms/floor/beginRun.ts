@@ -2,9 +2,9 @@ import { runBegins, withPaces } from '@eurhythm/core/plan';
 import type { BeginningView, FighterView, RunView } from '@eurhythm/contract';
 import { keepBegun } from '../../floor/keptRun.ts';
 import { queries, queryClient } from '../../server/queries.ts';
-import { putting } from '../../sync/letters/letter.ts';
+import { putRequest } from '../../sync/queue/queuedWrite.ts';
 import { write } from '../../sync/useSync.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { SUBJECTS } from '../../sync/queue/subjects.ts';
 
 /** A server that has not answered after so long is not waited for. */
 const PATIENCE_MS = 3000;
@@ -22,13 +22,15 @@ export interface RunWish {
 export async function beginRun({ runId, sessionId, present }: RunWish): Promise<RunView> {
   const fighterIds = present.map(({ id }) => id);
   const startedAt = new Date().toISOString();
-  const told = write<RunView>(putting(SUBJECTS.run, `runs/${runId}`, { sessionId, fighterIds, startedAt }));
+  const told = write<RunView>(
+    putRequest(SUBJECTS.run, `runs/${runId}`, { sessionId, fighterIds, startedAt }),
+  );
   let late: ReturnType<typeof setTimeout> | undefined;
   const patience = new Promise<null>((done) => (late = setTimeout(() => done(null), PATIENCE_MS)));
   const answered = await Promise.race([told, patience]);
   clearTimeout(late);
   if (answered) return answered;
-  // What becomes of it is told on the shelf, should it be refused later.
+  // What becomes of it is told on the rejectedWrites, should it be refused later.
   told.catch(() => {});
   const beginning = await queryClient.ensureQueryData(queries.beginning(sessionId)).catch(() => null);
   if (!beginning) return told;

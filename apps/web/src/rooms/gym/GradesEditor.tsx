@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { SaveGradesDto, checkFields, type GradeDto, type GymView } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
-import { putting } from '../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { putRequest } from '../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -20,7 +20,7 @@ export function GradesEditor({ gym }: { gym: GymView }) {
   const [grades, setGrades] = useState<readonly GradeDto[]>(gym.grades);
   const [basedOn, setBasedOn] = useState(gym.gradesVersion);
   const { save, notice } = useVersionedWrite<GymView, SaveGradesDto, SaveGradesDto & { version: number }>({
-    writing: (mine, basedOn) => putting(SUBJECTS.grades, 'grades', mine, { basedOn, page: '/gym' }),
+    writing: (mine, basedOn) => putRequest(SUBJECTS.grades, 'grades', mine, { basedOn, page: '/gym' }),
     fields: { grades: 'Grades' },
     onSaved: async (after) => {
       client.setQueryData(['gym'], after);

@@ -2,8 +2,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { NameGymDto, checkFields, type GymView } from '@eurhythm/contract';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
-import { putting } from '../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { putRequest } from '../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { TextField } from '../../ui/Field.tsx';
 
@@ -12,7 +12,7 @@ export function GymName({ gym }: { gym: GymView }) {
   const client = useQueryClient();
   const errors = useFieldErrors();
   const [name, setName] = useState(gym.name);
-  const save = useWrite<GymView>(() => putting(SUBJECTS.gym, 'gym/name', { name }, { page: '/gym' }), {
+  const save = useWrite<GymView>(() => putRequest(SUBJECTS.gym, 'gym/name', { name }, { page: '/gym' }), {
     onSuccess: (after) => client.setQueryData(['gym'], after),
     onError: errors.showFailure,
   });

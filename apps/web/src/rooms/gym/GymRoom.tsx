@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { RULES, type Rule } from '@eurhythm/core/body';
 import { SchoolDto, checkFields, type GymView } from '@eurhythm/contract';
-import { putting } from '../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { putRequest } from '../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { queries } from '../../server/queries.ts';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
@@ -49,7 +49,7 @@ function School({ gym }: { gym: GymView }) {
   const [basedOn] = useState(gym.version);
   const change = (changes: Partial<SchoolDto>): void => setSchool({ ...school, ...changes });
   const { save, notice } = useVersionedWrite<GymView, SchoolDto, SchoolDto & { version: number }>({
-    writing: (mine, basedOn) => putting(SUBJECTS.gym, 'gym/school', mine, { basedOn, page: '/gym' }),
+    writing: (mine, basedOn) => putRequest(SUBJECTS.gym, 'gym/school', mine, { basedOn, page: '/gym' }),
     fields: SCHOOL_FIELDS,
     nowOf: (now) => ({ ...(now as GymView).school, version: (now as GymView).version }),
     onSaved: (after) => {

@@ -2,7 +2,7 @@ import { useMemo, useSyncExternalStore } from 'react';
 import { useParams } from 'react-router';
 import { moveBook } from '@eurhythm/core/moves';
 import { HALL_VIEWS, type HallRunView, type HallViewName } from '@eurhythm/contract';
-import type { FollowingDeck } from '../../hall/FollowingDeck.ts';
+import type { FollowingController } from '../../hall/FollowingController.ts';
 import type { HallMember, MemberState } from '../../hall/HallMember.ts';
 import { deviceName } from '../../hall/deviceName.ts';
 import { useMember } from '../../hall/useMember.ts';
@@ -25,7 +25,7 @@ export function HallRoom() {
 
 function Joined({ code, name, shown }: { code: string; name: string; shown: HallViewName }) {
   const [joined, member] = useMember(code, shown, name);
-  const { kind, message, view, deck } = joined;
+  const { kind, message, view, controller } = joined;
   if (kind === 'refused')
     return (
       <HallNote title={message}>
@@ -34,20 +34,20 @@ function Joined({ code, name, shown }: { code: string; name: string; shown: Hall
         </ButtonLink>
       </HallNote>
     );
-  if (kind === 'joining' || !view || !deck) return <HallNote title="Joining the class" />;
-  return <Shown joined={joined} member={member} view={view} deck={deck} shown={shown} />;
+  if (kind === 'joining' || !view || !controller) return <HallNote title="Joining the class" />;
+  return <Shown joined={joined} member={member} view={view} controller={controller} shown={shown} />;
 }
 
 interface ShownProps {
   readonly joined: MemberState;
   readonly member: HallMember;
   readonly view: HallRunView;
-  readonly deck: FollowingDeck;
+  readonly controller: FollowingController;
   readonly shown: HallViewName;
 }
 
-function Shown({ joined, member, view, deck, shown }: ShownProps) {
-  const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
+function Shown({ joined, member, view, controller, shown }: ShownProps) {
+  const state = useSyncExternalStore(controller.subscribe, controller.snapshot);
   const { items, numbers } = view.plan.book;
   const book = useMemo(() => moveBook(items, numbers), [items, numbers]);
   if (state.phase === 'failed') return <HallNote title={state.failure} />;
@@ -64,7 +64,7 @@ function Shown({ joined, member, view, deck, shown }: ShownProps) {
           The server does not answer. This goes on by itself, and comes back by itself.
         </p>
       )}
-      <View view={view} deck={deck} state={state} book={book} member={member} joined={joined} />
+      <View view={view} controller={controller} state={state} book={book} member={member} joined={joined} />
     </>
   );
 }

@@ -14,9 +14,9 @@ const AHEAD = 3;
 const LEVEL_WORDS = { head: 'head high', body: 'body high', low: 'low' } as const;
 
 /** For who holds: the pad that comes next, mirrored, at its height, and the two after it. */
-export function HolderView({ view, deck, state, book, joined }: HallProps) {
+export function HolderView({ view, controller, state, book, joined }: HallProps) {
   const [group, setGroup] = useState('');
-  const { at, moment, cycle, combo, walk } = useShownLine(deck, state, book, group);
+  const { at, moment, cycle, combo, walk } = useShownLine(controller, state, book, group);
   const { block, left } = blockAt(view.plan.rounds[state.round]!.blocks as never, at);
   const isRest = block?.kind === 'rest';
   const landed = joined.landed.filter((each) => each.round === state.round);
@@ -36,11 +36,11 @@ export function HolderView({ view, deck, state, book, joined }: HallProps) {
           {clockText(secondsLeft(left))}
         </span>
       </div>
-      <GroupChoice groups={groupsOf(deck, state.round)} value={group} onChange={setGroup} />
+      <GroupChoice groups={groupsOf(controller, state.round)} value={group} onChange={setGroup} />
       {isRest && landed.length > 0 && (
         <LandedArea
           landed={landed}
-          combos={deck.rounds[state.round]!.combos}
+          combos={controller.rounds[state.round]!.combos}
           fighters={view.fighters}
           book={book}
         />

@@ -9,9 +9,9 @@ import { StampRow } from '../floor/marks/StampRow.tsx';
 import type { HallProps } from './hallProps.ts';
 
 /** The class in a hand: hold, next, again, marks, and the numbers of a burst. What is pressed is done by the coach's device. */
-export function RemoteView({ view, deck, state, member, joined }: HallProps) {
-  const position = useFrame(() => deck.position, state.phase === 'running');
-  const at = state.phase === 'running' ? position : deck.position;
+export function RemoteView({ view, controller, state, member, joined }: HallProps) {
+  const position = useFrame(() => controller.position, state.phase === 'running');
+  const at = state.phase === 'running' ? position : controller.position;
   const round = view.plan.rounds[state.round]!;
   const { left } = blockAt(round.blocks as never, at);
   const [said, setSaid] = useState({ message: '', isDone: true });

@@ -20,7 +20,7 @@ const DRAWS_MS = { otherwise: 40, listening: 90 } as const;
 const placeOf = (sessionId: string): string => `eurhythm.station.${sessionId}`;
 
 /** A phone at a bag or a pair: whose it is, what they do now, and how long it lasts. */
-export function StationView({ view, deck, state, book, member, joined }: HallProps) {
+export function StationView({ view, controller, state, book, member, joined }: HallProps) {
   const [own, setOwn] = useState<readonly string[]>(() => readOwn(view.sessionId));
   const [isChoosing, setChoosing] = useState(own.length === 0);
   const [group, setGroup] = useState('');
@@ -30,13 +30,13 @@ export function StationView({ view, deck, state, book, member, joined }: HallPro
     code: member.code,
     name: deviceName(),
     fighterIds: own,
-    deck,
+    controller,
     state,
     member,
     burst: joined.burst,
   });
   const { at, moment, cycle, combo, walk } = useShownLine(
-    deck,
+    controller,
     state,
     book,
     group,
@@ -89,7 +89,7 @@ export function StationView({ view, deck, state, book, member, joined }: HallPro
           {clockText(secondsLeft(left))}
         </span>
       </div>
-      <GroupChoice groups={groupsOf(deck, state.round)} value={group} onChange={setGroup} />
+      <GroupChoice groups={groupsOf(controller, state.round)} value={group} onChange={setGroup} />
       <p className="board flex min-h-32 flex-1 items-center justify-center text-center text-7xl leading-none break-words uppercase">
         {joined.burst
           ? 'burst'
@@ -100,7 +100,7 @@ export function StationView({ view, deck, state, book, member, joined }: HallPro
       {isRest && landed.length > 0 ? (
         <LandedArea
           landed={landed}
-          combos={deck.rounds[state.round]!.combos}
+          combos={controller.rounds[state.round]!.combos}
           fighters={view.fighters}
           book={book}
         />

@@ -2,15 +2,15 @@ import { useMemo } from 'react';
 import type { Walk } from '@eurhythm/core/body';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { momentOfRound, type BlockCombo, type Cycle, type RoundMoment } from '@eurhythm/core/rounds';
-import type { FollowingDeck } from '../../hall/FollowingDeck.ts';
-import type { DeckState } from '../../floor/RunDeck.ts';
+import type { FollowingController } from '../../hall/FollowingController.ts';
+import type { ControllerState } from '../../floor/RunController.ts';
 import { useFrame } from '../../floor/useFrame.ts';
 import { useWalk } from '../floor/board/StripArea.tsx';
 import { nextCycle } from '../floor/board/whatComes.ts';
 
 /** The groups that have lines of their own in a round. */
-export function groupsOf(deck: FollowingDeck, round: number): readonly string[] {
-  const lanes = deck.rounds[round]!.cycles.flatMap((cycle) => cycle.lanes ?? []);
+export function groupsOf(controller: FollowingController, round: number): readonly string[] {
+  const lanes = controller.rounds[round]!.cycles.flatMap((cycle) => cycle.lanes ?? []);
   return [...new Set(lanes.map(({ group }) => group))];
 }
 
@@ -28,20 +28,20 @@ export interface ShownNow {
  * every frame, or at one in so many milliseconds.
  */
 export function useShownLine(
-  deck: FollowingDeck,
-  state: DeckState,
+  controller: FollowingController,
+  state: ControllerState,
   book: MoveBook,
   group: string,
   everyMs = 0,
 ): ShownNow {
-  const position = useFrame(() => deck.position, state.phase === 'running', everyMs);
-  const at = state.phase === 'running' ? position : deck.position;
-  const round = deck.rounds[state.round]!;
+  const position = useFrame(() => controller.position, state.phase === 'running', everyMs);
+  const at = state.phase === 'running' ? position : controller.position;
+  const round = controller.rounds[state.round]!;
   const moment = momentOfRound(round, at);
-  const cycle = moment.cycle ?? nextCycle(round, at) ?? deck.rounds[state.round + 1]?.cycles[0];
+  const cycle = moment.cycle ?? nextCycle(round, at) ?? controller.rounds[state.round + 1]?.cycles[0];
   const combos = useMemo(
-    () => new Map(deck.rounds.flatMap(({ combos }) => combos).map((combo) => [combo.id, combo])),
-    [deck],
+    () => new Map(controller.rounds.flatMap(({ combos }) => combos).map((combo) => [combo.id, combo])),
+    [controller],
   );
   const lane = cycle?.lanes?.find((each) => each.group === group);
   const combo = cycle && combos.get(lane?.combo ?? cycle.combo);

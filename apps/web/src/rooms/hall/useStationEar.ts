@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { fightRound, simulateBurst } from '@eurhythm/core/standIns';
+import { fightRound, simulateBurst } from '@eurhythm/core/simulation';
 import { seededRandom } from '@eurhythm/core/units';
 import { BURST_ROUND } from '@eurhythm/contract';
 import type { Ear, EarKind, EarStrike } from '../../ears/Ear.ts';
@@ -7,8 +7,8 @@ import { plainName } from '../../ears/heardTrial.ts';
 import { NOBODY_IN_BURST, NOBODY_IN_ROUND } from '../../ears/nobody.ts';
 import { openEar } from '../../ears/openEar.ts';
 import { Passage } from '../../floor/listening/Passage.ts';
-import type { DeckState } from '../../floor/RunDeck.ts';
-import type { FollowingDeck } from '../../hall/FollowingDeck.ts';
+import type { ControllerState } from '../../floor/RunController.ts';
+import type { FollowingController } from '../../hall/FollowingController.ts';
 import type { HallMember, MemberState } from '../../hall/HallMember.ts';
 import { StationTeller, type StationSelf } from '../../hall/StationTeller.ts';
 import { newId } from '../../server/api.ts';
@@ -39,8 +39,8 @@ interface StationProps {
   readonly code: string;
   readonly name: string;
   readonly fighterIds: readonly string[];
-  readonly deck: FollowingDeck;
-  readonly state: DeckState;
+  readonly controller: FollowingController;
+  readonly state: ControllerState;
   readonly member: HallMember;
   /** The burst of the class that runs. */
   readonly burst: MemberState['burst'];
@@ -52,7 +52,7 @@ export function useStationEar({
   code,
   name,
   fighterIds,
-  deck,
+  controller,
   state,
   member,
   burst,
@@ -88,7 +88,10 @@ export function useStationEar({
   /** Where the class is: in a round, or in a burst between two of them, from its bell on. */
   const place = useStable((): { round: number; at: number | null } => {
     if (burst) return { round: BURST_ROUND, at: (member.clock.now() - burst.at) / 1000 };
-    return { round: deck.state.round, at: deck.state.phase === 'running' ? deck.position : null };
+    return {
+      round: controller.state.round,
+      at: controller.state.phase === 'running' ? controller.position : null,
+    };
   });
   const position = useStable(() => place().at);
   const [passage] = useState(() => new Passage());
@@ -112,7 +115,7 @@ export function useStationEar({
     const random = seededRandom(round + fighterIds.length + 1);
     return burst
       ? simulateBurst(NOBODY_IN_BURST, burst.seconds, random)
-      : fightRound(deck.rounds[round]!, NOBODY_IN_ROUND, random);
+      : fightRound(controller.rounds[round]!, NOBODY_IN_ROUND, random);
   });
   // A virtual fighter learns each round anew.
   const tried = kind === 'pretend' ? `${round} ${burst !== null}` : null;

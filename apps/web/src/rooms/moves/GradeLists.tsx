@@ -14,8 +14,8 @@ import {
   type TechniqueLists,
 } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
-import { putting } from '../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { putRequest } from '../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { queries } from '../../server/queries.ts';
 import { UndoButtons } from '../../sync/drafts/UndoButtons.tsx';
@@ -94,7 +94,7 @@ function GradeList({ grade, saved }: GradeListProps) {
     SaveTechniquesDto & { version: number }
   >({
     writing: (mine, basedOn) =>
-      putting(SUBJECTS.techniques, address, mine, { basedOn, page: `/moves/grades/${grade.id}` }),
+      putRequest(SUBJECTS.techniques, address, mine, { basedOn, page: `/moves/grades/${grade.id}` }),
     fields: { techniques: 'Techniques' },
     tell: (technique) => nameOf(technique as TechniqueDto, combos, book),
     onSaved: async (after) => {

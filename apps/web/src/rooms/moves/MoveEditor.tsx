@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { SaveMoveDto, checkFields, type BookView, type MoveView } from '@eurhythm/contract';
-import { putting, takingOut } from '../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { putRequest, deleteRequest } from '../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useWrite, write } from '../../sync/useSync.ts';
 import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { toastWithUndo } from '../../ui/toastWithUndo.ts';
@@ -71,7 +71,7 @@ export function MoveEditor({ code, saved, move }: MoveEditorProps) {
   const page = `/moves/${code ?? 'new'}`;
   const { save, notice } = useVersionedWrite<BookView, SaveMoveDto, SaveMoveDto & { version: number }>({
     writing: (mine, basedOn) =>
-      putting(SUBJECTS.move, `moves/${encodeURIComponent(target)}`, mine, { basedOn, page }),
+      putRequest(SUBJECTS.move, `moves/${encodeURIComponent(target)}`, mine, { basedOn, page }),
     fields: MOVE_FIELDS,
     onSaved: (after) => {
       client.setQueryData(['moves'], after);
@@ -87,7 +87,7 @@ export function MoveEditor({ code, saved, move }: MoveEditorProps) {
     onError: errors.showFailure,
   });
   const remove = useWrite<{ retired: boolean; usedBy: string[] }>(
-    () => takingOut(SUBJECTS.move, `moves/${target}`),
+    () => deleteRequest(SUBJECTS.move, `moves/${target}`),
     {
       onSuccess: async ({ retired, usedBy }) => {
         await client.invalidateQueries({ queryKey: ['moves'] });
@@ -96,7 +96,7 @@ export function MoveEditor({ code, saved, move }: MoveEditorProps) {
             ? `${saved.name} is retired, not gone: used by ${usedBy.slice(0, 3).join(', ')}${usedBy.length > 3 ? ` and ${usedBy.length - 3} more` : ''}.`
             : `${saved.name} is out of the book.`,
           async () => {
-            await write(putting(SUBJECTS.move, `moves/${target}`, saved));
+            await write(putRequest(SUBJECTS.move, `moves/${target}`, saved));
             await client.invalidateQueries({ queryKey: ['moves'] });
           },
         );

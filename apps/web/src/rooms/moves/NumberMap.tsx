@@ -10,8 +10,8 @@ import {
   type TouchedLine,
 } from '@eurhythm/contract';
 import { send } from '../../server/api.ts';
-import { putting } from '../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { putRequest } from '../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -42,7 +42,7 @@ export function NumberMap() {
   const [basedOn, setBasedOn] = useState(book.numbersVersion);
   const { save, notice } = useVersionedWrite<NumbersAnswer, SaveNumbersDto, BookNumbers>({
     writing: (mine, based) =>
-      putting(SUBJECTS.numbers, 'numbers', mine, { basedOn: based, page: '/moves/numbers' }),
+      putRequest(SUBJECTS.numbers, 'numbers', mine, { basedOn: based, page: '/moves/numbers' }),
     fields: { numbers: 'Numbers' },
     tell: (entry) => {
       const { number, code, side } = entry as NumberedMoveDto;

@@ -3,8 +3,8 @@ import { format } from 'date-fns';
 import { Link } from 'react-router';
 import type { QuestionView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
-import { putting } from '../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../sync/letters/subjects.ts';
+import { putRequest } from '../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Part, Plain } from '../../ui/Panel.tsx';
@@ -65,7 +65,7 @@ function Question({ question }: { question: QuestionView }) {
 function ToldOnce({ goalId }: { goalId: string }) {
   const client = useQueryClient();
   const tell = useWrite(
-    () => putting(SUBJECTS.goal, `goals/${goalId}/told`, { day: format(new Date(), 'yyyy-MM-dd') }),
+    () => putRequest(SUBJECTS.goal, `goals/${goalId}/told`, { day: format(new Date(), 'yyyy-MM-dd') }),
     { onSuccess: () => client.invalidateQueries({ queryKey: ['progress'] }) },
   );
   return (

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { StoodIn } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
-import { putting, type Subject } from '../../sync/letters/letter.ts';
+import { putRequest, type Subject } from '../../sync/queue/queuedWrite.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
@@ -25,7 +25,7 @@ export function WhereUsed({ address, subject, others }: WhereUsedProps) {
   const client = useQueryClient();
   const { data } = useQuery(queries.uses(address));
   const [by, setBy] = useState('');
-  const standIn = useWrite<StoodIn>(() => putting(subject, `${address}/stand-in`, { by }), {
+  const standIn = useWrite<StoodIn>(() => putRequest(subject, `${address}/stand-in`, { by }), {
     onSuccess: async ({ changed, left }) => {
       await client.invalidateQueries();
       setBy('');

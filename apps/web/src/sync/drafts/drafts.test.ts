@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { LetterStore } from '../letters/letterStore.ts';
-import { freshDatabases } from '../letters/testTabs.ts';
+import { QueuedWriteStore } from '../queue/queuedWriteStore.ts';
+import { freshDatabases } from '../queue/testTabs.ts';
 import { Drafts } from './drafts.ts';
 
 beforeEach(freshDatabases);
@@ -19,7 +19,7 @@ const drawn = () => new Promise((done) => setTimeout(done));
 
 describe('drafts', () => {
   it('are at hand when the page opens again, until they are dropped', async () => {
-    const store = await LetterStore.open('drafts');
+    const store = await QueuedWriteStore.open('drafts');
     const drafts = new Drafts(await store.drafts(), store);
     drafts.keep('combo.a', { title: 'Half' });
     drafts.keep('combo.b', { title: 'Gone' });

@@ -1,4 +1,4 @@
-import type { LetterStore } from '../letters/letterStore.ts';
+import type { QueuedWriteStore } from '../queue/queuedWriteStore.ts';
 
 /** A draft as another tab has it now; without a value it is gone. */
 export interface DraftChange {
@@ -6,7 +6,7 @@ export interface DraftChange {
   readonly value: unknown;
 }
 
-type Store = Pick<LetterStore, 'keepDraft' | 'dropDraft'>;
+type Store = Pick<QueuedWriteStore, 'keepDraft' | 'dropDraft'>;
 
 /**
  * Drafts as every page has them at hand: read once when the page opens, and kept after every change. A key is shown before

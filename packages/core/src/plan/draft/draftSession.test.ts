@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { starterBook } from '../../moves/index.ts';
 import { compileRound } from '../../rounds/index.ts';
-import { lettersVoice } from '../../calls/testShelf.ts';
+import { lettersVoice } from '../../calls/testLibrary.ts';
 import {
   draftSession,
   pickCombos,

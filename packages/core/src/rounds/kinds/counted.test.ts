@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { lettersVoice } from '../../calls/testShelf.ts';
+import { lettersVoice } from '../../calls/testLibrary.ts';
 import { starterBook } from '../../moves/index.ts';
 import {
   compileRound,
@@ -21,7 +21,7 @@ import {
 } from '../index.ts';
 
 const book = starterBook();
-const shelf = lettersVoice();
+const library = lettersVoice();
 const count = (extra: Partial<CountBlock> = {}): CountBlock => ({
   kind: 'count',
   id: 'c',
@@ -81,7 +81,7 @@ const footwork: FootworkBlock = {
   bpm: 90,
 };
 const compile = (block: Block, extra: object = {}) =>
-  compileRound({ blocks: [block], lead: 'left', seed: 3, ...extra }, book, shelf);
+  compileRound({ blocks: [block], lead: 'left', seed: 3, ...extra }, book, library);
 const saidIn = (round: ReturnType<typeof compile>): string[] =>
   round.cues.flatMap((cue) => (cue.clip ? [cue.text] : []));
 
@@ -182,7 +182,7 @@ describe('holds, reactions, footwork and talk', () => {
   it('rings no bell for a talk', () => {
     const talk: Block = { kind: 'talk', id: 't', seconds: 30, title: 'Rules', notes: '' };
     expect(compile(talk).cues.map((cue) => cue.kind)).toEqual(['show']);
-    const round = compileRound({ blocks: [talk, hold], lead: 'left', seed: 1 }, book, shelf);
+    const round = compileRound({ blocks: [talk, hold], lead: 'left', seed: 1 }, book, library);
     expect(round.cues.filter((cue) => cue.kind === 'bell').map((cue) => cue.at)).toEqual([30, 96]);
   });
   it('says the word of the day at random instants of the work, never over another call', () => {
@@ -238,7 +238,7 @@ describe('any counted block', () => {
         compileRound({ blocks: [whole], lead: 'left', seed: 1 }, book, {
           find: (text, rate) => {
             if (!listed.has(text)) unlisted.push(text);
-            return shelf.find(text, rate);
+            return library.find(text, rate);
           },
         });
         expect(unlisted).toEqual([]);
@@ -256,7 +256,7 @@ describe('sides that change at each repetition', () => {
     expect([strikes.limbs['right-leg'], strikes.limbs['left-leg']]).toEqual([4, 3]);
   });
   it('are said at the start', () => {
-    const { cues } = compileRound({ blocks: [turns], lead: 'left', seed: 1 }, book, shelf);
+    const { cues } = compileRound({ blocks: [turns], lead: 'left', seed: 1 }, book, library);
     expect(cues.find(({ clip }) => clip)!.text).toMatch(/^round kick, change sides each time$|^round kick$/);
   });
 });
@@ -267,7 +267,7 @@ describe('the speed of a set', () => {
     expect(countedLength(sets, book, 1)).toBe(Math.ceil(3 * 3 + 2 * 10 + 4 * 2 * (1 / 0.65 + 2 / 1.3)));
   });
   it('is called where it changes', () => {
-    const { cues } = compileRound({ blocks: [sets], lead: 'left', seed: 1 }, book, shelf);
+    const { cues } = compileRound({ blocks: [sets], lead: 'left', seed: 1 }, book, library);
     const texts = cues.flatMap(({ clip, text }) => (clip ? [text] : []));
     expect(texts.filter((text) => /slow|speed/.test(text))).toEqual([
       expect.stringContaining('slow'),
@@ -284,7 +284,7 @@ describe('counted work that its block has no time for', () => {
     ['condition', condition({ seconds: 23 }), 'Only 10 of 15 counts fit.'],
     ['hold', { ...hold, seconds: 33 }, 'Only 1 of 2 counts fit.'],
   ] as const)('is told for %s', (_, block, message) => {
-    const { findings } = compileRound({ blocks: [block], lead: 'left', seed: 1 }, book, shelf);
+    const { findings } = compileRound({ blocks: [block], lead: 'left', seed: 1 }, book, library);
     expect(findings).toMatchObject([{ rule: 'count-cut', severity: 'caution' }]);
     expect(findings[0]!.message).toContain(message);
   });
@@ -295,7 +295,7 @@ describe('counted work that its block has no time for', () => {
       const { findings } = compileRound(
         { blocks: [{ ...block, seconds }], lead: 'left', seed: 1, factor },
         book,
-        shelf,
+        library,
       );
       expect(findings).toEqual([]);
     }
@@ -313,7 +313,7 @@ describe('groups with exercises of their own', () => {
     const { cues, findings } = compileRound(
       { blocks: [{ ...block, seconds: 45 }], lead: 'left', seed: 1 },
       book,
-      shelf,
+      library,
     );
     const said = cues.filter(({ clip }) => clip).map(({ text }) => text);
     expect(said.slice(0, 3)).toEqual(['squats', 'minnows, star jumps', 'one']);
@@ -327,7 +327,7 @@ describe('groups with exercises of their own', () => {
       title: 'Two straights',
       groups: [{ group: 'Ebb', title: 'Knees' }],
     };
-    const { cues } = compileRound({ blocks: [block], lead: 'left', seed: 1 }, book, shelf);
+    const { cues } = compileRound({ blocks: [block], lead: 'left', seed: 1 }, book, library);
     expect(cues.find(({ kind }) => kind === 'show')!.text).toBe('Two straights · Ebb: Knees');
     expect(cues.filter(({ clip }) => clip).map(({ text }) => text)).toContain('ebb, knees');
     expect(wantedTexts([block], book)).toContain('ebb, knees');

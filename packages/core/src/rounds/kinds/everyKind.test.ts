@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { PACE_FACTORS } from '../../body/index.ts';
-import { lettersVoice } from '../../calls/testShelf.ts';
+import { lettersVoice } from '../../calls/testLibrary.ts';
 import { starterBook } from '../../moves/index.ts';
 import {
   BLOCK_KINDS,

@@ -1,4 +1,4 @@
-import { lettersVoice } from '../../calls/testShelf.ts';
+import { lettersVoice } from '../../calls/testLibrary.ts';
 import { starterBook } from '../../moves/index.ts';
 import {
   blockFaults,

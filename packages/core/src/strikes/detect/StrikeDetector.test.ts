@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { hallSound, impactSound, type Placed } from '../../standIns/index.ts';
+import { hallSound, impactSound, type Placed } from '../../simulation/index.ts';
 import { seededRandom } from '../../units/index.ts';
 import { StrikeDetector, detectStrikes, type Onset } from '../index.ts';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { simulateRound } from '../../standIns/index.ts';
+import { simulateRound } from '../../simulation/index.ts';
 import { seededRandom } from '../../units/index.ts';
 import { matchStrikes } from './matchStrikes.ts';
 

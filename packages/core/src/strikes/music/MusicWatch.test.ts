@@ -1,4 +1,4 @@
-import { hallSound, impactSound, musicSound } from '../../standIns/index.ts';
+import { hallSound, impactSound, musicSound } from '../../simulation/index.ts';
 import { seededRandom } from '../../units/index.ts';
 import { MusicWatch, hasMusic } from './MusicWatch.ts';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { hallSound, impactSound, throughLoudspeaker, type Placed } from '../../standIns/index.ts';
+import { hallSound, impactSound, throughLoudspeaker, type Placed } from '../../simulation/index.ts';
 import { normalDraw, seededRandom, type RandomSource } from '../../units/index.ts';
 import { ECHO_BLOCK, EchoCanceller } from './EchoCanceller.ts';
 import { EchoFit } from './EchoFit.ts';

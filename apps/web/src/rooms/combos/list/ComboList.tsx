@@ -20,8 +20,8 @@ import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, NavLink } from 'react-router';
 import { toast } from 'sonner';
 import type { ComboView } from '@eurhythm/contract';
-import { putting } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { comboFilter, NO_FILTER } from './comboFilter.ts';
 import { ComboFilters } from './ComboFilters.tsx';
@@ -103,7 +103,7 @@ function keyOf(row: Row): string {
 function useReorder(combos: readonly ComboView[]) {
   const client = useQueryClient();
   const save = useWrite<{ items: ComboView[] }, { gradeId: string; ids: string[] }>(
-    (order) => putting(SUBJECTS.order, 'combos/order', order),
+    (order) => putRequest(SUBJECTS.order, 'combos/order', order),
     {
       onSuccess: ({ items }) => client.setQueryData(['combos'], items),
       onError: (error) => toast.error(error.message),

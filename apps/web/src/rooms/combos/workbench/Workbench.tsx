@@ -5,7 +5,7 @@ import { comboName } from '@eurhythm/core/plan';
 import { ladder } from '@eurhythm/core/teach';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 import type { SaveComboDto } from '@eurhythm/contract';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { StaleNotice } from '../../../sync/StaleNotice.tsx';
 import type { Draft } from '../../../sync/drafts/useDraft.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';

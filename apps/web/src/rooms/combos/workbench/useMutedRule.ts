@@ -3,8 +3,8 @@ import { toast } from 'sonner';
 import type { Finding, Rule } from '@eurhythm/core/body';
 import { formFromMove, type GymView } from '@eurhythm/contract';
 import { useBookView } from '../../../server/gymData.ts';
-import { putting } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { changeSchool } from '../../../sync/changeSchool.ts';
 import { write } from '../../../sync/useSync.ts';
 import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
@@ -27,7 +27,9 @@ export function useMutedRule(gym: GymView): (finding: Finding) => void {
     if (!found) return;
     const risks = (found.risks ?? []).map((risk) => (risk.text === text ? { ...risk, muted } : risk));
     await write(
-      putting(SUBJECTS.move, `moves/${code}`, formFromMove({ ...found, risks }), { basedOn: found.version }),
+      putRequest(SUBJECTS.move, `moves/${code}`, formFromMove({ ...found, risks }), {
+        basedOn: found.version,
+      }),
     );
     await client.invalidateQueries({ queryKey: ['moves'] });
   };

@@ -5,9 +5,9 @@ import { toast } from 'sonner';
 import type { RecipeKind } from '@eurhythm/core/teach';
 import { SaveComboDto, checkFields, type ComboView } from '@eurhythm/contract';
 import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
-import { putting, takingOut } from '../../../sync/letters/letter.ts';
+import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';
 import { staleSave, type StaleSave } from '../../../sync/StaleNotice.tsx';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { putDraft, type Draft } from '../../../sync/drafts/useDraft.ts';
 import { useWrite, write } from '../../../sync/useSync.ts';
 import { queries } from '../../../server/queries.ts';
@@ -49,7 +49,7 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
   const [stale, setStale] = useState<StaleSave<ComboView, SaveComboDto> | null>(null);
   const page = isNew ? '/combos/new' : `/combos/${id}`;
   const save = useWrite<ComboView, Save>(
-    ({ written, basedOn }) => putting(SUBJECTS.combo, `combos/${id}`, written, { basedOn, page }),
+    ({ written, basedOn }) => putRequest(SUBJECTS.combo, `combos/${id}`, written, { basedOn, page }),
     {
       onSuccess: async (saved, { draft: written }) => {
         await refresh();
@@ -74,7 +74,7 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
   );
   const { data: uses } = useQuery({ ...queries.uses(`combos/${id}`), enabled: !isNew });
   const usedBy = uses?.usedBy ?? [];
-  const remove = useWrite(() => takingOut(SUBJECTS.combo, `combos/${id}`), {
+  const remove = useWrite(() => deleteRequest(SUBJECTS.combo, `combos/${id}`), {
     onSuccess: async () => {
       const before = all.find((each) => each.id === id);
       const unsaved = draft.isChanged ? combo : null;
@@ -85,7 +85,7 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
         ? `“${before?.title ?? combo.title}” is retired, not gone: used by ${usedBy.slice(0, 3).join(', ')}${usedBy.length > 3 ? ` and ${usedBy.length - 3} more` : ''}.`
         : `“${before?.title ?? combo.title}” is out of the book.`;
       toastWithUndo(told, async () => {
-        await write(putting(SUBJECTS.combo, `combos/${id}`, before ? saveable(before) : combo));
+        await write(putRequest(SUBJECTS.combo, `combos/${id}`, before ? saveable(before) : combo));
         if (unsaved) putDraft(`combo.${id}`, unsaved);
         await refresh();
       });

@@ -3,8 +3,8 @@ import { useRef, useState, type DragEvent } from 'react';
 import { toast } from 'sonner';
 import type { AttemptView } from '@eurhythm/contract';
 import { queries, queryClient } from '../../../server/queries.ts';
-import { putting } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { write } from '../../../sync/useSync.ts';
 import { newId } from '../../../server/api.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
@@ -144,7 +144,7 @@ export function FromFile() {
               stored.current.set(place, id);
               try {
                 await write<AttemptView>(
-                  putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page: '/fighters/from-file' }),
+                  putRequest(SUBJECTS.trial, `attempts/${id}`, attempt, { page: '/fighters/from-file' }),
                 );
                 await queryClient.invalidateQueries({ queryKey: ['fighters', attempt.fighterId] });
                 toast(before ? 'Stored in place of what was stored before.' : 'Stored as a trial.');

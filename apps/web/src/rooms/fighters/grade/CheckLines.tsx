@@ -2,8 +2,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { toast } from 'sonner';
 import type { GradeCheckView, MarkShownDto } from '@eurhythm/contract';
-import { putting } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { Button } from '../../../ui/Button.tsx';
 
@@ -13,7 +13,7 @@ export function CheckLines({ check, by }: { check: GradeCheckView; by: string })
   const mark = useWrite<unknown, { requirementId: string; isShown: boolean }>(
     ({ requirementId, isShown }) => {
       const body: MarkShownDto = { isShown, day: format(new Date(), 'yyyy-MM-dd'), by: by.trim() };
-      return putting(SUBJECTS.shown, `fighters/${check.fighterId}/shown/${requirementId}`, body);
+      return putRequest(SUBJECTS.shown, `fighters/${check.fighterId}/shown/${requirementId}`, body);
     },
     {
       onSuccess: () => client.invalidateQueries(),

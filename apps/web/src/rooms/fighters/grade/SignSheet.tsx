@@ -11,8 +11,8 @@ import {
 } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
-import { putting } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { LongTextField } from '../../../ui/Field.tsx';
@@ -36,7 +36,7 @@ export function SignSheet({ check, signedBy, second, page }: SignSheetProps) {
   const [lines, setLines] = useState<readonly SheetLineDto[]>(() => sheetOf(check));
   const [note, setNote] = useState('');
   const sign = useWrite<GradingView, SignGradeDto>(
-    (sheet) => putting(SUBJECTS.grading, `gradings/${id}`, sheet, { page }),
+    (sheet) => putRequest(SUBJECTS.grading, `gradings/${id}`, sheet, { page }),
     {
       onSuccess: async ({ passed, grade }) => {
         toast(passed ? `${check.name} has ${grade} now.` : 'Kept. Nothing changed but the history.');

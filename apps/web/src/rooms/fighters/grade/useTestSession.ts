@@ -4,8 +4,8 @@ import { useNavigate } from 'react-router';
 import type { GradeCheckView, SaveSessionDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
-import { putting } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { testSession } from './testSession.ts';
 
@@ -16,12 +16,15 @@ export function useTestSession(): { isPending: boolean; told: string; make(check
   const [id] = useState(newId);
   const { data: tests = [] } = useQuery(queries.tests());
   const { data: combos = [] } = useQuery(queries.combos());
-  const save = useWrite((session: SaveSessionDto) => putting(SUBJECTS.session, `sessions/${id}`, session), {
-    onSuccess: async () => {
-      await client.invalidateQueries({ queryKey: ['sessions'] });
-      void navigate(`/sessions/${id}`);
+  const save = useWrite(
+    (session: SaveSessionDto) => putRequest(SUBJECTS.session, `sessions/${id}`, session),
+    {
+      onSuccess: async () => {
+        await client.invalidateQueries({ queryKey: ['sessions'] });
+        void navigate(`/sessions/${id}`);
+      },
     },
-  });
+  );
   return {
     isPending: save.isPending,
     told: save.error?.message ?? '',

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import type { Recall } from '@eurhythm/core/progress';
 import type { RecallDto, SaveRecallsDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
-import { putting } from '../../../sync/letters/letter.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { PlainButton } from '../../../ui/PlainButton.tsx';
 
 const WORDS: Readonly<Record<Recall, string>> = {
@@ -40,7 +40,7 @@ export function AskCombo({ combo, who, runId, page }: AskComboProps) {
       at,
     }));
     const body: SaveRecallsDto = { recalls };
-    void sync.put(putting(SUBJECTS.recall, `progress/recalls/${asking}`, body, { page }));
+    void sync.put(putRequest(SUBJECTS.recall, `progress/recalls/${asking}`, body, { page }));
   };
   return (
     <section aria-label={combo.name} className="border-b border-rule py-3">

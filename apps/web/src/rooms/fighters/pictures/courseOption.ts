@@ -52,7 +52,7 @@ export function courseOption(
     }),
     yAxis: sideAxis(inks, { scale: true, axisLabel: { formatter: (value: number) => told(value) } }),
     series: courses.flatMap((course) => {
-      const { lead, days, usual, aside } = course;
+      const { lead, days, usual, outliers } = course;
       return [
         {
           type: 'scatter',
@@ -81,7 +81,7 @@ export function courseOption(
           symbolSize: 10,
           itemStyle: { color: 'transparent', borderColor: quiet, borderWidth: 2 },
           // A slip would squeeze all others together: it is listed, and drawn only where it is near.
-          data: aside
+          data: outliers
             .filter(({ value }) => usual && value < 2 * usual.high)
             .map(({ day, value }) => [at(day), value]),
         },

@@ -11,7 +11,7 @@ const course = {
     { day: '2026-03-05', values: [22, 23] },
   ],
   usual: { low: 21, high: 25 },
-  aside: [{ day: '2026-03-12', value: 230 }],
+  outliers: [{ day: '2026-03-12', value: 230 }],
 } as unknown as CourseView;
 
 describe('the trials of a test', () => {

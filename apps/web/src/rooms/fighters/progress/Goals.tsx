@@ -11,8 +11,8 @@ import {
 } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
-import { putting, takingOut } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { DayField } from '../../../ui/DayFields.tsx';
@@ -34,7 +34,7 @@ const WEEKS = 12;
 export function Goals({ fighter, progress }: GoalsProps) {
   const client = useQueryClient();
   const [isNew, setNew] = useState(false);
-  const remove = useWrite<unknown, string>((id) => takingOut(SUBJECTS.goal, `goals/${id}`), {
+  const remove = useWrite<unknown, string>((id) => deleteRequest(SUBJECTS.goal, `goals/${id}`), {
     onSuccess: () => client.invalidateQueries(),
     onError: (error) => toast.error(error.message),
   });
@@ -88,7 +88,7 @@ function GoalForm({ fighter, progress, onDone }: GoalsProps & { onDone(): void }
     setOn: day(new Date()),
   });
   const save = useWrite<GoalView>(
-    () => putting(SUBJECTS.goal, `goals/${id}`, goal, { page: `/fighters/${fighter.id}` }),
+    () => putRequest(SUBJECTS.goal, `goals/${id}`, goal, { page: `/fighters/${fighter.id}` }),
     {
       onSuccess: async () => {
         await client.invalidateQueries();

@@ -9,8 +9,8 @@ import { clockText } from '@eurhythm/core/units';
 import type { FighterView, RunView, SaveSessionDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
-import { putting } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { SyncNotice } from '../../../sync/SyncNotice.tsx';
 import { useWrite } from '../../../sync/useSync.ts';
 import { forgetRun } from '../../../floor/keptRun.ts';
@@ -41,7 +41,7 @@ export function AfterRun({ run, marks, endedRounds, fighters, heard, onBurst }: 
   const client = useQueryClient();
   const navigate = useNavigate();
   const close = useWrite(
-    () => putting(SUBJECTS.run, `runs/${run.id}/end`, {}, { page: `/floor/${run.id}` }),
+    () => putRequest(SUBJECTS.run, `runs/${run.id}/end`, {}, { page: `/floor/${run.id}` }),
     {
       onSuccess: async () => {
         forgetRun(run.id);
@@ -55,7 +55,7 @@ export function AfterRun({ run, marks, endedRounds, fighters, heard, onBurst }: 
   const missed = missedRounds(run.rounds, [...endedRounds.keys()]);
   const [missedId] = useState(newId);
   const plan = useWrite(
-    (session: SaveSessionDto) => putting(SUBJECTS.session, `sessions/${missedId}`, session),
+    (session: SaveSessionDto) => putRequest(SUBJECTS.session, `sessions/${missedId}`, session),
     {
       onSuccess: async () => {
         await client.invalidateQueries({ queryKey: ['sessions'] });

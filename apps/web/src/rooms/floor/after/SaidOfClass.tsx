@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { EFFORT, MOST_NOTE, type RunView } from '@eurhythm/contract';
 import { PlainButton } from '../../../ui/PlainButton.tsx';
-import { putting } from '../../../sync/letters/letter.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 
 const EFFORTS = Array.from({ length: EFFORT.max - EFFORT.min + 1 }, (_, i) => EFFORT.min + i);
 
@@ -13,7 +13,7 @@ export function SaidOfClass({ run }: { run: RunView }) {
   const [note, setNote] = useState(run.note ?? '');
   const keep = (said: { effort: number | null; note: string }): void =>
     void sync.put(
-      putting(
+      putRequest(
         SUBJECTS.run,
         `runs/${run.id}/note`,
         { effort: said.effort, note: said.note.trim() === '' ? null : said.note.trim() },

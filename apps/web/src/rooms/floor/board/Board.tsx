@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { comboName } from '@eurhythm/core/plan';
 import { momentOfRound, sceneAt } from '@eurhythm/core/rounds';
-import type { DeckState } from '../../../floor/RunDeck.ts';
+import type { ControllerState } from '../../../floor/RunController.ts';
 import { lineTeller } from '../../../strip/lineWords.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
 import { bigText, sceneTime } from './bigText.ts';
@@ -14,7 +14,7 @@ import { PartnersComing, WorkingNow, partnersAt } from './PartnersNow.tsx';
 import { ScenePicture } from './ScenePicture.tsx';
 import { StripArea } from './StripArea.tsx';
 import { TapeClock } from './TapeClock.tsx';
-import type { Person, ShownDeck, ShownRun } from './shown.ts';
+import type { Person, ShownController, ShownRun } from './shown.ts';
 import { blockAt, nextCycle, nextInRound, nextText } from './whatComes.ts';
 
 /** Share of a rest in which is seen what landed before it. */
@@ -25,18 +25,18 @@ const NOTHING: readonly LandedDto[] = [];
 interface BoardProps {
   readonly run: ShownRun;
   readonly fighters: readonly Person[];
-  readonly deck: ShownDeck;
-  readonly state: DeckState;
+  readonly controller: ShownController;
+  readonly state: ControllerState;
   readonly book: MoveBook;
   /** What was heard of the rounds so far; nothing where nothing listens. */
   readonly landed?: readonly LandedDto[];
 }
 
 /** What everybody looks at: the time, the call, what is done now and how, for each group, and what comes next. */
-export function Board({ run, fighters, deck, state, book, landed = NOTHING }: BoardProps) {
-  const position = useFrame(() => deck.position, state.phase === 'running');
-  const at = state.phase === 'running' ? position : deck.position;
-  const compiled = deck.rounds[state.round]!;
+export function Board({ run, fighters, controller, state, book, landed = NOTHING }: BoardProps) {
+  const position = useFrame(() => controller.position, state.phase === 'running');
+  const at = state.phase === 'running' ? position : controller.position;
+  const compiled = controller.rounds[state.round]!;
   const round = run.rounds[state.round]!;
   const { block, left } = blockAt(round.blocks, at);
   const isRest = block?.kind === 'rest';
@@ -47,11 +47,11 @@ export function Board({ run, fighters, deck, state, book, landed = NOTHING }: Bo
   const shown = ofBlock
     ? (moment.cycle ??
       nextCycle(compiled, at) ??
-      (isRest ? deck.rounds[state.round + 1]?.cycles[0] : undefined))
+      (isRest ? controller.rounds[state.round + 1]?.cycles[0] : undefined))
     : undefined;
   const combos = useMemo(
-    () => new Map(deck.rounds.flatMap((each) => each.combos).map((combo) => [combo.id, combo])),
-    [deck],
+    () => new Map(controller.rounds.flatMap((each) => each.combos).map((combo) => [combo.id, combo])),
+    [controller],
   );
   const combo = shown && combos.get(shown.combo);
   const tell = useMemo(() => lineTeller(book), [book]);
@@ -91,7 +91,7 @@ export function Board({ run, fighters, deck, state, book, landed = NOTHING }: Bo
       </div>
       <CallArea
         state={state}
-        deck={deck}
+        controller={controller}
         run={run}
         moment={moment}
         scene={scene}

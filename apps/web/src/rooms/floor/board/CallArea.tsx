@@ -1,12 +1,12 @@
 import type { RoundMoment, PlacedScene } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
-import type { DeckState } from '../../../floor/RunDeck.ts';
+import type { ControllerState } from '../../../floor/RunController.ts';
 import type { bigText } from './bigText.ts';
-import type { ShownDeck, ShownRun } from './shown.ts';
+import type { ShownController, ShownRun } from './shown.ts';
 
 interface CallAreaProps {
-  readonly state: DeckState;
-  readonly deck: ShownDeck;
+  readonly state: ControllerState;
+  readonly controller: ShownController;
   readonly run: ShownRun;
   readonly moment: RoundMoment;
   readonly scene: PlacedScene | null;
@@ -16,7 +16,7 @@ interface CallAreaProps {
 }
 
 /** The largest thing on the board: what is called, the number that is counted, or the seconds that are left. */
-export function CallArea({ state, deck, run, moment, scene, big, restText }: CallAreaProps) {
+export function CallArea({ state, controller, run, moment, scene, big, restText }: CallAreaProps) {
   const isRunning = state.phase === 'running';
   const { text, said } = big;
   const offer = scene?.isSurprise ? null : moment.offer;
@@ -31,14 +31,14 @@ export function CallArea({ state, deck, run, moment, scene, big, restText }: Cal
         <SideWord over="holder shows next" word={offer.text} tone="text-holder" isEnd />
       )}
       {restText !== null && <SideWord over="then" word={restText} tone="text-ink" isEnd />}
-      {state.phase === 'ready' && <DroppedCalls deck={deck} run={run} />}
+      {state.phase === 'ready' && <DroppedCalls controller={controller} run={run} />}
       {state.cameBackAt !== null && (
         <p
           role="status"
           className="absolute top-1 left-1/2 -translate-x-1/2 rounded bg-tape px-4 py-1 text-lg font-semibold text-on-tape"
         >
           Came back at {clockText(state.cameBackAt)} of round {state.round + 1}.{' '}
-          {deck.audible ? '' : 'Press any key for sound.'}
+          {controller.audible ? '' : 'Press any key for sound.'}
         </p>
       )}
     </div>
@@ -89,8 +89,8 @@ function SideWord({
 }
 
 /** Told before the run: the calls that will not be heard, round by round. */
-function DroppedCalls({ deck, run }: { deck: ShownDeck; run: ShownRun }) {
-  const dropped = deck.rounds.map(
+function DroppedCalls({ controller, run }: { controller: ShownController; run: ShownRun }) {
+  const dropped = controller.rounds.map(
     (round) => round.findings.filter((finding) => finding.rule === 'call-dropped').length,
   );
   const all = dropped.reduce((sum, n) => sum + n, 0);

@@ -1,9 +1,9 @@
 import { secondsLeft } from '@eurhythm/core/units';
 import type { PlacedScene, RoundMoment } from '@eurhythm/core/rounds';
-import type { DeckState } from '../../../floor/RunDeck.ts';
+import type { ControllerState } from '../../../floor/RunController.ts';
 
 interface Seen {
-  readonly phase: DeckState['phase'];
+  readonly phase: ControllerState['phase'];
   readonly moment: Pick<RoundMoment, 'call'>;
   readonly scene: Pick<PlacedScene, 'at' | 'what' | 'count' | 'until'> | null;
   readonly at: number;

@@ -7,7 +7,7 @@ export type ShownRun = Pick<RunView, 'rounds' | 'partners'>;
 export type Person = Pick<FighterView, 'id' | 'name'>;
 
 /** What plays a run, or follows one that another device plays. */
-export interface ShownDeck {
+export interface ShownController {
   readonly rounds: readonly RoundToPlay[];
   /** Where the round that is shown stands now. */
   readonly position: Seconds;

@@ -8,13 +8,13 @@ import { newId } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
 import { BURST_SLEPT, type Burst, type BurstEnd } from '../../../floor/Burst.ts';
 import type { Listening } from '../../../floor/listening/Listening.ts';
-import type { RunDeck } from '../../../floor/RunDeck.ts';
+import type { RunController } from '../../../floor/RunController.ts';
 import { USUAL_BURSTS } from '../../../floor/usualBursts.ts';
 import type { EarKind } from '../../../ears/Ear.ts';
 import { keepSound } from '../../../server/keepSound.ts';
-import { putting } from '../../../sync/letters/letter.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TapeClock } from '../board/TapeClock.tsx';
@@ -65,14 +65,14 @@ interface KeptTrial {
 interface BurstPaneProps {
   readonly run: RunView;
   readonly fighters: readonly FighterView[];
-  readonly deck: RunDeck;
+  readonly controller: RunController;
   /** What stations hear. */
   readonly listening: Listening;
   onClose(): void;
 }
 
 /** As many as fit: of one fighter, whose strikes are tapped along, or of the whole class, whose numbers are told after the bell. */
-export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPaneProps) {
+export function BurstPane({ run, fighters, controller, listening, onClose }: BurstPaneProps) {
   useSyncExternalStore(listening.subscribe, listening.snapshot);
   const timed = useTimed(run);
   const [wish, setWish] = useState<BurstWish>({
@@ -103,7 +103,7 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
   const tellFailure = (error: unknown): void =>
     setFailure(error instanceof Error ? error.message : String(error));
   const send = (id: string, attempt: SaveAttemptDto): void =>
-    void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
+    void sync.put(putRequest(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
   const isWithin = (at: number): boolean => at >= 0 && at <= seconds;
   const finish = useStable(async (end: BurstEnd): Promise<void> => {
     const at = new Date().toISOString();
@@ -153,7 +153,7 @@ export function BurstPane({ run, fighters, deck, listening, onClose }: BurstPane
       // A tick sounds like a mitt to a microphone alone.
       const isQuiet =
         by === 'microphone' || (isClass && listening.listeners.some(({ source }) => source === 'microphone'));
-      const next = await deck.burst(seconds, (end) => void finish(end), isQuiet);
+      const next = await controller.burst(seconds, (end) => void finish(end), isQuiet);
       setTaps([]);
       next.start();
       if (isClass) {

@@ -1,8 +1,8 @@
 import { useSyncExternalStore } from 'react';
 import type { HeardTrial } from '@eurhythm/core/speed';
-import { putting } from '../../../sync/letters/letter.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { attemptOf, heardBy, told, type ClassBurst } from './classBurst.ts';
 
 const placeOf = (runId: string): string => `eurhythm.class-burst.${runId}`;
@@ -41,7 +41,7 @@ export function tellNumber(runId: string, fighterId: string, count: number): Cla
   const trial = now.trials[place]!;
   keepBurst(runId, now);
   const page = `/floor/${runId}`;
-  void sync.put(putting(SUBJECTS.trial, `attempts/${trial.id}`, attemptOf(now, trial, runId), { page }));
+  void sync.put(putRequest(SUBJECTS.trial, `attempts/${trial.id}`, attemptOf(now, trial, runId), { page }));
   return now;
 }
 
@@ -54,7 +54,7 @@ export function takeHeard(runId: string, heard: ReadonlyMap<string, HeardTrial>)
     burst = heardBy(burst, fighterId, trial);
     const now = burst.trials.find(({ id }) => id === open.id)!;
     const page = `/floor/${runId}`;
-    void sync.put(putting(SUBJECTS.trial, `attempts/${now.id}`, attemptOf(burst, now, runId), { page }));
+    void sync.put(putRequest(SUBJECTS.trial, `attempts/${now.id}`, attemptOf(burst, now, runId), { page }));
   }
   if (burst) keepBurst(runId, burst);
 }

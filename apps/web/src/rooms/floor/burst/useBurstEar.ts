@@ -3,7 +3,7 @@ import { median } from 'simple-statistics';
 import { soundEvents } from '@eurhythm/core/rounds';
 import { BURST_READY } from '@eurhythm/core/run';
 import type { HeardTrial } from '@eurhythm/core/speed';
-import { simulateBurst } from '@eurhythm/core/standIns';
+import { simulateBurst } from '@eurhythm/core/simulation';
 import { doubtWeak, standing, withoutOwnSounds } from '@eurhythm/core/strikes';
 import { seededRandom, thousandths } from '@eurhythm/core/units';
 import type { Ear, EarKind, EarStrike, KeptSound } from '../../../ears/Ear.ts';

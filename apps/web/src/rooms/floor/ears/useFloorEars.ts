@@ -12,11 +12,11 @@ import { KeptTakes } from '../../../floor/listening/KeptTakes.ts';
 import { Listening, type Take } from '../../../floor/listening/Listening.ts';
 import { landedOf, type Landed } from '../../../floor/listening/landed.ts';
 import { testToCount, trialsOfTake, type RoundTests } from '../../../floor/listening/trials.ts';
-import type { RunDeck } from '../../../floor/RunDeck.ts';
-import type { HallDesk } from '../../../hall/HallDesk.ts';
-import { putting, takingOut } from '../../../sync/letters/letter.ts';
+import type { RunController } from '../../../floor/RunController.ts';
+import type { HostDevice } from '../../../hall/HostDevice.ts';
+import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { OWN_EAR, useOwnEar, type OwnEar } from './useOwnEar.ts';
 import { useRoundWatch } from './useRoundWatch.ts';
@@ -46,8 +46,8 @@ export interface FloorEars {
 
 interface FloorEarsProps {
   readonly run: RunView;
-  readonly deck: RunDeck;
-  readonly hall: HallDesk;
+  readonly controller: RunController;
+  readonly hall: HostDevice;
   readonly book: MoveBook;
 }
 
@@ -59,9 +59,9 @@ interface Told {
 }
 
 /** All that listens to a run, what it hears of each round against what was due, and what is kept of it when a round is over. */
-export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEars {
+export function useFloorEars({ run, controller, hall, book }: FloorEarsProps): FloorEars {
   const [listening] = useState(() => new Listening());
-  const { round } = useSyncExternalStore(deck.subscribe, deck.snapshot);
+  const { round } = useSyncExternalStore(controller.subscribe, controller.snapshot);
   /** How far each round was gone through. */
   const reached = useRef(new Map<number, number>());
   /** Rounds that are over; what is told of them from then on puts right what is kept. */
@@ -71,17 +71,17 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
       new KeptTakes({
         newId,
         put: ({ id, attempt }) =>
-          void sync.put(putting(SUBJECTS.trial, `attempts/${id}`, attempt, { page: `/floor/${run.id}` })),
-        takeOut: (id) => void sync.put(takingOut(SUBJECTS.trial, `attempts/${id}`)),
+          void sync.put(putRequest(SUBJECTS.trial, `attempts/${id}`, attempt, { page: `/floor/${run.id}` })),
+        takeOut: (id) => void sync.put(deleteRequest(SUBJECTS.trial, `attempts/${id}`)),
       }),
   );
   const [told, setTold] = useState<Told>({ round: -1, takes: [], landed: [], items: [] });
 
-  const workersOf = (of: number) => workersIn(run, of, deck.rounds[of]!, book);
+  const workersOf = (of: number) => workersIn(run, of, controller.rounds[of]!, book);
   const place = {
-    position: () => (deck.state.phase === 'running' ? deck.position : null),
+    position: () => (controller.state.phase === 'running' ? controller.position : null),
     round,
-    compiled: deck.rounds[round]!,
+    compiled: controller.rounds[round]!,
     due: (fighterIds: readonly string[]) => {
       const { dueOf, workerAt } = workersOf(round)(fighterIds);
       return fighterIds
@@ -112,25 +112,33 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
   );
 
   const landedIn = (of: number): Landed[] => {
-    const compiled = deck.rounds[of];
+    const compiled = controller.rounds[of];
     if (!compiled) return [];
     const until =
-      of === deck.state.round
-        ? Math.max(reached.current.get(of) ?? 0, deck.position - 0.3)
+      of === controller.state.round
+        ? Math.max(reached.current.get(of) ?? 0, controller.position - 0.3)
         : (reached.current.get(of) ?? 0);
     return listening.of(of).flatMap((take) => landedOf(take, compiled, until, workersOf(of)));
   };
 
   const testsOf = (of: number): RoundTests => {
     const until = reached.current.get(of) ?? 0;
-    return { bursts: burstsOf(run, of, until), calls: callsOf(run, of, deck.rounds[of]!, until) };
+    return { bursts: burstsOf(run, of, until), calls: callsOf(run, of, controller.rounds[of]!, until) };
   };
   const trialsOf = (take: Take): SaveAttemptDto[] => {
     const { round: of, listener } = take;
     const theirs = bestEars(landedIn(of)).filter((landed) => landed.take.listener.id === listener.id);
     const where = { lead: run.lead, runId: run.id, at: new Date().toISOString() };
     const workers = workersOf(of)(listener.fighterIds);
-    return trialsOfTake(take, theirs, deck.rounds[of]!, testsOf(of), workers, where, kept.countsOf(take));
+    return trialsOfTake(
+      take,
+      theirs,
+      controller.rounds[of]!,
+      testsOf(of),
+      workers,
+      where,
+      kept.countsOf(take),
+    );
   };
   const keep = useStable((): void => {
     for (const of of over.current) kept.keep(of, listening.of(of), trialsOf);
@@ -142,7 +150,7 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
     setTold({ round: of, takes: listening.of(of), landed, items });
     for (const each of items) hall.landed(each);
   });
-  useRoundWatch(run, deck, {
+  useRoundWatch(run, controller, {
     reached: (of, position) => reached.current.set(of, position),
     again: (of) => {
       over.current.delete(of);
@@ -157,7 +165,7 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
       listening.settle(of);
       setTimeout(() => {
         // It was begun anew before this was known.
-        if (of === deck.state.round && deck.state.phase !== 'over') return;
+        if (of === controller.state.round && controller.state.phase !== 'over') return;
         over.current.add(of);
         keep();
         tell(of);
@@ -202,7 +210,9 @@ export function useFloorEars({ run, deck, hall, book }: FloorEarsProps): FloorEa
     countOf: ({ take, fighterId }) => kept.countsOf(take).get(fighterId) ?? null,
     canCount: (landed) => {
       const { listener, round: of } = landed.take;
-      return listener.source !== null && testToCount(landed, deck.rounds[of]!, testsOf(of), run) !== null;
+      return (
+        listener.source !== null && testToCount(landed, controller.rounds[of]!, testsOf(of), run) !== null
+      );
     },
     count: ({ take, fighterId }, said) => {
       kept.count(take, fighterId, said);

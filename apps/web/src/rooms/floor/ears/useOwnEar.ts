@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { simulateRound } from '@eurhythm/core/standIns';
+import { simulateRound } from '@eurhythm/core/simulation';
 import type { DueInRound } from '@eurhythm/core/strikes';
 import { seededRandom } from '@eurhythm/core/units';
 import type { Ear, EarKind, EarStrike } from '../../../ears/Ear.ts';

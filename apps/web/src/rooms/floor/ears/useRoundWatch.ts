@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import type { RunView } from '@eurhythm/contract';
-import type { RunDeck } from '../../../floor/RunDeck.ts';
+import type { RunController } from '../../../floor/RunController.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { blockAt } from '../board/whatComes.ts';
 
@@ -20,18 +20,28 @@ interface RoundTold {
 }
 
 /** Watches how the rounds of a run are gone through. */
-export function useRoundWatch(run: Pick<RunView, 'rounds'>, deck: RunDeck, told: RoundTold): void {
+export function useRoundWatch(
+  run: Pick<RunView, 'rounds'>,
+  controller: RunController,
+  told: RoundTold,
+): void {
   const look = useStable((seen: Seen): Seen => {
-    const { round, phase } = deck.state;
+    const { round, phase } = controller.state;
     const isOver = phase === 'over';
     if (isOver || round !== seen.round) {
       if (seen.round >= 0 && !seen.hasEnded) told.ends(seen.round);
       if (isOver) return { ...seen, hasEnded: true };
       if (seen.past.has(round)) told.again(round);
-      told.reached(round, deck.position);
-      return { round, position: deck.position, isRest: false, hasEnded: false, past: seen.past.add(round) };
+      told.reached(round, controller.position);
+      return {
+        round,
+        position: controller.position,
+        isRest: false,
+        hasEnded: false,
+        past: seen.past.add(round),
+      };
     }
-    const { position } = deck;
+    const { position } = controller;
     const isBack = position < seen.position - BACK;
     if (isBack) told.again(round);
     told.reached(round, position);

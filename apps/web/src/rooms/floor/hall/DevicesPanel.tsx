@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore } from 'react';
-import type { HallDesk } from '../../../hall/HallDesk.ts';
+import type { HostDevice } from '../../../hall/HostDevice.ts';
 import { QrCode } from '../../../hall/QrCode.tsx';
 import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/Button.tsx';
 
 /** How other devices join this class, and which ones have. */
-export function DevicesPanel({ hall }: { hall: HallDesk }) {
+export function DevicesPanel({ hall }: { hall: HostDevice }) {
   const { code, devices, failure, isConnected } = useSyncExternalStore(hall.subscribe, hall.snapshot);
   const { data: door } = useQuery(queries.door());
   useEffect(() => void hall.open(), [hall]);

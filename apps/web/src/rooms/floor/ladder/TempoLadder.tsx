@@ -4,7 +4,7 @@ import type { MoveBook } from '@eurhythm/core/moves';
 import { ownPace } from '@eurhythm/core/progress';
 import { ladderAdvice, type LadderAdvice } from '@eurhythm/core/speed';
 import type { FighterPaceView, FighterView, RunView } from '@eurhythm/contract';
-import type { DeckState, RunDeck } from '../../../floor/RunDeck.ts';
+import type { ControllerState, RunController } from '../../../floor/RunController.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
 import { Key } from '../../../ui/Button.tsx';
 import { useShortcut } from '../../../ui/useShortcut.ts';
@@ -13,8 +13,8 @@ import type { Marks } from '../marks/useMarks.ts';
 
 interface TempoLadderProps {
   readonly run: RunView;
-  readonly deck: RunDeck;
-  readonly state: DeckState;
+  readonly controller: RunController;
+  readonly state: ControllerState;
   readonly fighters: readonly FighterView[];
   readonly marks: Marks;
   readonly book: MoveBook;
@@ -27,19 +27,28 @@ interface TempoLadderProps {
 const NAMED = 4;
 
 /** In the rest after a set: what the marks say about the next one's tempo, and the key that takes it. */
-export function TempoLadder({ run, deck, state, fighters, marks, book, factor, paces }: TempoLadderProps) {
+export function TempoLadder({
+  run,
+  controller,
+  state,
+  fighters,
+  marks,
+  book,
+  factor,
+  paces,
+}: TempoLadderProps) {
   const { round } = state;
   const { blocks } = run.rounds[round]!;
   const isRest = useFrame(
-    () => deck.position > 0 && blockAt(blocks, deck.position).block?.kind === 'rest',
+    () => controller.position > 0 && blockAt(blocks, controller.position).block?.kind === 'rest',
     state.phase === 'running',
   );
-  const worked = blockAt(blocks, deck.position).block !== blocks[0];
+  const worked = blockAt(blocks, controller.position).block !== blocks[0];
   const advice = useMemo(
     () =>
       isRest && worked
         ? ladderAdvice({
-            rounds: deck.rounds,
+            rounds: controller.rounds,
             round,
             book,
             people: fighters.map(({ id, name }) => {
@@ -49,12 +58,12 @@ export function TempoLadder({ run, deck, state, fighters, marks, book, factor, p
             quality: (of, id) => marks.of(of, id)?.quality ?? null,
           })
         : null,
-    [isRest, worked, deck.rounds, round, book, factor, paces, fighters, marks],
+    [isRest, worked, controller.rounds, round, book, factor, paces, fighters, marks],
   );
   const by = advice?.by ?? null;
   const take = (): void => {
     if (by === null) return;
-    void deck.advance(by).then(
+    void controller.advance(by).then(
       (told) => toast(told ?? `The next round goes at ${advice!.bpm} a minute.`),
       (error: Error) => toast.error(error.message),
     );

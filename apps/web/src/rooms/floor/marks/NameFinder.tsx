@@ -10,7 +10,7 @@ interface NameFinderProps {
 
 /** First letters of a name, until one is left or Enter takes the first. */
 export function NameFinder({ fighters, onFound, onClose }: NameFinderProps) {
-  const [letters, setLetters] = useState('');
+  const [letters, setQueuedWrites] = useState('');
   const found = startingWith(fighters, letters);
   return (
     <span className="flex items-center gap-2">
@@ -21,7 +21,7 @@ export function NameFinder({ fighters, onFound, onClose }: NameFinderProps) {
         className="min-h-[44px] w-28 rounded border border-rule bg-paper px-2 text-lg pointer-coarse:min-h-[64px]"
         onChange={(event) => {
           const next = event.target.value;
-          setLetters(next);
+          setQueuedWrites(next);
           const [only, another] = startingWith(fighters, next);
           if (only && !another) onFound(only);
         }}

@@ -17,5 +17,5 @@ export function startingWith<T extends { readonly name: string }>(
   );
 }
 
-/** Letters without what stands above and below them, so that nobody needs another keyboard. */
+/** QueuedWrites without what stands above and below them, so that nobody needs another keyboard. */
 const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();

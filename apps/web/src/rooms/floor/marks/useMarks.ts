@@ -3,9 +3,9 @@ import { markAt, stamped, type EndedRounds, type Mark, type Pressed, type StampI
 import type { ResultView, RunView } from '@eurhythm/contract';
 import { keepResult } from '../../../floor/keptRun.ts';
 import { newId } from '../../../server/api.ts';
-import { putting, takingOut } from '../../../sync/letters/letter.ts';
+import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 
 /** A mark can be taken back this long. */
 const UNDO_MS = 10_000;
@@ -40,7 +40,9 @@ export function useMarks(run: RunView, ended: EndedRounds): Marks {
   const send = (result: ResultView): void => {
     const { id, runId: _, ...mark } = result;
     keepResult(run.id, id, result);
-    void sync.put(putting(SUBJECTS.mark, `runs/${run.id}/results/${id}`, mark, { page: `/floor/${run.id}` }));
+    void sync.put(
+      putRequest(SUBJECTS.mark, `runs/${run.id}/results/${id}`, mark, { page: `/floor/${run.id}` }),
+    );
   };
   const standing = (round: number, fighterId: string): Mark | undefined =>
     markAt(ended, round, fighterId, results.get(keyOf(round, fighterId)));
@@ -79,7 +81,7 @@ export function useMarks(run: RunView, ended: EndedRounds): Marks {
         next.delete(key);
         setResults(next);
         keepResult(run.id, now.id, null);
-        void sync.put(takingOut(SUBJECTS.mark, `runs/${run.id}/results/${now.id}`));
+        void sync.put(deleteRequest(SUBJECTS.mark, `runs/${run.id}/results/${now.id}`));
       }
       setLast(null);
     },

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { replanPartners, traineeOf, withPaces } from '@eurhythm/core/plan';
 import { isHereNow } from '@eurhythm/core/run';
 import type { FighterPaceView, FighterView, GymView, RunView } from '@eurhythm/contract';
-import type { RunDeck } from '../../../floor/RunDeck.ts';
+import type { RunController } from '../../../floor/RunController.ts';
 
 export interface People {
   /** Who is there now, in the order of their numbers. */
@@ -18,12 +18,12 @@ export interface People {
 /** Who is in a run: those of its beginning, who came late, and without those who left. What comes is planned anew at each change. */
 export function usePeople(
   run: RunView,
-  deck: RunDeck,
+  controller: RunController,
   everybody: readonly FighterView[],
   grades: GymView['grades'],
   paces: readonly FighterPaceView[],
 ): People {
-  const { presence } = deck;
+  const { presence } = controller;
   const [partners, setPartners] = useState(run.partners);
   return useMemo(() => {
     const ranks = grades.map(({ id }) => id);
@@ -39,12 +39,12 @@ export function usePeople(
         const next = isHere ? here.filter(({ id }) => id !== fighter.id) : [...here, fighter];
         const planned = replanPartners(
           partners,
-          deck.state.round,
+          controller.state.round,
           withPaces(next, paces).map((each) => traineeOf(each, ranks)),
         );
         setPartners(planned as RunView['partners']);
-        deck.move(fighter.id, isHere ? 'leaves' : 'comes', planned);
+        controller.move(fighter.id, isHere ? 'leaves' : 'comes', planned);
       },
     };
-  }, [presence, run, partners, everybody, grades, paces, deck]);
+  }, [presence, run, partners, everybody, grades, paces, controller]);
 }

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { simulateBurst } from '@eurhythm/core/standIns';
+import { simulateBurst } from '@eurhythm/core/simulation';
 import { seededRandom } from '@eurhythm/core/units';
 import { EAR_KINDS, EAR_NAMES, type EarKind } from '../../../ears/Ear.ts';
 import { keepPlace, learntOf, readEarSettings } from '../../../ears/earSettings.ts';

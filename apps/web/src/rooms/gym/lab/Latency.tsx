@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { readDeskSettings } from '../../../floor/deskSettings.ts';
+import { readOutputSettings } from '../../../floor/outputSettings.ts';
 import { keepLearnt } from '../../../ears/earSettings.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { chirpLatency, type ChirpLatency } from './chirpLatency.ts';
@@ -15,7 +15,7 @@ export function Latency({ device, onLearnt }: { device: string | null; onLearnt:
     setRunning(true);
     setTold('Four chirps; keep quiet for five seconds.');
     try {
-      const way = await chirpLatency(readDeskSettings().latency);
+      const way = await chirpLatency(readOutputSettings().latency);
       setFound(way);
       setTold(
         way

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { simulateBurst } from '@eurhythm/core/standIns';
+import { simulateBurst } from '@eurhythm/core/simulation';
 import { seededRandom } from '@eurhythm/core/units';
 import { standing } from '@eurhythm/core/strikes';
 import type { Ear, EarKind, EarStrike } from '../../../ears/Ear.ts';

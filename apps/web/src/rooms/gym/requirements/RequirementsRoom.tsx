@@ -13,8 +13,8 @@ import {
 import { newId } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
-import { putting } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useVersionedWrite } from '../../../sync/useVersionedWrite.tsx';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { ChoiceField } from '../../../ui/Field.tsx';
@@ -67,7 +67,7 @@ function Editor({ gradeId, grade, kept }: EditorProps) {
   const [kind, setKind] = useState<RequirementDto['kind']>('combo');
   const { save, notice } = useVersionedWrite<RequirementsView, SaveRequirementsDto, RequirementsView>({
     writing: (mine, version) =>
-      putting(SUBJECTS.requirements, `grades/${gradeId}/requirements`, mine, {
+      putRequest(SUBJECTS.requirements, `grades/${gradeId}/requirements`, mine, {
         basedOn: version,
         page: `/gym/requirements/${gradeId}`,
       }),

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { LOUD_ROOM_DB, readWav, type CutOff } from '@eurhythm/core/sound';
 import type { OwnCallView, VoiceView } from '@eurhythm/contract';
 import { useShortcut } from '../../../ui/useShortcut.ts';
-import type { DeskInHand } from '../../../floor/useDesk.ts';
+import type { OpenOutput } from '../../../floor/useAudioOutput.ts';
 import { Button, Key } from '../../../ui/Button.tsx';
 import { NoMicrophone } from '../../../ears/microphone/microphone.ts';
 import { startTake, type Take } from './recording.ts';
@@ -11,7 +11,7 @@ import { Waveform } from './Waveform.tsx';
 
 interface CallRecorderProps {
   readonly call: VoiceView['calls'][number];
-  readonly desk: DeskInHand;
+  readonly output: OpenOutput;
   readonly isSending: boolean;
   onSound(wav: Blob): void;
   onCentre(centre: number): void;
@@ -22,7 +22,7 @@ interface CallRecorderProps {
 /** Records one call, shows it, and lets the instant that lies on the beat be moved. */
 export function CallRecorder({
   call,
-  desk,
+  output,
   isSending,
   onSound,
   onCentre,
@@ -53,7 +53,7 @@ export function CallRecorder({
     setTake(null);
   };
   const hear = (): void => {
-    if (call.own) void desk.hearClip(call.own.clip);
+    if (call.own) void output.hearClip(call.own.clip);
   };
   useShortcut('r', () => void record());
   useShortcut('h', hear);

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { tapLatency } from '@eurhythm/core/sound';
-import { MOST_LATENCY, keepDeskSettings, readDeskSettings } from '../../../floor/deskSettings.ts';
-import type { DeskInHand } from '../../../floor/useDesk.ts';
+import { MOST_LATENCY, keepOutputSettings, readOutputSettings } from '../../../floor/outputSettings.ts';
+import type { OpenOutput } from '../../../floor/useAudioOutput.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
@@ -11,16 +11,16 @@ const BEAT = 60 / 90;
 const TICKS = 18;
 
 /** How late the loudspeaker is: set by hand, or found by tapping along with ticks. */
-export function LatencyCheck({ desk }: { desk: DeskInHand }) {
-  const [latency, setLatency] = useState(() => readDeskSettings().latency);
+export function LatencyCheck({ output }: { output: OpenOutput }) {
+  const [latency, setLatency] = useState(() => readOutputSettings().latency);
   const [taps, setTaps] = useState<number | null>(null);
   const [told, setTold] = useState('');
   const run = useRef<{ ticks: number[]; taps: number[] } | null>(null);
   const keep = (seconds: number): void => {
-    const settings = { ...readDeskSettings(), latency: Math.min(MOST_LATENCY, Math.max(0, seconds)) };
+    const settings = { ...readOutputSettings(), latency: Math.min(MOST_LATENCY, Math.max(0, seconds)) };
     setLatency(settings.latency);
-    keepDeskSettings(settings);
-    desk.desk?.apply(settings);
+    keepOutputSettings(settings);
+    output.output?.apply(settings);
   };
 
   const finish = (): void => {
@@ -31,14 +31,14 @@ export function LatencyCheck({ desk }: { desk: DeskInHand }) {
       setTold('Too few taps to tell. Tap with every tick, from the third one on.');
       return;
     }
-    const own = desk.desk ? desk.desk.context.outputLatency || desk.desk.context.baseLatency : 0;
+    const own = output.output ? output.output.context.outputLatency || output.output.context.baseLatency : 0;
     keep(found.latency - own);
     setTold(
       `${Math.round(found.latency * 1000)} ms behind the clock, from ${found.taps} taps, half of them within ${Math.round(found.spread * 1000)} ms. Kept.`,
     );
   };
   const start = (): void => {
-    const opened = desk.open();
+    const opened = output.open();
     const zero = opened.context.currentTime + 0.6;
     const ticks = Array.from({ length: TICKS }, (_, i) => zero + i * BEAT);
     for (const at of ticks)
@@ -49,8 +49,8 @@ export function LatencyCheck({ desk }: { desk: DeskInHand }) {
     setTimeout(finish, (TICKS * BEAT + 1.2) * 1000);
   };
   const tap = useStable((): void => {
-    if (!run.current || !desk.desk) return;
-    run.current.taps.push(desk.desk.context.currentTime);
+    if (!run.current || !output.output) return;
+    run.current.taps.push(output.output.context.currentTime);
     setTaps(run.current.taps.length);
   });
   const isRunning = taps !== null;

@@ -3,12 +3,12 @@ import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { CallGroup, OwnCallView, VoiceView } from '@eurhythm/contract';
 import { sendForm } from '../../../server/api.ts';
-import { putting, takingOut } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite, write } from '../../../sync/useSync.ts';
 import { queries } from '../../../server/queries.ts';
 import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
-import { useDesk } from '../../../floor/useDesk.ts';
+import { useAudioOutput } from '../../../floor/useAudioOutput.ts';
 import { ButtonLink } from '../../../ui/Button.tsx';
 import { ChoiceField, TextField } from '../../../ui/Field.tsx';
 import { CallRecorder } from './CallRecorder.tsx';
@@ -30,7 +30,7 @@ type Call = VoiceView['calls'][number];
 export function OwnVoice() {
   const client = useQueryClient();
   const { data } = useQuery(queries.voice());
-  const desk = useDesk();
+  const output = useAudioOutput();
   const [group, setGroup] = useState<(typeof GROUPS)[number][0]>('');
   const [search, setSearch] = useState('');
   const [chosen, setChosen] = useState<string | null>(null);
@@ -51,7 +51,8 @@ export function OwnVoice() {
     onError: (error) => toast.error(error.message),
   });
   const setCentre = useWrite<OwnCallView, { text: string; centre: number }>(
-    ({ text, centre }) => putting(SUBJECTS.call, `${path(text)}/centre`, { centre }, { page: '/gym/voice' }),
+    ({ text, centre }) =>
+      putRequest(SUBJECTS.call, `${path(text)}/centre`, { centre }, { page: '/gym/voice' }),
     {
       onSuccess: (own, { text }) => took(own, text),
       onError: (error) => toast.error(error.message),
@@ -60,11 +61,11 @@ export function OwnVoice() {
   const remove = useMutation({
     mutationFn: async ({ text, centre, clip }: OwnCallView) => {
       const wav = withQuiet(await (await fetch(`/api/voice/clips/${clip.id}.wav`)).arrayBuffer());
-      await write(takingOut(SUBJECTS.call, path(text)));
+      await write(deleteRequest(SUBJECTS.call, path(text)));
       took(null, text);
       toastWithUndo(`“${text}” is said by the bundled voice again.`, async () => {
         await sendSound(path(text), wav);
-        took(await write<OwnCallView>(putting(SUBJECTS.call, `${path(text)}/centre`, { centre })), text);
+        took(await write<OwnCallView>(putRequest(SUBJECTS.call, `${path(text)}/centre`, { centre })), text);
       });
     },
     onError: (error) => toast.error(error.message),
@@ -116,7 +117,7 @@ export function OwnVoice() {
           <CallRecorder
             key={open.text}
             call={open}
-            desk={desk}
+            output={output}
             isSending={record.isPending}
             onSound={(wav) => record.mutate({ text: open.text, wav })}
             onCentre={(centre) => setCentre.mutate({ text: open.text, centre })}

@@ -17,7 +17,7 @@ import { get } from '../../../server/api.ts';
 import { changeSchool } from '../../../sync/changeSchool.ts';
 import { queries } from '../../../server/queries.ts';
 import { Mixer } from '../../../floor/Mixer.tsx';
-import { useDesk, type DeskInHand } from '../../../floor/useDesk.ts';
+import { useAudioOutput, type OpenOutput } from '../../../floor/useAudioOutput.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { ChoiceField, TextField } from '../../../ui/Field.tsx';
 import { Part } from '../../../ui/Panel.tsx';
@@ -40,7 +40,7 @@ function clipOf(text: string, voice: VoiceId, rate: number): Promise<VoiceClip> 
 /** How the gym sounds in its own hall: the voices side by side, the levels, the loudspeaker, and words that blur. */
 export function SoundCheck() {
   const { data: gym } = useQuery(queries.gym());
-  const desk = useDesk();
+  const output = useAudioOutput();
   if (!gym) return null;
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-6">
@@ -54,28 +54,28 @@ export function SoundCheck() {
         </div>
       </div>
       <div className="grid items-start gap-x-12 gap-y-7 lg:grid-cols-2">
-        <Voices gym={gym} desk={desk} />
+        <Voices gym={gym} output={output} />
         <Part title="Levels" aside="kept on this device">
           <div className="pt-2">
-            <Mixer desk={desk.desk} />
+            <Mixer output={output.output} />
           </div>
           <div className="flex flex-wrap gap-2 pt-2">
             {SOUNDS.map(([sound, name]) => (
-              <Button key={sound} className="border! px-3" onClick={() => desk.hearSound(sound)}>
+              <Button key={sound} className="border! px-3" onClick={() => output.hearSound(sound)}>
                 {name}
               </Button>
             ))}
           </div>
         </Part>
-        <Alike gym={gym} desk={desk} />
-        <LatencyCheck desk={desk} />
+        <Alike gym={gym} output={output} />
+        <LatencyCheck output={output} />
       </div>
     </div>
   );
 }
 
 /** Both bundled voices and the own one say the same words; one of them is the gym's. */
-function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
+function Voices({ gym, output }: { gym: GymView; output: OpenOutput }) {
   const client = useQueryClient();
   const [text, setText] = useState('one, two, round kick');
   const { school } = gym;
@@ -93,7 +93,7 @@ function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
   const chosen = wanted ?? school.voice;
   const hear = async (voice: VoiceId): Promise<void> => {
     try {
-      await desk.hearClip(await clipOf(text, voice, school.voiceRate));
+      await output.hearClip(await clipOf(text, voice, school.voiceRate));
     } catch (error) {
       toast.error(error instanceof Error ? error.message : String(error));
     }
@@ -162,14 +162,14 @@ function Voices({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
 }
 
 /** Short calls that blur into each other when a hall is loud. */
-function Alike({ gym, desk }: { gym: GymView; desk: DeskInHand }) {
+function Alike({ gym, output }: { gym: GymView; output: OpenOutput }) {
   const { data } = useQuery(queries.soundAlike());
   const hearBoth = async (a: string, b: string): Promise<void> => {
     try {
       const { voice, voiceRate } = gym.school;
       const clips = [await clipOf(a, voice, voiceRate), await clipOf(b, voice, voiceRate)];
-      await desk.hearClip(clips[0]!);
-      setTimeout(() => void desk.hearClip(clips[1]!), 1000 * clips[0]!.seconds + 250);
+      await output.hearClip(clips[0]!);
+      setTimeout(() => void output.hearClip(clips[1]!), 1000 * clips[0]!.seconds + 250);
     } catch (error) {
       toast.error(error instanceof Error ? error.message : String(error));
     }

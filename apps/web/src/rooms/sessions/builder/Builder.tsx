@@ -11,8 +11,8 @@ import {
 } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { useBook, useCombos, useGym } from '../../../server/gymData.ts';
-import { putting } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { StaleNotice } from '../../../sync/StaleNotice.tsx';
 import type { Draft } from '../../../sync/drafts/useDraft.ts';
@@ -204,7 +204,7 @@ function useKeeping(): (round: RoundDto) => void {
   const client = useQueryClient();
   const keep = useWrite<LibraryItem, RoundDto>(
     (round) =>
-      putting(SUBJECTS.library, `library/${newId()}`, {
+      putRequest(SUBJECTS.library, `library/${newId()}`, {
         title: round.title,
         rounds: [{ ...round, series: null }],
       }),

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { SessionSummary } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
 import { Button } from '../../../ui/Button.tsx';

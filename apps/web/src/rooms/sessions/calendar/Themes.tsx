@@ -6,8 +6,8 @@ import { Controller } from 'react-hook-form';
 import { toast } from 'sonner';
 import { SaveThemeDto, type ThemeView } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
-import { putting, takingOut } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite, write } from '../../../sync/useSync.ts';
 import { useContractForm } from '../../../server/useContractForm.ts';
 import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
@@ -37,7 +37,7 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
   };
   const page = '/sessions/calendar';
   const save = useWrite<ThemeView, SaveThemeDto>(
-    (theme) => putting(SUBJECTS.theme, `themes/${id}`, theme, { page }),
+    (theme) => putRequest(SUBJECTS.theme, `themes/${id}`, theme, { page }),
     {
       onSuccess: async (_, theme) => {
         await refresh();
@@ -47,16 +47,19 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
       onError: form.showFailure,
     },
   );
-  const remove = useWrite<void, ThemeView>(({ id: gone }) => takingOut(SUBJECTS.theme, `themes/${gone}`), {
-    onSuccess: async (_, { id: gone, title, from, until }) => {
-      await refresh();
-      toastWithUndo(`“${title}” is taken out.`, async () => {
-        await write(putting(SUBJECTS.theme, `themes/${gone}`, { title, from, until }));
+  const remove = useWrite<void, ThemeView>(
+    ({ id: gone }) => deleteRequest(SUBJECTS.theme, `themes/${gone}`),
+    {
+      onSuccess: async (_, { id: gone, title, from, until }) => {
         await refresh();
-      });
+        toastWithUndo(`“${title}” is taken out.`, async () => {
+          await write(putRequest(SUBJECTS.theme, `themes/${gone}`, { title, from, until }));
+          await refresh();
+        });
+      },
+      onError: (error) => toast.error(error.message),
     },
-    onError: (error) => toast.error(error.message),
-  });
+  );
   const submit = form.handleSubmit((theme) => save.mutate(theme));
   const days = (each: ThemeView): string =>
     `${dates.tell(`${each.from}T12:00`, 'short')} to ${dates.tell(`${each.until}T12:00`, 'short')}`;

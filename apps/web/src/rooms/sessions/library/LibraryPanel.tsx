@@ -4,8 +4,8 @@ import { memo, useState } from 'react';
 import { toast } from 'sonner';
 import { sessionSeconds } from '@eurhythm/core/plan';
 import type { LibraryItem } from '@eurhythm/contract';
-import { putting, takingOut } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite, write } from '../../../sync/useSync.ts';
 import { queries } from '../../../server/queries.ts';
 import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
@@ -87,11 +87,11 @@ export const LibraryPanel = memo(function LibraryPanel({ onRounds, onBlocks }: L
 function useRemove(): (item: LibraryItem) => void {
   const client = useQueryClient();
   const refresh = (): Promise<void> => client.invalidateQueries({ queryKey: ['library'] });
-  const remove = useWrite<void, LibraryItem>(({ id }) => takingOut(SUBJECTS.library, `library/${id}`), {
+  const remove = useWrite<void, LibraryItem>(({ id }) => deleteRequest(SUBJECTS.library, `library/${id}`), {
     onSuccess: async (_, { id, title, rounds }) => {
       await refresh();
       toastWithUndo(`“${title}” is out of the library.`, async () => {
-        await write(putting(SUBJECTS.library, `library/${id}`, { title, rounds }));
+        await write(putRequest(SUBJECTS.library, `library/${id}`, { title, rounds }));
         await refresh();
       });
     },

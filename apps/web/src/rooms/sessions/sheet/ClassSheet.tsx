@@ -3,8 +3,8 @@ import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { FighterView, PresentDto, SaveSheetDto, SheetView } from '@eurhythm/contract';
-import { putting } from '../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../sync/letters/subjects.ts';
+import { putRequest } from '../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { StaleNotice, staleSave, type StaleSave } from '../../../sync/StaleNotice.tsx';
 import { useStable } from '../../../ui/useStable.ts';
@@ -144,7 +144,7 @@ function useKeptSheet({ sessionId, version }: SheetView, sheet: SaveSheetDto) {
   const [stale, setStale] = useState<StaleSave<SheetView, SaveSheetDto> | null>(null);
   const keep = useWrite<SheetView, { now: SaveSheetDto; over?: number }>(
     ({ now, over }) =>
-      putting(SUBJECTS.sheet, `sessions/${sessionId}/sheet`, now, {
+      putRequest(SUBJECTS.sheet, `sessions/${sessionId}/sheet`, now, {
         basedOn: over ?? basedOn,
         page: `/sessions/${sessionId}/sheet`,
       }),

@@ -1,4 +1,4 @@
-import { comboForms, slowestClip, type ClipShelf } from '../../../calls/index.ts';
+import { comboForms, slowestClip, type ClipLibrary } from '../../../calls/index.ts';
 import type { Lead } from '../../../moves/index.ts';
 import type { Seconds } from '../../../units/index.ts';
 import type { Layout } from '../../cue.ts';
@@ -46,13 +46,13 @@ export function announceSet(
   block: ComboBlock,
   opening: SetOpening,
   at: Seconds,
-  shelf: ClipShelf,
+  library: ClipLibrary,
   layout: Layout,
 ): Seconds {
   const { combo, switchTo, intensity, stage } = opening;
   let clock = at;
   const say = (forms: readonly string[], kind: 'call' | 'stance', lead?: Lead): void => {
-    const seconds = slowestClip(shelf, forms[0]!)?.seconds ?? UNSPOKEN_CALL;
+    const seconds = slowestClip(library, forms[0]!)?.seconds ?? UNSPOKEN_CALL;
     layout.calls.push({
       forms,
       priority: kind === 'stance' ? 'stance' : 'combo',

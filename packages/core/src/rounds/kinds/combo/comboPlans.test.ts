@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { lettersVoice } from '../../../calls/testShelf.ts';
+import { lettersVoice } from '../../../calls/testLibrary.ts';
 import { starterBook } from '../../../moves/index.ts';
 import { seededRandom } from '../../../units/index.ts';
 import {
@@ -13,7 +13,7 @@ import {
 import { comboOrder } from './comboOrder.ts';
 
 const book = starterBook();
-const shelf = lettersVoice();
+const library = lettersVoice();
 const combo = (line: string, extra: Partial<BlockCombo> = {}): BlockCombo => ({
   id: line,
   grade: 'Flood',
@@ -36,7 +36,7 @@ const block = (extra: Partial<ComboBlock> = {}): ComboBlock => ({
   ...extra,
 });
 const compile = (extra: Partial<ComboBlock> = {}, plan: Partial<RoundPlan> = {}) =>
-  compileRound({ blocks: [block(extra)], lead: 'left', seed: 5, ...plan }, book, shelf);
+  compileRound({ blocks: [block(extra)], lead: 'left', seed: 5, ...plan }, book, library);
 const tempos = (round: ReturnType<typeof compile>): number[] =>
   round.cycles.map((cycle) => Math.round(60 / cycle.beatSeconds));
 
@@ -282,7 +282,7 @@ describe('any plan', () => {
           const round = compileRound({ blocks, lead: 'left', seed: 9 }, book, {
             find: (text, rate) => {
               if (!listed.has(text)) unlisted.push(text);
-              return shelf.find(text, rate);
+              return library.find(text, rate);
             },
           });
           expect(unlisted).toEqual([]);

@@ -3,8 +3,8 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { SaveSessionDto, SheetView } from '@eurhythm/contract';
 import { get } from '../../../../server/api.ts';
-import { putting, takingOut } from '../../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../../sync/letters/subjects.ts';
+import { putRequest, deleteRequest } from '../../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../../sync/queue/subjects.ts';
 import { write } from '../../../../sync/useSync.ts';
 import { toastWithUndo } from '../../../../ui/toastWithUndo.ts';
 import { putDraft, type Draft } from '../../../../sync/drafts/useDraft.ts';
@@ -20,7 +20,7 @@ export function useRemoval(id: string, session: SaveSessionDto, draft: Draft<Sav
   const remove = useMutation({
     mutationFn: async () => {
       const sheet = await get<SheetView>(`sessions/${id}/sheet`);
-      await write(takingOut(SUBJECTS.session, `sessions/${id}`));
+      await write(deleteRequest(SUBJECTS.session, `sessions/${id}`));
       return sheet;
     },
     onSuccess: async ({ present, size, rotations }) => {
@@ -30,9 +30,9 @@ export function useRemoval(id: string, session: SaveSessionDto, draft: Draft<Sav
       await refresh();
       toastWithUndo(`“${session.title}” is taken out.`, async () => {
         putDraft(`session.${id}`, session);
-        await write(putting(SUBJECTS.session, `sessions/${id}`, session));
+        await write(putRequest(SUBJECTS.session, `sessions/${id}`, session));
         const sheet = { present, size, rotations };
-        if (present.length > 0) await write(putting(SUBJECTS.sheet, `sessions/${id}/sheet`, sheet));
+        if (present.length > 0) await write(putRequest(SUBJECTS.sheet, `sessions/${id}/sheet`, sheet));
         await refresh();
         await navigate(`/sessions/${id}`);
       });

@@ -2,8 +2,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { SaveSessionDto, checkFields, type SessionView } from '@eurhythm/contract';
-import { putting } from '../../../../sync/letters/letter.ts';
-import { SUBJECTS } from '../../../../sync/letters/subjects.ts';
+import { putRequest } from '../../../../sync/queue/queuedWrite.ts';
+import { SUBJECTS } from '../../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../../sync/useSync.ts';
 import { staleSave, type StaleSave } from '../../../../sync/StaleNotice.tsx';
 import type { Draft } from '../../../../sync/drafts/useDraft.ts';
@@ -49,7 +49,7 @@ export function useSaving(
   const [stale, setStale] = useState<StaleSave<SessionView, SaveSessionDto> | null>(null);
   const save = useWrite<SessionView, Save>(
     ({ written, basedOn }) =>
-      putting(SUBJECTS.session, `sessions/${id}`, written, { basedOn, page: `/sessions/${id}` }),
+      putRequest(SUBJECTS.session, `sessions/${id}`, written, { basedOn, page: `/sessions/${id}` }),
     {
       onSuccess: async (saved, { written, loud }) => {
         setRefused(null);

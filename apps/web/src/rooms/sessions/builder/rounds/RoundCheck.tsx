@@ -4,7 +4,7 @@ import { groupBy } from '@eurhythm/core/units';
 import { PlanBlocksDto, checkFields, type RoundDto } from '@eurhythm/contract';
 import { compileHere } from '../../../../floor/compileHere.ts';
 import { Part } from '../../../../ui/Panel.tsx';
-import { useRested } from '../../../../ui/useRested.ts';
+import { useDebounced } from '../../../../ui/useDebounced.ts';
 import { clockText } from '@eurhythm/core/units';
 
 /** Milliseconds without a change before the round is compiled. */
@@ -22,7 +22,7 @@ export function RoundCheck({
   lead: 'left' | 'right';
 }) {
   const asked = useMemo(() => ({ blocks, ...(timeCalls ? { timeCalls } : {}) }), [blocks, timeCalls]);
-  const request = useRested(asked, RESTS_FOR);
+  const request = useDebounced(asked, RESTS_FOR);
   const isSound = useMemo(() => checkFields(PlanBlocksDto, request).length === 0, [request]);
   const { data, error } = useQuery({
     queryKey: ['check', owner, id, lead, request],

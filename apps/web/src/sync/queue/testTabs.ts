@@ -1,7 +1,7 @@
 import { IDBFactory } from 'fake-indexeddb';
 import { Refused } from '../../server/api.ts';
-import type { Letter } from './letter.ts';
-import { LetterStore } from './letterStore.ts';
+import type { QueuedWrite } from './queuedWrite.ts';
+import { QueuedWriteStore } from './queuedWriteStore.ts';
 import { Sync, type Tabs } from './Sync.ts';
 
 /** What the test's server was sent, and how it behaves. */
@@ -46,7 +46,7 @@ export class HandBrowser {
   }
 
   async open(): Promise<HandTab> {
-    const tab = new HandTab(this, await LetterStore.open(this.name));
+    const tab = new HandTab(this, await QueuedWriteStore.open(this.name));
     this.tabs.push(tab);
     this.handOn();
     return tab;
@@ -74,21 +74,21 @@ export class HandBrowser {
 /** A tab as the test opens, uses and closes it. */
 export class HandTab implements Tabs {
   readonly sync: Sync;
-  readonly store: LetterStore;
+  readonly store: QueuedWriteStore;
   isClosed = false;
   private listen: (message: never) => void = () => {};
   private work: (() => Promise<void>) | null = null;
   private leads = false;
   private readonly browser: HandBrowser;
 
-  constructor(browser: HandBrowser, store: LetterStore) {
+  constructor(browser: HandBrowser, store: QueuedWriteStore) {
     this.browser = browser;
     this.store = store;
     let ids = 0;
     const own = Math.random().toString(36).slice(2);
     this.sync = new Sync(
       store,
-      (_method: Letter['method'], path, body) => this.ask(path, body),
+      (_method: QueuedWrite['method'], path, body) => this.ask(path, body),
       this,
       () => `${own}-${(ids += 1)}`,
     );

@@ -1,17 +1,17 @@
 import { Refused } from '../../server/api.ts';
-import type { Letter, Outcome, ShelvedLetter, Writing } from './letter.ts';
-import type { LetterStore } from './letterStore.ts';
+import type { QueuedWrite, Outcome, RejectedWrite, Writing } from './queuedWrite.ts';
+import type { QueuedWriteStore } from './queuedWriteStore.ts';
 import { Sender, type Post, type SentFrom } from './sender.ts';
 
 /** What a page is told about its writes. */
 export interface SyncState {
-  readonly waiting: readonly Letter[];
-  readonly shelved: readonly ShelvedLetter[];
+  readonly waiting: readonly QueuedWrite[];
+  readonly rejected: readonly RejectedWrite[];
   /** Writes that this device has no room to keep: they are sent, but a closed page loses them. */
   readonly notKept: number;
 }
 
-/** What tabs tell each other: that something was written, or what became of a letter. */
+/** What tabs tell each other: that something was written, or what became of a write. */
 type TabMessage =
   | { readonly kind: 'written'; readonly replaced: readonly string[]; readonly by: string }
   | { readonly kind: 'try' }
@@ -32,15 +32,15 @@ interface Wait {
 
 /** A write was refused, as the page that waits for it is told. */
 export class WriteRefused extends Refused {
-  readonly shelved: ShelvedLetter;
+  readonly rejected: RejectedWrite;
 
-  constructor(shelved: ShelvedLetter) {
-    super(shelved.status, shelved.refusal);
-    this.shelved = shelved;
+  constructor(rejected: RejectedWrite) {
+    super(rejected.status, rejected.refusal);
+    this.rejected = rejected;
   }
 }
 
-const EMPTY: SyncState = { waiting: [], shelved: [], notKept: 0 };
+const EMPTY: SyncState = { waiting: [], rejected: [], notKept: 0 };
 
 /** The one way to write: kept in the browser first, sent by one tab for all, told to every page. */
 export class Sync {
@@ -48,17 +48,17 @@ export class Sync {
   private readonly listeners = new Set<() => void>();
   private readonly outcomeListeners = new Set<(outcome: Outcome) => void>();
   private readonly waits = new Map<string, readonly Wait[]>();
-  private notKept: Letter[] = [];
-  private notKeptShelf: ShelvedLetter[] = [];
+  private notKept: QueuedWrite[] = [];
+  private unsavedRejections: RejectedWrite[] = [];
   private readonly memorySender: Sender;
   private sender: Sender | null = null;
-  private readonly store: LetterStore;
+  private readonly store: QueuedWriteStore;
   private readonly post: Post;
   private readonly tabs: Tabs;
   private readonly origin: string;
   private readonly newId: () => string;
 
-  constructor(store: LetterStore, post: Post, tabs: Tabs, newId: () => string) {
+  constructor(store: QueuedWriteStore, post: Post, tabs: Tabs, newId: () => string) {
     this.store = store;
     this.post = post;
     this.tabs = tabs;
@@ -76,7 +76,7 @@ export class Sync {
   };
   readonly snapshot = (): SyncState => this.state;
 
-  /** Tells what became of each letter for which no page here waits: of another tab, or of a page that is closed. */
+  /** Tells what became of each write for which no page here waits: of another tab, or of a page that is closed. */
   onOutcome(listener: (outcome: Outcome) => void): () => void {
     this.outcomeListeners.add(listener);
     return () => this.outcomeListeners.delete(listener);
@@ -89,41 +89,39 @@ export class Sync {
 
   /** Keeps a write, has it sent, and gives the server's answer. @throws WriteRefused when it is refused. */
   async write<T>(writing: Writing): Promise<T> {
-    const letter = this.letterOf(writing);
+    const write = this.letterOf(writing);
     // Noted before it is kept: another tab may send it before this one hears that it is kept.
-    const answer = new Promise<unknown>((resolve, reject) =>
-      this.waits.set(letter.id, [{ resolve, reject }]),
-    );
-    await this.keep(letter);
+    const answer = new Promise<unknown>((resolve, reject) => this.waits.set(write.id, [{ resolve, reject }]));
+    await this.keep(write);
     return answer as Promise<T>;
   }
 
-  private letterOf(writing: Writing): Letter {
+  private letterOf(writing: Writing): QueuedWrite {
     return { ...writing, id: this.newId(), origin: this.origin, isSent: false };
   }
 
-  private async keep(letter: Letter): Promise<void> {
+  private async keep(write: QueuedWrite): Promise<void> {
     let replaced: readonly string[];
     // What goes on from a version has to know first which one that is.
-    const isFirst = letter.basedOn === undefined && this.state.waiting.length === 0;
-    const isOnItsWay = isFirst && (this.sender?.begin(letter) ?? false);
+    const isFirst = write.basedOn === undefined && this.state.waiting.length === 0;
+    const isOnItsWay = isFirst && (this.sender?.begin(write) ?? false);
     try {
-      replaced = await this.store.add(isOnItsWay ? { ...letter, isSent: true } : letter);
+      replaced = await this.store.add(isOnItsWay ? { ...write, isSent: true } : write);
     } catch {
       // No room, or no database: it is sent from memory, and the shell says that this page has to stay open.
-      replaced = this.notKept.filter(({ address }) => address === letter.address).map(({ id }) => id);
-      this.notKept = [...this.notKept.filter(({ address }) => address !== letter.address), letter];
+      replaced = this.notKept.filter(({ address }) => address === write.address).map(({ id }) => id);
+      this.notKept = [...this.notKept.filter(({ address }) => address !== write.address), write];
       void this.memorySender.flush();
     }
-    this.follow(replaced, letter.id);
-    this.tabs.post({ kind: 'written', replaced, by: letter.id });
+    this.follow(replaced, write.id);
+    this.tabs.post({ kind: 'written', replaced, by: write.id });
     void this.sender?.flush();
     // A device that keeps nothing has no disk either.
     void this.store.reachDisk().catch(() => {});
     await this.look();
   }
 
-  /** Who waited for a letter that gave way to a newer one waits for that one now. */
+  /** Who waited for a write that gave way to a newer one waits for that one now. */
   private follow(replaced: readonly string[], by: string): void {
     const followers = replaced.flatMap((id) => this.waits.get(id) ?? []);
     for (const id of replaced) this.waits.delete(id);
@@ -131,9 +129,9 @@ export class Sync {
   }
 
   /** The page has shown what was wrong where it was typed, or the coach has put it away. */
-  async unshelve(id: string): Promise<void> {
-    this.notKeptShelf = this.notKeptShelf.filter(({ letter }) => letter.id !== id);
-    await this.store.unshelve(id).catch(() => {}); // a device that keeps nothing has no shelf either
+  async unreject(id: string): Promise<void> {
+    this.unsavedRejections = this.unsavedRejections.filter(({ write }) => write.id !== id);
+    await this.store.unreject(id).catch(() => {}); // a device that keeps nothing has no rejectedWrites either
     await this.look();
   }
 
@@ -159,9 +157,9 @@ export class Sync {
   private memory(): SentFrom {
     return {
       next: async () => this.notKept[0],
-      settle: async (letter, outcome) => {
-        this.notKept = this.notKept.filter((other) => other !== letter);
-        if (outcome.kind === 'refused') this.notKeptShelf.push(outcome.shelved);
+      settle: async (write, outcome) => {
+        this.notKept = this.notKept.filter((other) => other !== write);
+        if (outcome.kind === 'refused') this.unsavedRejections.push(outcome.rejected);
       },
     };
   }
@@ -179,17 +177,17 @@ export class Sync {
     if (waits.length === 0) for (const listener of this.outcomeListeners) listener(outcome);
     for (const { resolve, reject } of waits)
       if (outcome.kind === 'taken') resolve(outcome.answer);
-      else reject(new WriteRefused(outcome.shelved));
+      else reject(new WriteRefused(outcome.rejected));
   }
 
   private async look(): Promise<void> {
-    const [waiting, shelved] = await Promise.all([
+    const [waiting, rejected] = await Promise.all([
       this.store.waiting().catch(() => []),
-      this.store.shelved().catch(() => []),
+      this.store.rejected().catch(() => []),
     ]);
     this.state = {
       waiting: [...waiting, ...this.notKept],
-      shelved: [...shelved, ...this.notKeptShelf],
+      rejected: [...rejected, ...this.unsavedRejections],
       notKept: this.notKept.length,
     };
     for (const listener of this.listeners) listener();

@@ -2,38 +2,38 @@ import { useEffect, useRef, useState } from 'react';
 import type { VoiceClip } from '@eurhythm/core/calls';
 import type { SynthSound } from '@eurhythm/core/sound';
 import { toast } from 'sonner';
-import { AudioDesk } from './AudioDesk.ts';
-import { NO_SOUND, makesSound } from './SilentDesk.ts';
+import { AudioOutput } from './AudioOutput.ts';
+import { NO_SOUND, makesSound } from './SilentOutput.ts';
 
-export interface DeskInHand {
-  /** The desk once something was to be heard; null before. */
-  readonly desk: AudioDesk | null;
-  /** Opens the desk; browsers let it sound only after a press. */
-  open(): AudioDesk;
+export interface OpenOutput {
+  /** The output once something was to be heard; null before. */
+  readonly output: AudioOutput | null;
+  /** Opens the output; browsers let it sound only after a press. */
+  open(): AudioOutput;
   /** Lets a clip be heard at once. */
   hearClip(clip: Pick<VoiceClip, 'id'>): Promise<void>;
   hearSound(sound: SynthSound): void;
 }
 
-/** A desk of its own for a page that lets single sounds be heard. */
-export function useDesk(): DeskInHand {
-  const held = useRef<AudioDesk | null>(null);
-  const [desk, setDesk] = useState<AudioDesk | null>(null);
+/** An output of its own for a page that lets single sounds be heard. */
+export function useAudioOutput(): OpenOutput {
+  const held = useRef<AudioOutput | null>(null);
+  const [output, setOutput] = useState<AudioOutput | null>(null);
   useEffect(() => () => held.current?.close(), []);
-  const open = (): AudioDesk => {
+  const open = (): AudioOutput => {
     if (!makesSound()) {
       toast.error(NO_SOUND);
       throw new Error(NO_SOUND);
     }
     if (!held.current) {
-      held.current = new AudioDesk();
-      setDesk(held.current);
+      held.current = new AudioOutput();
+      setOutput(held.current);
     }
     held.current.wake();
     return held.current;
   };
   return {
-    desk,
+    output,
     open,
     hearClip: async ({ id }) => {
       const opened = open();

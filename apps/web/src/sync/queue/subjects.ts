@@ -1,4 +1,4 @@
-import type { Subject } from './letter.ts';
+import type { Subject } from './queuedWrite.ts';
 
 /** What is written, as the shell counts it. */
 export const SUBJECTS = {

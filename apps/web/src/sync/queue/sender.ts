@@ -1,12 +1,12 @@
 import { Refused } from '../../server/api.ts';
-import type { Letter, Outcome } from './letter.ts';
-import type { LetterStore } from './letterStore.ts';
+import type { QueuedWrite, Outcome } from './queuedWrite.ts';
+import type { QueuedWriteStore } from './queuedWriteStore.ts';
 
 /** Sends a request and gives its answer. @throws Refused, with status 0 while the server does not answer. */
-export type Post = (method: Letter['method'], path: string, body: unknown) => Promise<unknown>;
+export type Post = (method: QueuedWrite['method'], path: string, body: unknown) => Promise<unknown>;
 
 /** As much of a store as a sender needs. */
-export type SentFrom = Pick<LetterStore, 'next' | 'settle'>;
+export type SentFrom = Pick<QueuedWriteStore, 'next' | 'settle'>;
 
 /** Waits between tries while the server is away, in milliseconds; the last one stays. */
 const BACK_OFF = [1000, 2000, 4000, 8000, 15_000, 30_000] as const;
@@ -19,7 +19,7 @@ function isAway(error: unknown): boolean {
 }
 
 /**
- * Sends letters one after the other, oldest first. Only one sender runs in a browser: whoever holds the lock. A letter that
+ * Sends writes one after the other, oldest first. Only one sender runs in a browser: whoever holds the lock. A write that
  * was sent before a crash is sent again; every write of the server is safe to repeat.
  */
 export class Sender {
@@ -28,7 +28,7 @@ export class Sender {
   private running: Promise<void> | null = null;
   private isAskedAgain = false;
   private isStopped = false;
-  /** A letter whose request has begun while the browser's database still takes it. */
+  /** A write whose request has begun while the browser's database still takes it. */
   private early: { readonly id: string; readonly outcome: Promise<Outcome | null> } | null = null;
   private readonly store: SentFrom;
   private readonly post: Post;
@@ -41,12 +41,12 @@ export class Sender {
   }
 
   /**
-   * Begins to send a letter that is only being kept, where nothing goes before it; gives whether it did. The next flush takes the
+   * Begins to send a write that is only being kept, where nothing goes before it; gives whether it did. The next flush takes the
    * answer for its own.
    */
-  begin(letter: Letter): boolean {
+  begin(write: QueuedWrite): boolean {
     if (this.isStopped || this.running || this.early || this.tries > 0) return false;
-    this.early = { id: letter.id, outcome: this.send(letter) };
+    this.early = { id: write.id, outcome: this.send(write) };
     return true;
   }
 
@@ -71,11 +71,11 @@ export class Sender {
     clearTimeout(this.timer);
     while (this.isAskedAgain && !this.isStopped) {
       this.isAskedAgain = false;
-      for (let letter = await this.store.next(); letter; letter = await this.store.next()) {
-        const outcome = await (this.early?.id === letter.id ? this.early.outcome : this.send(letter));
+      for (let write = await this.store.next(); write; write = await this.store.next()) {
+        const outcome = await (this.early?.id === write.id ? this.early.outcome : this.send(write));
         if (!outcome) return this.tryLater();
         this.tries = 0;
-        await this.store.settle(letter, outcome);
+        await this.store.settle(write, outcome);
         this.onOutcome(outcome);
         if (this.isStopped) return;
       }
@@ -83,15 +83,15 @@ export class Sender {
   }
 
   /** Null while the server is away. */
-  private async send(letter: Letter): Promise<Outcome | null> {
-    const { id, method, address, body, basedOn } = letter;
+  private async send(write: QueuedWrite): Promise<Outcome | null> {
+    const { id, method, address, body, basedOn } = write;
     const path = basedOn === undefined ? address : `${address}?basedOn=${basedOn}`;
     try {
       return { kind: 'taken', id, address, answer: await this.post(method, path, body) };
     } catch (error) {
       if (isAway(error)) return null;
       const { message, errors, now, status } = error as Refused;
-      return { kind: 'refused', id, address, shelved: { letter, refusal: { message, errors, now }, status } };
+      return { kind: 'refused', id, address, rejected: { write, refusal: { message, errors, now }, status } };
     }
   }
 

@@ -1,5 +1,5 @@
-import type { Letter, Subject } from './letter.ts';
-import type { LetterStore } from './letterStore.ts';
+import type { QueuedWrite, Subject } from './queuedWrite.ts';
+import type { QueuedWriteStore } from './queuedWriteStore.ts';
 
 /** Places in which earlier versions of the page kept writes and drafts. */
 const OUTBOX = 'eurhythm.outbox';
@@ -7,7 +7,7 @@ const DRAFT = 'eurhythm.draft.';
 
 const MARK: Subject = { one: 'mark', many: 'marks' };
 
-interface OldLetter {
+interface OldQueuedWrite {
   readonly id: string;
   readonly method: 'PUT' | 'DELETE';
   readonly path: string;
@@ -17,13 +17,13 @@ interface OldLetter {
 /** Takes over what an earlier version of the page left in this browser, once. */
 export async function takeOverOlderPages(
   storage: Storage,
-  store: LetterStore,
+  store: QueuedWriteStore,
   newId: () => string,
 ): Promise<void> {
   for (const { method, path, body } of readList(storage.getItem(OUTBOX))) {
     // Where a run stood is told by its events now; the last place that was not sent is not worth a write.
     if (path.endsWith('/clock')) continue;
-    const letter: Letter = {
+    const write: QueuedWrite = {
       id: newId(),
       method,
       address: path,
@@ -32,7 +32,7 @@ export async function takeOverOlderPages(
       origin: 'an older page',
       isSent: false,
     };
-    await store.add(letter);
+    await store.add(write);
   }
   storage.removeItem(OUTBOX);
   for (const place of Object.keys(storage).filter((key) => key.startsWith(DRAFT))) {
@@ -42,9 +42,9 @@ export async function takeOverOlderPages(
   }
 }
 
-function readList(text: string | null): OldLetter[] {
+function readList(text: string | null): OldQueuedWrite[] {
   const list = readJson(text);
-  return Array.isArray(list) ? (list as OldLetter[]) : [];
+  return Array.isArray(list) ? (list as OldQueuedWrite[]) : [];
 }
 
 function readJson(text: string | null): unknown {

@@ -2,12 +2,12 @@ import 'fake-indexeddb/auto';
 import { jest } from '@jest/globals';
 import fc from 'fast-check';
 import { Refused } from '../../server/api.ts';
-import { putting, toldWaiting } from './letter.ts';
+import { putRequest, toldWaiting } from './queuedWrite.ts';
 import { SUBJECTS } from './subjects.ts';
 import type { WriteRefused } from './Sync.ts';
 import { HandBrowser, HandServer, freshDatabases, rest, type HandTab } from './testTabs.ts';
 
-const mark = (address: string, body: unknown) => putting(SUBJECTS.mark, address, body);
+const mark = (address: string, body: unknown) => putRequest(SUBJECTS.mark, address, body);
 
 let server: HandServer;
 let browser: HandBrowser;
@@ -31,7 +31,7 @@ describe('writing', () => {
     expect(tab.sync.snapshot().waiting).toEqual([]);
   });
 
-  it('begins to send before the letter is kept, and sends it once', async () => {
+  it('begins to send before the write is kept, and sends it once', async () => {
     const tab = await browser.open();
     await rest();
     const kept = tab.sync.put(mark('a', 1));
@@ -82,7 +82,7 @@ describe('writing', () => {
   it('goes on from the version that its own write came to, and not from that of another page', async () => {
     const [mine, theirs] = [await browser.open(), await browser.open()];
     const save = (tab: HandTab, body: string, basedOn: number) =>
-      tab.sync.write(putting(SUBJECTS.combo, 'combos/c', body, { basedOn }));
+      tab.sync.write(putRequest(SUBJECTS.combo, 'combos/c', body, { basedOn }));
     await Promise.all([save(mine, 'one', 0), rest().then(() => save(mine, 'two', 0))]);
     expect(server.got.map(({ basedOn }) => basedOn)).toEqual([0, 1]);
     const refused = await save(theirs, 'late', 0).catch((error: WriteRefused) => error);
@@ -91,19 +91,19 @@ describe('writing', () => {
 });
 
 describe('a write that is refused', () => {
-  it('stands on the shelf with the sentence and what was written, in every tab, until it is put away', async () => {
+  it('stands on the rejectedWrites with the sentence and what was written, in every tab, until it is put away', async () => {
     const [one, two] = [await browser.open(), await browser.open()];
     server.refuses = () => new Refused(422, { message: 'This fighter is not in the run.' });
-    await one.sync.put(putting(SUBJECTS.mark, 'm', { done: 'part' }, { page: '/floor/r' }));
+    await one.sync.put(putRequest(SUBJECTS.mark, 'm', { done: 'part' }, { page: '/floor/r' }));
     await browser.settled();
     await rest();
-    const [shelved] = two.sync.snapshot().shelved;
-    expect(shelved).toMatchObject({
+    const [rejected] = two.sync.snapshot().rejected;
+    expect(rejected).toMatchObject({
       refusal: { message: 'This fighter is not in the run.' },
-      letter: { body: { done: 'part' }, page: '/floor/r' },
+      write: { body: { done: 'part' }, page: '/floor/r' },
     });
-    await two.sync.unshelve(shelved!.letter.id);
-    expect(two.sync.snapshot().shelved).toEqual([]);
+    await two.sync.unreject(rejected!.write.id);
+    expect(two.sync.snapshot().rejected).toEqual([]);
   });
   it('does not hold up the others', async () => {
     const tab = await browser.open();
@@ -122,7 +122,7 @@ describe('a write that is refused', () => {
     await tab.sync.put(mark('a', 2));
     await browser.settled();
     await rest();
-    expect(tab.sync.snapshot().shelved).toEqual([]);
+    expect(tab.sync.snapshot().rejected).toEqual([]);
   });
 });
 
@@ -143,16 +143,16 @@ describe('a device without room', () => {
 });
 
 describe('a refused write that could not be kept', () => {
-  it('stands on the shelf all the same', async () => {
+  it('stands on the rejectedWrites all the same', async () => {
     const tab = await browser.open();
     tab.store.add = () => Promise.reject(new DOMException('full', 'QuotaExceededError'));
     server.refuses = () => new Refused(422, { message: 'No.' });
     await tab.sync.put(mark('a', 1));
     await rest();
-    const { shelved, notKept } = tab.sync.snapshot();
-    expect([shelved.map(({ refusal }) => refusal.message), notKept]).toEqual([['No.'], 0]);
-    await tab.sync.unshelve(shelved[0]!.letter.id);
-    expect(tab.sync.snapshot().shelved).toEqual([]);
+    const { rejected, notKept } = tab.sync.snapshot();
+    expect([rejected.map(({ refusal }) => refusal.message), notKept]).toEqual([['No.'], 0]);
+    await tab.sync.unreject(rejected[0]!.write.id);
+    expect(tab.sync.snapshot().rejected).toEqual([]);
   });
 });
 

@@ -13,7 +13,7 @@ import { HallClock } from './hallClock.ts';
 import { hallSocket } from './hallSocket.ts';
 import { TabClaim } from './tabClaim.ts';
 
-export interface DeskState {
+export interface HostState {
   readonly isConnected: boolean;
   /** Whether it is known by now who plays the run; a server that does not answer is not waited for. */
   readonly isDecided: boolean;
@@ -25,7 +25,7 @@ export interface DeskState {
   readonly failure: string;
 }
 
-export interface DeskTasks {
+export interface HostTasks {
   /** Where the run stands and is heard, without the time. */
   place(): Omit<PulseDto, 'at'>;
   /** Does what a remote asks; a sentence says what was done, or why not. */
@@ -40,8 +40,8 @@ const DECIDED_MS = 1500;
 const NOT_READY = { isDone: false, message: 'The coach’s device is not ready yet.' };
 
 /** The device that plays a run, as the others of the class see it: it tells where it stands, and does what remotes ask. */
-export class HallDesk {
-  state: DeskState = {
+export class HostDevice {
+  state: HostState = {
     isConnected: false,
     isDecided: false,
     isElsewhere: false,
@@ -56,7 +56,7 @@ export class HallDesk {
   private timer: ReturnType<typeof setInterval> | undefined;
   private readonly listeners = new Set<() => void>();
   /** What this page does for the class, once it plays. */
-  private tasks: DeskTasks | null = null;
+  private tasks: HostTasks | null = null;
   private readonly runId: string;
 
   constructor(runId: string) {
@@ -64,7 +64,7 @@ export class HallDesk {
     this.tab = new TabClaim(`eurhythm.run.${runId}`);
   }
 
-  serve(tasks: DeskTasks | null): void {
+  serve(tasks: HostTasks | null): void {
     this.tasks = tasks;
     this.pulse();
   }
@@ -73,7 +73,7 @@ export class HallDesk {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   };
-  readonly snapshot = (): DeskState => this.state;
+  readonly snapshot = (): HostState => this.state;
 
   /** Comes to the class, unless another tab of this browser or another device plays the run already. */
   async connect(deskId: string): Promise<void> {
@@ -156,7 +156,7 @@ export class HallDesk {
     return (await this.socket.emitWithAck('clock')) as number;
   }
 
-  private set(changes: Partial<DeskState>): void {
+  private set(changes: Partial<HostState>): void {
     this.state = { ...this.state, ...changes };
     for (const listener of this.listeners) listener();
   }

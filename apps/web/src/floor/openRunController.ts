@@ -3,20 +3,20 @@ import { burstRound, keptRunEvent, readRunEvent, runState, UNTOUCHED_RUN } from 
 import type { RunEventView, RunPlanView, RunView } from '@eurhythm/contract';
 import { newId } from '../server/api.ts';
 import { byOwnClock, byServersClock } from '../server/clock.ts';
-import { putting } from '../sync/letters/letter.ts';
+import { putRequest } from '../sync/queue/queuedWrite.ts';
 import { sync } from '../sync/opened.ts';
-import { SUBJECTS } from '../sync/letters/subjects.ts';
+import { SUBJECTS } from '../sync/queue/subjects.ts';
 import { coreWork } from '../workers/coreWork.ts';
-import { AudioDesk } from './AudioDesk.ts';
+import { AudioOutput } from './AudioOutput.ts';
 import { keepEvent, keepPartners } from './keptRun.ts';
 import { RoundPlayer } from './RoundPlayer.ts';
-import { RunDeck } from './RunDeck.ts';
-import { SilentDesk, makesSound, type FloorDesk } from './SilentDesk.ts';
+import { RunController } from './RunController.ts';
+import { SilentOutput, makesSound, type FloorOutput } from './SilentOutput.ts';
 import { WakeLock } from './wakeLock.ts';
 
-/** A deck for a run, with the sound of this page, the plan that the server gave once, and its log. */
-export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<FloorDesk> {
-  const desk = makesSound() ? new AudioDesk() : new SilentDesk();
+/** A controller for a run, with the sound of this page, the plan that the server gave once, and its log. */
+export function openRunController(run: RunView, plan: RunPlanView): RunController<FloorOutput> {
+  const output = makesSound() ? new AudioOutput() : new SilentOutput();
   const { lead, word, count, clips, factor, book } = plan;
   const setting = { owner: run.sessionId, lead, word, count, clips, factor };
   const done = runState(
@@ -25,14 +25,14 @@ export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<FloorDesk>
       return event ? { ...event, at: byOwnClock(event.at) } : [];
     }),
   );
-  return new RunDeck({
-    desk,
+  return new RunController({
+    output,
     rounds: plan.rounds.length,
     clips: clips.map(({ id }) => id),
     done: run.endedAt === null ? done : { ...UNTOUCHED_RUN, phase: 'over' },
     compile: (round, shifts) => coreWork().compile(book, plan.rounds[round]!, setting, shifts),
     compileBurst: (seconds, isHeard) => coreWork().compile(book, burstRound(seconds, isHeard), setting, []),
-    player: (round, onEnd, following) => new RoundPlayer(desk, round, onEnd, following),
+    player: (round, onEnd, following) => new RoundPlayer(output, round, onEnd, following),
     note: (event, along) => {
       const id = newId();
       const kept = keptRunEvent(event);
@@ -40,7 +40,7 @@ export function openRunDeck(run: RunView, plan: RunPlanView): RunDeck<FloorDesk>
       const own = { ...kept, id, sequence: 0, receivedAt: kept.at } as RunEventView;
       keepEvent(run.id, { ...own, at: new Date(byServersClock(event.at)).toISOString() });
       void sync.put(
-        putting(SUBJECTS.step, `runs/${run.id}/events/${id}`, {
+        putRequest(SUBJECTS.step, `runs/${run.id}/events/${id}`, {
           ...kept,
           ...(along ? { partners: groupsAlone(along.partners) } : {}),
         }),

@@ -1,4 +1,4 @@
-import { DESK_DEFAULTS, keepDeskSettings, readDeskSettings } from './deskSettings.ts';
+import { DESK_DEFAULTS, keepOutputSettings, readOutputSettings } from './outputSettings.ts';
 
 /** The browser's store, as far as the settings need it. */
 const kept = new Map<string, string>();
@@ -12,22 +12,22 @@ beforeEach(() => {
   });
 });
 
-describe('settings of the desk', () => {
+describe('settings of the output', () => {
   it('are the usual ones until somebody changes them, and stay then', () => {
-    expect(readDeskSettings()).toEqual(DESK_DEFAULTS);
+    expect(readOutputSettings()).toEqual(DESK_DEFAULTS);
     const loud = { volumes: { ...DESK_DEFAULTS.volumes, call: 1.4 }, latency: 0.18 };
-    keepDeskSettings(loud);
-    expect(readDeskSettings()).toEqual(loud);
+    keepOutputSettings(loud);
+    expect(readOutputSettings()).toEqual(loud);
   });
   it('fill what an older release did not keep', () => {
     kept.set('eurhythm.desk', JSON.stringify({ volumes: { call: 0.5 } }));
-    expect(readDeskSettings()).toEqual({
+    expect(readOutputSettings()).toEqual({
       ...DESK_DEFAULTS,
       volumes: { ...DESK_DEFAULTS.volumes, call: 0.5 },
     });
   });
   it('are the usual ones where something else stands in their place', () => {
     kept.set('eurhythm.desk', '{not json');
-    expect(readDeskSettings()).toEqual(DESK_DEFAULTS);
+    expect(readOutputSettings()).toEqual(DESK_DEFAULTS);
   });
 });

@@ -17,10 +17,10 @@ import {
 } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
 import { Burst, type BurstEnd } from './Burst.ts';
-import type { Desk, HandOver, Player, PlayerEnd } from './player.ts';
+import type { SoundOutput, HandOver, Player, PlayerEnd } from './player.ts';
 import { RunVoice } from './RunVoice.ts';
 
-export interface DeckState {
+export interface ControllerState {
   readonly phase: 'loading' | 'ready' | 'running' | 'held' | 'over' | 'failed';
   /** Share of the voice that is loaded. */
   readonly share: number;
@@ -38,7 +38,7 @@ export interface DeckState {
   readonly lacksFrom: number | null;
 }
 
-export const LOADING: DeckState = {
+export const LOADING: ControllerState = {
   phase: 'loading',
   share: 0,
   round: 0,
@@ -53,9 +53,9 @@ export const LOADING: DeckState = {
 /** Sound that is no further behind the clock than this is where the class is. */
 const BEHIND: Seconds = 3;
 
-/** What a deck works with: sound, compiling, the clock, the screen, and the writes. */
-export interface DeckParts<D extends Desk = Desk> {
-  readonly desk: D;
+/** What a controller works with: sound, compiling, the clock, the screen, and the writes. */
+export interface ControllerParts<D extends SoundOutput = SoundOutput> {
+  readonly output: D;
   readonly rounds: number;
   /** Clips that may be called, beyond those of the rounds as planned. */
   readonly clips: readonly string[];
@@ -76,23 +76,23 @@ export interface DeckParts<D extends Desk = Desk> {
  * Plays a run from round to round. Everything is compiled before the first bell, and the calls are loaded in the order in which
  * they come, within seconds of it, so that a lost network is not heard; what is done to the run goes into its log, from which a reload comes back to the right second.
  */
-export class RunDeck<D extends Desk = Desk> {
+export class RunController<D extends SoundOutput = SoundOutput> {
   rounds: readonly RoundToPlay[] = [];
   /** The rounds at their planned tempo. */
   private planned: readonly RoundToPlay[] = [];
-  state: DeckState = LOADING;
+  state: ControllerState = LOADING;
   /** Rounds at a tempo that was taken for them before they began. */
   private readonly advised = new Map<number, RoundToPlay>();
   private run: RunState;
   private changing: Promise<unknown> = Promise.resolve();
   private player: Player | null = null;
   private readonly listeners = new Set<() => void>();
-  private readonly parts: DeckParts<D>;
+  private readonly parts: ControllerParts<D>;
   private readonly voice: RunVoice;
 
-  constructor(parts: DeckParts<D>) {
+  constructor(parts: ControllerParts<D>) {
     this.parts = parts;
-    this.voice = new RunVoice(parts.desk, (lacksFrom) => this.set({ lacksFrom }));
+    this.voice = new RunVoice(parts.output, (lacksFrom) => this.set({ lacksFrom }));
     this.run = parts.done;
   }
 
@@ -100,21 +100,21 @@ export class RunDeck<D extends Desk = Desk> {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   };
-  readonly snapshot = (): DeckState => this.state;
+  readonly snapshot = (): ControllerState => this.state;
 
-  get desk(): D {
-    return this.parts.desk;
+  get output(): D {
+    return this.parts.output;
   }
 
   /** What is heard now: the loudspeaker is a little behind the clock. */
   get position(): Seconds {
     const { player } = this;
     if (!player) return 0;
-    return player.running ? Math.max(0, player.position - this.desk.latency) : player.position;
+    return player.running ? Math.max(0, player.position - this.output.latency) : player.position;
   }
 
   get audible(): boolean {
-    return this.desk.audible;
+    return this.output.audible;
   }
 
   /** Compiles all rounds, loads the calls that come first, and takes up the run where it stands. */
@@ -219,7 +219,7 @@ export class RunDeck<D extends Desk = Desk> {
     if (!next) return 'No combo comes after this one in the round.';
     const shifts = [...(this.run.shifts.get(round) ?? []), { from: next.at, by }];
     const compiled = await this.parts.compile(round, shifts);
-    await this.desk.load(clipIds(compiled), () => {});
+    await this.output.load(clipIds(compiled), () => {});
     if (this.player !== player) return null; // another round has begun meanwhile
     const from = spliceAt(next.at, player.position);
     const joined = spliced(player.round, compiled, from);
@@ -242,7 +242,7 @@ export class RunDeck<D extends Desk = Desk> {
     if (!this.rounds[round]) return 'No round comes after this one.';
     const shifts = [...(this.run.shifts.get(round) ?? []), { from: 0, by }];
     const compiled = await this.parts.compile(round, shifts);
-    await this.desk.load(clipIds(compiled), () => {});
+    await this.output.load(clipIds(compiled), () => {});
     if (this.state.round + 1 !== round) return 'That round has begun meanwhile.';
     this.rounds = this.rounds.with(round, compiled);
     this.advised.set(round, compiled);
@@ -269,11 +269,11 @@ export class RunDeck<D extends Desk = Desk> {
 
   /** A burst between two rounds, ready to be played. */
   async burst(seconds: Seconds, onEnd: (end: BurstEnd) => void, isHeard = false): Promise<Burst> {
-    const { desk, compileBurst, player, now } = this.parts;
+    const { output, compileBurst, player, now } = this.parts;
     const round = await compileBurst(seconds, isHeard);
-    await desk.load(clipIds(round), () => {});
+    await output.load(clipIds(round), () => {});
     return new Burst(
-      desk,
+      output,
       (ends) => player(round, ends, null),
       () => now() / 1000,
       onEnd,
@@ -306,8 +306,8 @@ export class RunDeck<D extends Desk = Desk> {
 
   /** A press of any key lets a silent page sound, and takes the note about coming back away. */
   touch(): void {
-    this.desk.wake();
-    if (this.state.cameBackAt !== null && this.desk.audible) this.set({ cameBackAt: null });
+    this.output.wake();
+    if (this.state.cameBackAt !== null && this.output.audible) this.set({ cameBackAt: null });
   }
 
   dispose(): void {
@@ -315,7 +315,7 @@ export class RunDeck<D extends Desk = Desk> {
     this.player = null;
     this.voice.dispose();
     this.parts.awake.dispose();
-    this.desk.close();
+    this.output.close();
   }
 
   private open(round: number): void {
@@ -389,7 +389,7 @@ export class RunDeck<D extends Desk = Desk> {
     this.parts.note(event);
   }
 
-  private set(changes: Partial<DeckState>): void {
+  private set(changes: Partial<ControllerState>): void {
     this.state = { ...this.state, ...changes };
     for (const listener of this.listeners) listener();
   }

@@ -25,18 +25,18 @@ export interface Writing {
 type More = Pick<Writing, 'basedOn' | 'page'>;
 
 /** Putting something where it belongs. */
-export function putting(subject: Subject, address: string, body: unknown, more: More = {}): Writing {
+export function putRequest(subject: Subject, address: string, body: unknown, more: More = {}): Writing {
   return { method: 'PUT', subject, address, body, ...more };
 }
 
-export function takingOut(subject: Subject, address: string): Writing {
+export function deleteRequest(subject: Subject, address: string): Writing {
   return { method: 'DELETE', subject, address };
 }
 
 /** A write on its way: kept until the server has taken or refused it. */
-export interface Letter extends Writing {
+export interface QueuedWrite extends Writing {
   readonly id: string;
-  /** Place among all letters of this browser, given by the store. */
+  /** Place among all writes of this browser, given by the store. */
   readonly sequence?: number;
   /** Which page wrote it: only its own newer writes go on from the version that an older one came to. */
   readonly origin: string;
@@ -45,20 +45,20 @@ export interface Letter extends Writing {
 }
 
 /** A write that the server refused, with its sentence and, where it had a newer state, that state. */
-export interface ShelvedLetter {
-  readonly letter: Letter;
+export interface RejectedWrite {
+  readonly write: QueuedWrite;
   readonly refusal: Refusal & { readonly now?: unknown };
   readonly status: number;
 }
 
-/** What became of a letter. */
+/** What became of a write. */
 export type Outcome =
   | { readonly kind: 'taken'; readonly id: string; readonly address: string; readonly answer: unknown }
   | {
       readonly kind: 'refused';
       readonly id: string;
       readonly address: string;
-      readonly shelved: ShelvedLetter;
+      readonly rejected: RejectedWrite;
     };
 
 /**
@@ -67,9 +67,9 @@ export type Outcome =
  * @example
  * toldWaiting([{ subject: MARK }, { subject: MARK }]) // '2 marks wait for the server'
  */
-export function toldWaiting(letters: readonly Pick<Letter, 'subject'>[]): string {
+export function toldWaiting(writes: readonly Pick<QueuedWrite, 'subject'>[]): string {
   const counts = new Map<string, { readonly subject: Subject; n: number }>();
-  for (const { subject } of letters) {
+  for (const { subject } of writes) {
     const known = counts.get(subject.one);
     if (known) known.n += 1;
     else counts.set(subject.one, { subject, n: 1 });
@@ -77,7 +77,7 @@ export function toldWaiting(letters: readonly Pick<Letter, 'subject'>[]): string
   const parts = [...counts.values()].map(({ subject, n }) => `${n} ${n === 1 ? subject.one : subject.many}`);
   if (parts.length === 0) return '';
   const list = parts.length > 1 ? `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)!}` : parts[0]!;
-  return `${list} ${letters.length === 1 ? 'waits' : 'wait'} for the server`;
+  return `${list} ${writes.length === 1 ? 'waits' : 'wait'} for the server`;
 }
 
 /** The version that an answer of the server tells; undefined for one that tells none. */

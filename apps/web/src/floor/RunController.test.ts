@@ -1,7 +1,7 @@
 import type { Cycle, TempoShift } from '@eurhythm/core/rounds';
 import { UNTOUCHED_RUN, placeInRun, runState, type RoundToPlay, type RunEvent } from '@eurhythm/core/run';
-import type { Desk, HandOver, Player, PlayerEnd } from './player.ts';
-import { RunDeck } from './RunDeck.ts';
+import type { SoundOutput, HandOver, Player, PlayerEnd } from './player.ts';
+import { RunController } from './RunController.ts';
 
 const SECONDS = 60;
 
@@ -65,7 +65,7 @@ class HandPlayer implements Player {
   }
 }
 
-class HandDesk implements Desk {
+class StubOutput implements SoundOutput {
   audible = true;
   latency = 0.25;
   loaded: string[] = [];
@@ -83,14 +83,14 @@ class HandDesk implements Desk {
   close(): void {}
 }
 
-let desk: HandDesk;
+let output: StubOutput;
 let players: HandPlayer[];
 let log: RunEvent[];
 let now: number;
 let awake: string[];
-function deckOf(done = UNTOUCHED_RUN, rounds = 3): RunDeck {
-  return new RunDeck({
-    desk,
+function deckOf(done = UNTOUCHED_RUN, rounds = 3): RunController {
+  return new RunController({
+    output,
     rounds,
     clips: ['ready', 'ten'],
     done,
@@ -111,47 +111,47 @@ function deckOf(done = UNTOUCHED_RUN, rounds = 3): RunDeck {
 }
 const player = (): HandPlayer => players.at(-1)!;
 beforeEach(() => {
-  desk = new HandDesk();
+  output = new StubOutput();
   [players, log, awake] = [[], [], []];
   now = 1_000_000;
 });
 
-describe('RunDeck', () => {
+describe('RunController', () => {
   it('takes another tempo for the round that comes, also when it is skipped to, begun again or loaded anew', async () => {
-    const deck = deckOf();
-    await deck.load();
-    deck.start();
-    expect(await deck.advance(4)).toBeNull();
-    const faster = deck.rounds[1]!;
+    const controller = deckOf();
+    await controller.load();
+    controller.start();
+    expect(await controller.advance(4)).toBeNull();
+    const faster = controller.rounds[1]!;
     expect(faster.cycles).toEqual(roundOf([{ from: 0, by: 4 }]).cycles);
     expect(player().following).toBe(faster);
     expect(log.at(-1)).toMatchObject({ kind: 'tempo', round: 1, position: 0, by: 4 });
-    deck.goTo(1);
-    expect([deck.rounds[1], deck.state.tempoBy]).toEqual([faster, 4]);
-    deck.goTo(1);
+    controller.goTo(1);
+    expect([controller.rounds[1], controller.state.tempoBy]).toEqual([faster, 4]);
+    controller.goTo(1);
     expect(player().round).toBe(faster);
     const again = deckOf(runState(log));
     await again.load();
     expect(again.rounds[1]!.cycles).toEqual(faster.cycles);
-    deck.goTo(2);
-    expect(await deck.advance(4)).toBe('No round comes after this one.');
+    controller.goTo(2);
+    expect(await controller.advance(4)).toBe('No round comes after this one.');
   });
   it('is ready with the calls of the first rounds, fetches the rest behind them, and waits', async () => {
-    const deck = deckOf();
-    await deck.load();
-    expect(deck.state).toMatchObject({ phase: 'ready', round: 0, share: 1, cameBackAt: null });
+    const controller = deckOf();
+    await controller.load();
+    expect(controller.state).toMatchObject({ phase: 'ready', round: 0, share: 1, cameBackAt: null });
     expect(log).toEqual([]);
     await new Promise(setImmediate);
-    expect(desk.loaded).toEqual(['ready', 'ten']);
-    expect(deck.state.lacksFrom).toBeNull();
+    expect(output.loaded).toEqual(['ready', 'ten']);
+    expect(controller.state.lacksFrom).toBeNull();
   });
   it('keeps a start that is pressed while it loads, and takes it back with the next press', async () => {
-    const deck = deckOf();
-    const loading = deck.load();
-    deck.toggle();
-    expect(deck.state).toMatchObject({ phase: 'loading', startsSoon: true });
+    const controller = deckOf();
+    const loading = controller.load();
+    controller.toggle();
+    expect(controller.state).toMatchObject({ phase: 'loading', startsSoon: true });
     await loading;
-    expect(deck.state.phase).toBe('running');
+    expect(controller.state.phase).toBe('running');
     expect(log).toMatchObject([{ kind: 'start', round: 0, position: 0 }]);
     const other = deckOf();
     other.toggle();
@@ -160,26 +160,26 @@ describe('RunDeck', () => {
     expect(other.state.phase).toBe('ready');
   });
   it('says why when it cannot be loaded', async () => {
-    desk.isAway = true;
-    const deck = deckOf();
-    await deck.load();
-    expect(deck.state).toMatchObject({
+    output.isAway = true;
+    const controller = deckOf();
+    await controller.load();
+    expect(controller.state).toMatchObject({
       phase: 'failed',
       failure: 'A spoken call could not be loaded.',
     });
   });
   it('notes what is done, by the clock of the device, and keeps the screen awake while it runs', async () => {
-    const deck = deckOf();
-    await deck.load();
-    deck.toggle();
+    const controller = deckOf();
+    await controller.load();
+    controller.toggle();
     expect(player().running).toBe(true);
     player().position = 12.5;
-    expect(deck.position).toBe(12.25); // the loudspeaker is a quarter of a second late
+    expect(controller.position).toBe(12.25); // the loudspeaker is a quarter of a second late
     now += 12_500;
-    deck.toggle();
-    expect(deck.position).toBe(12.5);
+    controller.toggle();
+    expect(controller.position).toBe(12.5);
     now += 60_000;
-    deck.toggle();
+    controller.toggle();
     expect(player().counted).toBe(1);
     expect(log).toEqual([
       { kind: 'start', at: 1_000_000, round: 0, position: 0 },
@@ -189,9 +189,9 @@ describe('RunDeck', () => {
     expect(awake).toEqual(['on', 'off', 'on']);
   });
   it('comes back to the second at which its log says it is', async () => {
-    const deck = deckOf();
-    await deck.load();
-    deck.start();
+    const controller = deckOf();
+    await controller.load();
+    controller.start();
     now += 75_000;
     const back = deckOf(runState(log));
     await back.load();
@@ -205,15 +205,15 @@ describe('RunDeck', () => {
     expect(held.state).toMatchObject({ phase: 'held', round: 1, cameBackAt: 15 });
   });
   it('stands where the class stands when its device has slept, and rings what ran out meanwhile', async () => {
-    const deck = deckOf();
-    await deck.load();
-    deck.start();
+    const controller = deckOf();
+    await controller.load();
+    controller.start();
     player().position = 20;
     now += 75_000;
     player().end('slept');
-    expect(deck.state).toMatchObject({ phase: 'running', round: 1, cameBackAt: 15 });
+    expect(controller.state).toMatchObject({ phase: 'running', round: 1, cameBackAt: 15 });
     expect(player().position).toBe(15);
-    expect([...deck.endedRounds.keys()]).toEqual([0]);
+    expect([...controller.endedRounds.keys()]).toEqual([0]);
     // Sound that went on meanwhile is where it should be.
     const same = player();
     same.position = 16;
@@ -222,31 +222,31 @@ describe('RunDeck', () => {
     expect(player()).toBe(same);
     now += 600_000;
     same.end('slept');
-    expect(deck.state.phase).toBe('over');
+    expect(controller.state.phase).toBe('over');
     expect(same.isGone).toBe(true);
   });
   it('goes from round to round by itself, and is over behind the last one', async () => {
-    const deck = deckOf(UNTOUCHED_RUN, 2);
-    await deck.load();
-    deck.start();
-    expect(player().following).toBe(deck.rounds[1]);
+    const controller = deckOf(UNTOUCHED_RUN, 2);
+    await controller.load();
+    controller.start();
+    expect(player().following).toBe(controller.rounds[1]);
     player().end('over');
-    expect(deck.state).toMatchObject({ phase: 'running', round: 1 });
+    expect(controller.state).toMatchObject({ phase: 'running', round: 1 });
     // On the clock on which the first one ended, not whenever that was noticed.
     expect(player().tookOver?.anchor).toEqual({ clock: 'audio', zero: 60 });
     expect(player().following).toBeNull();
     player().end('over');
-    expect(deck.state).toMatchObject({ phase: 'over', round: 1 });
+    expect(controller.state).toMatchObject({ phase: 'over', round: 1 });
     expect(log).toMatchObject([{ kind: 'start' }, { kind: 'bell', round: 0 }, { kind: 'bell', round: 1 }]);
     expect(players.every(({ isGone }) => isGone)).toBe(true);
     now += 130_000;
     expect(placeInRun(runState(log), [SECONDS, SECONDS], now)).toEqual({ over: true });
   });
   it('rings the end bells of rounds that ran out while nobody looked, each once, and not of those that were skipped', async () => {
-    const deck = deckOf(UNTOUCHED_RUN, 4);
-    await deck.load();
-    deck.start();
-    deck.goTo(1);
+    const controller = deckOf(UNTOUCHED_RUN, 4);
+    await controller.load();
+    controller.start();
+    controller.goTo(1);
     now += 2 * SECONDS * 1000 + 5000;
     const back = deckOf(runState(log), 4);
     await back.load();
@@ -262,27 +262,27 @@ describe('RunDeck', () => {
     ]);
   });
   it('holds after the combo, and runs on after all when asked again', async () => {
-    const deck = deckOf();
-    await deck.load();
-    deck.start();
+    const controller = deckOf();
+    await controller.load();
+    controller.start();
     player().position = 8;
-    deck.holdAfterCombo();
-    expect([player().heldAt, deck.state.holdsSoon]).toEqual([12, true]);
-    deck.holdAfterCombo();
-    expect([player().heldAt, deck.state.holdsSoon]).toEqual([null, false]);
-    deck.holdAfterCombo();
+    controller.holdAfterCombo();
+    expect([player().heldAt, controller.state.holdsSoon]).toEqual([12, true]);
+    controller.holdAfterCombo();
+    expect([player().heldAt, controller.state.holdsSoon]).toEqual([null, false]);
+    controller.holdAfterCombo();
     player().position = 12;
     player().end('held');
-    expect(deck.state).toMatchObject({ phase: 'held', holdsSoon: false });
+    expect(controller.state).toMatchObject({ phase: 'held', holdsSoon: false });
     expect(log.at(-1)).toMatchObject({ kind: 'hold', position: 12 });
   });
   it('changes the tempo from the next time through on, one change after the other', async () => {
-    const deck = deckOf();
-    await deck.load();
-    deck.start();
+    const controller = deckOf();
+    await controller.load();
+    controller.start();
     player().position = 7;
-    expect(await Promise.all([deck.changeTempo(2), deck.changeTempo(2)])).toEqual([null, null]);
-    expect(deck.state.tempoBy).toBe(4);
+    expect(await Promise.all([controller.changeTempo(2), controller.changeTempo(2)])).toEqual([null, null]);
+    expect(controller.state.tempoBy).toBe(4);
     const { cycles } = player().round;
     expect([cycles[1]!.beatSeconds, cycles[2]!.beatSeconds]).toEqual([1, 60 / 64]);
     expect(log.slice(1)).toMatchObject([
@@ -290,44 +290,44 @@ describe('RunDeck', () => {
       { kind: 'tempo', round: 0, position: 12, by: 2 },
     ]);
     player().position = 58;
-    expect(await deck.changeTempo(2)).toBe('No combo comes after this one in the round.');
+    expect(await controller.changeTempo(2)).toBe('No combo comes after this one in the round.');
   });
   it('begins a round again at its planned tempo', async () => {
-    const deck = deckOf();
-    await deck.load();
-    deck.start();
-    await deck.changeTempo(10);
-    deck.goTo(0);
-    expect(deck.state).toMatchObject({ phase: 'running', tempoBy: 0 });
+    const controller = deckOf();
+    await controller.load();
+    controller.start();
+    await controller.changeTempo(10);
+    controller.goTo(0);
+    expect(controller.state).toMatchObject({ phase: 'running', tempoBy: 0 });
     expect(player().round.cycles[3]!.beatSeconds).toBe(1);
     expect(log.at(-1)).toMatchObject({ kind: 'again', round: 0, running: true });
   });
   it('skips held as held, and behind the last round it is over until a round is wanted again', async () => {
-    const deck = deckOf();
-    await deck.load();
-    deck.goTo(1);
-    expect(deck.state).toMatchObject({ phase: 'held', round: 1 });
-    deck.goTo(2);
-    deck.goTo(3);
-    expect(deck.state).toMatchObject({ phase: 'over', round: 2 });
-    deck.goTo(3);
-    deck.goTo(2);
-    expect(deck.state).toMatchObject({ phase: 'held', round: 2 });
+    const controller = deckOf();
+    await controller.load();
+    controller.goTo(1);
+    expect(controller.state).toMatchObject({ phase: 'held', round: 1 });
+    controller.goTo(2);
+    controller.goTo(3);
+    expect(controller.state).toMatchObject({ phase: 'over', round: 2 });
+    controller.goTo(3);
+    controller.goTo(2);
+    expect(controller.state).toMatchObject({ phase: 'held', round: 2 });
     expect(log.map(({ kind }) => kind)).toEqual(['skip', 'skip', 'skip', 'again']);
     expect(placeInRun(runState(log), [60, 60, 60], now)).toMatchObject({ round: 2, running: false });
   });
   it('does not begin again once it is closed', async () => {
-    const deck = deckOf(runState([{ kind: 'end', at: now }]));
-    await deck.load();
-    deck.goTo(0);
-    deck.toggle();
-    expect(deck.state.phase).toBe('over');
+    const controller = deckOf(runState([{ kind: 'end', at: now }]));
+    await controller.load();
+    controller.goTo(0);
+    controller.toggle();
+    expect(controller.state.phase).toBe('over');
     expect(log).toEqual([]);
   });
   it('plays a burst without asking anybody', async () => {
-    const deck = deckOf();
-    await deck.load();
-    const burst = await deck.burst(10, () => {});
+    const controller = deckOf();
+    await controller.load();
+    const burst = await controller.burst(10, () => {});
     expect([burst.at, burst.round.duration]).toEqual([-6.25, 16]);
   });
 });

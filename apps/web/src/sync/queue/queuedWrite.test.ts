@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { putting, takingOut, toldWaiting, versionOf } from './letter.ts';
-import { LetterStore } from './letterStore.ts';
+import { putRequest, deleteRequest, toldWaiting, versionOf } from './queuedWrite.ts';
+import { QueuedWriteStore } from './queuedWriteStore.ts';
 import { takeOverOlderPages } from './olderPages.ts';
 import { SUBJECTS } from './subjects.ts';
 import { freshDatabases } from './testTabs.ts';
@@ -42,7 +42,7 @@ describe('what waits', () => {
 
 describe('a writing', () => {
   it('says where it goes, what it is about and what it was based on', () => {
-    expect(putting(combo, 'combos/c', { title: 'T' }, { basedOn: 3, page: '/combos/c' })).toEqual({
+    expect(putRequest(combo, 'combos/c', { title: 'T' }, { basedOn: 3, page: '/combos/c' })).toEqual({
       method: 'PUT',
       subject: combo,
       address: 'combos/c',
@@ -50,7 +50,7 @@ describe('a writing', () => {
       basedOn: 3,
       page: '/combos/c',
     });
-    expect(takingOut(mark, 'runs/r/results/m')).toEqual({
+    expect(deleteRequest(mark, 'runs/r/results/m')).toEqual({
       method: 'DELETE',
       subject: mark,
       address: 'runs/r/results/m',
@@ -67,7 +67,7 @@ describe('a writing', () => {
 
 describe('what an earlier page left', () => {
   it('is taken over once: marks that wait, and drafts', async () => {
-    const store = await LetterStore.open('older');
+    const store = await QueuedWriteStore.open('older');
     const storage = oldStorage({
       'eurhythm.outbox': JSON.stringify([
         { id: '1', method: 'PUT', path: 'runs/r/results/m', body: { done: 'part' } },
@@ -91,7 +91,7 @@ describe('what an earlier page left', () => {
     store.close();
   });
   it('is nothing where something else was written', async () => {
-    const store = await LetterStore.open('odd');
+    const store = await QueuedWriteStore.open('odd');
     await takeOverOlderPages(oldStorage({ 'eurhythm.outbox': '"text"' }), store, () => 'id');
     expect(await store.waiting()).toEqual([]);
     store.close();

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 
 /** A value once it has not changed for so many milliseconds; the one before meanwhile. */
-export function useRested<T>(value: T, milliseconds: number): T {
+export function useDebounced<T>(value: T, milliseconds: number): T {
   const [rested, setRested] = useState(value);
   useEffect(() => {
     const timer = setTimeout(() => setRested(value), milliseconds);

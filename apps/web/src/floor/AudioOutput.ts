@@ -2,7 +2,7 @@ import type { SoundEvent } from '@eurhythm/core/rounds';
 import { SYNTH_SOUNDS, synthSound } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
 import { playsHere } from '../ears/microphone/ownSound.ts';
-import { MOST_LATENCY, readDeskSettings, type DeskSettings } from './deskSettings.ts';
+import { MOST_LATENCY, readOutputSettings, type OutputSettings } from './outputSettings.ts';
 
 /** The WAV file of a clip. @throws with a sentence when it cannot be had */
 export type FetchClip = (id: string) => Promise<ArrayBuffer>;
@@ -14,13 +14,13 @@ async function fromServer(id: string): Promise<ArrayBuffer> {
 }
 
 /** The sound output of a page: one audio clock, a volume for each kind of sound, and everything that can be played. */
-export class AudioDesk {
+export class AudioOutput {
   readonly context = new AudioContext({ latencyHint: 'playback' });
   private readonly buses: Readonly<Record<SoundEvent['bus'], GainNode>>;
   private readonly buffers = new Map<string, AudioBuffer>();
   private readonly fetchClip: FetchClip;
   private readonly playsNoMore: () => void;
-  private settings = readDeskSettings();
+  private settings = readOutputSettings();
 
   constructor(fetchClip: FetchClip = fromServer) {
     this.fetchClip = fetchClip;
@@ -44,7 +44,7 @@ export class AudioDesk {
     return this.context.state === 'running';
   }
 
-  /** Lets it sound, where the browser waits for a press; a desk that is closed stays closed. */
+  /** Lets it sound, where the browser waits for a press; an output that is closed stays closed. */
   wake(): void {
     if (this.context.state !== 'closed') void this.context.resume();
   }
@@ -78,7 +78,7 @@ export class AudioDesk {
   }
 
   /** Takes other volumes and another latency at once. */
-  apply(settings: DeskSettings): void {
+  apply(settings: OutputSettings): void {
     this.settings = settings;
     for (const [bus, gain] of Object.entries(this.buses))
       gain.gain.value = settings.volumes[bus as SoundEvent['bus']];

@@ -1,7 +1,7 @@
 /** A made-up voice for tests: 90 ms a letter-pair, centre a fifth in. Not part of the product. */
-import type { ClipShelf, VoiceClip } from './voiceClip.ts';
+import type { ClipLibrary, VoiceClip } from './voiceClip.ts';
 
-export function lettersVoice(missing: readonly string[] = []): ClipShelf {
+export function lettersVoice(missing: readonly string[] = []): ClipLibrary {
   return {
     find: (text, rate): VoiceClip | null => {
       if (missing.includes(text)) return null;

@@ -1,52 +1,52 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { STAMPS, markText, stamped, type Pressed } from '@eurhythm/core/run';
 import type { FighterView, PulseDto, RunView, WishAnswerView, WishDto } from '@eurhythm/contract';
-import type { RunDeck } from '../../../floor/RunDeck.ts';
-import type { DeskTasks, HallDesk } from '../../../hall/HallDesk.ts';
+import type { RunController } from '../../../floor/RunController.ts';
+import type { HostTasks, HostDevice } from '../../../hall/HostDevice.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { burstNow } from '../burst/burstNow.ts';
 import { openNumbers, tellNumber, useKeptBurst } from '../burst/keptBurst.ts';
 import type { Marks } from '../marks/useMarks.ts';
 
-interface Desk {
+interface SoundOutput {
   readonly run: RunView;
   readonly fighters: readonly FighterView[];
-  readonly deck: RunDeck;
-  readonly hall: HallDesk;
+  readonly controller: RunController;
+  readonly hall: HostDevice;
   readonly marks: Marks;
   pressed(): Pressed;
-  hear: DeskTasks['hear'];
+  hear: HostTasks['hear'];
 }
 
 /** What this page does for the other devices of the class: it tells where the run stands, and does what a remote asks. */
-export function useDeskTasks({ run, fighters, deck, hall, marks, pressed, hear }: Desk): void {
-  const state = useSyncExternalStore(deck.subscribe, deck.snapshot);
+export function useHostTasks({ run, fighters, controller, hall, marks, pressed, hear }: SoundOutput): void {
+  const state = useSyncExternalStore(controller.subscribe, controller.snapshot);
   const burst = useKeptBurst(run.id);
   const place = useStable((): Omit<PulseDto, 'at'> => {
-    const { phase, round } = deck.state;
+    const { phase, round } = controller.state;
     const shown = phase === 'running' || phase === 'held' || phase === 'over' ? phase : 'ready';
     return {
       phase: shown,
       round,
-      position: deck.position,
+      position: controller.position,
       counting: openNumbers(run.id),
       burst: burstNow(hall.clock.now()),
     };
   });
   const grant = useStable((wish: WishDto): Omit<WishAnswerView, 'id'> => {
     const name = fighters.find(({ id }) => id === wish.fighterId)?.name;
-    const { phase, round } = deck.state;
+    const { phase, round } = controller.state;
     if (phase === 'loading' || phase === 'failed') return not('The coach’s device is not ready yet.');
     if (phase === 'over' && wish.kind !== 'mark' && wish.kind !== 'count') return not('The class is over.');
     switch (wish.kind) {
       case 'hold':
-        deck.toggle();
-        return done(deck.state.phase === 'running' ? 'It runs.' : 'Held.');
+        controller.toggle();
+        return done(controller.state.phase === 'running' ? 'It runs.' : 'Held.');
       case 'next':
-        deck.goTo(round + 1);
+        controller.goTo(round + 1);
         return done('On to the next round.');
       case 'again':
-        deck.goTo(round);
+        controller.goTo(round);
         return done('This round again.');
       case 'mark': {
         if (name === undefined || !wish.fighterId || !STAMPS.some(({ id }) => id === wish.stamp))

@@ -13,7 +13,7 @@ import {
 } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
 import type { RunEventView } from '@eurhythm/contract';
-import { LOADING, type DeckState } from '../floor/RunDeck.ts';
+import { LOADING, type ControllerState } from '../floor/RunController.ts';
 
 export interface FollowingParts {
   /** What was done to the run before this device came. */
@@ -28,10 +28,10 @@ export interface FollowingParts {
 const PULSE_HOLDS_MS = 5000;
 
 /** Shows a run that another device plays: what is done to it comes as events, and where it stands as pulses. */
-export class FollowingDeck {
+export class FollowingController {
   rounds: readonly RoundToPlay[] = [];
   readonly audible = true;
-  state: DeckState = LOADING;
+  state: ControllerState = LOADING;
   private planned: readonly RoundToPlay[] = [];
   private run: RunState;
   private lastPulse: Pulse | null = null;
@@ -49,7 +49,7 @@ export class FollowingDeck {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   };
-  readonly snapshot = (): DeckState => this.state;
+  readonly snapshot = (): ControllerState => this.state;
 
   async load(): Promise<void> {
     const { rounds, compile } = this.parts;
@@ -122,7 +122,7 @@ export class FollowingDeck {
     this.set({});
   }
 
-  private set(changes: Partial<DeckState>): void {
+  private set(changes: Partial<ControllerState>): void {
     this.state = { ...this.state, ...changes };
     for (const listener of this.listeners) listener();
   }

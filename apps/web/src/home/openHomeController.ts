@@ -1,32 +1,32 @@
 import { BURST_AT_HOME } from '@eurhythm/core/home';
 import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import { burstRound, compileToPlay, runState } from '@eurhythm/core/run';
-import { AudioDesk } from '../floor/AudioDesk.ts';
+import { AudioOutput } from '../floor/AudioOutput.ts';
 import { RoundPlayer } from '../floor/RoundPlayer.ts';
-import { RunDeck } from '../floor/RunDeck.ts';
-import { SilentDesk, makesSound, type FloorDesk } from '../floor/SilentDesk.ts';
+import { RunController } from '../floor/RunController.ts';
+import { SilentOutput, makesSound, type FloorOutput } from '../floor/SilentOutput.ts';
 import { WakeLock } from '../floor/wakeLock.ts';
 import { callInPage, type HomeSession } from './homeSession.ts';
 import type { HomeKeeper } from './keptAtHome.ts';
 
-/** A deck that plays the session of this page, with the sound that stands in it. */
-export function openHomeDeck(
+/** A controller that plays the session of this page, with the sound that stands in it. */
+export function openHomeController(
   { rounds, setting, book: { items, numbers } }: HomeSession,
   keeper: HomeKeeper,
-): { readonly deck: RunDeck<FloorDesk>; readonly book: MoveBook } {
+): { readonly controller: RunController<FloorOutput>; readonly book: MoveBook } {
   const book = moveBook(items, numbers);
-  const desk = makesSound() ? new AudioDesk(callInPage(document)) : new SilentDesk();
-  const deck = new RunDeck<FloorDesk>({
-    desk,
+  const output = makesSound() ? new AudioOutput(callInPage(document)) : new SilentOutput();
+  const controller = new RunController<FloorOutput>({
+    output,
     rounds: rounds.length,
     clips: [],
     done: runState(keeper.kept.events),
     compile: async (round, shifts) => compileToPlay(rounds[round]!, setting, book, shifts),
     compileBurst: async () => compileToPlay(burstRound(BURST_AT_HOME), setting, book),
-    player: (round, onEnd, following) => new RoundPlayer(desk, round, onEnd, following),
+    player: (round, onEnd, following) => new RoundPlayer(output, round, onEnd, following),
     note: (event) => keeper.keep({ events: [...keeper.kept.events, event] }),
     now: Date.now,
     awake: new WakeLock(),
   });
-  return { deck, book };
+  return { controller, book };
 }
