@@ -1,19 +1,17 @@
-import { DynamicModule, Module, type ExecutionContext } from '@nestjs/common';
+import { DynamicModule, Module } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
-import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
-import type { Request } from 'express';
 import { CalendarModule } from './calendar/calendar.module.ts';
 import { CombosModule } from './combos/combos.module.ts';
-import { EverywhereModule } from './everywhere/everywhere.module.ts';
-import { ExchangeModule } from './exchange/exchange.module.ts';
+import { RenameReferencesModule } from './renameReferences/renameReferences.module.ts';
+import { SessionFilesModule } from './sessionFiles/sessionFiles.module.ts';
 import { FightersModule } from './fighters/fighters.module.ts';
 import { GradesModule } from './grades/grades.module.ts';
 import { GymModule } from './gym/gym.module.ts';
-import { KeepModule } from './keep/keep.module.ts';
-import { AccessGuard } from './house/access.ts';
-import { isLoopback } from './house/loopback.ts';
-import { DoorModule } from './door/door.module.ts';
-import { ReachModule, type Reach } from './door/reach.ts';
+import { BackupModule } from './backup/backup.module.ts';
+import { AccessGuard } from './auth/allowRoles.ts';
+import { RequestLimitGuard } from './auth/requestLimit.guard.ts';
+import { AuthModule } from './auth/auth.module.ts';
+import { ReachModule, type Reach } from './auth/reach.ts';
 import { HomeModule } from './home/home.module.ts';
 import { HallModule } from './hall/hall.module.ts';
 import { LibraryModule } from './library/library.module.ts';
@@ -27,15 +25,8 @@ import { SoundCheckModule } from './soundCheck/soundCheck.module.ts';
 import type { Store } from './store/store.ts';
 import { StrikesModule } from './strikes/strikes.module.ts';
 import { StoreModule } from './store/store.module.ts';
-import { TestsModule } from './tests/tests.module.ts';
+import { AssessmentsModule } from './assessments/assessments.module.ts';
 import { VoiceModule } from './voice/voice.module.ts';
-
-/** So much may another machine ask in a minute: far more than any page does, and less than holds others up. */
-const LIMIT = { ttl: 60_000, limit: 1500 };
-const TOO_OFTEN = 'This is asked too often. Wait a moment, then try again.';
-const isThisMachine = (context: ExecutionContext): boolean =>
-  context.getType() !== 'http' ||
-  isLoopback(context.switchToHttp().getRequest<Request>().socket.remoteAddress);
 
 /** One module for each room of the product, over one store and one data folder. */
 @Module({
@@ -43,27 +34,26 @@ const isThisMachine = (context: ExecutionContext): boolean =>
     MovesModule,
     CombosModule,
     NumbersModule,
-    EverywhereModule,
+    RenameReferencesModule,
     SessionsModule,
     LibraryModule,
     RunsModule,
-    TestsModule,
+    AssessmentsModule,
     LogModule,
     ProgressModule,
     CalendarModule,
     FightersModule,
     GymModule,
     GradesModule,
-    ExchangeModule,
+    SessionFilesModule,
     SoundCheckModule,
     StrikesModule,
-    DoorModule,
+    AuthModule,
     HallModule,
     HomeModule,
-    ThrottlerModule.forRoot({ throttlers: [LIMIT], skipIf: isThisMachine, errorMessage: TOO_OFTEN }),
   ],
   providers: [
-    { provide: APP_GUARD, useClass: ThrottlerGuard },
+    { provide: APP_GUARD, useClass: RequestLimitGuard },
     { provide: APP_GUARD, useClass: AccessGuard },
   ],
 })
@@ -74,7 +64,7 @@ export class AppModule {
       imports: [
         StoreModule.over(store),
         VoiceModule.in(dataFolder),
-        KeepModule.in(dataFolder),
+        BackupModule.in(dataFolder),
         ReachModule.at(reach),
       ],
     };

@@ -1,7 +1,7 @@
 import { resolve } from 'node:path';
-import { CannotStart } from './house/cannotStart.ts';
-import { isOwnHost, networkHosts } from './door/reach.ts';
-import { takeDataFolder } from './house/dataFolder.ts';
+import { CannotStart } from './process/cannotStart.ts';
+import { isOwnHost, networkHosts } from './auth/reach.ts';
+import { takeDataFolder } from './process/dataFolder.ts';
 import { openOrExplain } from './openOrExplain.ts';
 
 async function start(): Promise<void> {
@@ -23,7 +23,7 @@ async function start(): Promise<void> {
   const certificates = isOwnHost(host)
     ? null
     : await (
-        await import('./door/certificates.ts')
+        await import('./auth/certificates.ts')
       ).certificatesIn(dataFolder, [...networkHosts(host), ...names]);
   const running = serve(store, { host, port, names, dataFolder, certificates });
   stopOnSignal(running);
@@ -36,7 +36,9 @@ function stopOnSignal(running: Promise<() => Promise<void>>): void {
   const end = async (): Promise<void> => {
     if (isStopping) return;
     isStopping = true;
-    await (await running)();
+    await (
+      await running
+    )();
     process.exit(0);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void end());

@@ -1,4 +1,4 @@
-import { CannotStart } from './house/cannotStart.ts';
+import { CannotStart } from './process/cannotStart.ts';
 import { CopyFolder } from './store/copies/copyFolder.ts';
 import { DamagedDatabase } from './store/damagedDatabase.ts';
 import type { Database } from './store/database.ts';

@@ -1,7 +1,7 @@
 /** `npm run restore`: brings back a copy of the gym, the newest one or the one that is named; `-- --list` shows them. */
 import { resolve } from 'node:path';
-import { CannotStart } from './house/cannotStart.ts';
-import { takeDataFolder } from './house/dataFolder.ts';
+import { CannotStart } from './process/cannotStart.ts';
+import { takeDataFolder } from './process/dataFolder.ts';
 import { openOrExplain } from './openOrExplain.ts';
 import { checkCopy } from './store/copies/checkCopy.ts';
 import { CopyFolder, REASONS } from './store/copies/copyFolder.ts';

@@ -5,16 +5,16 @@ import compression from 'compression';
 import { NestFactory } from '@nestjs/core';
 import { ExpressAdapter, type NestExpressApplication } from '@nestjs/platform-express';
 import { AppModule } from './app.module.ts';
-import type { Certificates } from './door/certificates.ts';
-import { addressesOf, reachOf, securePortOf, type Reach } from './door/reach.ts';
-import { watchDoor } from './door/watchDoor.ts';
-import { CannotStart } from './house/cannotStart.ts';
-import { guardRequests, namesOf, refusalFor } from './house/guard.ts';
-import { closed, lastAnswers } from './house/lastAnswers.ts';
-import { serveOpenApi } from './house/openApi.ts';
-import { readRequests } from './house/readRequests.ts';
-import { RefusalFilter, contractPipe } from './house/refusals.ts';
-import { serveWebPages } from './house/webPages.ts';
+import type { Certificates } from './auth/certificates.ts';
+import { addressesOf, reachOf, securePortOf, type Reach } from './auth/reach.ts';
+import { watchSessions } from './auth/watchSessions.ts';
+import { CannotStart } from './process/cannotStart.ts';
+import { guardRequests, namesOf, refusalFor } from './http/guard.ts';
+import { closed, lastAnswers } from './http/lastAnswers.ts';
+import { serveOpenApi } from './http/openApi.ts';
+import { readRequests } from './http/readRequests.ts';
+import { RefusalFilter, contractPipe } from './http/refusals.ts';
+import { serveWebPages } from './http/webPages.ts';
 import type { Store } from './store/store.ts';
 import { warmAhead } from './warmAhead.ts';
 
@@ -39,7 +39,7 @@ export async function serve(store: Store, place: Place): Promise<() => Promise<v
     { logger: ['error', 'warn'], bodyParser: false },
   );
   guardRequests(app, reach);
-  watchDoor(app);
+  watchSessions(app);
   readRequests(app);
   app.use(compression());
   app.useGlobalPipes(contractPipe());

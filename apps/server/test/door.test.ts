@@ -1,5 +1,5 @@
 import { io, type Socket } from 'socket.io-client';
-import { networkHosts } from '../src/door/reach.ts';
+import { networkHosts } from '../src/auth/reach.ts';
 import { processForThisFile } from './startedServer.ts';
 
 // Open to the network, as `npm start -- --hall` opens it.

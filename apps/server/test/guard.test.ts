@@ -1,6 +1,6 @@
 import { request } from 'node:http';
 import { gzipSync } from 'node:zlib';
-import { refusalFor, namesOf } from '../dist/house/guard.js';
+import { refusalFor, namesOf } from '../dist/http/guard.js';
 import { serverForThisFile } from './startedServer.ts';
 
 const { base, call } = serverForThisFile();

@@ -97,7 +97,7 @@ describe('a move that is used', () => {
 
 describe('a stand-in', () => {
   const sessionOf = async (id: string): Promise<any> => (await call('GET', `sessions/${id}`)).body;
-  it('takes the place of a combo everywhere at once, and the sessions say that they changed', async () => {
+  it('takes the place of a combo references at once, and the sessions say that they changed', async () => {
     await call('PUT', 'combos/worn', { ...combo, number: 61, title: 'Worn' });
     const lane = { group: 'Juniors', combos: [{ comboId: 'worn' }, { line: '1 2' }] };
     const blocks = [{ ...named('worn')[0], lanes: [lane] }];

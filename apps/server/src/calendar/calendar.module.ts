@@ -1,11 +1,11 @@
 import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put, Query } from '@nestjs/common';
 import { BasedOnQuery, SaveThemeDto, ThemeView } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
-import { answers, answersList, answersNothing } from '../house/answers.ts';
-import { OwnId } from '../house/ownId.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
+import { answers, answersList, answersNothing } from '../http/answers.ts';
+import { OwnId } from '../http/ownId.ts';
 import { ThemesService } from './themes.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/themes')
 class ThemesController {
   constructor(private readonly themes: ThemesService) {}

@@ -12,15 +12,15 @@ import {
   UsesView,
   type AnalysisView,
 } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
-import { answers, answersEither, answersList, answersNothing } from '../house/answers.ts';
-import { OwnId } from '../house/ownId.ts';
+import { answers, answersEither, answersList, answersNothing } from '../http/answers.ts';
+import { OwnId } from '../http/ownId.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { UsesModule } from '../uses/uses.module.ts';
 import { CombosService } from './combos.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/combos')
 class CombosController {
   constructor(private readonly combos: CombosService) {}

@@ -19,8 +19,8 @@ import type {
 } from '@eurhythm/contract';
 import { and, asc, desc, eq, inArray, ne } from 'drizzle-orm';
 import { GymService } from '../gym/gym.service.ts';
-import { askedTogether } from '../house/askedTogether.ts';
-import { refuseField } from '../house/refuse.ts';
+import { askedTogether } from '../store/askedTogether.ts';
+import { refuseField } from '../http/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { comboVersions, combos, grades } from '../store/schema.ts';

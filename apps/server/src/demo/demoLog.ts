@@ -4,7 +4,7 @@ import { heldRounds } from '@eurhythm/core/plan';
 import { summariseBurst } from '@eurhythm/core/speed';
 import { groupsOf, trainedIn } from '../runs/trained.ts';
 import type { attempts, roundResults, runEvents, runRoundCombos, runRounds, runs } from '../store/schema.ts';
-import { comboTestId } from '../tests/testIds.ts';
+import { comboTestId } from '../assessments/assessmentIds.ts';
 import { HEARD_COMBOS, heardAt, heardCombo } from './heardTrials.ts';
 import { FIGHTERS, GRADES, TESTS, type DemoFighter, type Story } from './saltmarsh.ts';
 import { SESSIONS, type DemoSession } from './saltmarshSessions.ts';

@@ -5,7 +5,7 @@ import { addDays, endOfMonth, format, startOfMonth, startOfWeek } from 'date-fns
 import type { Database } from '../store/database.ts';
 import { putRows } from '../store/putRows.ts';
 import * as schema from '../store/schema.ts';
-import { comboTestId } from '../tests/testIds.ts';
+import { comboTestId } from '../assessments/assessmentIds.ts';
 import { demoLog } from './demoLog.ts';
 import { HEARD_COMBOS } from './heardTrials.ts';
 import { COMBOS, FIGHTERS, GRADES, GYM_NAME, KIT, TESTS } from './saltmarsh.ts';

@@ -8,12 +8,12 @@ import {
   SetFitDto,
   FitView,
 } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
-import { answers } from '../house/answers.ts';
-import { OwnId } from '../house/ownId.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
+import { answers } from '../http/answers.ts';
+import { OwnId } from '../http/ownId.ts';
 import { FightersService } from './fighters.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/fighters')
 class FightersController {
   constructor(private readonly fighters: FightersService) {}

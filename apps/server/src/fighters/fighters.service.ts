@@ -8,8 +8,8 @@ import type {
   FitView,
 } from '@eurhythm/contract';
 import { and, asc, eq, inArray, ne, sql, type SQL } from 'drizzle-orm';
-import { pageLength, pageOf } from '../house/pages.ts';
-import { refuseField } from '../house/refuse.ts';
+import { pageLength, pageOf } from '../http/pages.ts';
+import { refuseField } from '../http/refuse.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { fighters, grades } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';

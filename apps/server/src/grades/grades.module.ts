@@ -7,15 +7,15 @@ import {
   TechniqueDto,
   type TechniqueLists,
 } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
-import { answers, answersListsById } from '../house/answers.ts';
+import { answers, answersListsById } from '../http/answers.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { UsesModule } from '../uses/uses.module.ts';
 import { GradesService } from './grades.service.ts';
 import { TechniquesService } from './techniques.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api')
 class GradesController {
   constructor(

@@ -3,7 +3,7 @@ import { Injectable, NotFoundException } from '@nestjs/common';
 import { findMove } from '@eurhythm/core/moves';
 import type { FieldError, SaveTechniquesDto, TechniqueDto, TechniqueLists } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
-import { refuseFields } from '../house/refuse.ts';
+import { refuseFields } from '../http/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { combos, grades, techniqueLists } from '../store/schema.ts';

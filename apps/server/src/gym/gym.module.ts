@@ -8,9 +8,9 @@ import {
   SchoolDto,
   TodayView,
 } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
 import { CalendarModule } from '../calendar/calendar.module.ts';
-import { answers } from '../house/answers.ts';
+import { answers } from '../http/answers.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { RunsModule } from '../runs/runs.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
@@ -18,7 +18,7 @@ import { GymService } from './gym.service.ts';
 import { GymSettingsModule } from './gymSettings.module.ts';
 import { TodayService } from './today.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api')
 class GymController {
   constructor(
@@ -27,7 +27,7 @@ class GymController {
   ) {}
 
   @Get('health')
-  @May('coach', 'visitor')
+  @AllowRoles('coach', 'visitor')
   @answers(HealthView)
   health(): HealthView {
     return { ok: true };

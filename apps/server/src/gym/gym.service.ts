@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { STARTER_SCHOOL_SETTINGS, type GymView, type SchoolDto } from '@eurhythm/contract';
 import { asc } from 'drizzle-orm';
-import { askedTogether } from '../house/askedTogether.ts';
+import { askedTogether } from '../store/askedTogether.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { grades, gyms, techniqueLists } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';

@@ -29,11 +29,11 @@ import {
 } from '@eurhythm/contract';
 import { validateSync } from 'class-validator';
 import type { DefaultEventsMap, RemoteSocket, Server, Socket } from 'socket.io';
-import { DoorService } from '../door/door.service.ts';
-import { whoIs } from '../door/watchDoor.ts';
-import { SAY_PASSPHRASE } from '../house/access.ts';
-import { loggable } from '../house/databaseFaults.ts';
-import { contractPipe } from '../house/refusals.ts';
+import { AuthService } from '../auth/auth.service.ts';
+import { whoIs } from '../auth/watchSessions.ts';
+import { SAY_PASSPHRASE } from '../auth/allowRoles.ts';
+import { loggable } from '../store/databaseFaults.ts';
+import { contractPipe } from '../http/refusals.ts';
 import { RunNews } from '../runs/runNews.ts';
 import { HallService } from './hall.service.ts';
 import { MessageFilter } from './messageFilter.ts';
@@ -75,7 +75,7 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
 
   constructor(
     private readonly hall: HallService,
-    private readonly door: DoorService,
+    private readonly door: AuthService,
     private readonly news: RunNews,
   ) {}
 

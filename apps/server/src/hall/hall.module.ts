@@ -3,8 +3,8 @@ import { HallCodeView, HallRunView, JoinDto } from '@eurhythm/contract';
 import type { Request } from 'express';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
-import { May } from '../house/access.ts';
-import { answers } from '../house/answers.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
+import { answers } from '../http/answers.ts';
 import { RunsModule } from '../runs/runs.module.ts';
 import { HallService } from './hall.service.ts';
 
@@ -14,7 +14,7 @@ class HallController {
 
   /** The code with which devices join this run. */
   @Put('runs/:id/hall')
-  @May('coach')
+  @AllowRoles('coach')
   @answers(HallCodeView)
   async code(@Param('id') id: string): Promise<HallCodeView> {
     return { code: await this.hall.codeOf(id) };
@@ -23,7 +23,7 @@ class HallController {
   /** The run with this code, for a device that joins it. */
   @Post('hall/join')
   @HttpCode(200)
-  @May('coach', 'visitor')
+  @AllowRoles('coach', 'visitor')
   @answers(HallRunView)
   async join(@Body() { code }: JoinDto, @Req() { socket }: Request): Promise<HallRunView> {
     return this.hall.view(await this.hall.runOf(code, socket.remoteAddress ?? ''));

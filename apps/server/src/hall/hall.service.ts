@@ -3,9 +3,9 @@ import { Injectable, Logger, NotFoundException } from '@nestjs/common';
 import { hallNames } from '@eurhythm/core/run';
 import { CODE_LENGTH, CODE_LETTERS, type HallRunView } from '@eurhythm/contract';
 import { and, eq, isNull } from 'drizzle-orm';
-import { Tries } from '../door/tries.ts';
+import { RateLimit } from '../auth/rateLimit.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
-import { loggable } from '../house/databaseFaults.ts';
+import { loggable } from '../store/databaseFaults.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { RunNews } from '../runs/runNews.ts';
 import { RunPlanService } from '../runs/runPlan.service.ts';
@@ -20,7 +20,7 @@ const NO_SUCH_CODE = 'No class has this code. It may be mistyped, or the class i
 @Injectable()
 export class HallService {
   private readonly log = new Logger('Hall');
-  private readonly tries = new Tries({ tries: 10, seconds: 300 }, { tries: 200, seconds: 300 });
+  private readonly tries = new RateLimit({ tries: 10, seconds: 300 }, { tries: 200, seconds: 300 });
 
   constructor(
     @InjectDatabase() private readonly database: Database,

@@ -1,7 +1,7 @@
 import type { Server as HttpServer, IncomingMessage } from 'node:http';
 import { IoAdapter } from '@nestjs/platform-socket.io';
 import type { Pool } from 'pg';
-import { olderPackage } from '../house/olderPackage.ts';
+import { olderPackage } from '../process/olderPackage.ts';
 import type { Server, ServerOptions } from 'socket.io';
 import { LentConnections } from './lentConnections.ts';
 

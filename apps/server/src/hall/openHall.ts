@@ -3,7 +3,7 @@ import { Module, type DynamicModule } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import { ExpressAdapter, type NestExpressApplication } from '@nestjs/platform-express';
 import type { Pool } from 'pg';
-import { DoorService } from '../door/door.service.ts';
+import { AuthService } from '../auth/auth.service.ts';
 import { RunNews } from '../runs/runNews.ts';
 import { HallAdapter } from './hallAdapter.ts';
 import { HallGateway } from './hall.gateway.ts';
@@ -13,7 +13,7 @@ import { HallService } from './hall.service.ts';
 class HallSocketsModule {
   /** The gateway over the services of the server that is open already. */
   static over(app: NestExpressApplication): DynamicModule {
-    const services = [HallService, DoorService, RunNews].map((service) => ({
+    const services = [HallService, AuthService, RunNews].map((service) => ({
       provide: service,
       useValue: app.get(service as new () => unknown, { strict: false }),
     }));

@@ -2,16 +2,16 @@ import { Controller, Delete, Get, HttpCode, Module, Param, Put, Query, Streamabl
 import contentDisposition from 'content-disposition';
 import { Readable } from 'node:stream';
 import { HomePageQuery, HomeReportView } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
-import { answers, answersFile, answersNothing } from '../house/answers.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
+import { answers, answersFile, answersNothing } from '../http/answers.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { HeavyModule } from '../heavy/heavy.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
-import { TestsModule } from '../tests/tests.module.ts';
+import { AssessmentsModule } from '../assessments/assessments.module.ts';
 import { HomePageService } from './homePage.service.ts';
 import { HomeReportsService } from './homeReports.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api')
 class HomeController {
   constructor(
@@ -47,7 +47,7 @@ class HomeController {
 }
 
 @Module({
-  imports: [SessionsModule, FightersModule, TestsModule, HeavyModule],
+  imports: [SessionsModule, FightersModule, AssessmentsModule, HeavyModule],
   controllers: [HomeController],
   providers: [HomePageService, HomeReportsService],
   exports: [HomeReportsService],

@@ -3,12 +3,12 @@ import { BURST_AT_HOME, readCodeOf, readHomeCode, type HomeCode } from '@eurhyth
 import type { HomeReportView } from '@eurhythm/contract';
 import { and, desc, eq } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
-import { refuseField } from '../house/refuse.ts';
+import { refuseField } from '../http/refuse.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 import type { Database } from '../store/database.ts';
 import { attempts, homeReports } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { TestsService } from '../tests/tests.service.ts';
+import { AssessmentsService } from '../assessments/assessments.service.ts';
 
 const GONE_SESSION = 'A session that is not here any more';
 /** Bursts at home are a test of their own: nobody sees how they are done. */
@@ -25,7 +25,7 @@ export class HomeReportsService {
     @InjectDatabase() private readonly database: Database,
     private readonly fighters: FightersService,
     private readonly sessions: SessionsService,
-    private readonly tests: TestsService,
+    private readonly tests: AssessmentsService,
   ) {}
 
   /** Newest first. */

@@ -1,16 +1,16 @@
 import { Body, Controller, Delete, Get, HttpCode, Module, Param, Put, Query } from '@nestjs/common';
 import { BasedOnQuery, LibraryItem, SaveLibraryItemDto } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
 import { CombosModule } from '../combos/combos.module.ts';
 import { GradesModule } from '../grades/grades.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
-import { answers, answersList, answersNothing } from '../house/answers.ts';
-import { OwnId } from '../house/ownId.ts';
+import { answers, answersList, answersNothing } from '../http/answers.ts';
+import { OwnId } from '../http/ownId.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { LibraryService } from './library.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/library')
 class LibraryController {
   constructor(private readonly library: LibraryService) {}

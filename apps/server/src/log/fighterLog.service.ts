@@ -4,12 +4,12 @@ import { groupBy } from '@eurhythm/core/units';
 import type { FighterLog, LoggedRound, PageQuery } from '@eurhythm/contract';
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
-import { pageOf } from '../house/pages.ts';
+import { pageOf } from '../http/pages.ts';
 import type { Database } from '../store/database.ts';
 import { combos, grades, roundResults, runRoundCombos, runRounds, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { HomeReportsService } from '../home/homeReports.service.ts';
-import { TestsService } from '../tests/tests.service.ts';
+import { AssessmentsService } from '../assessments/assessments.service.ts';
 
 /** Rounds of a page when nobody says, and trials that a log shows. */
 const USUAL_ROUNDS = 50;
@@ -21,7 +21,7 @@ export class FighterLogService {
   constructor(
     @InjectDatabase() private readonly database: Database,
     private readonly fighters: FightersService,
-    private readonly tests: TestsService,
+    private readonly tests: AssessmentsService,
     private readonly home: HomeReportsService,
   ) {}
 

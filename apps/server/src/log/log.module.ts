@@ -1,19 +1,19 @@
 import { Controller, Get, Module, Param, Query } from '@nestjs/common';
 import { AttemptPage, FighterLog, PageQuery } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
-import { answers } from '../house/answers.ts';
+import { answers } from '../http/answers.ts';
 import { HomeModule } from '../home/home.module.ts';
-import { TestsModule } from '../tests/tests.module.ts';
-import { TestsService } from '../tests/tests.service.ts';
+import { AssessmentsModule } from '../assessments/assessments.module.ts';
+import { AssessmentsService } from '../assessments/assessments.service.ts';
 import { FighterLogService } from './fighterLog.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/fighters')
 class FighterLogController {
   constructor(
     private readonly logs: FighterLogService,
-    private readonly tests: TestsService,
+    private readonly tests: AssessmentsService,
   ) {}
 
   @Get(':id/log')
@@ -30,7 +30,7 @@ class FighterLogController {
 }
 
 @Module({
-  imports: [FightersModule, TestsModule, HomeModule],
+  imports: [FightersModule, AssessmentsModule, HomeModule],
   controllers: [FighterLogController],
   providers: [FighterLogService],
 })

@@ -1,11 +1,11 @@
 import { Body, Controller, Delete, Get, Module, Param, Put, Query } from '@nestjs/common';
 import { BasedOnQuery, BookView, RemovedMove, SaveMoveDto, UsesView } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
-import { answers } from '../house/answers.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
+import { answers } from '../http/answers.ts';
 import { UsesModule } from '../uses/uses.module.ts';
 import { MovesService } from './moves.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/moves')
 class MovesController {
   constructor(private readonly moves: MovesService) {}

@@ -10,8 +10,8 @@ import {
   type SaveMoveDto,
 } from '@eurhythm/contract';
 import { asc, eq } from 'drizzle-orm';
-import { askedTogether } from '../house/askedTogether.ts';
-import { refuseField } from '../house/refuse.ts';
+import { askedTogether } from '../store/askedTogether.ts';
+import { refuseField } from '../http/refuse.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { grades, gyms, moves, numbers } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';

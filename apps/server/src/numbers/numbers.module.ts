@@ -1,13 +1,13 @@
 import { Body, Controller, HttpCode, Module, Post, Put, Query } from '@nestjs/common';
 import { BasedOnQuery, NumbersAnswer, SaveNumbersDto, TouchedLines } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
-import { EverywhereModule } from '../everywhere/everywhere.module.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
+import { RenameReferencesModule } from '../renameReferences/renameReferences.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
-import { answers } from '../house/answers.ts';
+import { answers } from '../http/answers.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { NumbersService } from './numbers.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/numbers')
 class NumbersController {
   constructor(private readonly numbers: NumbersService) {}
@@ -27,7 +27,7 @@ class NumbersController {
 }
 
 @Module({
-  imports: [MovesModule, EverywhereModule, GymSettingsModule],
+  imports: [MovesModule, RenameReferencesModule, GymSettingsModule],
   controllers: [NumbersController],
   providers: [NumbersService],
 })

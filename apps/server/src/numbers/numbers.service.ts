@@ -2,9 +2,9 @@ import { HttpStatus, Injectable } from '@nestjs/common';
 import { moveBook, type MoveBook, type NumberedMove } from '@eurhythm/core/moves';
 import { renumberLine } from '@eurhythm/core/teach';
 import type { NumbersAnswer, SaveNumbersDto, TouchedLine } from '@eurhythm/contract';
-import { EverywhereService } from '../everywhere/everywhere.service.ts';
+import { RenameReferencesService } from '../renameReferences/renameReferences.service.ts';
 import { GymService } from '../gym/gym.service.ts';
-import { refuseField } from '../house/refuse.ts';
+import { refuseField } from '../http/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { InjectDatabase } from '../store/store.module.ts';
@@ -16,7 +16,7 @@ export class NumbersService {
   constructor(
     @InjectDatabase() private readonly database: Database,
     private readonly moves: MovesService,
-    private readonly everywhere: EverywhereService,
+    private readonly references: RenameReferencesService,
     private readonly gym: GymService,
   ) {}
 
@@ -27,7 +27,7 @@ export class NumbersService {
   ): Promise<TouchedLine[]> {
     const before = await this.moves.book(from);
     const after = numberedBook(before, wanted);
-    return (await this.everywhere.lines(from)).flatMap((each) => {
+    return (await this.references.lines(from)).flatMap((each) => {
       const rewritten = renumberLine(each.line, before, after);
       return rewritten === null ? [] : [{ ...each, rewritten }];
     });
@@ -73,8 +73,8 @@ export class NumbersService {
     const renumbered = (line: string): string | null => renumberLine(line, before, after);
     const lines = await this.touchedBy(wanted, tx);
     await this.moves.writeNumbers(tx, wanted.numbers);
-    await this.everywhere.changeHeldLines(tx, renumbered);
-    if (wanted.rewrite) await this.everywhere.changeLines(tx, renumbered);
+    await this.references.changeHeldLines(tx, renumbered);
+    if (wanted.rewrite) await this.references.changeLines(tx, renumbered);
     return lines;
   }
 }

@@ -3,7 +3,7 @@ import { toldValue, goalNow, type Course, type GoalNow, type TypicalError } from
 import type { GoalView, SaveGoalDto } from '@eurhythm/contract';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
-import { refuseField } from '../house/refuse.ts';
+import { refuseField } from '../http/refuse.ts';
 import type { Database } from '../store/database.ts';
 import { goals, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';

@@ -9,7 +9,7 @@ import { GymService } from '../gym/gym.service.ts';
 import type { Database } from '../store/database.ts';
 import { shownMarks } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { TestsService } from '../tests/tests.service.ts';
+import { AssessmentsService } from '../assessments/assessments.service.ts';
 import { dayOf } from './days.ts';
 import { GradeFactsService } from './gradeFacts.service.ts';
 import { RequirementsService } from './requirements.service.ts';
@@ -23,7 +23,7 @@ export class GradeChecksService {
     private readonly requirements: RequirementsService,
     private readonly gym: GymService,
     private readonly combos: CombosService,
-    private readonly tests: TestsService,
+    private readonly tests: AssessmentsService,
     private readonly fighters: FightersService,
   ) {}
 

@@ -5,7 +5,7 @@ import { and, asc, eq, gte, inArray, max, ne, sql } from 'drizzle-orm';
 import type { Database } from '../store/database.ts';
 import { attempts, gradings, roundResults, runs, shownMarks, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { TRIAL_VALUE } from '../tests/trialValue.ts';
+import { TRIAL_VALUE } from '../assessments/trialValue.ts';
 import { daySql, weeksBefore } from './days.ts';
 import { SetsService } from './sets.service.ts';
 

@@ -4,7 +4,7 @@ import { desc, eq } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { GymService } from '../gym/gym.service.ts';
-import { refuseField } from '../house/refuse.ts';
+import { refuseField } from '../http/refuse.ts';
 import type { Database } from '../store/database.ts';
 import { gradings } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';

@@ -6,7 +6,7 @@ import type { MemoryView, RecallDto } from '@eurhythm/contract';
 import { and, asc, desc, eq, inArray, lte } from 'drizzle-orm';
 import { CombosService } from '../combos/combos.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
-import { refuseField } from '../house/refuse.ts';
+import { refuseField } from '../http/refuse.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { recalls } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';

@@ -33,11 +33,11 @@ import { CombosModule } from '../combos/combos.module.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
-import { May } from '../house/access.ts';
-import { answers, answersNothing } from '../house/answers.ts';
-import { OwnId } from '../house/ownId.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
+import { answers, answersNothing } from '../http/answers.ts';
+import { OwnId } from '../http/ownId.ts';
 import { MovesModule } from '../moves/moves.module.ts';
-import { TestsModule } from '../tests/tests.module.ts';
+import { AssessmentsModule } from '../assessments/assessments.module.ts';
 import { AttendanceService } from './attendance.service.ts';
 import { ClassProgressService } from './classProgress.service.ts';
 import { FighterProgressService } from './fighterProgress.service.ts';
@@ -54,7 +54,7 @@ import { TemposService } from './tempos.service.ts';
 import { TrialsService } from './trials.service.ts';
 import { VolumeService } from './volume.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api')
 class ProgressController {
   constructor(
@@ -159,7 +159,7 @@ class ProgressController {
   }
 }
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api')
 class GradeChecksController {
   constructor(
@@ -213,7 +213,7 @@ class GradeChecksController {
   }
 }
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/goals')
 class GoalsController {
   constructor(private readonly goals: GoalsService) {}
@@ -246,7 +246,7 @@ class GoalsController {
 
 /** Did it really get better, what next, and what is missing for the grade. */
 @Module({
-  imports: [FightersModule, CombosModule, MovesModule, GymSettingsModule, TestsModule],
+  imports: [FightersModule, CombosModule, MovesModule, GymSettingsModule, AssessmentsModule],
   controllers: [ProgressController, GradeChecksController, GoalsController],
   providers: [
     TrialsService,

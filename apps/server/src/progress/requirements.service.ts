@@ -3,12 +3,12 @@ import { requirementOf, type RequirementsView, type SaveRequirementsDto } from '
 import { eq } from 'drizzle-orm';
 import { CombosService } from '../combos/combos.service.ts';
 import { GymService } from '../gym/gym.service.ts';
-import { refuseField } from '../house/refuse.ts';
+import { refuseField } from '../http/refuse.ts';
 import type { Database } from '../store/database.ts';
 import { gradeRequirements } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
-import { TestsService } from '../tests/tests.service.ts';
+import { AssessmentsService } from '../assessments/assessments.service.ts';
 
 /** What each grade asks for. */
 @Injectable()
@@ -17,7 +17,7 @@ export class RequirementsService {
     @InjectDatabase() private readonly database: Database,
     private readonly gym: GymService,
     private readonly combos: CombosService,
-    private readonly tests: TestsService,
+    private readonly tests: AssessmentsService,
   ) {}
 
   list(): Promise<RequirementsView[]> {

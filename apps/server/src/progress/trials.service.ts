@@ -5,7 +5,7 @@ import { and, asc, desc, eq, gte, inArray, ne, sql } from 'drizzle-orm';
 import type { Database } from '../store/database.ts';
 import { attempts, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { TRIAL_VALUE } from '../tests/trialValue.ts';
+import { TRIAL_VALUE } from '../assessments/trialValue.ts';
 import { dayOf, localDay, weeksBefore } from './days.ts';
 
 /** The trials of one fighter in one test from one lead. */

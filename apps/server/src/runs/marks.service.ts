@@ -2,7 +2,7 @@ import { GoneException, Injectable, NotFoundException, UnprocessableEntityExcept
 import { DONE, type MarkResultDto, type ResultView } from '@eurhythm/contract';
 import { marksAt, runState } from '@eurhythm/core/run';
 import { and, asc, count, eq, isNotNull, sql } from 'drizzle-orm';
-import { pressedAt, type ClockOffset } from '../house/deviceClock.ts';
+import { pressedAt, type ClockOffset } from '../http/deviceClock.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { roundResults, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';

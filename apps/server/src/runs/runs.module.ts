@@ -15,24 +15,24 @@ import {
   StartRunDto,
   type LastTrained,
 } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
-import { answers, answersById, answersNothing } from '../house/answers.ts';
-import { DeviceOffset, type ClockOffset } from '../house/deviceClock.ts';
-import { OwnId } from '../house/ownId.ts';
+import { answers, answersById, answersNothing } from '../http/answers.ts';
+import { DeviceOffset, type ClockOffset } from '../http/deviceClock.ts';
+import { OwnId } from '../http/ownId.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { ProgressModule } from '../progress/progress.module.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
-import { TestsModule } from '../tests/tests.module.ts';
-import { TestsService } from '../tests/tests.service.ts';
+import { AssessmentsModule } from '../assessments/assessments.module.ts';
+import { AssessmentsService } from '../assessments/assessments.service.ts';
 import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
 import { RunNews } from './runNews.ts';
 import { RunPlanService } from './runPlan.service.ts';
 import { RunsService } from './runs.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/runs')
 class RunsController {
   constructor(
@@ -118,7 +118,7 @@ class RunsController {
   }
 }
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/sessions')
 class BeginningsController {
   constructor(private readonly plans: RunPlanService) {}
@@ -131,12 +131,12 @@ class BeginningsController {
   }
 }
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/attempts')
 class AttemptsController {
   constructor(
     private readonly runs: RunsService,
-    private readonly tests: TestsService,
+    private readonly tests: AssessmentsService,
   ) {}
 
   @Put(':id')
@@ -158,7 +158,14 @@ class AttemptsController {
 }
 
 @Module({
-  imports: [SessionsModule, MovesModule, ProgressModule, FightersModule, TestsModule, GymSettingsModule],
+  imports: [
+    SessionsModule,
+    MovesModule,
+    ProgressModule,
+    FightersModule,
+    AssessmentsModule,
+    GymSettingsModule,
+  ],
   controllers: [RunsController, BeginningsController, AttemptsController],
   providers: [RunsService, MarksService, RunLogService, RunPlanService, RunNews],
   exports: [RunsService, RunPlanService, RunNews],

@@ -23,9 +23,9 @@ import type {
 import { desc, eq, isNotNull, max, sql } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { GymService } from '../gym/gym.service.ts';
-import { doneAt, type ClockOffset } from '../house/deviceClock.ts';
-import { pageLength, pageOf } from '../house/pages.ts';
-import { refuseField, refuseFields } from '../house/refuse.ts';
+import { doneAt, type ClockOffset } from '../http/deviceClock.ts';
+import { pageLength, pageOf } from '../http/pages.ts';
+import { refuseField, refuseFields } from '../http/refuse.ts';
 import { PaceService } from '../progress/pace.service.ts';
 import { changedRounds } from '../sessions/changedRounds.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
@@ -33,7 +33,7 @@ import { SheetsService } from '../sessions/sheets.service.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { runRoundCombos, runRounds, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { TestsService } from '../tests/tests.service.ts';
+import { AssessmentsService } from '../assessments/assessments.service.ts';
 import { RunNews } from './runNews.ts';
 import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
@@ -54,7 +54,7 @@ export class RunsService {
     @InjectDatabase() private readonly database: Database,
     private readonly sessions: SessionsService,
     private readonly fighters: FightersService,
-    private readonly tests: TestsService,
+    private readonly tests: AssessmentsService,
     private readonly log: RunLogService,
     private readonly marks: MarksService,
     private readonly sheets: SheetsService,

@@ -2,8 +2,8 @@ import type { IncomingMessage, Server } from 'node:http';
 import type { Duplex } from 'node:stream';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { WebSocketServer, type WebSocket } from 'ws';
-import { DoorService } from '../door/door.service.ts';
-import { whoIs } from '../door/watchDoor.ts';
+import { AuthService } from '../auth/auth.service.ts';
+import { whoIs } from '../auth/watchSessions.ts';
 import { HallService } from '../hall/hall.service.ts';
 import { SensorRelay } from './SensorRelay.ts';
 
@@ -24,7 +24,7 @@ export interface SensorWays {
  * may; whoever else comes tells the code of a class. Gives what closes it.
  */
 export function openSensors(app: NestExpressApplication, { plain, secure, mayCome }: SensorWays): () => void {
-  const door = app.get(DoorService, { strict: false });
+  const door = app.get(AuthService, { strict: false });
   const hall = app.get(HallService, { strict: false });
   const relay = new SensorRelay();
   const sockets = new WebSocketServer({ noServer: true, maxPayload: MOST_BYTES });

@@ -24,7 +24,7 @@ import { HeavyWork } from '../heavy/heavyWork.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { compiledJson } from '../heavy/tasks/compiledJson.ts';
 import type { SessionToPlay } from '../heavy/tasks/playedSession.ts';
-import { refuseField, refuseFields } from '../house/refuse.ts';
+import { refuseField, refuseFields } from '../http/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import { VoiceService, type Speaker } from '../voice/voice.service.ts';
 

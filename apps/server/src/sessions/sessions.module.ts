@@ -26,18 +26,18 @@ import {
   SessionView,
   SheetView,
 } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
 import { CombosModule } from '../combos/combos.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
-import { answers, answersList, answersNothing, jsonBytes } from '../house/answers.ts';
-import { OwnId } from '../house/ownId.ts';
+import { answers, answersList, answersNothing, jsonBytes } from '../http/answers.ts';
+import { OwnId } from '../http/ownId.ts';
 import { HeavyModule } from '../heavy/heavy.module.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { RoundsService } from './rounds.service.ts';
 import { SessionsService } from './sessions.service.ts';
 import { SheetsService } from './sheets.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/sessions')
 class SessionsController {
   constructor(
@@ -101,7 +101,7 @@ class SessionsController {
   }
 }
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/rounds')
 class RoundsController {
   constructor(private readonly rounds: RoundsService) {}

@@ -11,8 +11,8 @@ import type {
   SessionView,
 } from '@eurhythm/contract';
 import { asc, desc, eq, gte, inArray, sql } from 'drizzle-orm';
-import { pageLength, pageOf } from '../house/pages.ts';
-import { refuseField } from '../house/refuse.ts';
+import { pageLength, pageOf } from '../http/pages.ts';
+import { refuseField } from '../http/refuse.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { runs, sessions } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { SaveSheetDto, SheetView } from '@eurhythm/contract';
 import { eq, inArray } from 'drizzle-orm';
-import { refuseField } from '../house/refuse.ts';
+import { refuseField } from '../http/refuse.ts';
 import type { Database } from '../store/database.ts';
 import { classSheets, fighters } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';

@@ -1,14 +1,14 @@
 import { Controller, Get, Module, Query } from '@nestjs/common';
 import { SpokenClipView, SayQuery, SoundCheckView, VoiceView } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
 import { CombosModule } from '../combos/combos.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
-import { answers } from '../house/answers.ts';
+import { answers } from '../http/answers.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { SoundCheckService } from './soundCheck.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/voice')
 class SoundCheckController {
   constructor(private readonly check: SoundCheckService) {}

@@ -11,7 +11,7 @@ import {
 import type { CallGroup, SayQuery, SoundCheckView, SpokenClipView, VoiceView } from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
 import { GymService } from '../gym/gym.service.ts';
-import { refuseField } from '../house/refuse.ts';
+import { refuseField } from '../http/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 import { OwnCallsService } from '../voice/ownCalls.service.ts';

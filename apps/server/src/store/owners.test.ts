@@ -15,7 +15,7 @@ function writersOf(table: string): string[] {
     `\\.(insert|update|delete)\\(${table}\\)|Versioned\\(this\\.database, ${table},|versionedRow\\(tx, ${table},`,
   );
   return readdirSync(SOURCE, { withFileTypes: true })
-    .filter((entry) => entry.isDirectory() && !['demo', 'keep'].includes(entry.name))
+    .filter((entry) => entry.isDirectory() && !['demo', 'backup', 'exchange'].includes(entry.name))
     .map(({ name }) => name)
     .filter((folder) =>
       readdirSync(`${SOURCE}${folder}`).some(

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
-import { refuseStale } from '../house/refuse.ts';
+import { refuseStale } from '../http/refuse.ts';
 import type { Database, Transaction } from './database.ts';
 
 /** A change that was based on an older state; it takes its transaction back. */

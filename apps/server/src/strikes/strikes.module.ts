@@ -12,12 +12,12 @@ import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { DetectedStrikes, MatchStrikesDto, STRIKE_SOUND_BYTES, StrikeMatchView } from '@eurhythm/contract';
 import { HeavyModule } from '../heavy/heavy.module.ts';
 import { HeavyWork } from '../heavy/heavyWork.ts';
-import { May } from '../house/access.ts';
-import { answers, fileField } from '../house/answers.ts';
-import { refuseField } from '../house/refuse.ts';
-import { oneFile } from '../house/oneFile.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
+import { answers, fileField } from '../http/answers.ts';
+import { refuseField } from '../http/refuse.ts';
+import { oneFile } from '../http/oneFile.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/strikes')
 class StrikesController {
   constructor(private readonly heavy: HeavyWork) {}

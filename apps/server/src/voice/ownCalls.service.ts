@@ -4,7 +4,7 @@ import type { VoiceSound } from '@eurhythm/core/sound';
 import type { OwnCallView } from '@eurhythm/contract';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { HeavyWork } from '../heavy/heavyWork.ts';
-import { refuseField } from '../house/refuse.ts';
+import { refuseField } from '../http/refuse.ts';
 import type { Database } from '../store/database.ts';
 import { ownCalls } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';

@@ -17,16 +17,16 @@ import {
 } from '@nestjs/common';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { CALL_TEXT, OWN_CALL_LIMITS, OwnCallView, SetCentreDto } from '@eurhythm/contract';
-import { May } from '../house/access.ts';
+import { AllowRoles } from '../auth/allowRoles.ts';
 import { HeavyModule } from '../heavy/heavy.module.ts';
-import { answers, answersFile, answersNothing, fileField } from '../house/answers.ts';
-import { oneFile } from '../house/oneFile.ts';
+import { answers, answersFile, answersNothing, fileField } from '../http/answers.ts';
+import { oneFile } from '../http/oneFile.ts';
 import { ClipFolder } from './clipFolder.ts';
 import { CLIPS } from './clips.ts';
 import { OwnCallsService } from './ownCalls.service.ts';
 import { VoiceService } from './voice.service.ts';
 
-@May('coach')
+@AllowRoles('coach')
 @Controller('api/voice')
 class VoiceController {
   constructor(

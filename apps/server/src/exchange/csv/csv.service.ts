@@ -1,0 +1,70 @@
+import { Injectable } from '@nestjs/common';
+import {
+  GYM_FILE_FORMAT,
+  GYM_FILE_VERSION,
+  GymFile,
+  checkFields,
+  type ImportReport,
+} from '@eurhythm/contract';
+import { refuseField, refuseFields } from '../../http/refuse.ts';
+import type { Database } from '../../store/database.ts';
+import { InjectDatabase } from '../../store/store.module.ts';
+import { readGym } from '../gymFile/readGym.ts';
+import { GymFileService } from '../gymFile/gymFile.service.ts';
+import { TABLES, type CsvTableName } from './csvTables.ts';
+import { csvText, readCsv } from './csvText.ts';
+
+const MOST_TOLD = 50;
+
+/** Fighters, marks and trials as tables. */
+@Injectable()
+export class CsvService {
+  constructor(
+    @InjectDatabase() private readonly database: Database,
+    private readonly files: GymFileService,
+  ) {}
+
+  async table(name: CsvTableName): Promise<string> {
+    const { columns, lines } = TABLES[name];
+    return csvText(
+      columns.map((column) => column.name),
+      lines(await readGym(this.database, new Date())),
+    );
+  }
+
+  async bringIn(
+    name: CsvTableName,
+    bytes: Uint8Array,
+    { isPreview }: { isPreview: boolean },
+  ): Promise<ImportReport> {
+    const { columns, file } = TABLES[name];
+    const read = readCsv(
+      bytes,
+      columns.map((column) => column.name),
+    );
+    if (!read.ok) throw refuseField('file', read.message);
+    const now = new Date();
+    const { part, errors } = file(read.lines, await readGym(this.database, now));
+    if (errors.length > 0) throw refuseFields(errors.slice(0, MOST_TOLD));
+    const whole = {
+      format: GYM_FILE_FORMAT,
+      version: GYM_FILE_VERSION,
+      madeAt: now.toISOString(),
+      whole: false,
+      gym: null,
+      ...part,
+    } as const;
+    const wrong = checkFields(GymFile, whole).map(({ field, message }) => ({
+      field: inTable(field),
+      message,
+    }));
+    if (wrong.length > 0) throw refuseFields(wrong.slice(0, MOST_TOLD));
+    return this.files.take(whole as GymFile, { isPreview });
+  }
+}
+
+/** "fighters.3.name" as the table has it: "line 5, name". */
+function inTable(field: string): string {
+  const [, place, ...rest] = field.split('.');
+  return place === undefined ? field : `line ${Number(place) + 2}, ${rest.join('.')}`;
+}

@@ -1,0 +1,241 @@
+import { createHash } from 'node:crypto';
+import { countOf, MEASURED } from '@eurhythm/core/speed';
+import type { FieldError, GymFile } from '@eurhythm/contract';
+import type { WholeGymFile } from '../gymFile/readGym.ts';
+
+/** A line of a table, by the names of its columns. */
+export type CsvLine = Readonly<Record<string, string>>;
+
+/** A column, and what stands in it, as it is explained. */
+interface Column {
+  readonly name: string;
+  readonly about: string;
+  /** Only told: it is not read again. */
+  readonly told?: true;
+}
+
+/** A table that is taken away and brought in as CSV. */
+export interface CsvTable {
+  readonly columns: readonly Column[];
+  lines(gym: WholeGymFile): readonly CsvLine[];
+  /** The lines as a part of a gym; `errors` name the line (the first one below the head is line 2) and the column. */
+  file(
+    lines: readonly CsvLine[],
+    gym: WholeGymFile,
+  ): { readonly part: Partial<GymFile>; readonly errors: FieldError[] };
+}
+
+export const CSV_TABLES = ['fighters', 'results', 'attempts'] as const;
+export type CsvTableName = (typeof CSV_TABLES)[number];
+
+/** Signs between several values of one cell. */
+const BETWEEN = ';';
+
+const yes = (value: boolean): string => (value ? 'yes' : 'no');
+const split = (cell: string): string[] =>
+  cell
+    .split(BETWEEN)
+    .map((each) => each.trim())
+    .filter((each) => each !== '');
+
+/** Reads every line; `read` gives null where a sentence was told. */
+function readLines<T>(
+  lines: readonly CsvLine[],
+  read: (line: CsvLine, tell: (column: string, message: string) => null) => T | null,
+): { items: T[]; errors: FieldError[] } {
+  const items: T[] = [];
+  const errors: FieldError[] = [];
+  for (const [i, line] of lines.entries()) {
+    const item = read(line, (column, message) => {
+      errors.push({ field: `line ${i + 2}, ${column}`, message });
+      return null;
+    });
+    if (item !== null) items.push(item);
+  }
+  return { items, errors };
+}
+
+/** An id for a line that has none: the same line again is the same thing. */
+function idOf(...parts: readonly string[]): string {
+  return createHash('sha256').update(parts.join('\n')).digest('hex').slice(0, 24);
+}
+
+const instant = (cell: string): string | null => {
+  const time = Date.parse(cell);
+  return Number.isNaN(time) ? null : new Date(time).toISOString();
+};
+
+const fighters: CsvTable = {
+  columns: [
+    { name: 'id', about: 'made here; leave it empty for somebody new' },
+    { name: 'name', about: 'first and last name' },
+    { name: 'grade', about: 'name of the grade, as under Gym' },
+    { name: 'lead', about: 'left or right: the foot in front' },
+    { name: 'note', about: 'for the coach' },
+    {
+      name: 'fit',
+      about:
+        'yes or no; of somebody who is here already it is only told: it is said on the page, with a reason',
+    },
+    { name: 'height_cm', about: 'empty where nobody measured' },
+    { name: 'keep_apart', about: 'ids of those who should not be partners, with ; between' },
+  ],
+  lines: (gym) => {
+    const gradeOf = new Map(gym.grades.map(({ id, name }) => [id, name]));
+    return gym.fighters.map(({ id, name, gradeId, lead, note, fit, height, apart = [] }) => ({
+      id,
+      name,
+      grade: gradeOf.get(gradeId) ?? '',
+      lead,
+      note,
+      fit: yes(fit),
+      height_cm: height === null || height === undefined ? '' : String(height),
+      keep_apart: apart.join(BETWEEN),
+    }));
+  },
+  file: (lines, gym) => {
+    const grades = new Map(gym.grades.map(({ id, name }) => [name.trim().toLowerCase(), id]));
+    const known = new Map(gym.fighters.map((fighter) => [fighter.id, fighter]));
+    const { items, errors } = readLines(lines, (line, tell) => {
+      const { name = '', grade = '', lead = '', note = '', height_cm: height = '' } = line;
+      const id = line['id'] || idOf(name, grade);
+      const gradeId = grades.get(grade.trim().toLowerCase());
+      if (gradeId === undefined) return tell('grade', `There is no grade “${grade}”.`);
+      if (lead !== 'left' && lead !== 'right') return tell('lead', 'The lead is left or right.');
+      if (height !== '' && !Number.isFinite(Number(height)))
+        return tell('height_cm', 'The height is a number of cm.');
+      const kept = known.get(id);
+      const { fit, fitReason, fitBy, fitAt } = kept ?? {
+        fit: line['fit'] !== 'no',
+        fitReason: '',
+        fitBy: '',
+        fitAt: null,
+      };
+      return {
+        ...{ id, name, gradeId, lead, note, fit, fitReason, fitBy, fitAt },
+        height: height === '' ? null : Number(height),
+        apart: split(line['keep_apart'] ?? ''),
+      } as NonNullable<GymFile['fighters']>[number];
+    });
+    return { part: { fighters: items }, errors };
+  },
+};
+
+const results: CsvTable = {
+  columns: [
+    { name: 'id', about: 'made here; leave it empty for a new mark' },
+    { name: 'run', about: 'id of the session that was held' },
+    { name: 'session', about: 'its title, only told', told: true },
+    { name: 'round', about: 'which round of it, from 1 on' },
+    { name: 'round_title', about: 'its title, only told', told: true },
+    { name: 'fighter', about: 'id of the fighter' },
+    { name: 'fighter_name', about: 'only told', told: true },
+    { name: 'done', about: 'finished, part or sat-out' },
+    { name: 'quality', about: 'clean, loose or wild; may be empty' },
+    { name: 'seconds', about: 'of a part: how far, from the start of the round; may be empty' },
+    { name: 'lead', about: 'left or right, where it was another than planned; may be empty' },
+    { name: 'at', about: 'when it was marked, like 2026-03-05T18:30:00Z' },
+  ],
+  lines: (gym) => {
+    const runs = new Map(gym.runs.map((run) => [run.id, run]));
+    const names = new Map(gym.fighters.map(({ id, name }) => [id, name]));
+    return gym.results
+      .filter(({ done }) => done !== null)
+      .map(({ id, runId, round, fighterId, done, quality, seconds, lead, at }) => ({
+        id,
+        run: runId,
+        session: runs.get(runId)?.title ?? '',
+        round: String(round + 1),
+        round_title: runs.get(runId)?.rounds[round]?.title ?? '',
+        fighter: fighterId,
+        fighter_name: names.get(fighterId) ?? '',
+        done: done ?? '',
+        quality: quality ?? '',
+        seconds: String(seconds ?? ''),
+        lead: lead ?? '',
+        at,
+      }));
+  },
+  file: (lines) => {
+    const { items, errors } = readLines(lines, (line, tell) => {
+      const { run: runId = '', fighter: fighterId = '', done = '', quality = '' } = line;
+      const round = Number(line['round'] || NaN);
+      const at = instant(line['at'] ?? '');
+      if (!Number.isInteger(round) || round < 1)
+        return tell('round', 'The round is a whole number from 1 on.');
+      if (at === null) return tell('at', 'The time is written like 2026-03-05T18:30:00Z.');
+      const id = line['id'] || idOf(runId, String(round), fighterId, at);
+      return {
+        id,
+        runId,
+        round: round - 1,
+        fighterId,
+        done,
+        quality: quality === '' ? null : quality,
+        seconds: line['seconds'] ? Number(line['seconds']) : null,
+        lead: line['lead'] || null,
+        at,
+      };
+    });
+    return { part: { results: items as NonNullable<GymFile['results']> }, errors };
+  },
+};
+
+const attempts: CsvTable = {
+  columns: [
+    { name: 'id', about: 'made here; leave it empty for a new trial' },
+    { name: 'fighter', about: 'id of the fighter' },
+    { name: 'fighter_name', about: 'only told', told: true },
+    { name: 'run', about: 'id of the session that was held; empty for none' },
+    { name: 'test', about: 'id of the test' },
+    { name: 'test_title', about: 'only told', told: true },
+    { name: 'lead', about: 'left or right' },
+    { name: 'count', about: 'how many; where there are instants, what counts of them' },
+    { name: 'value', about: 'seconds that a combo or an answer took; empty for a burst' },
+    { name: 'counted', about: `how: ${MEASURED.join(', ')}; taps where it is empty` },
+    {
+      name: 'instants',
+      about: 'seconds from the start of the trial at which each strike came, with ; between',
+    },
+    { name: 'at', about: 'when it was done, like 2026-03-05T18:30:00Z' },
+  ],
+  lines: (gym) => {
+    const names = new Map(gym.fighters.map(({ id, name }) => [id, name]));
+    const tests = new Map(gym.tests.map((test) => [test.id, test]));
+    return gym.attempts.map(
+      ({ id, fighterId, runId, testId, lead, instants, said, value, measured, at }) => ({
+        id,
+        fighter: fighterId,
+        fighter_name: names.get(fighterId) ?? '',
+        run: runId ?? '',
+        test: testId,
+        test_title: tests.get(testId)?.title ?? '',
+        lead,
+        count: String(countOf({ said, instants }, tests.get(testId) ?? { kind: 'burst', seconds: 0 })),
+        value: value === null || value === undefined ? '' : String(value),
+        counted: measured ?? 'taps',
+        instants: instants.join(BETWEEN),
+        at,
+      }),
+    );
+  },
+  file: (lines) => {
+    const { items, errors } = readLines(lines, (line, tell) => {
+      const { fighter: fighterId = '', run = '', test: testId = '', lead = '' } = line;
+      const at = instant(line['at'] ?? '');
+      if (at === null) return tell('at', 'The time is written like 2026-03-05T18:30:00Z.');
+      const instants = split(line['instants'] ?? '').map(Number);
+      if (instants.some((each) => !Number.isFinite(each)))
+        return tell('instants', 'The instants are seconds, with ; between.');
+      const id = line['id'] || idOf(fighterId, testId, lead, at);
+      const said = instants.length > 0 || !line['count'] ? null : Number(line['count']);
+      const measured = line['counted'] || 'taps';
+      const runId = run === '' ? null : run;
+      const value = line['value'] ? Number(line['value']) : null;
+      return { id, fighterId, runId, testId, lead, instants, said, value, measured, at, toldAt: null };
+    });
+    return { part: { attempts: items as NonNullable<GymFile['attempts']> }, errors };
+  },
+};
+
+export const TABLES: Readonly<Record<CsvTableName, CsvTable>> = { fighters, results, attempts };
