@@ -5,7 +5,7 @@ import { row } from './table.mjs';
 
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
 const [
-  { MotionDetector, OwnSoundDetector, SensorStream, detectStrikes, matchStrikes, putRight },
+  { MotionDetector, EchoAwareDetector, SensorStream, detectStrikes, matchStrikes, applyCorrections },
   standIns,
   { seededRandom },
 ] = await Promise.all([core('strikes'), core('simulation'), core('units')]);
@@ -104,11 +104,11 @@ const PIECE = 512;
 function besideOwn({ sampleRate, samples, own }) {
   const atOnce = [];
   const heardAgain = [];
-  const detector = new OwnSoundDetector(sampleRate, {}, (again) => heardAgain.push(again));
+  const detector = new EchoAwareDetector(sampleRate, {}, (again) => heardAgain.push(again));
   for (let i = 0; i < samples.length; i += PIECE)
     atOnce.push(...detector.push(samples.subarray(i, i + PIECE), own.subarray(i, i + PIECE)));
   atOnce.push(...detector.end());
-  return { atOnce, stands: heardAgain.reduce(putRight, atOnce) };
+  return { atOnce, stands: heardAgain.reduce(applyCorrections, atOnce) };
 }
 
 let [ownTook, ownHalls] = [0, 0];

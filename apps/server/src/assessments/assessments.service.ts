@@ -5,7 +5,7 @@ import {
   NotFoundException,
   UnprocessableEntityException,
 } from '@nestjs/common';
-import { countOf, workOut, type EarlierCount, type HeardTrial } from '@eurhythm/core/speed';
+import { countOf, evaluateTrial, type EarlierCount, type HeardTrial } from '@eurhythm/core/speed';
 import type {
   AttemptPage,
   AttemptView,
@@ -107,7 +107,7 @@ export class AssessmentsService {
     if (before.measured === 'by-hand')
       throw new ConflictException('Somebody counted this trial by hand; that number stays.');
     const heard = await heardAnew(before.heard);
-    const { instants, value } = workOut(before, heard);
+    const { instants, value } = evaluateTrial(before, heard);
     await this.database.transaction(async (tx) => {
       const [row] = await tx.select().from(attempts).where(eq(attempts.id, id)).for('update');
       if (!row) throw new NotFoundException('This trial does not exist.');
@@ -225,7 +225,7 @@ type AttemptRow = typeof attempts.$inferSelect;
 
 /** How long what was heard took; null where that cannot be told. */
 function timeOf(test: TestView, { heard }: SaveAttemptDto): number | null {
-  return heard ? workOut(test, heard).value : null;
+  return heard ? evaluateTrial(test, heard).value : null;
 }
 
 type Told = Pick<AttemptRow, 'count' | 'value' | 'measured'> & Partial<Pick<AttemptRow, 'heard'>>;

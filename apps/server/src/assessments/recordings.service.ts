@@ -1,6 +1,6 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import type { HeardTrial } from '@eurhythm/core/speed';
-import { doubtWeak, withoutOwnSounds } from '@eurhythm/core/strikes';
+import { doubtWeak, withoutReference } from '@eurhythm/core/strikes';
 import { thousandths } from '@eurhythm/core/units';
 import { readWav } from '@eurhythm/core/sound';
 import { eq } from 'drizzle-orm';
@@ -55,7 +55,7 @@ export class RecordingsService {
       at: thousandths(onset.at + row.from),
       ...(onset.strength < leastStrength ? { doubtful: true as const } : {}),
     }));
-    const { strikes } = withoutOwnSounds(onsets, own);
+    const { strikes } = withoutReference(onsets, own);
     return { ...heard, detector: found.found.detector, onsets: doubtWeak(strikes, 'microphone') };
   }
 }

@@ -1,6 +1,6 @@
 import { analyseCombo, findFindings, PACE_FACTORS } from '@eurhythm/core/body';
 import { sessionSeconds } from '@eurhythm/core/plan';
-import { workOut } from '@eurhythm/core/speed';
+import { evaluateTrial } from '@eurhythm/core/speed';
 import { starterBook } from '@eurhythm/core/moves';
 import {
   SaveComboDto,
@@ -95,7 +95,7 @@ describe('what was heard in the demo gym', () => {
     for (const { heard, value, count } of combos) {
       expect(heard!.due!.length).toBeGreaterThan(7);
       expect(heard!.onsets.length).toBeGreaterThanOrEqual(count);
-      expect(workOut({ kind: 'combo-time', seconds: 10 }, heard!).value).toBe(value);
+      expect(evaluateTrial({ kind: 'combo-time', seconds: 10 }, heard!).value).toBe(value);
     }
   });
   it('tells of somebody who gets faster over the weeks', () => {

@@ -1,12 +1,12 @@
 import { starterBook } from '@eurhythm/core/moves';
-import { workOut, type HeardTrial } from '@eurhythm/core/speed';
+import { evaluateTrial, type HeardTrial } from '@eurhythm/core/speed';
 import { simulateRound } from '@eurhythm/core/simulation';
 import { DETECTOR_VERSION, impactBeats } from '@eurhythm/core/strikes';
 import { normalDraw, thousandths, type RandomSource } from '@eurhythm/core/units';
 import { COMBOS, GRADES, type DemoCombo } from './saltmarsh.ts';
 
 /** What hears the demonstration's trials, how late it is in seconds, and how loud a strike is to it in decibels. */
-const EAR = { device: 'microphone at the bag', latency: 0.012, loud: -18, scatter: 3 } as const;
+const EAR = { device: 'microphone at the bag', loud: -18, scatter: 3 } as const;
 /** One strike in so many comes with a sound that may have been another one. */
 const DOUBTFUL = 0.03;
 /** So often a combo is done in one trial, and so many beats lie between. */
@@ -43,18 +43,15 @@ export function heardAt(
   more: Pick<HeardTrial, 'due' | 'starts'>,
 ): HeardTrial {
   const onsets = instants.map((at) => ({
-    at: thousandths(at + EAR.latency),
+    at: thousandths(at),
     strength: Math.round(10 * (EAR.loud + EAR.scatter * normalDraw(random))) / 10,
   }));
   const doubtful = instants.flatMap((at) =>
-    random() < DOUBTFUL
-      ? [{ at: thousandths(at + EAR.latency + 0.09), strength: EAR.loud - 22, doubtful: true }]
-      : [],
+    random() < DOUBTFUL ? [{ at: thousandths(at + 0.09), strength: EAR.loud - 22, doubtful: true }] : [],
   );
   return {
     source: 'microphone',
     device: EAR.device,
-    latency: EAR.latency,
     detector: DETECTOR_VERSION,
     onsets: [...onsets, ...doubtful].sort((a, b) => a.at - b.at),
     ...more,
@@ -82,6 +79,6 @@ export function heardCombo(
   const profile = { bias: 0.015, spread: 0.1 * spread, fading: 0.02, misses: 0.02, extras: 0.02 };
   const starts = times.map((_, n) => n * beats.length);
   const heard = heardAt(simulateRound(done, profile, random), random, { due, starts });
-  const { instants, value } = workOut({ kind: 'combo-time', seconds: 10 }, heard);
+  const { instants, value } = evaluateTrial({ kind: 'combo-time', seconds: 10 }, heard);
   return { heard, instants: [...instants], value };
 }

@@ -1,7 +1,7 @@
 import type { SoundEvent } from '@eurhythm/core/rounds';
 import { SYNTH_SOUNDS, synthSound } from '@eurhythm/core/sound';
 import type { Seconds } from '@eurhythm/core/units';
-import { playsHere } from '../ears/microphone/ownSound.ts';
+import { playsHere } from '../strikeInputs/microphone/referenceSignal.ts';
 import { MOST_LATENCY, readOutputSettings, type OutputSettings } from './outputSettings.ts';
 
 /** The WAV file of a clip. @throws with a sentence when it cannot be had */

@@ -1,4 +1,4 @@
-import { standing } from '@eurhythm/core/strikes';
+import { validOnsets } from '@eurhythm/core/strikes';
 import type { Seconds } from '@eurhythm/core/units';
 import type { StationHeardDto, StationKnownView } from '@eurhythm/contract';
 import { MOST_TOLD } from '@eurhythm/contract';
@@ -59,7 +59,7 @@ export class StationTeller {
   /** How many strikes of a round were heard, and how much of what is to be told of it the host does not know yet. */
   countOf(round: number): { readonly heard: number; readonly waiting: number } {
     const { strikes, known } = this.of(round);
-    return { heard: standing(strikes).length, waiting: strikes.length - known };
+    return { heard: validOnsets(strikes).length, waiting: strikes.length - known };
   }
 
   /** Tells what is to be told; one message at a time. */

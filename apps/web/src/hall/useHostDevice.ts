@@ -2,7 +2,7 @@ import { useEffect, useState, useSyncExternalStore } from 'react';
 import { newId } from '../server/api.ts';
 import { HostDevice, type HostState } from './HostDevice.ts';
 
-const PLACE = 'eurhythm.host';
+const PLACE = 'eurhythm.desk';
 
 /** The name of this tab as a host, the same after a reload. */
 export function deskId(): string {

@@ -1,5 +1,5 @@
 import type { AttemptView } from '@eurhythm/contract';
-import type { KeptSound } from '../ears/Ear.ts';
+import type { KeptSound } from '../strikeInputs/StrikeInput.ts';
 import { Refused, sendForm } from './api.ts';
 
 const AGAIN_MS = 800;

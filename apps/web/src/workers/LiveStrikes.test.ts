@@ -1,7 +1,7 @@
 import { lossesOf, withoutLosses } from '@eurhythm/core/formats';
 import { readWav } from '@eurhythm/core/sound';
 import { hallSound, impactSound, throughLoudspeaker, type Placed } from '@eurhythm/core/simulation';
-import { detectBesideOwn, detectStrikes, standing } from '@eurhythm/core/strikes';
+import { detectBesideOwn, detectStrikes, validOnsets } from '@eurhythm/core/strikes';
 import { seededRandom } from '@eurhythm/core/units';
 import { LiveStrikes, type LiveNews, type LiveWish } from './LiveStrikes.ts';
 
@@ -59,7 +59,7 @@ describe('what is heard live', () => {
 
   it('is put in its place afterwards, where it was told before the loss was known', () => {
     const { told } = listen({}, { from: 6.8, to: 7.1 });
-    const stands = standing(told.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
+    const stands = validOnsets(told.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
     const heard = AT.filter((instant) => instant < 6.7 || instant > 7.2);
     expect(heard.filter((instant) => !within(stands, BEGAN + instant, 0.02))).toEqual([]);
     expect(stands.length).toBeLessThanOrEqual(AT.length + 1);
@@ -67,7 +67,7 @@ describe('what is heard live', () => {
 
   it('lies in the kept sound where its strikes stand, which says where it is silent because some was lost', () => {
     const { live, told } = listen({}, { from: 6.8, to: 7.1 });
-    const stands = standing(told.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
+    const stands = validOnsets(told.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
     const { wav, from } = live.sound!;
     const read = readWav(wav, 60);
     if (!read.ok) throw new Error(read.message);
@@ -118,7 +118,7 @@ describe('what is heard live', () => {
       if (news.some(({ withdrawn }) => withdrawn === true)) changed.push(from / RATE);
     }
     const right = detectBesideOwn({ sampleRate: RATE, samples: heard, own: played });
-    const stands = standing(told.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
+    const stands = validOnsets(told.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
     return { changed, stands, right: right.map(({ at }) => BEGAN + at) };
   }
 

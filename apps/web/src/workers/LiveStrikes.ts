@@ -1,14 +1,14 @@
 import {
   MusicWatch,
-  OwnSoundDetector,
+  EchoAwareDetector,
   SampleClock,
   SideBySide,
   StrikeDetector,
-  changesBy,
+  correctionsBy,
   type DetectorSetting,
-  type HeardAgain,
-  type Onset,
-  type Told,
+  type Reprocessed,
+  type LoudOnset,
+  type OnsetReport,
 } from '@eurhythm/core/strikes';
 import { wavWithLosses } from '@eurhythm/core/formats';
 import { joined, resample } from '@eurhythm/core/sound';
@@ -36,7 +36,7 @@ export interface LiveWish {
 /** What is told of a piece, where there is something to tell. */
 export interface LiveNews {
   /** By the clock of the page; those that are withdrawn were told before, and are no strikes. */
-  readonly onsets: readonly (Onset & Told)[];
+  readonly onsets: readonly (LoudOnset & OnsetReport)[];
   /** Music was heard lately. */
   readonly hasMusic: boolean;
   /** How much was lost so far, because the machine was busy. */
@@ -57,8 +57,8 @@ export class LiveStrikes {
   private readonly tell: (news: LiveNews) => void;
   private readonly clock: SampleClock;
   private readonly music: MusicWatch;
-  private readonly push: (samples: Float32Array) => Onset[];
-  private readonly pushOwn: (samples: Float32Array) => Onset[];
+  private readonly push: (samples: Float32Array) => LoudOnset[];
+  private readonly pushOwn: (samples: Float32Array) => LoudOnset[];
   /** In seconds. */
   private readonly waiting: () => Seconds;
   private readonly kept: Float32Array[] = [];
@@ -67,7 +67,7 @@ export class LiveStrikes {
   private toldLoss: Seconds = 0;
   private told: Seconds = -Infinity;
   /** The latest onsets by the samples, and when they were told to be by the clock of the page. */
-  private changeable: { readonly onset: Onset; readonly told: Seconds }[] = [];
+  private changeable: { readonly onset: LoudOnset; readonly told: Seconds }[] = [];
   private knownLosses = 0;
 
   constructor(wish: LiveWish, tell: (news: LiveNews) => void) {
@@ -77,7 +77,7 @@ export class LiveStrikes {
     this.clock = new SampleClock(sampleRate);
     this.music = new MusicWatch(sampleRate);
     if (besideOwn) {
-      const detector = new OwnSoundDetector(sampleRate, setting, (again) => this.change(again));
+      const detector = new EchoAwareDetector(sampleRate, setting, (again) => this.change(again));
       const both = new SideBySide(MOST_WAIT * sampleRate);
       this.push = (samples) => both.takeHeard(samples).flatMap(([heard, own]) => detector.push(heard, own));
       this.pushOwn = (samples) => both.takeOwn(samples).flatMap(([heard, own]) => detector.push(heard, own));
@@ -135,17 +135,17 @@ export class LiveStrikes {
   }
 
   /** What was told of some seconds is put right. */
-  private change(again: HeardAgain): void {
-    const { withdrawn, added } = changesBy(
+  private change(again: Reprocessed): void {
+    const { withdrawn, added } = correctionsBy(
       this.changeable.map(({ onset }) => onset),
       again,
     );
     this.replace(withdrawn, added);
   }
 
-  private replace(withdrawn: readonly Onset[], added: readonly Onset[]): void {
+  private replace(withdrawn: readonly LoudOnset[], added: readonly LoudOnset[]): void {
     if (withdrawn.length + added.length === 0) return;
-    const isGone = ({ onset }: { onset: Onset }): boolean => withdrawn.includes(onset);
+    const isGone = ({ onset }: { onset: LoudOnset }): boolean => withdrawn.includes(onset);
     const gone = this.changeable.filter(isGone);
     const come = added.map((onset) => ({ onset, told: this.clock.instantOf(onset.at) }));
     this.changeable = [...this.changeable.filter((each) => !isGone(each)), ...come].sort(
@@ -158,7 +158,7 @@ export class LiveStrikes {
     this.tell({ onsets, hasMusic: this.toldMusic, lost: this.toldLoss, level: null });
   }
 
-  private found(onsets: readonly Onset[], level: number | null): void {
+  private found(onsets: readonly LoudOnset[], level: number | null): void {
     const { clock, toldMusic, toldLoss } = this;
     const { isHeard: hasMusic } = this.music;
     const isToTell = onsets.length > 0 || level !== null || hasMusic !== toldMusic;

@@ -54,6 +54,7 @@ export class StationHeardDto {
   @IsPlainText('the device', 120)
   device!: string;
 
+  /** What is still to be taken off the strikes: of stations of before; 0 since it is taken off where they come in. */
   @IsWithin('the latency', -1, 2, 'seconds')
   latency!: number;
 

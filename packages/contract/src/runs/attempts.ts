@@ -93,8 +93,10 @@ export class HeardTrialDto implements HeardTrial {
   @IsPlainText('the device', 120)
   device!: string;
 
+  /** Of trials of before: what is still to be taken off the onsets. */
+  @MayBeMissing()
   @IsWithin('the latency', -1, 2, 'seconds')
-  latency!: number;
+  latency?: number;
 
   @OrNull()
   @IsPlainText('the detector', 40)

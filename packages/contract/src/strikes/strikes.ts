@@ -34,7 +34,7 @@ export class OnsetView {
   /** It may have been something else. */
   @MayBeMissing()
   @IsYesNo()
-  readonly doubtful?: true;
+  readonly doubtful?: boolean;
 }
 
 export class DetectedStrikes {

@@ -1,3 +1,4 @@
+import type { Onset } from '../strikes/index.ts';
 import type { Seconds } from '../units/index.ts';
 
 /** What is measured: as many as fit, how long a combo takes, how soon an answer comes. */
@@ -44,16 +45,12 @@ export interface HeardTrial {
   readonly source: StrikeSource;
   /** What heard it, in words. */
   readonly device: string;
-  /** What was taken off for the way from the strike to the device. */
-  readonly latency: Seconds;
+  /** Of trials of before alone: what is still to be taken off the onsets for the way from the strike to the device. */
+  readonly latency?: Seconds;
   /** Which making of the detector it was; null where nothing was detected. */
   readonly detector: string | null;
-  /** All that was heard, with the latency in it. */
-  readonly onsets: readonly {
-    readonly at: Seconds;
-    readonly strength?: number;
-    readonly doubtful?: boolean;
-  }[];
+  /** All that was heard, by the clock of the trial. */
+  readonly onsets: readonly Onset[];
   /** When strikes were due, or when was called what is answered to; null where as many as possible were wanted. */
   readonly due: readonly Seconds[] | null;
   /** Places in `due` at which each time through the line begins; all of it is one time through without it. */

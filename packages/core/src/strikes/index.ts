@@ -1,13 +1,14 @@
+export * from './onset.ts';
 export * from './calibrate.ts';
 export * from './chirp.ts';
 export * from './claps.ts';
 export * from './MotionDetector.ts';
 export * from './SampleClock.ts';
 export * from './SensorStream.ts';
-export * from './told.ts';
-export * from './own/ownSounds.ts';
-export * from './own/OwnSoundDetector.ts';
-export type { HeardAgain } from './own/SecondHearing.ts';
+export * from './corrections.ts';
+export * from './own/referenceSounds.ts';
+export * from './own/EchoAwareDetector.ts';
+export type { Reprocessed } from './own/SecondPass.ts';
 export * from './own/SideBySide.ts';
 export * from './detect/StrikeDetector.ts';
 export { PATCH } from './detect/strikePatch.ts';

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { ClapDetector } from '@eurhythm/core/strikes';
 import { useStable } from '../../ui/useStable.ts';
-import { hearMicrophone, type Microphone } from '../../ears/microphone/microphone.ts';
+import { hearMicrophone, type Microphone } from '../../strikeInputs/microphone/microphone.ts';
 
 const KEY = 'eurhythm.claps';
 

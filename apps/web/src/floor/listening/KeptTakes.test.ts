@@ -20,7 +20,6 @@ const bag: Listener = {
   fighterIds: ['ines', 'oskar'],
   source: 'microphone',
   device: '',
-  latency: 0,
   detector: null,
   leastStrength: null,
   told: '',

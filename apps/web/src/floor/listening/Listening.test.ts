@@ -6,7 +6,6 @@ const pad: Listener = {
   fighterIds: ['ines'],
   source: 'microphone',
   device: 'Built-in',
-  latency: 0,
   detector: 'strikes 1',
   leastStrength: null,
   told: '',

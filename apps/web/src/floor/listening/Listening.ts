@@ -1,5 +1,5 @@
-import type { RoundOnset, StrikeSource } from '@eurhythm/core/speed';
-import { standing, type Told } from '@eurhythm/core/strikes';
+import type { StrikeSource } from '@eurhythm/core/speed';
+import { validOnsets, type Onset, type OnsetReport } from '@eurhythm/core/strikes';
 import type { Seconds } from '@eurhythm/core/units';
 
 /** Who listens where: this device, or a station of the hall. */
@@ -12,21 +12,17 @@ export interface Listener {
   /** Null where it is only tried; nothing of that is kept. */
   readonly source: StrikeSource | null;
   readonly device: string;
-  readonly latency: Seconds;
   readonly detector: string | null;
   readonly leastStrength: number | null;
   /** What is to be known: that it is gone, that something was lost; empty while all is well. */
   readonly told: string;
 }
 
-/** What a listener tells of a round: a strike, or that one it told before was none. */
-export type ToldOnset = RoundOnset & Told;
-
 /** What a listener heard of a round, once through it. */
 export interface Take {
   readonly listener: Listener;
   readonly round: number;
-  readonly onsets: readonly RoundOnset[];
+  readonly onsets: readonly Onset[];
   /** It heard nothing of the round before this instant of it, for it did not listen. */
   readonly from: Seconds;
   /** The coach said that it was somebody else, or counted by hand. */
@@ -41,7 +37,7 @@ export class Listening {
   listeners: readonly Listener[] = [];
   private times = new Map<number, number>();
   /** All that was told for a take, also what was withdrawn. */
-  private readonly told = new Map<string, readonly ToldOnset[]>();
+  private readonly told = new Map<string, readonly OnsetReport[]>();
   /** Rounds, each time through them, whose strikes are theirs who stood there by then. */
   private readonly settled = new Set<string>();
   private readonly watchers = new Set<() => void>();
@@ -83,7 +79,7 @@ export class Listening {
    * Takes what was told of a round, from the `since`th of it on, and gives how many are known by now: who tells from a later one on has
    * to tell what is missing first. The same told twice is heard once. It listens since `from` in the round.
    */
-  hears(id: string, round: number, since: number, told: readonly ToldOnset[], from: Seconds = 0): number {
+  hears(id: string, round: number, since: number, told: readonly OnsetReport[], from: Seconds = 0): number {
     const listener = this.listeners.find((each) => each.id === id);
     if (!listener) return 0;
     const time = this.times.get(round) ?? 0;
@@ -96,7 +92,7 @@ export class Listening {
     if (all.length < known.length) return known.length;
     if (told.length === 0 && this.takes.some(isThis)) return known.length;
     this.told.set(`${id} ${round} ${time}`, all);
-    this.set([...this.takes.filter((take) => !isThis(take)), { ...before, onsets: standing(all) }]);
+    this.set([...this.takes.filter((take) => !isThis(take)), { ...before, onsets: validOnsets(all) }]);
     return all.length;
   }
 

@@ -26,7 +26,6 @@ export const listener: Listener = {
   fighterIds: ['ines'],
   source: 'sensor',
   device: 'pad-1',
-  latency: 0.02,
   detector: null,
   leastStrength: null,
   told: '',
@@ -34,14 +33,13 @@ export const listener: Listener = {
 export const takeOf = (at: readonly number[], more: Partial<Take> = {}): Take => ({
   listener,
   round: 0,
-  onsets: at.map((each) => ({ at: each + 0.02 })),
+  onsets: at.map((each) => ({ at: each })),
   from: 0,
   isDropped: false,
   time: 0,
   ...more,
 });
-export const workersOf = (fighterIds: readonly string[]) => ({
-  fighterIds,
+export const workersOf = (_fighterIds: readonly string[]) => ({
   dueOf: () => due,
   workerAt: () => 'ines',
 });

@@ -17,7 +17,7 @@ interface FloorKeysProps {
   onMixer(): void;
   onDevices(): void;
   onPeople(): void;
-  onEars(): void;
+  onInputs(): void;
 }
 
 /** What the press that holds does now. */
@@ -36,7 +36,7 @@ export function FloorKeys({
   onMixer,
   onDevices,
   onPeople,
-  onEars,
+  onInputs,
 }: FloorKeysProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-3.5 px-8 text-base phone:px-4">
@@ -66,7 +66,7 @@ export function FloorKeys({
       <KeyButton name="H" onPress={onPeople}>
         people
       </KeyButton>
-      <KeyButton name="I" onPress={onEars}>
+      <KeyButton name="I" onPress={onInputs}>
         listen
       </KeyButton>
       <KeyButton name="→" onPress={() => controller.goTo(state.round + 1)}>

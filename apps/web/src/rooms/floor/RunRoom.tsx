@@ -31,8 +31,8 @@ import { TempoLadder } from './ladder/TempoLadder.tsx';
 import { MarkBar } from './marks/MarkBar.tsx';
 import { PeoplePanel } from './people/PeoplePanel.tsx';
 import { usePeople } from './people/usePeople.ts';
-import { EarsPanel } from './ears/EarsPanel.tsx';
-import { useFloorEars } from './ears/useFloorEars.ts';
+import { InputsPanel } from './listening/InputsPanel.tsx';
+import { useRunListening } from './listening/useRunListening.ts';
 import { useMarks } from './marks/useMarks.ts';
 
 /** A run on the Floor. */
@@ -162,11 +162,19 @@ function PlayedRun({ run: begun, everybody, grades, book, controller, hall, fact
     pressed: () => ({ seconds: controller.position, otherLead: otherLead(run.lead) }),
     onAllClean: (round: number) => controller.allClean(round),
   };
-  const ears = useFloorEars({ run, controller, hall, book });
-  useHostTasks({ run, fighters, controller, hall, marks, pressed: markBar.pressed, hear: ears.hear });
+  const inputs = useRunListening({ run, controller, hall, book });
+  useHostTasks({
+    run,
+    fighters,
+    controller,
+    hall,
+    marks,
+    pressed: markBar.pressed,
+    hear: (report) => inputs.heard.hear(report),
+  });
   const [isBurst, setBurst] = useState(false);
-  const [panel, setPanel] = useState<'devices' | 'people' | 'ears' | null>(null);
-  const toggle = (which: 'devices' | 'people' | 'ears') => () => setPanel(panel === which ? null : which);
+  const [panel, setPanel] = useState<'devices' | 'people' | 'inputs' | null>(null);
+  const toggle = (which: 'devices' | 'people' | 'inputs') => () => setPanel(panel === which ? null : which);
   const [isMixer, setMixer] = useState(false);
   useEffect(() => {
     const touch = (): void => controller.touch();
@@ -215,7 +223,7 @@ function PlayedRun({ run: begun, everybody, grades, book, controller, hall, fact
   );
   useShortcut('d', free(toggle('devices')));
   useShortcut('h', free(toggle('people')));
-  useShortcut('i', free(toggle('ears')));
+  useShortcut('i', free(toggle('inputs')));
   useShortcut('u', free(marks.undo));
   useShortcut('t', free(openBurst));
 
@@ -228,7 +236,7 @@ function PlayedRun({ run: begun, everybody, grades, book, controller, hall, fact
         run={run}
         fighters={fighters}
         controller={controller}
-        listening={ears.listening}
+        listening={inputs.heard.listening}
         onClose={() => setBurst(false)}
       />
     );
@@ -240,10 +248,10 @@ function PlayedRun({ run: begun, everybody, grades, book, controller, hall, fact
         endedRounds={controller.endedRounds}
         fighters={people.all}
         heard={
-          ears.shown.length > 0 && (
+          inputs.shown.items.length > 0 && (
             <LandedArea
-              landed={ears.shown}
-              combos={controller.rounds[ears.shown[0]!.round]!.combos}
+              landed={inputs.shown.items}
+              combos={controller.rounds[inputs.shown.items[0]!.round]!.combos}
               fighters={people.all}
               book={book}
             />
@@ -261,7 +269,7 @@ function PlayedRun({ run: begun, everybody, grades, book, controller, hall, fact
           controller={controller}
           state={state}
           book={book}
-          landed={ears.shown}
+          landed={inputs.shown.items}
         />
         {!makesSound() && (
           <p role="status" className="px-10 font-semibold text-caution phone:px-4">
@@ -281,8 +289,8 @@ function PlayedRun({ run: begun, everybody, grades, book, controller, hall, fact
         <DevicesPanel hall={hall} />
       ) : panel === 'people' ? (
         <PeoplePanel people={people} everybody={everybody} />
-      ) : panel === 'ears' ? (
-        <EarsPanel ears={ears} fighters={fighters} round={state.round} />
+      ) : panel === 'inputs' ? (
+        <InputsPanel inputs={inputs} fighters={fighters} round={state.round} />
       ) : (
         <MarkBar fighters={fighters} round={state.round} {...markBar} />
       )}
@@ -303,7 +311,7 @@ function PlayedRun({ run: begun, everybody, grades, book, controller, hall, fact
         onMixer={() => setMixer(!isMixer)}
         onDevices={toggle('devices')}
         onPeople={toggle('people')}
-        onEars={toggle('ears')}
+        onInputs={toggle('inputs')}
       />
       <Toaster position="top-right" />
     </main>

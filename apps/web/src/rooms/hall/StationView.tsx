@@ -7,11 +7,11 @@ import { useWidth } from '../../strip/useWidth.ts';
 import { blockAt } from '../floor/board/whatComes.ts';
 import { partnersAt } from '../floor/board/PartnersNow.tsx';
 import { GroupChoice } from './GroupChoice.tsx';
-import { EAR_KINDS, EAR_NAMES, type EarKind } from '../../ears/Ear.ts';
+import { INPUT_KINDS, INPUT_NAMES, type InputKind } from '../../strikeInputs/StrikeInput.ts';
 import { deviceName } from '../../hall/deviceName.ts';
 import { LandedArea } from '../floor/board/LandedArea.tsx';
 import type { HallProps } from './hallProps.ts';
-import { useStationEar, type StationEar } from './useStationEar.ts';
+import { useStationInput, type StationInput } from './useStationInput.ts';
 import { groupsOf, useShownLine } from './useShownLine.ts';
 
 /** A phone draws no oftener, for its battery has the whole class; nor while it listens, for its processor has strikes to hear. */
@@ -24,8 +24,8 @@ export function StationView({ view, controller, state, book, member, joined }: H
   const [own, setOwn] = useState<readonly string[]>(() => readOwn(view.sessionId));
   const [isChoosing, setChoosing] = useState(own.length === 0);
   const [group, setGroup] = useState('');
-  const [kind, setKind] = useState<EarKind | null>(null);
-  const ear = useStationEar({
+  const [kind, setKind] = useState<InputKind | null>(null);
+  const input = useStationInput({
     kind,
     code: member.code,
     name: deviceName(),
@@ -124,7 +124,7 @@ export function StationView({ view, controller, state, book, member, joined }: H
           )}
         </div>
       )}
-      <StationEarRow kind={kind} ear={ear} onKind={setKind} isAlone={people.length === 1} />
+      <StationEarRow kind={kind} input={input} onKind={setKind} isAlone={people.length === 1} />
       <ul aria-label="Here" className="text-xl">
         {people.map(({ id, name }) => (
           <li key={id}>
@@ -143,26 +143,26 @@ export function StationView({ view, controller, state, book, member, joined }: H
   );
 }
 
-interface EarRowProps {
-  readonly kind: EarKind | null;
-  readonly ear: StationEar;
+interface InputRowProps {
+  readonly kind: InputKind | null;
+  readonly input: StationInput;
   readonly isAlone: boolean;
-  onKind(kind: EarKind | null): void;
+  onKind(kind: InputKind | null): void;
 }
 
 /** What this station hears with, how much it heard of the round, and whether the coach's device knows it. */
-function StationEarRow({ kind, ear, isAlone, onKind }: EarRowProps) {
+function StationEarRow({ kind, input, isAlone, onKind }: InputRowProps) {
   if (kind === null)
     return (
       <div role="group" aria-label="Listen with" className="flex flex-wrap gap-2">
-        {EAR_KINDS.map((each) => (
+        {INPUT_KINDS.map((each) => (
           <PlainButton key={each} onPress={() => onKind(each)}>
-            {EAR_NAMES[each]}
+            {INPUT_NAMES[each]}
           </PlainButton>
         ))}
       </div>
     );
-  const { heard, waiting } = ear.count;
+  const { heard, waiting } = input.count;
   return (
     <div className="flex items-center gap-4 border-t-2 border-rule pt-2">
       <span className="board text-6xl leading-none" data-testid="heard">
@@ -170,11 +170,11 @@ function StationEarRow({ kind, ear, isAlone, onKind }: EarRowProps) {
       </span>
       <p
         role="status"
-        className={`min-w-0 flex-1 ${ear.told === '' ? 'text-quiet' : 'font-semibold text-caution'}`}
+        className={`min-w-0 flex-1 ${input.told === '' ? 'text-quiet' : 'font-semibold text-caution'}`}
       >
-        {ear.told !== ''
-          ? ear.told
-          : !ear.isOpen
+        {input.told !== ''
+          ? input.told
+          : !input.isOpen
             ? 'It is being opened.'
             : waiting > 0
               ? `heard; ${waiting} wait for the coach’s device`

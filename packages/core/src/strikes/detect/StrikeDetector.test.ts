@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { hallSound, impactSound, type Placed } from '../../simulation/index.ts';
 import { seededRandom } from '../../units/index.ts';
-import { StrikeDetector, detectStrikes, type Onset } from '../index.ts';
+import { StrikeDetector, detectStrikes, type LoudOnset } from '../index.ts';
 
 const AT = [0.8, 1.2, 1.32, 1.9, 2.15, 2.9];
 
@@ -26,7 +26,7 @@ function heard({ rate = 24_000, signalToNoise = 20, echo = 0.8, peak = 0.4, gain
   };
 }
 
-function expectAll(onsets: readonly Onset[]): void {
+function expectAll(onsets: readonly LoudOnset[]): void {
   expect(onsets).toHaveLength(AT.length);
   for (const [i, { at }] of onsets.entries()) expect(Math.abs(at - AT[i]!)).toBeLessThan(0.02);
 }
@@ -93,7 +93,7 @@ describe('StrikeDetector', () => {
         fc.array(fc.integer({ min: 1, max: 30_000 }), { minLength: 1, maxLength: 12 }),
         (lengths) => {
           const detector = new StrikeDetector(sampleRate);
-          const found: Onset[] = [];
+          const found: LoudOnset[] = [];
           for (let at = 0, i = 0; at < samples.length; i++) {
             const next = at + lengths[i % lengths.length]!;
             found.push(...detector.push(samples.subarray(at, next)));

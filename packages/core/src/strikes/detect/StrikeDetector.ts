@@ -1,18 +1,14 @@
 import type { Seconds } from '../../units/index.ts';
 import { BANDS, BandEnergies } from './BandEnergies.ts';
+import type { Onset } from '../onset.ts';
 import { EchoShare } from './EchoShare.ts';
 import { Periodicity } from './Periodicity.ts';
 import { strikeOdds } from './strikeOdds.ts';
 import { AHEAD, BEHIND, strikePatch } from './strikePatch.ts';
 
-/** A strike that was heard. */
-export interface Onset {
-  /** Where the sound of the impact begins, from the first sample on. */
-  readonly at: Seconds;
-  /** How loud its loudest 2 ms were, in decibels of full scale. */
+/** A strike that was heard: `at` is where its sound begins, from the first sample on; `strength` is how loud its loudest 2 ms were, in decibels of full scale. */
+export interface LoudOnset extends Onset {
   readonly strength: number;
-  /** It may have been something else, or somebody else's. */
-  readonly doubtful?: true;
 }
 
 /** What a hall and a device are like, as a calibration finds it; without it, the usual. */
@@ -85,7 +81,7 @@ export class StrikeDetector {
   private echoes: (Float64Array | null)[] = [];
   private count = 0;
   private lastAt = -Infinity;
-  private found: Onset[] = [];
+  private found: LoudOnset[] = [];
   private readonly onRise: ((rise: Rise) => void) | null;
 
   /** `sampleRate` in hertz, 8,000 to 192,000; `onRise` is told all that is looked at. */
@@ -105,7 +101,7 @@ export class StrikeDetector {
    * Takes the next samples, −1 to 1, and gives what is known by now: all that began more than 60 ms ago. Where the device plays itself,
    * `echo` is what was taken out of them; a rise that the rest of it may explain has to be the surer a strike.
    */
-  push(samples: ArrayLike<number>, echo: ArrayLike<number> | null = null): Onset[] {
+  push(samples: ArrayLike<number>, echo: ArrayLike<number> | null = null): LoudOnset[] {
     if (echo) {
       this.echo ??= new EchoShare(this.sampleRate);
       this.echo.push(echo);
@@ -119,12 +115,12 @@ export class StrikeDetector {
   }
 
   /** What is known when nothing comes any more. */
-  end(): Onset[] {
+  end(): LoudOnset[] {
     for (let i = 0; i < AHEAD; i++) this.frame(this.floor.slice());
     return this.take();
   }
 
-  private take(): Onset[] {
+  private take(): LoudOnset[] {
     const { found } = this;
     this.found = [];
     return found;
@@ -278,7 +274,7 @@ function beginning(loud: readonly number[], top: number): number {
 export function detectStrikes(
   { sampleRate, samples }: { readonly sampleRate: number; readonly samples: ArrayLike<number> },
   setting: DetectorSetting = {},
-): Onset[] {
+): LoudOnset[] {
   const detector = new StrikeDetector(sampleRate, setting);
   return [...detector.push(samples), ...detector.end()];
 }

@@ -1,4 +1,4 @@
-import { StrikeDetector, type DetectorSetting, type Onset } from '../detect/StrikeDetector.ts';
+import { StrikeDetector, type DetectorSetting, type LoudOnset } from '../detect/StrikeDetector.ts';
 import type { Seconds } from '../../units/index.ts';
 import { ECHO_BLOCK, EchoCanceller } from './EchoCanceller.ts';
 import { EchoFit } from './EchoFit.ts';
@@ -60,7 +60,7 @@ export class EchoFreeDetector {
     return { delay, canceller: new EchoCanceller(Math.ceil((WAY * this.rate) / ECHO_BLOCK)) };
   }
 
-  push(heard: Float64Array, own: ArrayLike<number>): Onset[] {
+  push(heard: Float64Array, own: ArrayLike<number>): LoudOnset[] {
     this.own.push(own);
     if (this.known === null) return this.detector.push(heard, this.echo);
     this.learn(heard, 0);
@@ -92,7 +92,7 @@ export class EchoFreeDetector {
   }
 
   /** What is known when nothing comes any more but these. */
-  end(left: Float64Array): Onset[] {
+  end(left: Float64Array): LoudOnset[] {
     return [...this.detector.push(left, new Float64Array(left.length)), ...this.detector.end()];
   }
 

@@ -1,5 +1,5 @@
 import { findLine } from '@eurhythm/core/strikes';
-import { workOut, type HeardTrial } from '@eurhythm/core/speed';
+import { evaluateTrial, type HeardTrial } from '@eurhythm/core/speed';
 import { burstInFile, comboInFile } from './fileTrial.ts';
 import type { HeardFile } from './readSound.ts';
 
@@ -31,7 +31,7 @@ describe('what is stored of a file', () => {
     });
     expect(attempt.instants).toHaveLength(9);
     expect(attempt.heard!.device).toBe('bag 1.wav');
-    expect(workOut({ kind: 'combo-time', seconds: 10 }, attempt.heard as HeardTrial)).toMatchObject({
+    expect(evaluateTrial({ kind: 'combo-time', seconds: 10 }, attempt.heard as HeardTrial)).toMatchObject({
       value: 1,
       times: [1, 1, 1],
     });

@@ -1,7 +1,7 @@
-import type { LineFit } from '@eurhythm/core/strikes';
+import { sureOnsets, type LineFit } from '@eurhythm/core/strikes';
 import { thousandths } from '@eurhythm/core/units';
 import type { SaveAttemptDto } from '@eurhythm/contract';
-import { heardTrial, type KeptEar } from '../../../ears/heardTrial.ts';
+import { heardTrial, type KeptInput } from '../../../strikeInputs/heardTrial.ts';
 import type { FileOnset, HeardFile } from './readSound.ts';
 
 /** Who did it, and from which lead. */
@@ -16,10 +16,9 @@ const BEFORE_FIRST = 0.12;
 /** What a test says whose length does not matter. */
 const TEST_SECONDS = 10;
 
-const earOf = ({ name, detector }: HeardFile): KeptEar => ({
+const inputOf = ({ name, detector }: HeardFile): KeptInput => ({
   source: 'file',
   device: name,
-  latency: 0,
   detector,
   leastStrength: null,
 });
@@ -36,7 +35,7 @@ export function comboInFile(
   const starts = fit.times.map((_, i) =>
     fit.times.slice(0, i).reduce((sum, time) => sum + time.due.length, 0),
   );
-  const sure = onsets.filter(({ doubtful }) => doubtful !== true);
+  const sure = sureOnsets(onsets);
   // What is kept is what belongs to it, so that an hour with one combo in it is no hour.
   const near = sure.filter(({ at }) => due.some((each) => Math.abs(each - at) < 0.5));
   return {
@@ -47,7 +46,7 @@ export function comboInFile(
     seconds: TEST_SECONDS,
     instants: near.map(({ at }) => at),
     measured: 'file',
-    heard: heardTrial(earOf(file), near, { due, starts }),
+    heard: heardTrial(inputOf(file), near, { due, starts }),
   } as SaveAttemptDto;
 }
 
@@ -69,8 +68,8 @@ export function burstInFile(
     kind: 'burst',
     title,
     seconds,
-    instants: inTime.filter(({ doubtful }) => doubtful !== true).map(({ at }) => at),
+    instants: sureOnsets(inTime).map(({ at }) => at),
     measured: 'file',
-    heard: heardTrial(earOf(file), inTime, { due: null }),
+    heard: heardTrial(inputOf(file), inTime, { due: null }),
   } as SaveAttemptDto;
 }

@@ -3,7 +3,7 @@ import { readTimes } from '@eurhythm/core/formats';
 import { readWav, tooLong } from '@eurhythm/core/sound';
 import { DETECTOR_VERSION } from '@eurhythm/core/strikes';
 import { STRIKE_SOUND_BYTES, STRIKE_SOUND_RATES, STRIKE_SOUND_SECONDS } from '@eurhythm/contract';
-import { decodedSound } from '../../../ears/decodedSound.ts';
+import { decodedSound } from '../../../strikeInputs/decodedSound.ts';
 import type { StrikesWork } from '../../../workers/strikes.worker.ts';
 
 /** A strike in a file. */

@@ -3,14 +3,15 @@ import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { readWav } from '@eurhythm/core/sound';
-import { matchOfTrial, summariseTrials, workOut } from '@eurhythm/core/speed';
+import { evaluateTrial, matchOfTrial, summariseTrials, withoutLatency } from '@eurhythm/core/speed';
+import { sureOnsets, type Onset } from '@eurhythm/core/strikes';
 import type { AttemptView } from '@eurhythm/contract';
 import { send } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Sheet } from '../../../ui/Panel.tsx';
 import { useDates } from '../../../ui/dates.ts';
-import { landedText } from '../../floor/ears/landedText.ts';
+import { landedText } from '../../floor/listening/landedText.ts';
 import { comboGaps } from '../pictures/comboGaps.ts';
 import { trialSpan } from './trialSpan.ts';
 import { TrialPicture } from './TrialPicture.tsx';
@@ -35,12 +36,9 @@ export function TrialSheet({ attempt, onClose }: { attempt: AttemptView; onClose
       isGone = true;
     };
   }, [id, recorded]);
-  const latency = heard?.latency ?? 0;
   const onsets = useMemo(
-    () =>
-      heard?.onsets.map((onset) => ({ ...onset, at: onset.at - latency })) ??
-      attempt.instants.map((at) => ({ at })),
-    [heard, latency, attempt],
+    (): readonly Onset[] => (heard ? withoutLatency(heard).onsets : attempt.instants.map((at) => ({ at }))),
+    [heard, attempt],
   );
   const due = attempt.kind === 'reaction' ? [] : (heard?.due ?? []);
   const { from, to } = trialSpan(
@@ -51,9 +49,9 @@ export function TrialSheet({ attempt, onClose }: { attempt: AttemptView; onClose
   const play = (): void =>
     playback.play(
       {
-        // What is heard of the sound is as late as the device was.
-        sound: sound && { ...sound, from: sound.from - latency },
-        onsets: onsets.flatMap(({ at, ...onset }) => ('doubtful' in onset && onset.doubtful ? [] : [at])),
+        // Sound that was kept with a trial of before is as late as the device was.
+        sound: sound && { ...sound, from: sound.from - (heard?.latency ?? 0) },
+        onsets: sureOnsets(onsets).map(({ at }) => at),
         due,
         seconds: to,
       },
@@ -86,7 +84,7 @@ export function TrialSheet({ attempt, onClose }: { attempt: AttemptView; onClose
     <Sheet open title={`${attempt.title}, ${attempt.lead} lead: ${trialText(attempt)}`} onClose={onClose}>
       <p className="text-quiet">
         {dates.tell(attempt.at, 'short time')} · {MEASURED_WORDS[attempt.measured]}
-        {heard && ` · ${heard.device}, ${Math.round(1000 * heard.latency)} ms late`}
+        {heard && ` · ${heard.device}`}
         {heard?.detector && ` · ${heard.detector}`}
         {attempt.first !== null && ` · first told as ${attempt.first}`}
       </p>
@@ -138,7 +136,7 @@ function Numbers({ attempt }: { attempt: AttemptView }) {
   const { data: tests } = useQuery(queries.tests());
   const { heard, kind, lead } = attempt;
   if (!heard || kind === 'burst') return null;
-  const { times } = workOut(attempt, heard);
+  const { times } = evaluateTrial(attempt, heard);
   const summed = summariseTrials(times, 'lower');
   const summary =
     summed === null

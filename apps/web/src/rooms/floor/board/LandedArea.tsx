@@ -5,7 +5,7 @@ import { cycleLength, type BlockCombo } from '@eurhythm/core/rounds';
 import type { LandedDto } from '@eurhythm/contract';
 import { Strip } from '../../../strip/Strip.tsx';
 import { useWidth } from '../../../strip/useWidth.ts';
-import { landedText } from '../ears/landedText.ts';
+import { landedText } from '../listening/landedText.ts';
 import type { Person } from './shown.ts';
 
 interface LandedAreaProps {

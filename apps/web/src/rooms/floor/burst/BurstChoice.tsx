@@ -1,5 +1,5 @@
 import type { FighterView, TestView } from '@eurhythm/contract';
-import { EAR_KINDS, EAR_NAMES, type EarKind } from '../../../ears/Ear.ts';
+import { INPUT_KINDS, INPUT_NAMES, type InputKind } from '../../../strikeInputs/StrikeInput.ts';
 import { ChoiceField, TickField } from '../../../ui/Field.tsx';
 import { LEAD_CHOICES } from '../../sessions/choices.ts';
 
@@ -16,7 +16,7 @@ export interface BurstWish {
   /** From their own lead each, or all from the same. */
   readonly lead: 'own' | 'left' | 'right';
   /** How the strikes of one fighter are counted. */
-  readonly by: 'taps' | EarKind;
+  readonly by: 'taps' | InputKind;
   /** The sound is kept with the trial, where it is sound that is heard. */
   readonly keepsSound: boolean;
 }
@@ -30,7 +30,7 @@ interface BurstChoiceProps {
 
 const WAYS = [
   { value: 'taps', label: 'Taps' },
-  ...EAR_KINDS.map((value) => ({ value, label: EAR_NAMES[value] })),
+  ...INPUT_KINDS.map((value) => ({ value, label: INPUT_NAMES[value] })),
 ] as const;
 const OWN_LEAD = { value: 'own', label: 'Their own' } as const;
 

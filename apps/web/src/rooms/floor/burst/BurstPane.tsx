@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { BURST_READY } from '@eurhythm/core/run';
 import { thousandths } from '@eurhythm/core/units';
-import { summariseBurst, summariseCount, workOut } from '@eurhythm/core/speed';
+import { summariseBurst, summariseCount, evaluateTrial } from '@eurhythm/core/speed';
 import { BURST_ROUND, type FighterView, type RunView, type SaveAttemptDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
@@ -10,7 +10,7 @@ import { BURST_SLEPT, type Burst, type BurstEnd } from '../../../floor/Burst.ts'
 import type { Listening } from '../../../floor/listening/Listening.ts';
 import type { RunController } from '../../../floor/RunController.ts';
 import { USUAL_BURSTS } from '../../../floor/usualBursts.ts';
-import type { EarKind } from '../../../ears/Ear.ts';
+import type { InputKind } from '../../../strikeInputs/StrikeInput.ts';
 import { keepSound } from '../../../server/keepSound.ts';
 import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
@@ -25,17 +25,17 @@ import { Outcome, type OutcomeSummary } from './Outcome.tsx';
 import { playBurst } from './burstNow.ts';
 import { classBurst } from './classBurst.ts';
 import { heardByStations } from './heardByStations.ts';
-import { useBurstEar } from './useBurstEar.ts';
+import { useBurstInput } from './useBurstInput.ts';
 import { keepBurst, takeHeard, tellNumber, useKeptBurst } from './keptBurst.ts';
 
 /** What is told while one counts, and before. */
-const COUNTS: Readonly<Record<EarKind, string>> = {
+const COUNTS: Readonly<Record<InputKind, string>> = {
   microphone: 'the microphone counts',
   motion: 'the motion of this phone counts',
   sensor: 'the sensor counts',
   pretend: 'nobody strikes: this is only tried',
 };
-const HOW: Readonly<Record<EarKind, string>> = {
+const HOW: Readonly<Record<InputKind, string>> = {
   microphone:
     'The microphone of this device counts: lay it within two steps of the bag. Nothing ticks meanwhile.',
   motion: 'The motion of this phone counts: tape it to the bag, or put it into the pouch of the pad.',
@@ -95,19 +95,18 @@ export function BurstPane({ run, fighters, controller, listening, onClose }: Bur
   const page = `/floor/${run.id}`;
   useEffect(() => () => burst?.dispose(), [burst]);
   useEffect(() => () => playBurst(null), []);
-  const ear = useBurstEar(burst, seconds);
+  const input = useBurstInput(burst, seconds);
   const by = isClass ? 'taps' : wish.by;
   const isHeard = by !== 'taps';
-  const counted = isHeard ? ear.strikes.filter(({ doubtful }) => !doubtful).map(({ at }) => at) : taps;
+  const counted = isHeard ? input.instants : taps;
 
   const tellFailure = (error: unknown): void =>
     setFailure(error instanceof Error ? error.message : String(error));
   const send = (id: string, attempt: SaveAttemptDto): void =>
     void sync.put(putRequest(SUBJECTS.trial, `attempts/${id}`, attempt, { page }));
-  const isWithin = (at: number): boolean => at >= 0 && at <= seconds;
   const finish = useStable(async (end: BurstEnd): Promise<void> => {
     const at = new Date().toISOString();
-    const listened = isHeard ? await ear.close() : null;
+    const listened = isHeard ? await input.close() : null;
     if (end === 'slept') {
       playBurst(null);
       setPhase({ kind: 'choose' });
@@ -122,7 +121,7 @@ export function BurstPane({ run, fighters, controller, listening, onClose }: Bur
     }
     const test = what.id === undefined ? { title: what.title, seconds } : { testId: what.id };
     // What was heard is whole only now, the last strikes too.
-    const instants = [...(heard ? workOut({ kind: 'burst', seconds }, heard).instants : counted)];
+    const instants = [...(heard ? evaluateTrial({ kind: 'burst', seconds }, heard).instants : counted)];
     const attempt: SaveAttemptDto = {
       fighterId: wish.who,
       runId: run.id,
@@ -136,9 +135,7 @@ export function BurstPane({ run, fighters, controller, listening, onClose }: Bur
     const kept = isTried ? null : { id: newId(), attempt };
     if (kept) send(kept.id, attempt);
     if (kept && listened?.sound) void keepSound(kept.id, listened.sound).catch(tellFailure);
-    const doubtful = heard?.onsets.filter(
-      (onset) => onset.doubtful && isWithin(onset.at - heard.latency),
-    ).length;
+    const doubtful = heard?.onsets.filter((onset) => onset.doubtful).length;
     setPhase({ kind: 'done', summary: summariseBurst(instants, seconds), doubtful: doubtful ?? 0, kept });
   });
   const countAgain = (said: number): void => {
@@ -149,7 +146,7 @@ export function BurstPane({ run, fighters, controller, listening, onClose }: Bur
   };
   const start = async (): Promise<void> => {
     try {
-      if (by !== 'taps') await ear.open(by, wish.keepsSound);
+      if (by !== 'taps') await input.open(by, wish.keepsSound);
       // A tick sounds like a mitt to a microphone alone.
       const isQuiet =
         by === 'microphone' || (isClass && listening.listeners.some(({ source }) => source === 'microphone'));
@@ -163,7 +160,7 @@ export function BurstPane({ run, fighters, controller, listening, onClose }: Bur
       setFailure('');
       setPhase({ kind: 'running', burst: next });
     } catch (error) {
-      void ear.close();
+      void input.close();
       tellFailure(error);
     }
   };
@@ -192,13 +189,13 @@ export function BurstPane({ run, fighters, controller, listening, onClose }: Bur
             isClass
               ? 'partners count aloud'
               : by !== 'taps'
-                ? ear.told || COUNTS[by]
+                ? input.told || COUNTS[by]
                 : 'tap anywhere or press any key for each clean one'
           }
           onTap={tap}
         />
       ) : ofClass ? (
-        <ClassNumbers burst={ofClass} fighters={fighters} onTold={tell} onClose={closeClass} />
+        <ClassNumbers burst={ofClass} fighters={fighters} onStatus={tell} onClose={closeClass} />
       ) : (
         <div className="flex flex-1 flex-col items-center justify-center gap-6 p-8 phone:gap-3 phone:p-4">
           {phase.kind === 'done' && (

@@ -6,12 +6,12 @@ import { nextOpen, oddCount, type ClassBurst } from './classBurst.ts';
 interface ClassNumbersProps {
   readonly burst: ClassBurst;
   readonly fighters: readonly FighterView[];
-  onTold(place: number, count: number): void;
+  onStatus(place: number, count: number): void;
   onClose(): void;
 }
 
 /** After the bell: the names one after the other, a number and Enter for each. Who has none stays open. */
-export function ClassNumbers({ burst, fighters, onTold, onClose }: ClassNumbersProps) {
+export function ClassNumbers({ burst, fighters, onStatus, onClose }: ClassNumbersProps) {
   const { trials, what } = burst;
   const [place, setPlace] = useState(() => nextOpen(trials, -1));
   const [typed, setTyped] = useState('');
@@ -29,7 +29,7 @@ export function ClassNumbers({ burst, fighters, onTold, onClose }: ClassNumbersP
     const isAsked = why !== null && odd !== typed;
     if (isAsked || (why !== null && Number.isNaN(Number(typed)))) return setOdd(typed);
     if (!/^\d{1,4}$/.test(typed) || Number(typed) > 2000) return;
-    onTold(place, Number(typed));
+    onStatus(place, Number(typed));
     go(nextOpen(trials.with(place, { ...trials[place]!, count: Number(typed) }), place));
   };
   return (

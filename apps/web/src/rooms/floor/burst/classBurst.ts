@@ -1,4 +1,4 @@
-import { workOut, type HeardTrial } from '@eurhythm/core/speed';
+import { evaluateTrial, type HeardTrial } from '@eurhythm/core/speed';
 import type { FighterView, SaveAttemptDto } from '@eurhythm/contract';
 import type { BurstWish, Timed } from './BurstChoice.tsx';
 
@@ -103,7 +103,7 @@ export function oddCount(typed: string, seconds: number): string | null {
 }
 
 const instantsOf = ({ seconds }: Timed, heard: HeardTrial): number[] => [
-  ...workOut({ kind: 'burst', seconds }, heard).instants,
+  ...evaluateTrial({ kind: 'burst', seconds }, heard).instants,
 ];
 
 /** The trial as it is sent. */

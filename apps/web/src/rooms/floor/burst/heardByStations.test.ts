@@ -8,7 +8,6 @@ const listener = (more: Partial<Listener>): Listener => ({
   fighterIds: ['ines'],
   source: 'sensor',
   device: 'pad-1',
-  latency: 0,
   detector: null,
   leastStrength: null,
   told: '',

@@ -8,7 +8,7 @@ import { burstNow } from '../burst/burstNow.ts';
 import { openNumbers, tellNumber, useKeptBurst } from '../burst/keptBurst.ts';
 import type { Marks } from '../marks/useMarks.ts';
 
-interface SoundOutput {
+interface HostTasksProps {
   readonly run: RunView;
   readonly fighters: readonly FighterView[];
   readonly controller: RunController;
@@ -19,7 +19,15 @@ interface SoundOutput {
 }
 
 /** What this page does for the other devices of the class: it tells where the run stands, and does what a remote asks. */
-export function useHostTasks({ run, fighters, controller, hall, marks, pressed, hear }: SoundOutput): void {
+export function useHostTasks({
+  run,
+  fighters,
+  controller,
+  hall,
+  marks,
+  pressed,
+  hear,
+}: HostTasksProps): void {
   const state = useSyncExternalStore(controller.subscribe, controller.snapshot);
   const burst = useKeptBurst(run.id);
   const place = useStable((): Omit<PulseDto, 'at'> => {

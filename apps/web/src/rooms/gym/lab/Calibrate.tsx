@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
 import { QUIET_SECONDS, TEST_STRIKES, calibrate, type Calibration } from '@eurhythm/core/strikes';
-import type { EarStrike } from '../../../ears/Ear.ts';
-import { forgetLearnt, keepLearnt, learntOf } from '../../../ears/earSettings.ts';
+import type { OnsetReport } from '@eurhythm/core/strikes';
+import { forgetLearnt, keepLearnt, learntOf } from '../../../strikeInputs/inputSettings.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { useStable } from '../../../ui/useStable.ts';
-import type { LabEar } from './useEar.ts';
+import type { LabInput } from './useLabInput.ts';
 
 /** Whoever does not strike ten times in so long has finished. */
 const STRIKES_MS = 20_000;
@@ -15,7 +15,7 @@ type Step =
   | { readonly kind: 'strikes'; readonly quiet: readonly number[]; readonly strikes: readonly number[] };
 
 interface CalibrateProps {
-  readonly lab: LabEar;
+  readonly lab: LabInput;
   readonly place: string;
   onLearnt(): void;
 }
@@ -25,13 +25,13 @@ export function Calibrate({ lab, place, onLearnt }: CalibrateProps) {
   const [step, setStep] = useState<Step>({ kind: 'idle' });
   const [failure, setFailure] = useState('');
   const [left, setLeft] = useState(0);
-  const { ear } = lab;
-  const known = ear && learntOf(ear.device)?.calibration;
+  const { input } = lab;
+  const known = input && learntOf(input.device)?.calibration;
   const done = useStable((quiet: readonly number[], strikes: readonly number[]): void => {
     setStep({ kind: 'idle' });
     const learnt = calibrate(quiet, strikes);
     if (!learnt.ok) return setFailure(learnt.message);
-    keepLearnt(ear!.device, { calibration: learnt.calibration });
+    keepLearnt(input!.device, { calibration: learnt.calibration });
     onLearnt();
   });
   const begin = (): void => {
@@ -55,7 +55,7 @@ export function Calibrate({ lab, place, onLearnt }: CalibrateProps) {
   }, [step, lab]);
   const isStriking = step.kind === 'strikes';
   const { listen } = lab;
-  const struck = useStable(({ strength, withdrawn }: EarStrike): void => {
+  const struck = useStable(({ strength, withdrawn }: OnsetReport): void => {
     if (step.kind !== 'strikes' || strength === undefined) return;
     const strikes = withdrawn
       ? step.strikes.filter((each) => each !== strength)
@@ -75,13 +75,13 @@ export function Calibrate({ lab, place, onLearnt }: CalibrateProps) {
       end();
     };
   }, [isStriking, listen, struck, isLate]);
-  if (!ear || ear.source !== 'microphone')
+  if (!input || input.source !== 'microphone')
     return <p className="py-3 text-quiet">Open a microphone above; only that has a hall to learn.</p>;
   return (
     <div className="space-y-2 py-3">
       <p>
         Lay the device where it will lie. Five seconds of quiet, then ten strikes as they are struck in class.
-        It is kept for <strong>{ear.device}</strong> in <strong>{place}</strong>.
+        It is kept for <strong>{input.device}</strong> in <strong>{place}</strong>.
       </p>
       {step.kind === 'idle' ? (
         <div className="flex flex-wrap gap-3">
@@ -92,7 +92,7 @@ export function Calibrate({ lab, place, onLearnt }: CalibrateProps) {
             <Button
               weight="bare"
               onClick={() => {
-                forgetLearnt(ear.device);
+                forgetLearnt(input.device);
                 onLearnt();
               }}
             >

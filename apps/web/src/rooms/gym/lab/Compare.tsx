@@ -1,22 +1,22 @@
 import { useEffect, useState } from 'react';
-import { matchStrikes, standing } from '@eurhythm/core/strikes';
-import { EAR_KINDS, EAR_NAMES, type EarKind, type EarStrike } from '../../../ears/Ear.ts';
+import { matchStrikes, validOnsets, type OnsetReport } from '@eurhythm/core/strikes';
+import { INPUT_KINDS, INPUT_NAMES, type InputKind } from '../../../strikeInputs/StrikeInput.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ChoiceField } from '../../../ui/Field.tsx';
-import { useEar, type LabEar } from './useEar.ts';
+import { useLabInput, type LabInput } from './useLabInput.ts';
 
-type Choice = EarKind | 'nothing';
+type Choice = InputKind | 'nothing';
 
 interface CompareProps {
   /** What is open above, and its strikes while they are compared. */
-  readonly first: EarKind | null;
-  readonly lab: LabEar;
+  readonly first: InputKind | null;
+  readonly lab: LabInput;
 }
 
 /** What both hear while they are compared. */
 interface Heard {
-  first: EarStrike[];
-  second: EarStrike[];
+  first: OnsetReport[];
+  second: OnsetReport[];
 }
 
 interface Compared {
@@ -32,14 +32,14 @@ export function Compare({ first, lab }: CompareProps) {
   const [second, setSecond] = useState<Choice>('nothing');
   const [heard, setHeard] = useState<Heard | null>(null);
   const [compared, setCompared] = useState<Compared | null>(null);
-  const other = useEar(second === 'nothing' ? null : second, 0);
+  const other = useLabInput(second === 'nothing' ? null : second, 0);
   const { listen } = lab;
   const listenToOther = other.listen;
   useEffect(() => {
     if (!heard) return;
     const ends = [
-      listen((strike) => (heard.first = standing([...heard.first, strike]))),
-      listenToOther((strike) => (heard.second = standing([...heard.second, strike]))),
+      listen((strike) => (heard.first = validOnsets([...heard.first, strike]))),
+      listenToOther((strike) => (heard.second = validOnsets([...heard.second, strike]))),
     ];
     return () => ends.forEach((end) => end());
   }, [heard, listen, listenToOther]);
@@ -63,18 +63,18 @@ export function Compare({ first, lab }: CompareProps) {
     <div className="space-y-2 py-3">
       <div className="flex flex-wrap items-end gap-3">
         <ChoiceField
-          label={`${EAR_NAMES[first]} beside`}
+          label={`${INPUT_NAMES[first]} beside`}
           value={second}
           choices={[
             { value: 'nothing' as Choice, label: 'nothing' },
-            ...EAR_KINDS.filter((kind) => kind !== first).map((value) => ({
+            ...INPUT_KINDS.filter((kind) => kind !== first).map((value) => ({
               value: value as Choice,
-              label: EAR_NAMES[value],
+              label: INPUT_NAMES[value],
             })),
           ]}
           onChange={(value) => setSecond(value as Choice)}
         />
-        <Button className="mb-6" disabled={!other.ear} onClick={() => (heard ? stop(heard) : start())}>
+        <Button className="mb-6" disabled={!other.input} onClick={() => (heard ? stop(heard) : start())}>
           {heard ? 'That is enough' : 'Compare'}
         </Button>
       </div>

@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import { simulateBurst } from '@eurhythm/core/simulation';
 import { seededRandom } from '@eurhythm/core/units';
-import { EAR_KINDS, EAR_NAMES, type EarKind } from '../../../ears/Ear.ts';
-import { keepPlace, learntOf, readEarSettings } from '../../../ears/earSettings.ts';
-import { startPretendSensor } from '../../../ears/pretendSensor.ts';
+import { INPUT_KINDS, INPUT_NAMES, type InputKind } from '../../../strikeInputs/StrikeInput.ts';
+import { keepPlace, learntOf, readInputSettings } from '../../../strikeInputs/inputSettings.ts';
+import { startSimulatedSensor } from '../../../strikeInputs/simulatedSensor.ts';
 import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { ChoiceField, TextField } from '../../../ui/Field.tsx';
 import { Part } from '../../../ui/Panel.tsx';
@@ -11,26 +11,26 @@ import { Calibrate } from './Calibrate.tsx';
 import { Compare } from './Compare.tsx';
 import { Latency } from './Latency.tsx';
 import { LevelPicture } from './LevelPicture.tsx';
-import { useEar } from './useEar.ts';
+import { useLabInput } from './useLabInput.ts';
 
-type Choice = EarKind | 'nothing';
+type Choice = InputKind | 'nothing';
 const CHOICES = [
   { value: 'nothing' as Choice, label: 'nothing' },
-  ...EAR_KINDS.map((value) => ({ value: value as Choice, label: EAR_NAMES[value] })),
+  ...INPUT_KINDS.map((value) => ({ value: value as Choice, label: INPUT_NAMES[value] })),
 ];
 
 /** Where devices are tried out before they count anything: what they hear, how loud a strike is here, and how late they are. */
 export function LabRoom() {
   const [choice, setChoice] = useState<Choice>('nothing');
-  const [place, setPlace] = useState(() => readEarSettings().place);
+  const [place, setPlace] = useState(() => readInputSettings().place);
   const [learnt, setLearnt] = useState(0);
   const [count, setCount] = useState(0);
   const kind = choice === 'nothing' ? null : choice;
-  const lab = useEar(kind, learnt);
+  const lab = useLabInput(kind, learnt);
   const { listen } = lab;
   useEffect(() => listen(({ withdrawn }) => setCount((n) => n + (withdrawn ? -1 : 1))), [listen]);
   const again = (): void => setLearnt((n) => n + 1);
-  const known = (lab.ear && learntOf(lab.ear.device)?.calibration) ?? null;
+  const known = (lab.input && learntOf(lab.input.device)?.calibration) ?? null;
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-6">
       <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
@@ -43,7 +43,7 @@ export function LabRoom() {
         </div>
       </div>
       <div className="grid items-start gap-x-12 gap-y-7 lg:grid-cols-2">
-        <Part title="Now" aside={lab.ear ? lab.ear.device : 'nothing is open'} className="lg:col-span-2">
+        <Part title="Now" aside={lab.input ? lab.input.device : 'nothing is open'} className="lg:col-span-2">
           <div className="flex flex-wrap items-start gap-4 pt-3">
             <ChoiceField
               label="Hear with"
@@ -72,7 +72,7 @@ export function LabRoom() {
           </div>
           <LevelPicture
             past={lab.past}
-            isLive={lab.ear !== null}
+            isLive={lab.input !== null}
             least={known?.leastStrength ?? null}
             quiet={known?.quiet ?? null}
           />
@@ -82,7 +82,7 @@ export function LabRoom() {
           >
             {lab.told !== ''
               ? lab.told
-              : lab.ear
+              : lab.input
                 ? 'A pin is a strike; a ring is a sound that may have been one and does not count.'
                 : 'Nothing is heard and nothing is sent anywhere until you choose.'}
           </p>
@@ -92,7 +92,7 @@ export function LabRoom() {
         </Part>
         <div className="grid gap-y-7">
           <Part title="How late it hears">
-            <Latency device={lab.ear?.source === 'microphone' ? lab.ear.device : null} onLearnt={again} />
+            <Latency device={lab.input?.source === 'microphone' ? lab.input.device : null} onLearnt={again} />
           </Part>
           <Part title="Two at once">
             <Compare first={kind} lab={lab} />
@@ -113,7 +113,7 @@ function PretendSensorButton() {
     if (!isOn) return;
     const started = performance.now() / 1000;
     const impacts = simulateBurst({ rate: 1.5, spread: 0.2, fading: 0 }, SENSOR_SECONDS, seededRandom(3));
-    return startPretendSensor(
+    return startSimulatedSensor(
       { impacts, position: () => performance.now() / 1000 - started },
       SENSOR_SECONDS,
       null,

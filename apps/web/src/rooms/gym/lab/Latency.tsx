@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { readOutputSettings } from '../../../floor/outputSettings.ts';
-import { keepLearnt } from '../../../ears/earSettings.ts';
+import { keepLearnt } from '../../../strikeInputs/inputSettings.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { chirpLatency, type ChirpLatency } from './chirpLatency.ts';
 

@@ -1,5 +1,5 @@
 import { useFrame } from '../../../floor/useFrame.ts';
-import { KEPT_SECONDS, type Past } from './useEar.ts';
+import { KEPT_SECONDS, type Past } from './useLabInput.ts';
 
 interface LevelPictureProps {
   readonly past: Past;

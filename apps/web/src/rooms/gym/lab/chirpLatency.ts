@@ -1,7 +1,7 @@
 import { joined } from '@eurhythm/core/sound';
 import { SampleClock, chirp, findChirp } from '@eurhythm/core/strikes';
 import { median } from 'simple-statistics';
-import { hearMicrophone } from '../../../ears/microphone/microphone.ts';
+import { hearMicrophone } from '../../../strikeInputs/microphone/microphone.ts';
 
 /** So many chirps are played, so far apart, in seconds. */
 const TIMES = 4;

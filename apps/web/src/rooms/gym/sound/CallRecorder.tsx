@@ -5,7 +5,7 @@ import type { OwnCallView, VoiceView } from '@eurhythm/contract';
 import { useShortcut } from '../../../ui/useShortcut.ts';
 import type { OpenOutput } from '../../../floor/useAudioOutput.ts';
 import { Button, Key } from '../../../ui/Button.tsx';
-import { NoMicrophone } from '../../../ears/microphone/microphone.ts';
+import { NoMicrophone } from '../../../strikeInputs/microphone/microphone.ts';
 import { startTake, type Take } from './recording.ts';
 import { Waveform } from './Waveform.tsx';
 

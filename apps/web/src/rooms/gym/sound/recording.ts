@@ -1,6 +1,6 @@
 import { encodeWav, readWav } from '@eurhythm/core/sound';
-import { decodedSound } from '../../../ears/decodedSound.ts';
-import { openMicrophone } from '../../../ears/microphone/microphone.ts';
+import { decodedSound } from '../../../strikeInputs/decodedSound.ts';
+import { openMicrophone } from '../../../strikeInputs/microphone/microphone.ts';
 
 /** Longest take; a forgotten microphone stops by itself. */
 const MOST_MS = 5000;
