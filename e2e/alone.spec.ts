@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { OwnServer } from './ownServer.ts';
 
 /** After one visit the application opens, runs the next class and takes marks with the server away. */

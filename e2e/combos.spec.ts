@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.ts';
 import { choose } from './choose.ts';
 
 /** Forms of combos, the palette, the list, and what each grade trains. */

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.ts';
 import { choose } from './choose.ts';
 
 /** What is typed stays as it is typed, is undone, and never stops the page. */

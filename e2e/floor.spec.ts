@@ -1,4 +1,4 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from './test.ts';
 import { SIZES, faultsOf, tooWide } from './axe.ts';
 import { encodeWav } from '@eurhythm/core/sound';
 import { choose } from './choose.ts';

@@ -1,4 +1,4 @@
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page } from './test.ts';
 import { faultsOf, tooWide } from './axe.ts';
 import { OwnServer, slowLink } from './ownServer.ts';
 

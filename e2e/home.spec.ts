@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { pathToFileURL } from 'node:url';
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page } from './test.ts';
 
 /** A session goes home as one file, is done there without a network, and comes back as a code. */
 const SESSION = 'for-home';

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.ts';
 import { choose } from './choose.ts';
 
 /** What holds everywhere: the gym's ways, who may train, going anywhere by name, and a server that is away. */

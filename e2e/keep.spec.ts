@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.ts';
 import { choose } from './choose.ts';
 
 async function open(page: Page, path: string): Promise<void> {

@@ -1,4 +1,4 @@
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, test, type APIRequestContext, type Page } from './test.ts';
 import { choose } from './choose.ts';
 import { beginHeard, told } from './heardRun.ts';
 import { followSound } from './followSound.ts';

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.ts';
 import { choose } from './choose.ts';
 
 /** What a coach would catch on the mat: what the body can do again and again, what is heard, and whose limits count. */

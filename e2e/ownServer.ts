@@ -24,7 +24,7 @@ export class OwnServer {
   }
 
   async start(): Promise<void> {
-    this.process = spawn(process.execPath, ['apps/server/dist/bundle/main.js'], {
+    this.process = spawn(process.execPath, ['--liftoff-only', 'apps/server/dist/bundle/main.js'], {
       cwd: ROOT,
       stdio: ['ignore', 'ignore', 'inherit'],
       env: {
@@ -35,6 +35,10 @@ export class OwnServer {
         EURHYTHM_NAMES: this.names.join(','),
       },
     });
+    const { process: child } = this;
+    const kill = (): void => void child.kill('SIGKILL');
+    process.once('exit', kill);
+    child.once('exit', () => process.off('exit', kill));
     for (let tries = 0; ; tries++) {
       const isUp = await fetch(`${this.base}/api/health`).then(
         (answer) => answer.ok,

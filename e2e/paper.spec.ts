@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.ts';
 
 /** What is printed, and how dates are written. */
 test.beforeEach(({ request }) => request.put('/api/gym/notice', { data: { accepted: true } }));

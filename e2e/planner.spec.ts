@@ -1,4 +1,4 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from './test.ts';
 import { choose } from './choose.ts';
 
 /** Classes are planned: rounds, groups, the library, partners, the calendar, and all of it by keyboard. */

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.ts';
 import { takeToTheFloor, whenReadyIsOver } from './takeToTheFloor.ts';
 
 const SLOW = ['slow-a', 'slow-b'];

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { tooWide } from './axe.ts';
 
 /** What may be missing or different on a device: sound, a font, the size of text; and where the keyboard is. */

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.ts';
 import { writeMidi, type MidiEvent } from 'midi-file';
 import { choose } from './choose.ts';
 import { browserThatHears } from './microphone.ts';

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.ts';
 import { startedSounds, watchAudio } from './audioWatch.ts';
 import { roundSeed } from '../packages/core/src/run/index.ts';
 import { choose } from './choose.ts';

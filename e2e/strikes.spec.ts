@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { encodeWav } from '@eurhythm/core/sound';
 import { roundSound } from '@eurhythm/core/simulation';
 import { DETECTOR_VERSION } from '@eurhythm/core/strikes';

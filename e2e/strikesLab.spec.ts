@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.ts';
 import { encodeWav, readWav } from '@eurhythm/core/sound';
 import { musicSound, roundSound } from '@eurhythm/core/simulation';
 import { seededRandom } from '@eurhythm/core/units';

@@ -1,4 +1,4 @@
-import { expect, test, type BrowserContext, type Page } from '@playwright/test';
+import { expect, test, type BrowserContext, type Page } from './test.ts';
 import { choose } from './choose.ts';
 
 /** What is written is kept and arrives: with the server away, from two tabs, over a closed page, refused or overtaken. */

@@ -1,4 +1,4 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from './test.ts';
 import { SIZES, tooWide } from './axe.ts';
 
 /** A class is planned on a phone with fingers alone: what is pressed is as large as a finger, and nothing goes off the screen. */

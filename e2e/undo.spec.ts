@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.ts';
 
 /** Nothing asks "are you sure?": what is taken out comes back whole when Undo is pressed. */
 async function open(page: Page, path: string): Promise<void> {

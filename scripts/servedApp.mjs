@@ -4,6 +4,17 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT } from './house.mjs';
 
+/** Servers that are still served. */
+const served = new Set();
+
+/** Ends every server that was started here, whatever became of the one who started it. */
+export function endServed() {
+  for (const server of served) server.kill('SIGKILL');
+  served.clear();
+}
+process.on('exit', endServed);
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => process.exit(1));
+
 /** Starts the server and waits until it answers; gives its address and what ends it. */
 export async function serveApp(data, port, env = {}) {
   const base = `http://127.0.0.1:${port}`;
@@ -12,6 +23,8 @@ export async function serveApp(data, port, env = {}) {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, EURHYTHM_DATA: data, PORT: String(port), ...env },
   });
+  served.add(server);
+  server.once('exit', () => served.delete(server));
   const answers = () =>
     fetch(`${base}/api/health`).then(
       (answer) => answer.ok,

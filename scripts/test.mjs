@@ -1,48 +1,98 @@
-/** `npm test`: lint, types, dependency rule, unit tests, build, a short attack, and the stories in the real browser. */
+/**
+ * `npm test`: types, lint, the dependency rule, unit and contract tests, the build, a short attack, and the stories in the real browser.
+ * `npm run test:quick` proves a change: types and lint of all, and the tests of what is not committed yet or came since `main` left its remote.
+ */
+import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { build, checkNode, install, run, runQuietly, stop } from './house.mjs';
+import { ROOT, build, checkNode, install, stop } from './house.mjs';
 
 checkNode();
 install();
-const { needChromium } = await import('./chromium.mjs');
-try {
-  needChromium();
-} catch (error) {
-  stop(error.message);
-}
-/** What took how long, told at the end. */
-const stages = [];
-function stage(name, work) {
-  const from = performance.now();
-  work();
-  stages.push([name, (performance.now() - from) / 1000]);
-}
-
-/** Two that need one processor each, beside each other; each tells what it found once it is done. */
-async function stagesTogether(...names) {
-  const from = performance.now();
-  await Promise.all(
-    names.map(async (name) => {
-      await runQuietly('npm', ['run', '-s', name]);
-      stages.push([name, (performance.now() - from) / 1000]);
-    }),
-  );
+const isQuick = process.argv.includes('--quick');
+if (!isQuick) {
+  const { needChromium } = await import('./chromium.mjs');
+  try {
+    needChromium();
+  } catch (error) {
+    stop(error.message);
+  }
 }
 
 // The voice says the same in every stage, so it says it once.
 const clips = mkdtempSync(join(tmpdir(), 'eurhythm-clips-'));
-process.env['EURHYTHM_TEST_CLIPS'] = clips;
-process.on('exit', () => rmSync(clips, { recursive: true, force: true }));
+const running = new Set();
+process.on('exit', () => {
+  for (const child of running) process.kill(-child.pid, 'SIGTERM');
+  rmSync(clips, { recursive: true, force: true });
+});
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => process.exit(1));
 
-const began = performance.now();
-await stagesTogether('lint', 'types');
-stage('build', build);
-stage('unit', () => run('npm', ['run', '-s', 'unit']));
-// A short attack; `npm run attack` is the whole.
-await stagesTogether('postgres', 'attack:short');
-stage('stories', () => run('npm', ['run', '-s', 'e2e']));
-const all = (performance.now() - began) / 1000;
-for (const [name, seconds] of [...stages, ['all', all]])
-  console.log(`${name.padEnd(13)} ${String(Math.round(seconds)).padStart(5)} s`);
+/** Runs `npm run -s NAME …`, and shows what it said once it is done; ends the whole with a sentence when it fails. */
+async function npmRun(...args) {
+  const child = spawn('npm', ['run', '-s', ...args], {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, EURHYTHM_TEST_CLIPS: clips },
+    detached: true,
+  });
+  running.add(child);
+  let said = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (said += data));
+  const status = await new Promise((done) => child.on('close', done));
+  running.delete(child);
+  process.stdout.write(said);
+  if (status !== 0) stop(`This step failed: npm run ${args.join(' ')}`);
+}
+
+/**
+ * The stages, in the order in which they are begun as processors are free; each with how many it needs, and what it waits for.
+ * Two run beside each other wherever that does no harm; what is about sound runs alone.
+ */
+const WHOLE = {
+  build: { cores: 1, work: async () => build() },
+  types: { cores: 1, work: () => npmRun('types') },
+  lint: { cores: 1, work: () => npmRun('lint') },
+  core: { cores: 1, work: () => npmRun('unit', '--', '--maxWorkers=1', 'packages') },
+  unit: { cores: 2, after: ['build'], work: () => npmRun('unit', '--', 'apps') },
+  attack: { cores: 1, after: ['build'], work: () => npmRun('attack:short') },
+  postgres: { cores: 1, after: ['build'], work: () => npmRun('postgres') },
+  stories: { cores: 2, after: ['build'], work: () => npmRun('stories') },
+  sound: { cores: 2, after: ['build'], work: () => npmRun('stories:sound') },
+};
+const QUICK = {
+  types: WHOLE.types,
+  lint: { cores: 1, work: () => npmRun('lint:changed') },
+  build: { cores: 1, after: ['types'], work: WHOLE.build.work },
+  changed: { cores: 2, after: ['build'], work: () => npmRun('unit', '--', '--changedSince=origin/main') },
+};
+
+async function runAll(stages) {
+  const took = new Map();
+  const begun = new Set();
+  const began = performance.now();
+  await new Promise((done) => {
+    let free = Math.max(2, availableParallelism());
+    const next = () => {
+      if (took.size === Object.keys(stages).length) return done();
+      for (const [name, { cores, after = [], work }] of Object.entries(stages)) {
+        if (begun.has(name) || cores > free || !after.every((each) => took.has(each))) continue;
+        begun.add(name);
+        free -= cores;
+        const from = performance.now();
+        void work().then(() => {
+          took.set(name, (performance.now() - from) / 1000);
+          free += cores;
+          next();
+        });
+      }
+    };
+    next();
+  });
+  took.set('all', (performance.now() - began) / 1000);
+  for (const [name, seconds] of took) console.log(`${name.padEnd(10)} ${String(Math.round(seconds)).padStart(5)} s`);
+}
+
+await runAll(isQuick ? QUICK : WHOLE);
+process.exit(0);

@@ -1,6 +1,7 @@
 /** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log|hall|strikes|live|progress]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
 import { build, install } from '../house.mjs';
-import { printTable } from './table.mjs';
+import { endServed } from '../servedApp.mjs';
+import { printTable, row } from './table.mjs';
 
 install();
 build();
@@ -27,5 +28,14 @@ const PARTS = {
 };
 const wanted = process.argv.slice(2);
 for (const [name, measure] of Object.entries(PARTS))
-  if (wanted.length === 0 || wanted.includes(name)) await measure();
+  if (wanted.length === 0 || wanted.includes(name)) {
+    // One part that fails leaves the others, and no server of its own, behind.
+    await measure().catch((error) => {
+      console.error(error);
+      row(`${name} failed`, '–', error instanceof Error ? error.message.slice(0, 80) : String(error));
+      process.exitCode = 1;
+    });
+    endServed();
+  }
 printTable();
+process.exit();

@@ -78,7 +78,7 @@ describe('the progress of a fighter', () => {
     for (const [n, said] of [22, 23, 23, 230, 22, 24].entries()) await trial('slip', n, 20 - 3 * n, said);
     await trial('slip', 9, 1, 30, { measured: 'self-reported' });
     const [course] = (await progressOf('slip')).courses;
-    expect(course).toMatchObject({ measured: 'partner', best: 24, aside: [{ value: 230, day: day(11) }] });
+    expect(course).toMatchObject({ measured: 'partner', best: 24, outliers: [{ value: 230, day: day(11) }] });
     expect(course.otherWays).toEqual([{ measured: 'self-reported', trials: 1 }]);
     expect(course.notes.join(' ')).toMatch(/Nobody did this twice.*self-reported.*230 on/);
   });

@@ -10,6 +10,8 @@ import { fileURLToPath } from 'node:url';
 import pg from 'pg';
 import { openGym } from './host/hostedGym.ts';
 
+/** A server of a test is gone before it pays to make its database faster. */
+const QUICK = ['--liftoff-only'];
 export const MAIN = fileURLToPath(new URL('../dist/bundle/main.js', import.meta.url));
 
 export interface Answer<T = any> {
@@ -95,7 +97,7 @@ export async function startServer(
   const database = POSTGRES && !env['DATABASE_URL'] ? await databaseOfOwn() : null;
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
-  const child: ChildProcess = spawn(process.execPath, [MAIN], {
+  const child: ChildProcess = spawn(process.execPath, [...QUICK, MAIN], {
     env: {
       ...process.env,
       ...QUIET,
@@ -106,7 +108,10 @@ export async function startServer(
     },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
+  const kill = (): void => void child.kill('SIGKILL');
+  process.once('exit', kill);
   const ended = new Promise<void>((done) => child.once('exit', () => done()));
+  void ended.then(() => process.off('exit', kill));
   for (let tries = 0; ; tries++) {
     const isUp = await fetch(`${base}/api/health`).then(
       (answer) => answer.ok,

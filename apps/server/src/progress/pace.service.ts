@@ -10,9 +10,9 @@ import { and, desc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm';
 import { GymService } from '../gym/gym.service.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import type { Database } from '../store/database.ts';
-import { attempts, tests } from '../store/schema.ts';
+import { attempts, fighterRevisions, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { weeksBefore } from './days.ts';
+import { dayOf, weeksBefore } from './days.ts';
 
 /** Combos of the last weeks, and no more of them than this, tell how quick somebody is. */
 const WEEKS = 12;
@@ -89,20 +89,21 @@ export class PaceService {
     });
   }
 
-  /** How many heard combos each has, and a text that is another one whenever any of them is. */
+  /** How many heard combos each has, and the revision of what was written of each. */
   private async newestCombos(fighterIds: readonly string[], since: Date) {
     if (fighterIds.length === 0) return new Map<string, { from: string; combos: number }>();
     const rows = await this.database
       .select({
         fighterId: attempts.fighterId,
         combos: sql<number>`count(*)`.mapWith(Number),
-        // A trial that is worked out again has another value or another history.
-        from: sql<string>`count(*) || ' ' || max(${attempts.at}) || ' ' || coalesce(sum(${attempts.value}), 0) || ' ' || sum(jsonb_array_length(${attempts.history}))`,
+        // What was done longer ago falls out of it day by day.
+        from: sql<string>`concat_ws(' ', count(*), ${fighterRevisions.revision}, ${dayOf(since)}::text)`,
       })
       .from(attempts)
       .innerJoin(tests, eq(attempts.testId, tests.id))
+      .leftJoin(fighterRevisions, eq(attempts.fighterId, fighterRevisions.fighterId))
       .where(and(inArray(attempts.fighterId, [...fighterIds]), ...isHeardCombo(since)))
-      .groupBy(attempts.fighterId);
+      .groupBy(attempts.fighterId, fighterRevisions.revision);
     return new Map(rows.map(({ fighterId, ...of }) => [fighterId, of]));
   }
 

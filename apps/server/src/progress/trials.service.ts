@@ -7,6 +7,7 @@ import { attempts, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { TRIAL_VALUE } from '../assessments/trialValue.ts';
 import { dayOf, localDay, weeksBefore } from './days.ts';
+import { revisionOf, revisionOfGym } from './revisions.ts';
 
 /** The trials of one fighter in one test from one lead. */
 export interface TestTrials {
@@ -25,7 +26,6 @@ type Told = readonly [at: number, value: number, measured: Measured];
 
 /** Typical errors by `errorKey`. */
 type Errors = ReadonlyMap<string, TypicalError>;
-const KEPT_MS = 60_000;
 
 /** Trials as they were read; the same ones as long as none of them is another one. */
 type Row = Pick<TestTrials, 'fighterId' | 'testId' | 'lead' | 'trials'>;
@@ -45,8 +45,6 @@ const asksFor = ({ fighterId, testId, fighterIds, since }: Asked) => [
   since === undefined ? undefined : gte(attempts.at, since),
 ];
 
-/** A text that is another one when a trial comes, goes, is corrected or is counted in another way, or a test asks for something else. */
-const NEWEST = sql<string>`concat_ws(' ', count(*), max(${attempts.at}), sum(${attempts.count}), sum(${attempts.value}), sum(64 * ascii(${attempts.measured}) + length(${attempts.measured})), (select sum(${tests.version}) from ${tests}))`;
 /** So many askings are remembered: the fighters who are looked at on a day, and a class or two. */
 const MOST_KEPT = 40;
 
@@ -85,14 +83,12 @@ export class TrialsService {
       .orderBy(desc(trials), asc(tests.title));
   }
 
-  /** What was asked for last, with the text that is another one whenever any of it is. */
+  /** What was asked for last, with its revision. */
   private readonly recent = new Map<string, { readonly from: string; readonly rows: readonly Row[] }>();
 
   private async read(asked: Asked): Promise<TestTrials[]> {
-    const [{ from }] = (await this.database
-      .select({ from: NEWEST })
-      .from(attempts)
-      .where(and(...asksFor(asked)))) as [{ from: string }];
+    const { fighterId, fighterIds = [fighterId!] } = asked;
+    const from = await revisionOf(this.database, fighterIds);
     const key = JSON.stringify({ ...asked, since: asked.since && dayOf(asked.since) });
     const kept = this.recent.get(key);
     const rows = kept?.from === from ? kept.rows : await this.rowsOf(asked);
@@ -128,22 +124,15 @@ export class TrialsService {
     }));
   }
 
-  /** The errors that were worked out last, from how many trials and up to which. */
-  private kept: { readonly from: string; readonly at: number; readonly errors: Errors } | null = null;
+  /** The errors that were worked out last, for which day and revision. */
+  private kept: { readonly from: string; readonly errors: Errors } | null = null;
 
-  /**
-   * The typical error of every test and way of counting over the gym, by `errorKey`. As long as no trial comes or goes it stays the same
-   * for a minute: one that was corrected hardly moves it.
-   */
+  /** The typical error of every test and way of counting over the gym, by `errorKey`. */
   async gymErrors(now: Date): Promise<Errors> {
-    const [newest] = await this.database
-      .select({ from: sql<string>`count(*) || ' ' || coalesce(max(${attempts.at})::text, '')` })
-      .from(attempts)
-      .where(gte(attempts.at, weeksBefore(now, GYM_WEEKS)));
-    const { from } = newest!;
-    if (this.kept?.from === from && now.getTime() - this.kept.at < KEPT_MS) return this.kept.errors;
+    const from = `${dayOf(now)} ${await revisionOfGym(this.database)}`;
+    if (this.kept?.from === from) return this.kept.errors;
     const errors = await this.readErrors(now);
-    this.kept = { from, at: now.getTime(), errors };
+    this.kept = { from, errors };
     return errors;
   }
 

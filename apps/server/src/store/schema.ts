@@ -32,6 +32,7 @@ import {
   timestamp,
   unique,
   uniqueIndex,
+  uuid,
 } from 'drizzle-orm/pg-core';
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
@@ -355,6 +356,15 @@ export const attempts = pgTable(
     index('attempts_by_time').on(table.at),
   ],
 );
+
+/**
+ * Another one whenever the trials, marks or lead of a fighter were written: the database itself sees to it, whoever writes. What is kept
+ * of a fighter's progress is valid as long as this is the same. It is no part of a copy: what was brought back is new.
+ */
+export const fighterRevisions = pgTable('fighter_revisions', {
+  fighterId: text('fighter_id').primaryKey(),
+  revision: uuid('revision').notNull(),
+});
 
 /** The sound of a trial, where somebody said that it may be kept; it goes with its trial. */
 export const recordings = pgTable('recordings', {

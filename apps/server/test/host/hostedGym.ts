@@ -15,7 +15,7 @@ async function hostPort(): Promise<string> {
   if (!existsSync(FOLDER)) {
     mkdirSync(FOLDER);
     const log = openSync(join(FOLDER, 'log'), 'a');
-    spawn(process.execPath, [HOST, FOLDER, String(process.pid)], {
+    spawn(process.execPath, ['--liftoff-only', HOST, FOLDER, String(process.pid)], {
       stdio: ['ignore', log, log],
       detached: true,
     }).unref();
@@ -31,6 +31,8 @@ async function hostPort(): Promise<string> {
 async function ask<T>(what: 'open' | 'close', body: object): Promise<T> {
   const answer = await fetch(`http://127.0.0.1:${await hostPort()}/${what}`, {
     method: 'POST',
+    // A connection that is kept may be closed just when it is used again.
+    headers: { connection: 'close' },
     body: JSON.stringify(body),
   });
   const text = await answer.text();

@@ -1,5 +1,6 @@
-import { sql } from 'drizzle-orm';
+import { getTableName, sql } from 'drizzle-orm';
 import type { Database } from '../database.ts';
+import { fighterRevisions } from '../schema.ts';
 import { rowsOf } from './rowsOf.ts';
 
 export const COPY_FORMAT = 'eurhythm copy';
@@ -38,7 +39,7 @@ export async function dumpTables(database: Database, why: string, now: Date): Pr
     async (tx) => {
       const tables = await rowsOf<{ name: string }>(
         tx,
-        sql`select tablename as name from pg_tables where schemaname = 'public' order by tablename`,
+        sql`select tablename as name from pg_tables where schemaname = 'public' and tablename <> ${getTableName(fighterRevisions)} order by tablename`,
       );
       const counts: { name: string; rows: number }[] = [];
       const lines: string[] = [];
