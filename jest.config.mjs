@@ -28,6 +28,7 @@ export default {
           parser: { syntax: 'typescript', tsx: false, decorators: true },
           transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
           target: 'es2022',
+          experimental: { keepImportAttributes: true },
         },
         module: { type: 'es6' },
       },

@@ -32,6 +32,8 @@ export function needChromium() {
   }
   const found = findChromium();
   if (!found)
-    throw new Error(`The stories need the command \`${COMMANDS[0]}\`: install Debian’s package of that name.`);
+    throw new Error(
+      `The stories need the command \`${COMMANDS[0]}\`: install Debian’s package of that name.`,
+    );
   return found;
 }

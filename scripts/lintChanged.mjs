@@ -5,9 +5,10 @@ import { run } from './house.mjs';
 
 const git = (...args) => execFileSync('git', args, { encoding: 'utf8' }).split('\n');
 const base = git('merge-base', 'HEAD', 'origin/main')[0];
-const changed = [...git('diff', '--name-only', base), ...git('ls-files', '--others', '--exclude-standard')].filter(
-  (file) => file !== '' && existsSync(file),
-);
+const changed = [
+  ...git('diff', '--name-only', base),
+  ...git('ls-files', '--others', '--exclude-standard'),
+].filter((file) => file !== '' && existsSync(file));
 const code = changed.filter((file) => /\.(ts|tsx|mjs|mts|cjs)$/.test(file));
 if (code.length > 0) run('npx', ['eslint', ...code]);
 if (changed.length > 0) run('npx', ['prettier', '--check', '--ignore-unknown', ...changed]);

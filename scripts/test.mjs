@@ -91,7 +91,8 @@ async function runAll(stages) {
     next();
   });
   took.set('all', (performance.now() - began) / 1000);
-  for (const [name, seconds] of took) console.log(`${name.padEnd(10)} ${String(Math.round(seconds)).padStart(5)} s`);
+  for (const [name, seconds] of took)
+    console.log(`${name.padEnd(10)} ${String(Math.round(seconds)).padStart(5)} s`);
 }
 
 await runAll(isQuick ? QUICK : WHOLE);

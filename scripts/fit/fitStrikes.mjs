@@ -9,7 +9,7 @@ import { ROOT, build, install, stop } from '../house.mjs';
 install();
 build();
 const { PATCH } = await import(join(ROOT, 'packages/core/dist/strikes/index.js'));
-const { fitNetwork, listed, writeSource } = await import('./smallNetwork.mjs');
+const { fitNetwork, rounded, writeWeights } = await import('./smallNetwork.mjs');
 const { inThreads } = await import('./inThreads.mjs');
 const { RECORDED_MISSING, hasRecordedImpacts } = await import('../strikes/recordedImpacts.mjs');
 if (!hasRecordedImpacts()) stop(RECORDED_MISSING);
@@ -47,16 +47,8 @@ const networks = await fitNetwork({
   isScaled: true,
 });
 
-writeSource(
-  'packages/core/src/strikes/detect/strikeWeights.ts',
-  `/**
- * Weights of the small networks that tell strikes from everything else that is sudden: of each network the layers, of each layer for each
- * unit what it makes of the numbers before and, last, of a constant 1. The first is asked a \`strikePatch\`. Made by
- * \`npm run fit-strikes\` from impacts, synthesised and recorded, in ${HALLS} halls.
- */
-// prettier-ignore
-export const STRIKE_NETWORKS: readonly (readonly (readonly number[])[])[] = [
-${networks.map((layers) => `[\n${layers.map((weights) => `[\n${listed(weights)}\n],`).join('\n')}\n],`).join('\n')}
-];
-`,
+// What the numbers mean stands in strikeWeights.ts, beside them.
+writeWeights(
+  'packages/core/src/strikes/detect/strikeWeights.json',
+  networks.map((layers) => layers.map(rounded)),
 );

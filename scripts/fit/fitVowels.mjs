@@ -10,7 +10,7 @@ build();
 const { FRAME_HOP, VOWEL_CONTEXT, frameContext, resample, spokenCall, voicedFrames } = await import(
   join(ROOT, 'packages/core/dist/sound/index.js')
 );
-const { fitNetwork, listed, writeSource } = await import('./smallNetwork.mjs');
+const { fitNetwork, rounded, writeWeights } = await import('./smallNetwork.mjs');
 const { spokenVocabulary } = await import('../voice/spokenVocabulary.mjs');
 const { SECOND_FITTED, WORDS_FITTED, hasSecondSynthesiser, saidBySecond } =
   await import('../voice/secondSynthesiser.mjs');
@@ -62,20 +62,8 @@ const [[inner, outer]] = await fitNetwork({
   atOnce: AT_ONCE,
 });
 
-const text = `/**
- * Weights of the small network that tells vowels from everything else. It is asked the mel bands of the frames at the distances of
- * \`VOWEL_CONTEXT\` (in frames of 5 ms) and a constant. Made by \`npm run fit-vowels\` from two synthesisers whose phones are known.
- */
-export const VOWEL_CONTEXT: readonly number[] = ${JSON.stringify(VOWEL_CONTEXT)};
-/** For each of ${outer.length - 1} hidden units what it makes of all that is asked. */
-// prettier-ignore
-export const VOWEL_INNER: readonly number[] = [
-${listed(inner)}
-];
-/** What is made of the hidden units, then the constant. */
-// prettier-ignore
-export const VOWEL_OUTER: readonly number[] = [
-${listed(outer)}
-];
-`;
-writeSource('packages/core/src/sound/centre/vowelWeights.ts', text);
+// What the numbers mean stands in vowelWeights.ts, beside them.
+writeWeights('packages/core/src/sound/centre/vowelWeights.json', {
+  inner: rounded(inner),
+  outer: rounded(outer),
+});

@@ -1,7 +1,7 @@
 /** Fits small networks that say how likely something is: what is asked in the same order gives the same weights. */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { ROOT, run } from '../house.mjs';
+import { ROOT } from '../house.mjs';
 import { inThreads } from './inThreads.mjs';
 
 const KEEPS_SMALL = 1e-5;
@@ -80,16 +80,10 @@ function spoken([inner, second, ...others], size) {
   ];
 }
 
-/** Weights as the lines of a list, with three figures. */
-export function listed(weights) {
-  const figures = [...weights].map((w) => Number(w.toPrecision(3)));
-  return Array.from({ length: Math.ceil(figures.length / 16) }, (_, i) => figures.slice(i * 16, i * 16 + 16))
-    .map((row) => `  ${row.join(', ')},`)
-    .join('\n');
-}
+/** Weights with three figures. */
+export const rounded = (weights) => [...weights].map((w) => Number(w.toPrecision(3)));
 
-/** Writes a file of the product, in the house's form. */
-export function writeSource(file, text) {
-  writeFileSync(join(ROOT, file), text);
-  run('npx', ['prettier', '--write', file], { quiet: true });
+/** Writes weights as data of the product. */
+export function writeWeights(file, weights) {
+  writeFileSync(join(ROOT, file), `${JSON.stringify(weights)}\n`);
 }

@@ -1,19 +1,15 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { and, count, eq, isNotNull, sql } from 'drizzle-orm';
+import { and, count, eq, getTableColumns, inArray, isNotNull, sql } from 'drizzle-orm';
+import { PARTS, type Part } from '../exchange/gymFile/tableDescriptions.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import {
   attempts,
   classSheets,
   fighters,
-  goals,
-  gradings,
-  homeReports,
-  recalls,
   removedAttempts,
   roundResults,
   runEvents,
   runs,
-  shownMarks,
 } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { AuditService } from './audit.service.ts';
@@ -38,23 +34,23 @@ export class PersonsService {
       const [there] = await tx.select({ id: fighters.id }).from(fighters).where(eq(fighters.id, id));
       if (!there) throw new NotFoundException('This fighter is not in the gym.');
       await keepTotals(tx, id);
-      await tx.delete(roundResults).where(eq(roundResults.fighterId, id));
       await tx.delete(runEvents).where(sql`${runEvents.data}->>'fighterId' = ${id}`);
-      for (const table of [homeReports, shownMarks, gradings, goals, recalls])
-        await tx.delete(table).where(eq(table.fighterId, id));
-      const trials = await tx
-        .delete(attempts)
-        .where(eq(attempts.fighterId, id))
-        .returning({ id: attempts.id });
-      // The ids of trials may hold the id of the person.
-      for (const trial of trials) await tx.delete(removedAttempts).where(eq(removedAttempts.id, trial.id));
       await leaveRuns(tx, id);
       await leaveSheets(tx, id);
       await leaveLists(tx, id);
-      await tx.delete(fighters).where(eq(fighters.id, id));
+      await eraseOwn(tx, id);
       await this.audit.note('The data of a person was erased.', tx);
     });
   }
+}
+
+/** What the description of the tables says is a person's own, those that name others first; the person's entry is the last. */
+export async function eraseOwn(tx: Transaction, id: string, parts: readonly Part[] = PARTS): Promise<void> {
+  // The ids of trials may hold the id of the person.
+  const trials = tx.select({ id: attempts.id }).from(attempts).where(eq(attempts.fighterId, id));
+  await tx.delete(removedAttempts).where(inArray(removedAttempts.id, trials));
+  for (const { table, person } of parts.toReversed())
+    if (person !== null) await tx.delete(table).where(eq(getTableColumns(table)[person]!, id));
 }
 
 /** Counts the person's marks into their runs. */

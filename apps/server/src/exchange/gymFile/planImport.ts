@@ -3,7 +3,7 @@ import type { FieldError, GymFile, ImportReport } from '@eurhythm/contract';
 import { AT_ONCE, letOthers } from '../../backup/letOthers.ts';
 import { adaptFile } from './adaptFile.ts';
 import { brokenReferences } from './brokenReferences.ts';
-import { PARTS, itemsOf, keyOf, plain, type Item, type Part, type PartName } from './gymParts.ts';
+import { PARTS, itemsOf, keyOf, plain, type Item, type Part, type PartName } from './tableDescriptions.ts';
 import type { WholeGymFile } from './readGym.ts';
 import type { GymToWrite, PartToWrite } from './writeGym.ts';
 
@@ -20,10 +20,14 @@ const MOST_TOLD = 50;
  * only grows: runs stay as they were held, and of two marks or of two words about who may train the newer one stands. A file that
  * was brought in already does nothing.
  */
-export async function planImport(here: WholeGymFile, wanted: GymFile): Promise<ImportPlan> {
+export async function planImport(
+  here: WholeGymFile,
+  wanted: GymFile,
+  described: readonly Part[] = PARTS,
+): Promise<ImportPlan> {
   const { file, told } = adaptFile(here, wanted);
   const parts: Compared[] = [];
-  for (const part of PARTS.filter(({ name }) => name !== 'numbers')) {
+  for (const part of described.filter(({ name }) => name !== 'numbers')) {
     const items = itemsOf(file, part.name);
     if (items !== undefined) parts.push(await compared(part, itemsOf(here, part.name)!, items));
   }
@@ -34,10 +38,10 @@ export async function planImport(here: WholeGymFile, wanted: GymFile): Promise<I
   const changesNumbers = numbers !== null && !isDeepStrictEqual(sorted(numbers), sorted(here.numbers));
   const tests = after('tests') as unknown as WholeGymFile['tests'];
   const whole = {
-    ...Object.fromEntries(PARTS.map(({ name }) => [name, after(name)])),
+    ...Object.fromEntries(described.map(({ name }) => [name, after(name)])),
     numbers: numbers ?? here.numbers,
   } as unknown as WholeGymFile;
-  const { errors, gaps } = brokenReferences(file, whole);
+  const { errors, gaps } = brokenReferences(file, whole, described);
   if (errors.length > 0) return { ok: false, errors: errors.slice(0, MOST_TOLD) };
   return {
     ok: true,
@@ -52,7 +56,7 @@ export async function planImport(here: WholeGymFile, wanted: GymFile): Promise<I
           ? [{ name: 'number map', added: 0, changed: changesNumbers ? 1 : 0, same: changesNumbers ? 0 : 1 }]
           : []),
         ...parts.map(({ name, added, changed, same }) => ({
-          name: PARTS.find((part) => part.name === name)!.told,
+          name: described.find((part) => part.name === name)!.told,
           added: added.length,
           changed: changed.length,
           same,

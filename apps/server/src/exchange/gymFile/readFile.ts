@@ -1,7 +1,7 @@
 import { GYM_FILE_FORMAT, GYM_FILE_VERSION, GymFile, checkFields, type FieldError } from '@eurhythm/contract';
 import { plainToInstance } from 'class-transformer';
 import { isKeepable } from '../../http/keepable.ts';
-import { plain } from './gymParts.ts';
+import { plain } from './tableDescriptions.ts';
 
 export type ReadFile =
   | { readonly ok: true; readonly file: GymFile }

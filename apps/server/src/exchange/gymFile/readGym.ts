@@ -4,16 +4,20 @@ import type { PgTable } from 'drizzle-orm/pg-core';
 import type { Database, Transaction } from '../../store/database.ts';
 import { gyms } from '../../store/schema.ts';
 import { AT_ONCE, letOthers } from '../../backup/letOthers.ts';
-import { PARTS, plain, type Item, type Part, type PartName } from './gymParts.ts';
+import { PARTS, plain, type Item, type Part, type PartName } from './tableDescriptions.ts';
 
 /** A file in which no list is missing. */
 export type WholeGymFile = Required<GymFile>;
 
 /** Everything that the gym has, as a file. */
-export async function readGym(from: Database | Transaction, now: Date): Promise<WholeGymFile> {
+export async function readGym(
+  from: Database | Transaction,
+  now: Date,
+  parts: readonly Part[] = PARTS,
+): Promise<WholeGymFile> {
   const [row] = await from.select().from(gyms);
   const lists: Partial<Record<PartName, readonly Item[]>> = {};
-  for (const part of PARTS) lists[part.name] = await itemsOfPart(from, part);
+  for (const part of parts) lists[part.name] = await itemsOfPart(from, part);
   const gym: FileGym | null = row
     ? {
         name: row.name,

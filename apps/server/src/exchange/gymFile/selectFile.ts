@@ -2,6 +2,7 @@ import { usesMove } from '@eurhythm/core/teach';
 import { findMove, moveBook, type MoveBook } from '@eurhythm/core/moves';
 import { kindOf } from '@eurhythm/core/rounds';
 import { moveFromForm, type GymFile, type RoundDto } from '@eurhythm/contract';
+import { PARTS, itemsOf, type Part } from './tableDescriptions.ts';
 import type { WholeGymFile } from './readGym.ts';
 
 /** What every part of a gym tells of itself. */
@@ -62,24 +63,27 @@ export function ofLibrary(gym: WholeGymFile, id: string): GymFile | null {
 }
 
 /** Everything that is kept about a fighter, with the runs and tests that it belongs to. Null when there is no such fighter. */
-export function ofFighter(gym: WholeGymFile, id: string): GymFile | null {
-  const fighters = gym.fighters.filter((fighter) => fighter.id === id);
+export function ofFighter(gym: WholeGymFile, id: string, parts: readonly Part[] = PARTS): GymFile | null {
+  // Of others there is nothing in it: not who trained beside, not who is to be kept apart.
+  const fighters = gym.fighters
+    .filter((fighter) => fighter.id === id)
+    .map((fighter) => ({ ...fighter, apart: [] }));
   if (fighters.length === 0) return null;
-  const { gradeId } = fighters[0]!;
-  const results = gym.results.filter(({ fighterId }) => fighterId === id);
-  const attempts = gym.attempts.filter(({ fighterId }) => fighterId === id);
+  const own = Object.fromEntries(
+    parts.flatMap(({ name, person }) =>
+      person === null ? [] : [[name, itemsOf(gym, name)!.filter((item) => item[person] === id)]],
+    ),
+  ) as unknown as Pick<WholeGymFile, 'results' | 'attempts' | 'goals'>;
   const inRuns = new Set([
     ...gym.runs.filter(({ fighterIds }) => fighterIds.includes(id)).map((run) => run.id),
-    ...results.map(({ runId }) => runId),
-    ...attempts.flatMap(({ runId }) => runId ?? []),
+    ...[...own.results, ...own.attempts].flatMap(({ runId }) => runId ?? []),
   ]);
-  const goals = gym.goals.filter(({ fighterId }) => fighterId === id);
-  const tested = new Set([...attempts, ...goals].map(({ testId }) => testId));
+  const tested = new Set([...own.attempts, ...own.goals].map(({ testId }) => testId));
   return {
     ...head(gym),
-    grades: gym.grades.filter((grade) => grade.id === gradeId),
-    // Of others there is nothing in it: not who trained beside, not who is to be kept apart.
-    fighters: fighters.map((fighter) => ({ ...fighter, apart: [] })),
+    ...own,
+    grades: gym.grades.filter((grade) => grade.id === fighters[0]!.gradeId),
+    fighters,
     sheets: gym.sheets
       .filter(({ sheet }) => sheet.present.some(({ fighterId }) => fighterId === id))
       .map(({ sessionId, sheet }) => ({
@@ -95,14 +99,7 @@ export function ofFighter(gym: WholeGymFile, id: string): GymFile | null {
         partners: [],
       })),
     runEvents: gym.runEvents.filter(({ data }) => data['fighterId'] === id),
-    results,
     tests: gym.tests.filter((test) => tested.has(test.id)),
-    attempts,
-    homeReports: gym.homeReports.filter(({ fighterId }) => fighterId === id),
-    shownMarks: gym.shownMarks.filter(({ fighterId }) => fighterId === id),
-    gradings: gym.gradings.filter(({ fighterId }) => fighterId === id),
-    goals,
-    recalls: gym.recalls.filter(({ fighterId }) => fighterId === id),
   };
 }
 

@@ -5,7 +5,7 @@ import type { PgColumn } from 'drizzle-orm/pg-core';
 import { trainedIn } from '../../runs/trained.ts';
 import { combos, gyms, moves, numbers, runRoundCombos, runRounds } from '../../store/schema.ts';
 import type { Transaction } from '../../store/database.ts';
-import { PARTS, keyOf, type Item, type Part, type PartName } from './gymParts.ts';
+import { PARTS, keyOf, type Item, type Part, type PartName } from './tableDescriptions.ts';
 
 /** What is to be written of one list. */
 export interface PartToWrite {
@@ -34,9 +34,10 @@ const AT_ONCE = 200;
 export async function writeGym(
   tx: Transaction,
   { gym, numbers: map, parts, tests }: GymToWrite,
+  described: readonly Part[] = PARTS,
 ): Promise<void> {
   if (gym) await writeSettings(tx, gym);
-  for (const part of PARTS) {
+  for (const part of described) {
     if (part.name === 'numbers') {
       if (map) await writeNumbers(tx, part, map);
       continue;

@@ -9,7 +9,10 @@ export type PartName = Exclude<keyof GymFile, 'format' | 'version' | 'madeAt' | 
 export type Item = Readonly<Record<string, unknown>>;
 type Row = Record<string, unknown>;
 
-/** A list of a file and the table that it stands for. */
+/**
+ * A table, described once: the list of a file that stands for it, what tells its things apart, what they name, and whose they are. Export,
+ * import, the check of references, and erasing a person go by this description.
+ */
 export interface Part {
   readonly name: PartName;
   /** What its things are called, as a report tells them. */
@@ -21,6 +24,10 @@ export interface Part {
   readonly inOrder: boolean;
   /** Fields that stay as they are here where a file does not tell them. */
   readonly keeps: readonly string[];
+  /** Fields that name a thing of another list; one that is null names none. */
+  readonly refers: Readonly<Record<string, PartName>>;
+  /** The field of the person whose it is: erased with the person. Null where it is nobody's own. */
+  readonly person: string | null;
   toRow(item: Item): Row;
   fromRow(row: Row): Item;
 }
@@ -28,17 +35,15 @@ export interface Part {
 /** Columns that a file does not tell: they follow from the rest, or belong to this one database. */
 const LEFT_OUT = new Set(['version', 'heldRounds', 'seconds:sessions', 'count', 'position', 'gone:runs']);
 
-interface More {
-  readonly keys?: readonly string[];
-  readonly inOrder?: boolean;
-  readonly keeps?: readonly string[];
+interface More extends Partial<Pick<Part, 'keys' | 'inOrder' | 'keeps' | 'refers' | 'person'>> {
   /** Columns of a row that follow from the rest. */
   readonly also?: (item: never) => Row;
   readonly toRow?: (item: never) => Row;
   readonly fromRow?: (row: never) => Item;
 }
 
-function part(name: PartName, told: string, table: PgTable, more: More = {}): Part {
+/** Describes a table: what is not said is as most tables are. */
+export function part(name: PartName, told: string, table: PgTable, more: More = {}): Part {
   const columns = getTableColumns(table);
   const isDate = (key: string): boolean => columns[key]?.dataType === 'date';
   const plainRow = (item: Item): Row =>
@@ -53,7 +58,8 @@ function part(name: PartName, told: string, table: PgTable, more: More = {}): Pa
         .filter(([key]) => !LEFT_OUT.has(key) && !LEFT_OUT.has(`${key}:${name}`))
         .map(([key, value]) => [key, value instanceof Date ? value.toISOString() : value]),
     );
-  const { keys = ['id'], inOrder = false, keeps = [], also, toRow, fromRow } = more;
+  const { keys = ['id'], inOrder = false, keeps = [], refers = {}, person = null } = more;
+  const { also, toRow, fromRow } = more;
   return {
     name,
     told,
@@ -61,6 +67,8 @@ function part(name: PartName, told: string, table: PgTable, more: More = {}): Pa
     keys,
     inOrder,
     keeps,
+    refers,
+    person,
     toRow: (item) => ({ ...(toRow ? toRow(item as never) : plainRow(item)), ...also?.(item as never) }),
     fromRow: (row) => (fromRow ? fromRow(row as never) : plainItem(row)),
   };
@@ -72,6 +80,7 @@ type Of<K extends PartName> = NonNullable<GymFile[K]>[number];
 export const PARTS: readonly Part[] = [
   part('grades', 'grades', schema.grades, { inOrder: true }),
   part('moves', 'moves', schema.moves, {
+    refers: { minGrade: 'grades', easier: 'moves' },
     keys: ['code'],
     inOrder: true,
     toRow: ({ code, retired, ...form }: Of<'moves'>) => ({ code, retired, move: moveFromForm(code, form) }),
@@ -82,10 +91,16 @@ export const PARTS: readonly Part[] = [
     }),
   }),
   part('numbers', 'numbers', schema.numbers, { keys: ['number'] }),
-  part('combos', 'combos', schema.combos),
-  part('comboVersions', 'states of combos', schema.comboVersions, { keys: ['comboId', 'at'] }),
-  part('techniques', 'technique lists', schema.techniqueLists, { keys: ['gradeId'] }),
-  part('fighters', 'fighters', schema.fighters),
+  part('combos', 'combos', schema.combos, { refers: { gradeId: 'grades' } }),
+  part('comboVersions', 'states of combos', schema.comboVersions, {
+    refers: { comboId: 'combos' },
+    keys: ['comboId', 'at'],
+  }),
+  part('techniques', 'technique lists', schema.techniqueLists, {
+    refers: { gradeId: 'grades' },
+    keys: ['gradeId'],
+  }),
+  part('fighters', 'fighters', schema.fighters, { refers: { gradeId: 'grades' }, person: 'id' }),
   part('sessions', 'sessions', schema.sessions, {
     also: ({ rounds, plannedFor = null, word = '', groups = [] }: Of<'sessions'>) => ({
       word,
@@ -95,17 +110,27 @@ export const PARTS: readonly Part[] = [
       seconds: sessionSeconds(rounds),
     }),
   }),
-  part('sheets', 'class sheets', schema.classSheets, { keys: ['sessionId'] }),
+  part('sheets', 'class sheets', schema.classSheets, {
+    refers: { sessionId: 'sessions' },
+    keys: ['sessionId'],
+  }),
   part('themes', 'themes', schema.themes),
   part('library', 'pieces of the library', schema.libraryItems),
   part('tests', 'tests', schema.tests),
-  part('runs', 'runs', schema.runs),
-  part('runEvents', 'steps of runs', schema.runEvents, { keys: ['runId', 'sequence'] }),
+  part('runs', 'runs', schema.runs, { refers: { sessionId: 'sessions' } }),
+  part('runEvents', 'steps of runs', schema.runEvents, {
+    refers: { runId: 'runs' },
+    keys: ['runId', 'sequence'],
+  }),
   part('results', 'marks', schema.roundResults, {
+    refers: { runId: 'runs', fighterId: 'fighters' },
+    person: 'fighterId',
     keys: ['runId', 'round', 'fighterId'],
     also: ({ seconds = null, lead = null }: Of<'results'>) => ({ seconds, lead }),
   }),
   part('attempts', 'trials', schema.attempts, {
+    refers: { fighterId: 'fighters', runId: 'runs', testId: 'tests' },
+    person: 'fighterId',
     also: ({ said = null, measured = 'taps', history = [], heard = null, value = null }: Of<'attempts'>) => ({
       said,
       measured,
@@ -115,15 +140,32 @@ export const PARTS: readonly Part[] = [
     }),
     keeps: ['history', 'heard', 'value'],
   }),
-  part('homeReports', 'reports from home', schema.homeReports),
+  part('homeReports', 'reports from home', schema.homeReports, {
+    refers: { fighterId: 'fighters' },
+    person: 'fighterId',
+  }),
   part('removedAttempts', 'trials that were taken out', schema.removedAttempts),
-  part('requirements', 'lists of what grades ask for', schema.gradeRequirements, { keys: ['gradeId'] }),
-  part('shownMarks', 'marks of what was shown', schema.shownMarks, { keys: ['fighterId', 'requirementId'] }),
+  part('requirements', 'lists of what grades ask for', schema.gradeRequirements, {
+    refers: { gradeId: 'grades' },
+    keys: ['gradeId'],
+  }),
+  part('shownMarks', 'marks of what was shown', schema.shownMarks, {
+    refers: { fighterId: 'fighters' },
+    person: 'fighterId',
+    keys: ['fighterId', 'requirementId'],
+  }),
   part('gradings', 'signed sheets', schema.gradings, {
+    refers: { fighterId: 'fighters' },
+    person: 'fighterId',
     also: ({ secondExaminer = '' }: Of<'gradings'>) => ({ secondExaminer }),
   }),
-  part('goals', 'goals', schema.goals),
+  part('goals', 'goals', schema.goals, {
+    refers: { fighterId: 'fighters', testId: 'tests' },
+    person: 'fighterId',
+  }),
   part('recalls', 'answers of memory', schema.recalls, {
+    refers: { fighterId: 'fighters' },
+    person: 'fighterId',
     also: ({ runId = null }: Of<'recalls'>) => ({ runId }),
   }),
   part('ownCalls', 'own calls', schema.ownCalls, { keys: ['text'] }),
