@@ -37,7 +37,18 @@ const coreFlow = coreOrder.flatMap((folder, position) => {
 });
 
 /** The pages: what stands later in the list may use what stands before it. */
-const webOrder = ['ui', 'workers', 'strikeInputs', 'server', 'sync', 'strip', 'floor', 'rooms', 'home', 'app'];
+const webOrder = [
+  'ui',
+  'workers',
+  'strikeInputs',
+  'server',
+  'sync',
+  'strip',
+  'floor',
+  'rooms',
+  'home',
+  'app',
+];
 
 const webFlow = webOrder.slice(0, -1).map((folder, position) => ({
   name: `web-${folder}-looks-back-only`,

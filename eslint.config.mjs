@@ -33,7 +33,7 @@ export default ts.config(
     rules: { '@typescript-eslint/no-explicit-any': 'off' },
   },
   {
-    files: ['scripts/**/*.mjs', '*.mjs', '*.cjs', 'e2e/**/*.ts'],
+    files: ['scripts/**/*.mjs', 'apps/server/test/**/*.mjs', '*.mjs', '*.cjs', 'e2e/**/*.ts'],
     languageOptions: { globals: { ...globals.node, ...globals.browser } },
     rules: { 'no-console': 'off' },
   },

@@ -117,7 +117,9 @@ test('the Floor too says what it could not have, and offers to try again', async
   isDown = false;
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByText('The server is busy with other work.')).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Start', exact: false }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start', exact: false }).first()).toBeVisible({
+    timeout: 60_000,
+  });
   await page.request.put('/api/runs/unheard/end');
 });
 

@@ -2,10 +2,11 @@ import type { Page } from '@playwright/test';
 
 /**
  * Gives a page the motion of a phone on a bag that hangs still and is struck at these instants, in milliseconds since 1970, as much later
- * as the sound is behind that it follows.
+ * as the sound is behind that it follows. Whoever holds the phone allows it to tell its motion.
  */
-export const struckPhone = (page: Page, instants: readonly number[]): Promise<void> =>
-  page.evaluate((at) => {
+export async function struckPhone(page: Page, instants: readonly number[]): Promise<void> {
+  await page.context().grantPermissions(['accelerometer', 'gyroscope']);
+  await page.evaluate((at) => {
     setInterval(() => {
       const now = Date.now() - 1000 * ((window as { behindElsewhere?: number }).behindElsewhere ?? 0);
       const last = at.findLast((each) => each <= now);
@@ -17,3 +18,4 @@ export const struckPhone = (page: Page, instants: readonly number[]): Promise<vo
       );
     }, 16);
   }, instants);
+}

@@ -40,8 +40,9 @@ test('a session is built, filled from the library, fitted, dated and kept', asyn
   await page.request.put('/api/gym/notice', { data: { accepted: true } });
   await page.goto('/');
   await press(page, page.getByRole('link', { name: 'Sessions', exact: true }));
-  // Today has such a link, too.
-  await page.waitForURL('**/sessions');
+  // Today has such a link, too, and is shown until the other room has come.
+  await page.waitForURL(/\/sessions\/.+/);
+  await expect(page.getByRole('link', { name: 'Calendar and themes' })).toBeVisible();
   await press(page, page.getByRole('link', { name: 'Build a session' }));
   await page.getByLabel('Title').first().fill('On the bus');
   const rounds = page.getByRole('list', { name: 'Rounds of the session' }).getByRole('listitem');

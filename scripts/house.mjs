@@ -46,6 +46,12 @@ export async function runQuietly(command, args) {
   if (status !== 0) stop(`This step failed: ${command} ${args.join(' ')}`);
 }
 
+/** The commit that `main` shares with its remote; where there is none, the newest. */
+export function changedSince() {
+  const base = spawnSync('git', ['merge-base', 'HEAD', 'origin/main'], { cwd: ROOT, encoding: 'utf8' });
+  return base.status === 0 ? base.stdout.trim() : 'HEAD';
+}
+
 function* filesUnder(path) {
   if (!existsSync(path)) return;
   if (statSync(path).isFile()) yield path;

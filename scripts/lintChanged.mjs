@@ -1,12 +1,11 @@
 /** Lint and format of what came since `main` left its remote, and the dependency rule over all. */
 import { execFileSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { run } from './house.mjs';
+import { changedSince, run } from './house.mjs';
 
 const git = (...args) => execFileSync('git', args, { encoding: 'utf8' }).split('\n');
-const base = git('merge-base', 'HEAD', 'origin/main')[0];
 const changed = [
-  ...git('diff', '--name-only', base),
+  ...git('diff', '--name-only', changedSince()),
   ...git('ls-files', '--others', '--exclude-standard'),
 ].filter((file) => file !== '' && existsSync(file));
 const code = changed.filter((file) => /\.(ts|tsx|mjs|mts|cjs)$/.test(file));

@@ -1,12 +1,12 @@
 /**
  * `npm test`: types, lint, the dependency rule, unit and contract tests, the build, a short attack, and the stories in the real browser.
- * `npm run test:quick` proves a change: types and lint of all, and the tests of what is not committed yet or came since `main` left its remote.
+ * `npm run test:quick` proves a change: the types of all, lint and tests of what is not committed yet or came since `main` left its remote.
  */
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ROOT, build, checkNode, install, stop } from './house.mjs';
+import { ROOT, build, changedSince, checkNode, install, stop } from './house.mjs';
 
 checkNode();
 install();
@@ -52,7 +52,8 @@ async function npmRun(...args) {
  */
 const WHOLE = {
   build: { cores: 1, work: async () => build() },
-  types: { cores: 1, work: () => npmRun('types') },
+  // The build compiles what the types are checked against.
+  types: { cores: 1, after: ['build'], work: () => npmRun('types') },
   lint: { cores: 1, work: () => npmRun('lint') },
   core: { cores: 1, work: () => npmRun('unit', '--', '--maxWorkers=1', 'packages') },
   unit: { cores: 2, after: ['build'], work: () => npmRun('unit', '--', 'apps') },
@@ -62,10 +63,14 @@ const WHOLE = {
   sound: { cores: 2, after: ['build'], work: () => npmRun('stories:sound') },
 };
 const QUICK = {
-  types: WHOLE.types,
+  build: WHOLE.build,
   lint: { cores: 1, work: () => npmRun('lint:changed') },
-  build: { cores: 1, after: ['types'], work: WHOLE.build.work },
-  changed: { cores: 2, after: ['build'], work: () => npmRun('unit', '--', '--changedSince=origin/main') },
+  types: WHOLE.types,
+  changed: {
+    cores: 2,
+    after: ['build'],
+    work: () => npmRun('unit', '--', `--changedSince=${changedSince()}`),
+  },
 };
 
 async function runAll(stages) {

@@ -1,6 +1,12 @@
 import type { OnsetReport } from '@eurhythm/core/strikes';
 import type { Seconds } from '@eurhythm/core/units';
-import type { InputEvents, InputKind, InputWish, KeptSound, StrikeInput } from '../../strikeInputs/StrikeInput.ts';
+import type {
+  InputEvents,
+  InputKind,
+  InputWish,
+  KeptSound,
+  StrikeInput,
+} from '../../strikeInputs/StrikeInput.ts';
 import { PositionHistory } from './PositionHistory.ts';
 
 const LOOK_MS = 250;

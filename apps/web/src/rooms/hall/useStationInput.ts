@@ -93,7 +93,8 @@ export function useStationInput(props: StationProps): StationInput {
   }, [kind, learnt, code, session]);
   const { input, openedAt, status, failure } = state;
   useEffect(() => {
-    if (input && openedAt?.at != null) teller.begins(openedAt.round, Math.max(0, openedAt.at));
+    const { round: of = 0, at = null } = openedAt ?? {};
+    if (input && at !== null) teller.begins(of, Math.max(0, at));
   }, [teller, input, openedAt]);
   const who = fighterIds.join();
   useEffect(() => teller.says(self(input, status)), [teller, self, input, status, who, name]);

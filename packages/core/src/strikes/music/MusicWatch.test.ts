@@ -2,7 +2,7 @@ import { hallSound, impactSound, musicSound } from '../../simulation/index.ts';
 import { seededRandom } from '../../units/index.ts';
 import { MusicWatch, hasMusic } from './MusicWatch.ts';
 
-const RATES = [8000, 16_000, 44_100, 48_000];
+const RATES = [16_000, 48_000];
 
 /** Four strikes a second, and something else beside them. */
 function hall(sampleRate: number, beside: Float32Array | null, seconds = 14): Float32Array<ArrayBuffer> {
