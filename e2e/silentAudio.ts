@@ -1,11 +1,11 @@
-import type { BrowserContext, Page } from '@playwright/test';
+import type { BrowserContext } from '@playwright/test';
 
 /**
  * Gives pages an audio output that is silent and keeps time by the page's own clock: on a machine without a sound card the browser's
- * audio clock goes slower while the machine is busy. The thread that wakes the player beats by that clock, too, so that a story may
- * let time pass: {@link passTime}. Stories about sound do without it.
+ * audio clock goes slower while the machine is busy. The thread that wakes the player beats by that clock, too. Stories
+ * about sound do without it.
  */
-export async function silentAudio(context: BrowserContext | Page): Promise<void> {
+export async function silentAudio(context: BrowserContext): Promise<void> {
   await context.addInitScript(() => {
     class Quiet {
       readonly gain = { value: 1 };
@@ -69,9 +69,4 @@ export async function silentAudio(context: BrowserContext | Page): Promise<void>
       }),
     });
   });
-}
-
-/** Lets so many seconds pass on a page whose clock was installed before it was opened, as quickly as it can draw them. */
-export async function passTime(page: Page, seconds: number): Promise<void> {
-  for (let left = seconds; left > 0; left--) await page.clock.runFor(1000 * Math.min(1, left));
 }

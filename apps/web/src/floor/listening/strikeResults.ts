@@ -1,7 +1,7 @@
 import { soundEvents } from '@eurhythm/core/rounds';
 import type { RoundToPlay } from '@eurhythm/core/run';
 import { evaluateTake, type DueBurst, type FighterTake } from '@eurhythm/core/speed';
-import type { DueInRound } from '@eurhythm/core/strikes';
+import type { DueInRound, OwnSound } from '@eurhythm/core/strikes';
 import type { Seconds } from '@eurhythm/core/units';
 import type { Take } from './Listening.ts';
 
@@ -29,6 +29,12 @@ export interface RoundTests {
 
 export const NO_TESTS: RoundTests = { bursts: [], calls: { at: [], title: '' } };
 
+/** The ticks and bells of a round, as a microphone in the hall hears them too, from `zero` seconds of it on. */
+export const referenceOf = (round: Pick<RoundToPlay, 'cues'>, zero: Seconds): OwnSound[] =>
+  soundEvents(round).flatMap(({ at, source }) =>
+    source.kind === 'synth' ? [{ at: at - zero, kind: source.sound }] : [],
+  );
+
 /** What a take of a round comes to, for each who worked there, as far as the round was gone through: up to `reached`. */
 export function resultsOf(
   take: Take,
@@ -39,11 +45,8 @@ export function resultsOf(
 ): StrikeResult[] {
   const { fighterIds, source } = take.listener;
   const { dueOf, workerAt } = workersOf(fighterIds);
-  const reference = soundEvents(round).flatMap(({ at, source: made }) =>
-    made.kind === 'synth' ? [{ at, kind: made.sound }] : [],
-  );
   const results = evaluateTake(
-    { onsets: take.onsets, source, from: take.from, reference },
+    { onsets: take.onsets, source, from: take.from, reference: referenceOf(round, 0) },
     { strikesOf: dueOf, bursts, calls: calls.at },
     { fighterIds, workerAt, until: reached },
   );

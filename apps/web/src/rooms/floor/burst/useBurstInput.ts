@@ -1,5 +1,4 @@
 import { useMemo, useRef, useState } from 'react';
-import { soundEvents } from '@eurhythm/core/rounds';
 import { BURST_READY } from '@eurhythm/core/run';
 import { evaluateTake, type HeardTrial, type TakeTrial } from '@eurhythm/core/speed';
 import { simulateBurst } from '@eurhythm/core/simulation';
@@ -7,6 +6,7 @@ import { validOnsets, type OnsetReport } from '@eurhythm/core/strikes';
 import { seededRandom } from '@eurhythm/core/units';
 import { BURST_ROUND } from '@eurhythm/contract';
 import type { Burst } from '../../../floor/Burst.ts';
+import { referenceOf } from '../../../floor/listening/strikeResults.ts';
 import { useListeningSession } from '../../../floor/listening/useListeningSession.ts';
 import { heardTrial } from '../../../strikeInputs/heardTrial.ts';
 import { NOBODY_IN_BURST } from '../../../strikeInputs/simulatedProfiles.ts';
@@ -80,9 +80,7 @@ function burstTrial(
   burst: Burst | null,
   seconds: number,
 ): TakeTrial {
-  const reference = soundEvents(burst?.round ?? { cues: [] }).flatMap(({ at, source: made }) =>
-    made.kind === 'synth' ? [{ at: at - BURST_READY, kind: made.sound }] : [],
-  );
+  const reference = burst ? referenceOf(burst.round, BURST_READY) : [];
   const [one] = evaluateTake(
     { onsets, source, from: 0, reference },
     { strikesOf: () => [], bursts: [{ from: 0, seconds }], calls: [] },
