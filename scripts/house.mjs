@@ -36,6 +36,11 @@ export function run(command, args, { quiet = false, env = {} } = {}) {
   }
 }
 
+/** Runs the compiler that is a program of the machine: the same language as the one that lint reads with, ten times as fast. */
+export function compile(...args) {
+  run(process.execPath, ['node_modules/typescript-native/bin/tsc', ...args]);
+}
+
 /** Runs a command and shows what it said once it is done; ends with a sentence when it fails. */
 export async function runQuietly(command, args) {
   const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
@@ -105,7 +110,7 @@ export function build() {
     ['apps/server/dist/bundle/main.js', 'apps/server/dist/empty-database'],
     () => {
       console.log('Building the server …');
-      run('npx', ['tsc', '-b']);
+      compile('-b');
       run('node', ['scripts/bundle.mjs']);
       run('node', ['apps/server/dist/buildEmptyDatabase.js']);
     },

@@ -1,9 +1,9 @@
 /** A PostgreSQL server of the tests' own, from Debian's package, in a folder that goes when it stops. */
 import { execFileSync, spawnSync } from 'node:child_process';
 import { chownSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { freePort } from './freePort.mjs';
 
 const HOME = '/usr/lib/postgresql';
 /** PostgreSQL does not run as root; its package brings this user. */
@@ -22,15 +22,6 @@ function programs() {
     spawnSync('apt-get', ['install', '-y', '-qq', 'postgresql'], { stdio: 'ignore', env });
   }
   return found();
-}
-
-function freePort() {
-  return new Promise((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address();
-      probe.close(() => done(port));
-    });
-  });
 }
 
 /** Starts one; gives its address, and how to stop and restart it. Null where there is no PostgreSQL. */

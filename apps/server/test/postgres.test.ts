@@ -1,6 +1,7 @@
 import { jest } from '@jest/globals';
 import pg from 'pg';
-import { POSTGRES, databaseOfOwn, folderOfOwn, freePort, runToEnd, startServer } from './startedServer.ts';
+import { POSTGRES, databaseOfOwn, folderOfOwn, runToEnd, startServer } from './startedServer.ts';
+import { freePort } from '../../../scripts/freePort.mjs';
 
 jest.setTimeout(300_000);
 const health = (base: string): Promise<number> => fetch(`${base}/api/fighters`).then(({ status }) => status);

@@ -3,11 +3,11 @@ import { afterAll, beforeAll, jest } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync, symlinkSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pg from 'pg';
+import { freePort } from '../../../scripts/freePort.mjs';
 import { openGym } from './host/hostedGym.ts';
 
 /** A server of a test is gone before it pays to make its database faster. */
@@ -30,18 +30,6 @@ export interface StartedServer {
     headers?: Readonly<Record<string, string>>,
   ): Promise<Answer<T>>;
   stop(): Promise<void>;
-}
-
-export function freePort(): Promise<number> {
-  return new Promise((done, fail) => {
-    const probe = createServer().once('error', fail);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() =>
-        address && typeof address === 'object' ? done(address.port) : fail(new Error('no port')),
-      );
-    });
-  });
 }
 
 /** Runs the server until it ends by itself; gives what it said. */

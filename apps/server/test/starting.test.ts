@@ -5,7 +5,8 @@ import { connect } from 'node:net';
 import { join } from 'node:path';
 import { spawn, spawnSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
-import { folderOfOwn, freePort, runToEnd, startServer } from './startedServer.ts';
+import { folderOfOwn, runToEnd, startServer } from './startedServer.ts';
+import { freePort } from '../../../scripts/freePort.mjs';
 
 jest.setTimeout(300_000);
 

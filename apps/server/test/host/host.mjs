@@ -9,6 +9,7 @@ import { cpSync, mkdirSync, renameSync, rmSync, symlinkSync, writeFileSync } fro
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import pg from 'pg';
+import { freePort } from '../../../../scripts/freePort.mjs';
 
 const [, , FOLDER, OWNER] = process.argv;
 const CLIPS = process.env['EURHYTHM_TEST_CLIPS'] ?? join(FOLDER, 'clips');
@@ -75,15 +76,6 @@ async function copyOf(kind) {
       rmSync(data, { recursive: true, force: true });
     },
   };
-}
-
-function freePort() {
-  return new Promise((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address();
-      probe.close(() => done(port));
-    });
-  });
 }
 
 const open = new Map();

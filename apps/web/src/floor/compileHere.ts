@@ -4,7 +4,7 @@ import type { RoundToPlay } from '@eurhythm/core/run';
 import { isRightBlock, type AnyBlockDto, type BlocksPlanView } from '@eurhythm/contract';
 import { send } from '../server/api.ts';
 import { queries, queryClient } from '../server/queries.ts';
-import { coreWork } from '../workers/coreWork.ts';
+import { coreWorkWith } from '../workers/coreWork.ts';
 
 /** A round that is written on a page and to be heard, and whose chances are drawn for `owner`. */
 export interface RoundToHear {
@@ -32,8 +32,8 @@ export async function compileHere(round: RoundToHear): Promise<RoundToPlay> {
     }),
     queryClient.ensureQueryData(queries.moves()),
   ]);
-  return coreWork().compile(
-    book,
+  const work = await coreWorkWith(book);
+  return work.compile(
     { id, blocks: plan.blocks, timeCalls },
     { owner, lead, word, count: plan.count, clips: plan.clips, factor: plan.factor },
     [],

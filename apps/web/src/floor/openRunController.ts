@@ -6,7 +6,7 @@ import { byOwnClock, byServersClock } from '../server/clock.ts';
 import { putRequest } from '../sync/queue/queuedWrite.ts';
 import { sync } from '../sync/opened.ts';
 import { SUBJECTS } from '../sync/queue/subjects.ts';
-import { coreWork } from '../workers/coreWork.ts';
+import { coreWorkWith } from '../workers/coreWork.ts';
 import { AudioOutput } from './AudioOutput.ts';
 import { keepEvent, keepPartners } from './keptRun.ts';
 import { RoundPlayer } from './RoundPlayer.ts';
@@ -30,8 +30,10 @@ export function openRunController(run: RunView, plan: RunPlanView): RunControlle
     rounds: plan.rounds.length,
     clips: clips.map(({ id }) => id),
     done: run.endedAt === null ? done : { ...UNTOUCHED_RUN, phase: 'over' },
-    compile: (round, shifts) => coreWork().compile(book, plan.rounds[round]!, setting, shifts),
-    compileBurst: (seconds, isHeard) => coreWork().compile(book, burstRound(seconds, isHeard), setting, []),
+    compile: async (round, shifts) =>
+      (await coreWorkWith(book)).compile(plan.rounds[round]!, setting, shifts),
+    compileBurst: async (seconds, isHeard) =>
+      (await coreWorkWith(book)).compile(burstRound(seconds, isHeard), setting, []),
     player: (round, onEnd, following) => new RoundPlayer(output, round, onEnd, following),
     note: (event, along) => {
       const id = newId();

@@ -11,7 +11,7 @@ import type {
   WishDto,
 } from '@eurhythm/contract';
 import { newId, send, type Refused } from '../server/api.ts';
-import { coreWork } from '../workers/coreWork.ts';
+import { coreWorkWith } from '../workers/coreWork.ts';
 import { FollowingController } from './FollowingController.ts';
 import { HallClock } from './hallClock.ts';
 import { hallSocket } from './hallSocket.ts';
@@ -87,7 +87,8 @@ export class HallMember {
     const controller = new FollowingController({
       events,
       rounds: plan.rounds.length,
-      compile: (round, shifts) => coreWork().compile(book, plan.rounds[round]!, setting, shifts),
+      compile: async (round, shifts) =>
+        (await coreWorkWith(book)).compile(plan.rounds[round]!, setting, shifts),
       now: () => this.clock.now(),
     });
     this.set({ view, controller });

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { moveBook } from '@eurhythm/core/moves';
+import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import { sessionPlanner, type ClassFacts, type PlanGround, type WrittenSession } from '@eurhythm/core/plan';
 import type { TempoShift } from '@eurhythm/core/rounds';
 import { findLine, findLines, type HeardLine } from '@eurhythm/core/strikes';
@@ -9,23 +9,25 @@ import type { BookView } from '@eurhythm/contract';
 /** The book as it is sent to the worker. */
 export type WiredBook = Pick<BookView, 'items' | 'numbers'>;
 
-/** What a session is planned from, with the book as it is sent. */
-export type WiredGround = Omit<PlanGround, 'book'> & { readonly book: WiredBook };
+/** What a session is planned from, beside the book. */
+export type GroundBesideBook = Omit<PlanGround, 'book'>;
 
+let book: MoveBook | null = null;
 let planner: ReturnType<typeof sessionPlanner> | null = null;
 
 /** What takes long is worked out in a thread of its own, with the same core as on the server. */
 const work = {
-  compile: (
-    { items, numbers }: WiredBook,
-    round: PlannedRound,
-    setting: RoundSetting,
-    shifts: readonly TempoShift[],
-  ) => compileToPlay(round, setting, moveBook(items, numbers), shifts),
+  /** The book that rounds are compiled and sessions planned with, until the next one is given. */
+  takeBook: ({ items, numbers }: WiredBook): void => {
+    book = moveBook(items, numbers);
+  },
+
+  compile: (round: PlannedRound, setting: RoundSetting, shifts: readonly TempoShift[]) =>
+    compileToPlay(round, setting, known(book), shifts),
 
   /** From what sessions are planned, until the next one is given. */
-  ground: ({ book: { items, numbers }, ...rest }: WiredGround): void => {
-    planner = sessionPlanner({ ...rest, book: moveBook(items, numbers) });
+  ground: (ground: GroundBesideBook): void => {
+    planner = sessionPlanner({ ...ground, book: known(book) });
   },
 
   /** The lines that fit best to strikes at these instants; of one line at a tempo that is told, that one. */
@@ -33,11 +35,13 @@ const work = {
     bpm === undefined ? findLines(onsets, lines) : lines.flatMap((line) => findLine(onsets, line, bpm) ?? []),
 
   /** Blocks that were planned from the same ground before are known. */
-  plan: (session: WrittenSession, facts: ClassFacts) => {
-    if (!planner) throw new Error('A session cannot be planned before its ground is known.');
-    return planner(session, facts);
-  },
+  plan: (session: WrittenSession, facts: ClassFacts) => known(planner)(session, facts),
 };
+
+function known<T>(given: T | null): T {
+  if (given === null) throw new Error('Nothing can be worked out before the moves of the gym are known.');
+  return given;
+}
 
 export type CoreWork = typeof work;
 

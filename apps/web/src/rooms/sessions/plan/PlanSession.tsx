@@ -14,7 +14,7 @@ import {
 import { queries } from '../../../server/queries.ts';
 import { useBookView, useAllCombos, useFighters, useGym } from '../../../server/gymData.ts';
 import { NOT_YET, Planned } from './usePlanned.ts';
-import { coreWork } from '../../../workers/coreWork.ts';
+import { coreWorkWith } from '../../../workers/coreWork.ts';
 
 /**
  * Adds a session up and looks for what a coach would want to hear before the class, in a thread of its own.
@@ -22,7 +22,7 @@ import { coreWork } from '../../../workers/coreWork.ts';
  */
 export function PlanSession({ session, children }: { session: SaveSessionDto; children: ReactNode }) {
   const { lead, rounds, groups } = session;
-  const { items, numbers } = useBookView();
+  const book = useBookView();
   const combos = useAllCombos();
   const gym = useGym();
   const factor = PACE_FACTORS[gym.school.pace];
@@ -31,19 +31,21 @@ export function PlanSession({ session, children }: { session: SaveSessionDto; ch
   const [planned, setPlanned] = useState(NOT_YET);
   // Before the page is painted, so that the thread works while it is.
   useLayoutEffect(() => {
-    const retired = items.filter((move) => move.retired).map((move) => move.code);
-    coreWork().ground({ book: { items, numbers }, combos, retired, factor }).catch(tellFailure);
-  }, [items, numbers, combos, factor]);
+    const retired = book.items.filter((move) => move.retired).map((move) => move.code);
+    coreWorkWith(book)
+      .then((work) => work.ground({ combos, retired, factor }))
+      .catch(tellFailure);
+  }, [book, combos, factor]);
   useLayoutEffect(() => {
     let isWanted = true;
     const right = rounds.map((round) => ({ ...round, blocks: round.blocks.map(rightBlock) }));
-    coreWork()
-      .plan({ lead, rounds: right }, factsOf(groups ?? [], gym, fighters, paces ?? []))
+    coreWorkWith(book)
+      .then((work) => work.plan({ lead, rounds: right }, factsOf(groups ?? [], gym, fighters, paces ?? [])))
       .then((answer) => isWanted && setPlanned(answer), tellFailure);
     return () => {
       isWanted = false;
     };
-  }, [lead, rounds, groups, gym, fighters, paces, items, numbers, combos, factor]);
+  }, [lead, rounds, groups, gym, fighters, paces, book, combos, factor]);
   return <Planned value={planned}>{children}</Planned>;
 }
 
