@@ -23,7 +23,7 @@ export async function pacedAudio(context: BrowserContext): Promise<void> {
       const piece = (n: number): void => {
         const until = (n * PIECE) / RATE;
         if (until >= LONGEST) return;
-        void device.suspend(until).then(() => {
+        void suspend.call(device, until).then(() => {
           piece(n + 1);
           const goOn = (): void => void resume.call(device);
           const early = until - elapsed();
@@ -31,7 +31,7 @@ export async function pacedAudio(context: BrowserContext): Promise<void> {
           else goOn();
         });
       };
-      const { resume } = OfflineAudioContext.prototype;
+      const { suspend, resume } = OfflineAudioContext.prototype;
       Object.defineProperties(device, {
         state: { get: () => state },
         currentTime: { get: elapsed },

@@ -45,6 +45,6 @@ export default defineConfig({
   },
   projects: [
     { name: 'stories', testIgnore: SOUND, retries: process.env['CI'] ? 1 : 0 },
-    { name: 'sound', testMatch: SOUND, workers: 1, retries: AGAIN, use: { sound: 'real' } as object },
+    { name: 'sound', testMatch: SOUND, workers: 1, retries: AGAIN, use: { sound: 'paced' } as object },
   ],
 });

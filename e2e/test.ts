@@ -1,5 +1,6 @@
 import { test as base } from '@playwright/test';
 import { openGym } from '../apps/server/test/host/hostedGym.ts';
+import { pacedAudio } from './pacedAudio.ts';
 import { silentAudio } from './silentAudio.ts';
 
 export { expect } from '@playwright/test';
@@ -17,8 +18,8 @@ interface OpenGym {
 }
 
 interface StoryOptions {
-  /** Whether the browser's own audio plays; otherwise a stand-in whose clock is that of the page. */
-  readonly sound: 'real' | 'silent';
+  /** Whether the browser's own audio plays; a device that loses nothing; or one that is silent. */
+  readonly sound: 'real' | 'paced' | 'silent';
 }
 
 /** What somebody sees who starts it for the first time is a story of its own. */
@@ -31,8 +32,23 @@ async function acceptNotice(base: string): Promise<void> {
   if (!ok) throw new Error('the notice could not be accepted');
 }
 
-export const test = base.extend<StoryOptions, { gyms: Gyms }>({
-  sound: ['silent', { option: true }],
+const AUDIO = { real: async () => {}, paced: pacedAudio, silent: silentAudio } as const;
+
+export const test = base.extend<object, StoryOptions & { gyms: Gyms }>({
+  sound: ['silent', { option: true, scope: 'worker' }],
+  // Every page of a story has that sound, those of other devices too.
+  browser: [
+    async ({ browser, sound }, use) => {
+      const opened = browser.newContext.bind(browser);
+      browser.newContext = async (options) => {
+        const context = await opened(options);
+        await AUDIO[sound](context);
+        return context;
+      };
+      await use(browser);
+    },
+    { scope: 'worker' },
+  ],
   gyms: [
     // eslint-disable-next-line no-empty-pattern -- the fixtures are told apart by their names
     async ({}, use) => {
@@ -52,8 +68,4 @@ export const test = base.extend<StoryOptions, { gyms: Gyms }>({
     { scope: 'worker', timeout: 120_000 },
   ],
   baseURL: async ({ gyms }, use, { file }) => use(await gyms.of(file)),
-  context: async ({ context, sound }, use) => {
-    if (sound === 'silent') await silentAudio(context);
-    await use(context);
-  },
 });

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { blockOfGroup, strikesOfBlock } from '@eurhythm/core/plan';
+import { strikesOfBlock } from '@eurhythm/core/plan';
 import type { MoveBook } from '@eurhythm/core/moves';
 import {
   limbShares,
@@ -16,6 +16,8 @@ import {
   fillBlock,
   type StrikeCount,
   type WrittenBlock,
+  blockOfGroup,
+  isRest,
 } from '@eurhythm/core/rounds';
 import { groupBy } from '@eurhythm/core/units';
 import type { LifetimeView, RoundDto, VolumeView } from '@eurhythm/contract';
@@ -183,4 +185,4 @@ export class VolumeService {
 }
 
 const workSeconds = ({ blocks }: RoundDto): number =>
-  blocks.reduce((sum, block) => sum + (block.kind === 'rest' ? 0 : block.seconds), 0);
+  blocks.reduce((sum, block) => sum + (isRest(block) ? 0 : block.seconds), 0);

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { comboNeed } from '@eurhythm/core/progress';
-import { TIME_CALLS, type Block } from '@eurhythm/core/rounds';
+import { TIME_CALLS, kindOf } from '@eurhythm/core/rounds';
 import { burstRound } from '@eurhythm/core/run';
 import { groupBy } from '@eurhythm/core/units';
 import type { BeginningView, PlannedRoundView, RunPlanView, RunView } from '@eurhythm/contract';
@@ -59,7 +59,7 @@ export class RunPlanService {
     ]);
     const byCombo = groupBy(memory, ({ comboId }) => comboId);
     const weighted = planned.blocks.map((block) =>
-      withNeed(block, (id) => comboNeed(byCombo.get(id) ?? [], fighterIds.length)),
+      kindOf(block).weighed(block, (id) => comboNeed(byCombo.get(id) ?? [], fighterIds.length)),
     );
     let taken = 0;
     const filled = rounds.map(({ id, title, kind, blocks, timeCalls }): PlannedRoundView => {
@@ -69,10 +69,4 @@ export class RunPlanService {
     const { count, factor, clips } = planned;
     return { runId, lead, word, count, factor, rounds: filled, book, clips, paces };
   }
-}
-
-/** A block by need with how much each of its combos needs it; another as it is. */
-function withNeed(block: Block, needOf: (id: string) => number): Block {
-  if (block.kind !== 'combo' || block.order !== 'by-need') return block;
-  return { ...block, combos: block.combos.map((combo) => ({ ...combo, need: needOf(combo.id) })) };
 }

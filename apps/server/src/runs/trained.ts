@@ -1,4 +1,4 @@
-import { kindOf } from '@eurhythm/core/rounds';
+import { kindOf, bpmOf } from '@eurhythm/core/rounds';
 import { groupBy } from '@eurhythm/core/units';
 import type { ClassGroupDto, FighterView, RoundDto } from '@eurhythm/contract';
 import type { runRoundCombos, runRounds } from '../store/schema.ts';
@@ -35,7 +35,7 @@ export function trainedIn(runId: string, rounds: readonly RoundDto[]): Trained {
       round,
       title,
       kind,
-      bpm: blocks.find((block) => block.kind === 'combo')?.bpm ?? null,
+      bpm: blocks.map(bpmOf).find((bpm) => bpm !== null) ?? null,
     })),
     combos: rounds.flatMap(({ blocks }, round) =>
       blocks.flatMap(namedIn).map((named, place) => ({ runId, round, place, ...named })),

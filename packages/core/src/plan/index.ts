@@ -1,7 +1,6 @@
 export * from './length/fitToLength.ts';
 export * from './plannedRound.ts';
 export * from './length/stretchLimits.ts';
-export * from './blockOfGroup.ts';
 export * from './partners/pairUp.ts';
 export * from './partners/partnerPlan.ts';
 export * from './partners/partnerRounds.ts';

@@ -1,4 +1,4 @@
-import { GET_READY, type WrittenBlock } from '../rounds/index.ts';
+import { GET_READY, isRest, type WrittenBlock } from '../rounds/index.ts';
 import type { Seconds } from '../units/index.ts';
 import { roundSeconds } from './plannedRound.ts';
 
@@ -21,7 +21,7 @@ export function missedRounds<R extends HeldRound>(held: readonly R[], rung: read
 function unlinked({ id, blocks }: HeldRound): WrittenBlock[] {
   const own = blocks.filter((block) => block.id !== `${id}-ready`);
   const last = own.at(-1);
-  return last?.kind === 'rest'
+  return last && isRest(last)
     ? [...own.slice(0, -1), { kind: 'rest', id: last.id, seconds: last.seconds }]
     : own;
 }

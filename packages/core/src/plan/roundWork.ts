@@ -19,6 +19,7 @@ import {
   tallyStrikes,
   type AskedTempo,
   type Block,
+  type WrittenBlock,
   type Phase,
   type StrikeCount,
 } from '../rounds/index.ts';
@@ -53,14 +54,10 @@ export function demandsOf(block: Block, book: MoveBook): Demands {
     spin: own.some(({ move }) => isSpin(move) || move.cautions.includes('spin')),
     floor: Math.max(
       block.space ?? 0,
-      ...walks.map((walk) => Math.max(...Object.values(floorOver(walk, timesInARow(block))))),
+      ...walks.map((walk) => Math.max(...Object.values(floorOver(walk, kindOf(block).timesInARow(block))))),
     ),
   };
 }
-
-/** How often a line follows itself before somebody has walked back, or stepped back. */
-const timesInARow = (block: Block): number =>
-  block.kind === 'combo' ? (block.wayBack ?? block.times ?? block.cyclesEach) : 1;
 
 /**
  * Strikes that a block asks of one fighter of its largest count: from its compiled cues where it goes by the beat, from its
@@ -176,16 +173,10 @@ export function workOf(block: Block, book: MoveBook, lead: Lead, factor?: number
   };
 }
 
-/** What a group does in a block: its own lines where it has some, else those of everybody, and what may be prompted. */
+/** What a group does in a block: its own lines where it has some, else those of everybody; of null, what has no group. */
 function linesOfGroup(block: Block, group: string | null, book: MoveBook): readonly string[] {
-  if (block.kind === 'count' || block.kind === 'condition' || block.kind === 'burst') {
-    const own = block.groups?.find((each) => each.group === group)?.line;
-    if (own) return [own];
-    return block.kind === 'count' ? [block.line] : [];
-  }
-  if (block.kind !== 'combo') return kindOf(block).done(block, book);
-  const lane = block.lanes?.find((each) => each.group === group);
-  return (lane && lane.combos.length > 0 ? lane.combos : block.combos).map(({ line }) => line);
+  const kind = kindOf(block);
+  return kind.done(kind.ofGroup(block as WrittenBlock, group ?? '') as Block, book);
 }
 
 /**
@@ -211,12 +202,12 @@ export function youthFaultsIn(
     }
   }
   // Nobody is hit in shadow: what is prompted there is told for what a band should not do at all.
-  for (const prompt of block.kind === 'free' ? block.prompts : []) {
+  for (const prompt of kindOf(block).prompts(block)) {
     const named = [...book.moves.values()].find(({ name }) => hasWords(prompt, name));
     const fault = named ? youthFault(named, null, limits) : null;
     if (fault !== null) faults.add(`“${prompt}”: ${fault}`);
   }
-  const most = block.kind === 'combo' ? Math.max(0, ...(block.intensity ?? [])) : 0;
+  const most = kindOf(block).contact(block);
   if (limits.contact !== undefined && most > limits.contact)
     faults.add(`${most} % contact: at most ${limits.contact} %`);
   return [...faults];

@@ -1,7 +1,6 @@
 import { parseLine, placeOnBeats } from '../line/index.ts';
 import type { MoveBook } from '../moves/index.ts';
-import { BPM_LIMITS, toNumber, type Bpm } from '../units/index.ts';
-import type { ComboBlock } from './kinds/combo/comboBlock.ts';
+import { toNumber } from '../units/index.ts';
 import { kindOf, type Block } from './kinds/registry.ts';
 
 /** So many cues are compiled of one round, and of all rounds of a session for a file: hours of steady work have a third of it. */
@@ -25,7 +24,7 @@ export function cuesAtMost(blocks: readonly Block[], book: MoveBook): number {
     return known.get(line)!;
   };
   return blocks.reduce((sum, block) => {
-    const bpm = fastest(block);
+    const bpm = kindOf(block).fastest(block);
     const oftenest = Math.max(0, ...kindOf(block).done(block, book).map(densityOf));
     const inSecond = bpm === null ? CUES_OF_SECOND.byClock : CUES_OF_SECOND.onBeat;
     const inBeat = 1 + CUES_OF_STROKE * oftenest;
@@ -39,20 +38,4 @@ function strokesInBeat(line: string, book: MoveBook): number {
   if (!parsed.ok) return 0;
   const { items, beats } = placeOnBeats(parsed.line);
   return items.length / Math.max(1, Math.ceil(toNumber(beats)));
-}
-
-/** The highest tempo that a block may reach; null for what has no beat. */
-function fastest(block: Block): Bpm | null {
-  if (block.kind !== 'combo') return null;
-  const { bpm, tempo }: ComboBlock = block;
-  switch (tempo?.kind) {
-    case 'ramp':
-      return Math.max(bpm, tempo.to);
-    case 'steps':
-      return tempo.by > 0 ? BPM_LIMITS.max : bpm;
-    case 'build-up':
-      return Math.max(bpm, tempo.fast);
-    default:
-      return bpm;
-  }
 }

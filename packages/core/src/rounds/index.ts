@@ -19,7 +19,7 @@ export { USUAL_BURST_TITLE, type BurstBlock } from './kinds/burst/burstKind.ts';
 export { breathPhases, type BreathBlock } from './kinds/breath/breathKind.ts';
 export type { RestBlock } from './kinds/rest/restKind.ts';
 export type { TalkBlock } from './kinds/talk/talkKind.ts';
-export type { NamedCombo, NameOf, WrittenLine } from './kinds/blockKind.ts';
+export type { HandoutLine, NamedCombo, NameOf, WrittenLine } from './kinds/blockKind.ts';
 export * from './kinds/registry.ts';
 export * from './kinds/blockLength.ts';
 export * from './kinds/blockFaults.ts';

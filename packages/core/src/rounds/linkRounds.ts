@@ -1,5 +1,5 @@
 import type { Seconds } from '../units/index.ts';
-import type { WrittenBlock } from './kinds/registry.ts';
+import { type WrittenBlock, isRest } from './kinds/registry.ts';
 
 /** Rest before the first bell of a run, in which everybody gets ready. */
 export const GET_READY: Seconds = 10;
@@ -22,7 +22,7 @@ export function linkRounds<R extends LinkedRound>(rounds: readonly R[]): R[] {
   return rounds.map((round, i) => {
     const next = rounds[i + 1]?.title ?? '';
     const blocks = round.blocks.map((block, j) =>
-      block.kind === 'rest' && j === round.blocks.length - 1
+      isRest(block) && j === round.blocks.length - 1
         ? { kind: 'rest', id: block.id, seconds: block.seconds, next }
         : block,
     );

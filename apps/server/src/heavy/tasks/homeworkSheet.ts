@@ -1,13 +1,6 @@
 import { CAUTIONS } from '@eurhythm/contract';
 import { oneTurn } from '@eurhythm/core/plan';
-import {
-  GET_READY,
-  isCounted,
-  kindOf,
-  tellBlock,
-  type BlockCombo,
-  type WrittenBlock,
-} from '@eurhythm/core/rounds';
+import { GET_READY, handoutOf, type HandoutLine } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
 import escapeHtml from 'escape-html';
 import type { PlayedSession } from './playedSession.ts';
@@ -19,7 +12,7 @@ export function homeworkSheet({ title, seconds, rounds }: PlayedSession): string
     const ready = i === 0 ? GET_READY : 0;
     const combos = new Map(round.combos.map((combo) => [combo.id, combo]));
     const lines = oneTurn(written).flatMap((block) =>
-      workLines(block, combos).map((line) => `<div>${line}</div>`),
+      handoutOf(block, combos).map((line) => `<div>${handoutHtml(line)}</div>`),
     );
     return `<tr><td class="box"></td><td>${clockText(at + ready)}</td><td><b>${escapeHtml(name)}</b>${lines.join('')}</td><td>${clockText(round.duration - ready)}</td></tr>`;
   });
@@ -48,26 +41,9 @@ ${rows.join('\n')}
 `;
 }
 
-/** What is done in a block, line by line: its combos with those of each group, or what it is and its lines. */
-function workLines(block: WrittenBlock, combos: ReadonlyMap<string, BlockCombo>): string[] {
-  const code = (line: string): string => `<code>${escapeHtml(line)}</code>`;
-  if (block.kind === 'rest') return [];
-  if (block.kind === 'combo') {
-    const told = (refs: typeof block.combos, who = ''): string[] =>
-      refs.map((ref) => {
-        const combo = combos.get(ref.comboId ?? '');
-        const name = combo ? `${combo.grade} ${combo.number}`.trim() : '';
-        const title = combo?.title ?? ref.title ?? '';
-        return `${who}<b>${escapeHtml(name)}</b> ${escapeHtml(title)} ${code(combo?.line ?? ref.line ?? '')}`;
-      });
-    const lanes = (block.lanes ?? []).flatMap((lane) => told(lane.combos, `${escapeHtml(lane.group)}: `));
-    return [...told(block.combos), ...lanes, `${clockText(block.seconds)} at ${block.bpm} a minute`];
-  }
-  // Combos are told above, so that there is nothing to name here.
-  const told = tellBlock(block, () => '');
-  const lines = kindOf(block)
-    .written(block)
-    .flatMap(({ line }) => (told.includes(line) ? [] : [code(line)]));
-  const time = isCounted(block) ? [] : [clockText(block.seconds)];
-  return [[kindOf(block).name, escapeHtml(told), ...lines, ...time].join(' ')];
+function handoutHtml({ who = '', name, text, lines, time = '' }: HandoutLine): string {
+  const combo = name === undefined ? '' : `<b>${escapeHtml(name)}</b> `;
+  const own = `${who === '' ? '' : `${escapeHtml(who)}: `}${combo}${escapeHtml(text)}`;
+  const codes = lines.map((line) => `<code>${escapeHtml(line)}</code>`);
+  return [own, ...codes, ...(time === '' ? [] : [time])].join(' ');
 }

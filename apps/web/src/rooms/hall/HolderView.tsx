@@ -1,3 +1,4 @@
+import { isRest, kindOf } from '@eurhythm/core/rounds';
 import { useState } from 'react';
 import { padsAhead, type Pad } from '@eurhythm/core/body';
 import { clockText, secondsLeft } from '@eurhythm/core/units';
@@ -18,7 +19,7 @@ export function HolderView({ view, controller, state, book, joined }: HallProps)
   const [group, setGroup] = useState('');
   const { at, moment, cycle, combo, walk } = useShownLine(controller, state, book, group);
   const { block, left } = blockAt(view.plan.rounds[state.round]!.blocks as never, at);
-  const isRest = block?.kind === 'rest';
+  const rests = block !== undefined && isRest(block);
   const landed = joined.landed.filter((each) => each.round === state.round);
   const own = walk && cycle ? padsAhead(walk, moment.cycle ? moment.stroke : null, AHEAD) : [];
   // At the end of one time through the next one begins anew.
@@ -28,8 +29,8 @@ export function HolderView({ view, controller, state, book, joined }: HallProps)
     <main className="mat hall flex h-dvh flex-col gap-2 overflow-hidden p-4">
       <div className="flex items-baseline justify-between gap-4 text-2xl phone:text-lg">
         <h1 className="min-w-0 truncate font-text tracking-normal">
-          {state.phase === 'held' ? 'held' : isRest ? 'rest, then' : ''}{' '}
-          {combo ? comboName(combo) : (block?.kind ?? '')}
+          {state.phase === 'held' ? 'held' : rests ? 'rest, then' : ''}{' '}
+          {combo ? comboName(combo) : block ? kindOf(block).name : ''}
           {cycle && <span className="text-quiet"> · {cycle.lead} lead</span>}
         </h1>
         <span className="board text-5xl leading-none" role="timer" aria-label="Time left">
@@ -37,7 +38,7 @@ export function HolderView({ view, controller, state, book, joined }: HallProps)
         </span>
       </div>
       <GroupChoice groups={groupsOf(controller, state.round)} value={group} onChange={setGroup} />
-      {isRest && landed.length > 0 && (
+      {rests && landed.length > 0 && (
         <LandedArea
           landed={landed}
           combos={controller.rounds[state.round]!.combos}

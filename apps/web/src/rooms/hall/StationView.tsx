@@ -1,3 +1,4 @@
+import { isRest } from '@eurhythm/core/rounds';
 import { useState } from 'react';
 import { clockText, secondsLeft } from '@eurhythm/core/units';
 import { comboName } from '@eurhythm/core/plan';
@@ -52,7 +53,7 @@ export function StationView({ view, controller, state, book, member, joined }: H
   };
   const people = view.fighters.filter(({ id }) => own.includes(id));
   const landed = joined.landed.filter((each) => each.round === state.round && own.includes(each.fighterId));
-  const isRest = block?.kind === 'rest';
+  const rests = block !== undefined && isRest(block);
   const partners = partnersAt(
     { rounds: view.plan.rounds as never, partners: view.partners },
     state.round,
@@ -95,9 +96,9 @@ export function StationView({ view, controller, state, book, member, joined }: H
           ? 'burst'
           : state.phase === 'held'
             ? 'held'
-            : (moment.call?.text ?? (isRest ? 'rest' : state.phase === 'ready' ? 'ready' : ''))}
+            : (moment.call?.text ?? (rests ? 'rest' : state.phase === 'ready' ? 'ready' : ''))}
       </p>
-      {isRest && landed.length > 0 ? (
+      {rests && landed.length > 0 ? (
         <LandedArea
           landed={landed}
           combos={controller.rounds[state.round]!.combos}

@@ -1,4 +1,4 @@
-import type { Phase, WrittenBlock } from '../../rounds/index.ts';
+import { isRest, kindOf, type Phase, type WrittenBlock } from '../../rounds/index.ts';
 import type { Seconds } from '../../units/index.ts';
 import { roundSeconds } from '../plannedRound.ts';
 import type { GroupSize } from './partnerPlan.ts';
@@ -40,7 +40,7 @@ export function inTurns<R extends RoundInTurns>(round: R): R {
   const { turns = null } = round;
   const written = oneTurn(round.blocks);
   const last = written.at(-1);
-  const end = last?.kind === 'rest' ? [last] : [];
+  const end = last && isRest(last) ? [last] : [];
   const work = written.slice(0, written.length - end.length);
   if (turns === null || work.length === 0) return { ...round, blocks: written };
   if (turns === 1)
@@ -96,7 +96,10 @@ export function turnInRun(
   const { blocks } = rounds[round]!;
   const last = blocks.at(-1);
   const isOver =
-    last?.kind === 'rest' && !CHANGE_ID.test(last.id) && at >= roundSeconds({ blocks }) - last.seconds;
+    last !== undefined &&
+    kindOf(last).isRest &&
+    !CHANGE_ID.test(last.id) &&
+    at >= roundSeconds({ blocks }) - last.seconds;
   return isOver ? { round: round + 1, turn: 0 } : { round, turn: turnAt(blocks, at) };
 }
 
@@ -134,7 +137,7 @@ export function withPartnersTold<R extends RoundInTurns & { readonly title: stri
   return rounds.map((round, i) => {
     const last = round.blocks.at(-1);
     const next = rounds[i + 1];
-    if (!changes[i + 1] || !next || last?.kind !== 'rest') return round;
+    if (!changes[i + 1] || !next || !last || !isRest(last)) return round;
     const told = { ...last, next: `${next.title}, change partners` };
     return { ...round, blocks: [...round.blocks.slice(0, -1), told] };
   });

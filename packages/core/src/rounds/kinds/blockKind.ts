@@ -1,5 +1,5 @@
 import type { MoveBook, Lead } from '../../moves/index.ts';
-import type { Seconds } from '../../units/index.ts';
+import type { Bpm, Seconds } from '../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../layOutContext.ts';
 import type { CountWords } from '../roundSettings.ts';
 import { NO_STRIKES, type StrikeCount } from '../strikeCount.ts';
@@ -19,6 +19,27 @@ export interface NamedCombo {
   readonly comboId: string;
 }
 
+/** What a block measures of a fighter: as many as fit into its seconds, or the time from calls to their answers. */
+export type Measured =
+  | { readonly kind: 'burst'; readonly title: string; readonly seconds: Seconds }
+  | { readonly kind: 'reaction'; readonly calls: readonly string[] };
+
+/** What everybody looks at while a block is done: its times through, the steps of its line, its scenes, or what comes next. */
+export type BoardView = 'times' | 'steps' | 'scenes' | 'next';
+
+/** A line of a sheet that somebody works by. */
+export interface HandoutLine {
+  /** Which group does it; everybody without it. */
+  readonly who?: string;
+  /** Grade and number of a combo of the book. */
+  readonly name?: string;
+  readonly text: string;
+  /** Its lines, as they are written. */
+  readonly lines: readonly string[];
+  /** How long, as it is told. */
+  readonly time?: string;
+}
+
 /** Says which combo a block names, or brings with its line. */
 export type NameOf = (combo: ComboRef) => string;
 
@@ -31,6 +52,10 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
   readonly name: string;
   /** Whether everybody stands: no bell rings for it, and no work goes on. */
   readonly isPause: boolean;
+  /** Whether people rest, change places, and look for what comes next. */
+  readonly isRest: boolean;
+  /** What everybody looks at. */
+  readonly board: BoardView;
   /** Whether a session that is fitted to its minutes may make it longer or shorter. */
   readonly stretches: boolean;
   /** A block as a coach would begin it. */
@@ -46,6 +71,26 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
   named(block: W): readonly NamedCombo[];
   /** The lines that stand in its own fields. */
   written(block: W): readonly WrittenLine[];
+  /** A block with the combos that were filled in named again: those of the book by their ids, others with their lines. */
+  refer(block: B, isKnown: (comboId: string) => boolean): W;
+  /** The block as one group does it: its own combos, line or number where it has any, and nothing of the other groups. */
+  ofGroup(block: W, group: string): W;
+  /** The combos weighed by how much each is needed, where their order asks for it. */
+  weighed(block: B, needOf: (comboId: string) => number): B;
+  /** The tempo of its combos; null for what has none. */
+  bpm(block: W): Bpm | null;
+  /** The highest tempo that it may reach; null for what has none. */
+  fastest(block: B): Bpm | null;
+  /** The most contact that it asks for, in percent of full power. */
+  contact(block: B): number;
+  /** What fighters are reminded of, in the coach's words. */
+  prompts(block: B): readonly string[];
+  /** How often a line follows itself before somebody has come back to where he began. */
+  timesInARow(block: B): number;
+  /** What it measures of a fighter; null for most. */
+  measures(block: W): Measured | null;
+  /** What is done in it, line by line, for a sheet; null for what is told in one line. */
+  handout(block: W, combos: ReadonlyMap<string, BlockCombo>): readonly HandoutLine[] | null;
   /** Every line that a fighter does in it, those of groups too. */
   done(block: B, book: MoveBook): readonly string[];
   /** The combos that its times through name, those of groups too, with the lines that are really done. */
@@ -65,10 +110,22 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
 /** What most kinds are: work by the clock, without lines, groups or strikes that anybody could foresee. */
 export const BY_THE_CLOCK = {
   isPause: false,
+  isRest: false,
+  board: 'scenes',
   stretches: true,
   isCounted: () => false,
   length: () => null,
   fill: <B>(block: B): B => block,
+  refer: <B>(block: B): B => block,
+  ofGroup: <B>(block: B): B => block,
+  weighed: <B>(block: B): B => block,
+  bpm: () => null,
+  fastest: () => null,
+  contact: () => 0,
+  prompts: () => [],
+  timesInARow: () => 1,
+  measures: () => null,
+  handout: () => null,
   named: () => [],
   written: () => [],
   done: () => [],

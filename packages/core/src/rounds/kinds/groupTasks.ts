@@ -27,6 +27,19 @@ export function tasksOf<T extends GroupTask>(groups: readonly T[]): T[] {
 }
 
 /**
+ * A block with the task of one of its groups alone.
+ *
+ * @example
+ * withTaskOf({ groups: [{ group: 'Ebb', title: 'Push-ups' }, { group: 'Reef' }] }, 'Ebb').groups.length // 1
+ */
+export function withTaskOf<B extends { readonly groups?: readonly GroupTask[] | undefined }>(
+  block: B,
+  group: string,
+): B {
+  return { ...block, groups: (block.groups ?? []).filter((each) => each.group === group) };
+}
+
+/**
  * The lines of groups, each with its field.
  *
  * @example

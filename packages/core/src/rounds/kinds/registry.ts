@@ -1,40 +1,18 @@
 import type { MoveBook } from '../../moves/index.ts';
-import type { Seconds } from '../../units/index.ts';
-import type { BlockKind, NameOf } from './blockKind.ts';
-import { breathKind, type BreathBlock } from './breath/breathKind.ts';
-import { burstKind, type BurstBlock } from './burst/burstKind.ts';
-import type { BlockCombo, ComboBlock, ComboRef } from './combo/comboBlock.ts';
+import { clockText, type Bpm, type Seconds } from '../../units/index.ts';
+import type { BlockKind, BoardView, HandoutLine, Measured, NameOf } from './blockKind.ts';
+import { breathKind } from './breath/breathKind.ts';
+import { burstKind } from './burst/burstKind.ts';
+import type { BlockCombo } from './combo/comboBlock.ts';
 import { comboKind } from './combo/comboKind.ts';
-import type { ConditionBlock } from './condition/conditionBlock.ts';
 import { conditionKind } from './condition/conditionKind.ts';
-import type { CountBlock } from './count/countBlock.ts';
 import { countKind } from './count/countKind.ts';
 import { footworkKind } from './footwork/footworkKind.ts';
-import type { FootworkBlock } from './footwork/footworkLine.ts';
-import { freeKind, type FreeBlock } from './free/freeKind.ts';
-import type { HoldBlock } from './hold/holdBlock.ts';
+import { freeKind } from './free/freeKind.ts';
 import { holdKind } from './hold/holdKind.ts';
-import { reactKind, type ReactBlock } from './react/reactKind.ts';
-import { restKind, type RestBlock } from './rest/restKind.ts';
-import { talkKind, type TalkBlock } from './talk/talkKind.ts';
-
-/** A part of a round. `C` is how its combos stand in it: filled in, or by reference. */
-export type Block<C = BlockCombo> =
-  | ComboBlock<C>
-  | CountBlock
-  | BurstBlock
-  | HoldBlock
-  | FreeBlock
-  | ReactBlock
-  | FootworkBlock
-  | ConditionBlock
-  | BreathBlock
-  | RestBlock
-  | TalkBlock;
-
-/** A block as it is written and kept. */
-export type WrittenBlock = Block<ComboRef>;
-export type BlockKindName = Block['kind'];
+import { reactKind } from './react/reactKind.ts';
+import { restKind } from './rest/restKind.ts';
+import { talkKind } from './talk/talkKind.ts';
 
 /** What is particular to each kind of block, in the order in which a coach is offered them. */
 const KINDS = {
@@ -49,7 +27,18 @@ const KINDS = {
   breath: breathKind,
   rest: restKind,
   talk: talkKind,
-} as const satisfies Readonly<Record<BlockKindName, unknown>>;
+} as const;
+
+export type BlockKindName = keyof typeof KINDS;
+type Kind = (typeof KINDS)[BlockKindName];
+
+/** A part of a round, with its combos filled in. */
+export type Block = FilledOf<Kind>;
+type FilledOf<K> = K extends BlockKind<infer B, infer _> ? B : never;
+
+/** A block as it is written and kept: it names its combos. */
+export type WrittenBlock = WrittenOf<Kind>;
+type WrittenOf<K> = K extends BlockKind<infer _, infer W> ? W : never;
 
 export const BLOCK_KINDS = Object.keys(KINDS) as readonly BlockKindName[];
 
@@ -73,6 +62,83 @@ export function kindOf({ kind }: { readonly kind: BlockKindName }): AnyKind {
  */
 export function isPause(block: { readonly kind: BlockKindName }): boolean {
   return kindOf(block).isPause;
+}
+
+/**
+ * Whether people rest, change places, and look for what comes next.
+ *
+ * @example
+ * isRest({ kind: 'rest' }) // true
+ */
+export function isRest<B extends { readonly kind: BlockKindName }>(
+  block: B,
+): block is Extract<B, { readonly kind: 'rest' }> {
+  return kindOf(block).isRest;
+}
+
+/**
+ * What everybody looks at while a block is done.
+ *
+ * @example
+ * boardOf({ kind: 'footwork' }) // 'steps'
+ */
+export function boardOf(block: { readonly kind: BlockKindName }): BoardView {
+  return kindOf(block).board;
+}
+
+/**
+ * What a block measures of a fighter; null for most.
+ *
+ * @example
+ * measuredBy(usualBlock('burst', 'b')) // { kind: 'burst', title: 'Two straights', seconds: 10 }
+ */
+export function measuredBy(block: WrittenBlock): Measured | null {
+  return kindOf(block).measures(block);
+}
+
+/**
+ * The tempo of a block's combos in beats a minute; null for what has none.
+ *
+ * @example
+ * bpmOf(usualBlock('combo', 'c')) // 80
+ */
+export function bpmOf(block: WrittenBlock): Bpm | null {
+  return kindOf(block).bpm(block);
+}
+
+/**
+ * A block as one group does it: its own combos, line or number where it has any; for everybody else as it stands.
+ *
+ * @example
+ * blockOfGroup({ ...usualBlock('count', 'c'), groups: [{ group: 'Reef', reps: 20 }] }, 'Reef').reps // 20
+ */
+export function blockOfGroup(block: WrittenBlock, group: string): WrittenBlock {
+  return kindOf(block).ofGroup(block, group);
+}
+
+/**
+ * What is done in a block, line by line, for a sheet that somebody works by; nothing where people rest.
+ *
+ * @example
+ * handoutOf({ ...usualBlock('breath', 'b'), title: 'See it' }, new Map())[0].text // 'Breath See it: in 4, out 6'
+ */
+export function handoutOf(
+  block: WrittenBlock,
+  combos: ReadonlyMap<string, BlockCombo>,
+): readonly HandoutLine[] {
+  const kind = kindOf(block);
+  const own = kind.handout(block, combos);
+  if (own) return own;
+  // Combos are told line by line, so that there is nothing to name here.
+  const told = kind.tell(block, () => '');
+  const lines = kind.written(block).flatMap(({ line }) => (told.includes(line) ? [] : [line]));
+  return [
+    {
+      text: `${kind.name} ${told}`.trim(),
+      lines,
+      ...(kind.isCounted(block) ? {} : { time: clockText(block.seconds) }),
+    },
+  ];
 }
 
 /**

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { comboName } from '@eurhythm/core/plan';
-import { momentOfRound, sceneAt } from '@eurhythm/core/rounds';
+import { momentOfRound, sceneAt, boardOf } from '@eurhythm/core/rounds';
 import type { ControllerState } from '../../../floor/RunController.ts';
 import { lineTeller } from '../../../strip/lineWords.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
@@ -39,16 +39,17 @@ export function Board({ run, fighters, controller, state, book, landed = NOTHING
   const compiled = controller.rounds[state.round]!;
   const round = run.rounds[state.round]!;
   const { block, left } = blockAt(round.blocks, at);
-  const isRest = block?.kind === 'rest';
+  const shows = block ? boardOf(block) : null;
+  const isRest = shows === 'next';
   const moment = momentOfRound(compiled, at);
   const scene = block ? sceneAt(compiled.scenes, block.id, sceneTime(at, moment.call)) : null;
   const big = bigText({ phase: state.phase, moment, scene, at, isRest });
-  const ofBlock = (block?.kind === 'combo' || block?.kind === 'footwork' || isRest) ?? false;
-  const shown = ofBlock
-    ? (moment.cycle ??
-      nextCycle(compiled, at) ??
-      (isRest ? controller.rounds[state.round + 1]?.cycles[0] : undefined))
-    : undefined;
+  const shown =
+    shows !== null && shows !== 'scenes'
+      ? (moment.cycle ??
+        nextCycle(compiled, at) ??
+        (isRest ? controller.rounds[state.round + 1]?.cycles[0] : undefined))
+      : undefined;
   const combos = useMemo(
     () => new Map(controller.rounds.flatMap((each) => each.combos).map((combo) => [combo.id, combo])),
     [controller],
@@ -106,7 +107,7 @@ export function Board({ run, fighters, controller, state, book, landed = NOTHING
         shown.lanes ? (
           <LaneStrips {...strip} lanes={shown.lanes} combos={combos} />
         ) : (
-          <StripArea {...strip} isFootwork={block?.kind === 'footwork'} />
+          <StripArea {...strip} isFootwork={shows === 'steps'} />
         )
       ) : (
         <ScenePicture scene={scene} at={at} large={big.text} />

@@ -1,5 +1,5 @@
 import { comboName } from '@eurhythm/core/plan';
-import { sceneAt, type BlockCombo, type Cycle } from '@eurhythm/core/rounds';
+import { sceneAt, type BlockCombo, type Cycle, isRest } from '@eurhythm/core/rounds';
 import type { RoundToPlay } from '@eurhythm/core/run';
 import type { LineTeller } from '../../../strip/lineWords.ts';
 import type { ShownRun } from './shown.ts';
@@ -17,6 +17,12 @@ export function blockAt(
     if (at < end) return { block, end, left: end - at };
   }
   return { block: blocks.at(-1), end, left: 0 };
+}
+
+/** Whether people rest at this instant. */
+export function isResting(blocks: readonly RunBlock[], at: number): boolean {
+  const { block } = blockAt(blocks, at);
+  return block !== undefined && isRest(block);
 }
 
 export function nextCycle(round: Pick<RoundToPlay, 'cycles'>, at: number): Cycle | undefined {
@@ -54,7 +60,7 @@ export function nextInRound({ run, compiled, combos, round, at, shown, tell }: S
     return `next: ${comboName(combo)}, ${later.lead} lead · ${tell(later.line ?? combo.line, later.lead)}`;
   const following = block && blocks[blocks.indexOf(block) + 1];
   if (!following) return `after this round: ${nextText(run, round)}`;
-  if (following.kind === 'rest') return `next: rest, then ${nextText(run, round)}`;
+  if (isRest(following)) return `next: rest, then ${nextText(run, round)}`;
   const cycle = compiled.cycles.find((each) => each.block === following.id);
   const what = sceneAt(compiled.scenes, following.id, end)?.what ?? comboName(combos.get(cycle?.combo ?? ''));
   return `next: ${what}`;

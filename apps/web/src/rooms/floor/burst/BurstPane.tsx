@@ -1,3 +1,4 @@
+import { measuredBy } from '@eurhythm/core/rounds';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { BURST_READY } from '@eurhythm/core/run';
@@ -252,9 +253,10 @@ function useTimed(run: RunView): readonly Timed[] {
   const { data: tests = [] } = useQuery(queries.tests());
   const known: readonly Timed[] = tests.filter(({ kind }) => kind === 'burst');
   const own = run.rounds.flatMap(({ blocks }) =>
-    blocks.flatMap((block) =>
-      block.kind === 'burst' ? [{ title: block.title, seconds: block.seconds }] : [],
-    ),
+    blocks.flatMap((block) => {
+      const measured = measuredBy(block);
+      return measured?.kind === 'burst' ? [measured] : [];
+    }),
   );
   const all = [...own.map((each) => known.find(isSame(each)) ?? each), ...known, ...USUAL_BURSTS];
   return all.filter((each, i) => all.findIndex((other) => other.title === each.title) === i);

@@ -8,7 +8,7 @@ import type { ControllerState, RunController } from '../../../floor/RunControlle
 import { useFrame } from '../../../floor/useFrame.ts';
 import { Key } from '../../../ui/Button.tsx';
 import { useShortcut } from '../../../ui/useShortcut.ts';
-import { blockAt } from '../board/whatComes.ts';
+import { blockAt, isResting } from '../board/whatComes.ts';
 import type { Marks } from '../marks/useMarks.ts';
 
 interface TempoLadderProps {
@@ -40,7 +40,7 @@ export function TempoLadder({
   const { round } = state;
   const { blocks } = run.rounds[round]!;
   const isRest = useFrame(
-    () => controller.position > 0 && blockAt(blocks, controller.position).block?.kind === 'rest',
+    () => controller.position > 0 && isResting(blocks, controller.position),
     state.phase === 'running',
   );
   const worked = blockAt(blocks, controller.position).block !== blocks[0];

@@ -1,3 +1,4 @@
+import { measuredBy } from '@eurhythm/core/rounds';
 import type { RoundToPlay } from '@eurhythm/core/run';
 import type { RunView } from '@eurhythm/contract';
 import type { BurstInRound } from '../../../floor/listening/strikeResults.ts';
@@ -8,9 +9,8 @@ export function burstsOf(run: Pick<RunView, 'rounds'>, round: number, until: num
   return run.rounds[round]!.blocks.flatMap((block): BurstInRound[] => {
     const at = from;
     from += block.seconds;
-    return block.kind === 'burst' && from <= until + 0.5
-      ? [{ from: at, seconds: block.seconds, title: block.title }]
-      : [];
+    const measured = measuredBy(block);
+    return measured?.kind === 'burst' && from <= until + 0.5 ? [{ ...measured, from: at }] : [];
   });
 }
 
@@ -22,18 +22,10 @@ export function callsOf(
   until: number,
 ): { readonly at: readonly number[]; readonly title: string } {
   const called = new Map(
-    run.rounds[round]!.blocks.flatMap((block): [string, Set<string>][] =>
-      block.kind === 'react'
-        ? [
-            [
-              block.id,
-              new Set(
-                [block.call, ...(block.more ?? []).map(({ call }) => call)].map((each) => each.toLowerCase()),
-              ),
-            ],
-          ]
-        : [],
-    ),
+    run.rounds[round]!.blocks.flatMap((block): [string, ReadonlySet<string>][] => {
+      const measured = measuredBy(block);
+      return measured?.kind === 'reaction' ? [[block.id, new Set(measured.calls)]] : [];
+    }),
   );
   const cues = compiled.cues.filter(
     ({ kind, block, text, at }) =>

@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import type { RunView } from '@eurhythm/contract';
 import type { RunController } from '../../../floor/RunController.ts';
 import { useStable } from '../../../ui/useStable.ts';
-import { blockAt } from '../board/whatComes.ts';
+import { isResting } from '../board/whatComes.ts';
 
 const LOOK_MS = 200;
 /** Going back by more than this is beginning anew. */
@@ -45,7 +45,7 @@ export function useRoundWatch(
     const isBack = position < seen.position - BACK;
     if (isBack) told.again(round);
     told.reached(round, position);
-    const isRest = blockAt(run.rounds[round]!.blocks, position).block?.kind === 'rest';
+    const isRest = isResting(run.rounds[round]!.blocks, position);
     if (isRest && !seen.isRest && phase === 'running') told.rests(round);
     return { ...seen, position, isRest };
   });

@@ -1,3 +1,4 @@
+import { isRest } from '@eurhythm/core/rounds';
 import { arrayMove } from '@dnd-kit/sortable';
 import { seriesOf } from '@eurhythm/core/plan';
 import type { AnyBlockDto, RoundDto } from '@eurhythm/contract';
@@ -65,7 +66,8 @@ function moveBlock(
 
 /** Where a new block goes: before the rest that ends the round. */
 export function placeToAdd({ blocks }: RoundDto): number {
-  return blocks.at(-1)?.kind === 'rest' ? blocks.length - 1 : blocks.length;
+  const last = blocks.at(-1);
+  return last && isRest(last) ? blocks.length - 1 : blocks.length;
 }
 
 /** The round with a block more, under an id of its own. */

@@ -58,18 +58,12 @@ export function askedSession(
   }
   const known = combos.find(({ id }) => id === combo)?.id;
   const ofLimb = combosForLimb(limb as Limb, combos, book, FOR_A_LIMB).map(({ id }) => id);
-  const pads = newRound('pads', 'round-1', known ?? ofLimb[0] ?? firstCombo);
-  const blocks = pads.blocks.map((block) =>
-    block.kind !== 'combo'
-      ? block
-      : {
-          ...block,
-          ...(bpm >= BPM_LIMITS.min && bpm <= BPM_LIMITS.max ? { bpm } : {}),
-          ...(ofLimb.length > 0 ? { combos: ofLimb.map((comboId) => ({ comboId })) } : {}),
-          ...(from === 'other' ? { leadPlan: 'other' as const } : {}),
-        },
-  );
-  return { ...begun, groups: [], title: `Class of ${today}`, rounds: [{ ...pads, blocks }] };
+  const pads = newRound('pads', 'round-1', known ?? ofLimb[0] ?? firstCombo, undefined, {
+    ...(bpm >= BPM_LIMITS.min && bpm <= BPM_LIMITS.max ? { bpm } : {}),
+    ...(ofLimb.length > 0 ? { combos: ofLimb.map((comboId) => ({ comboId })) } : {}),
+    ...(from === 'other' ? { leadPlan: 'other' as const } : {}),
+  });
+  return { ...begun, groups: [], title: `Class of ${today}`, rounds: [pads] };
 }
 
 type Round = SaveSessionDto['rounds'][number];

@@ -63,17 +63,18 @@ export const ROUND_BEGINNINGS = Object.entries(BEGINNINGS).map(([value, { title 
 /** These end by themselves, or are a rest. */
 const WITHOUT_REST: readonly RoundBeginning[] = ['warm-up', 'stretch', 'talk'];
 
-/** A round as a coach would begin it: sensible work, and forty seconds of rest where it takes breath. */
+/** A round as a coach would begin it: sensible work, with `more` of its fields as asked, and forty seconds of rest where it takes breath. */
 export function newRound(
   beginning: RoundBeginning,
   id: string,
   comboId: string | null,
   words: SchoolDto['words'] = 'numbers',
+  more: Readonly<Record<string, unknown>> = {},
 ): RoundDto {
   const { title, phase, work } = BEGINNINGS[beginning];
   const blocks = work.map((block, i) => {
     const own = i === 0 ? `${id}-work` : `${id}-work-${i + 1}`;
-    return { ...newBlock(block.kind, own, comboId, words), ...block } as AnyBlockDto;
+    return { ...newBlock(block.kind, own, comboId, words), ...block, ...more } as AnyBlockDto;
   });
   const rest = WITHOUT_REST.includes(beginning) ? [] : [newBlock('rest', `${id}-rest`, null)];
   return { id, kind: phase, title, blocks: [...blocks, ...rest] };

@@ -55,6 +55,8 @@ export interface BlockPage<B extends AnyBlockDto> {
   /** Its settings: a plain list of fields, or a form of its own. */
   readonly fields?: readonly BlockField[];
   readonly Settings?: ComponentType<SettingsProps<B>>;
+  /** Whether a card draws the strips of its first combos, and says what each group does. */
+  readonly isDrawnOnCard?: true;
   /** What a group does of its own in it; null when it does what everybody does. */
   lane?(block: B, group: string, nameOf: NameOf): LaneText | null;
 }

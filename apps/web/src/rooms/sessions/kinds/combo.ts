@@ -3,6 +3,7 @@ import type { BlockPage } from './blockPage.ts';
 import { ComboSettings } from './fields/ComboSettings.tsx';
 
 export const comboPage: BlockPage<ComboBlockDto> = {
+  isDrawnOnCard: true,
   what: 'combos on a beat, called',
   Settings: ComboSettings,
   lane: ({ lanes = [] }, group, nameOf) => {

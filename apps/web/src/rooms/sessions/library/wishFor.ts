@@ -2,7 +2,7 @@ import { differenceInCalendarDays } from 'date-fns';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { countedTechnique, type DraftGroup, type DraftWish, type SessionDraft } from '@eurhythm/core/plan';
-import { USUAL_FREE_BLOCK, fillBlock, type Block } from '@eurhythm/core/rounds';
+import { USUAL_FREE_BLOCK, fillBlock, kindOf } from '@eurhythm/core/rounds';
 import {
   type AnyBlockDto,
   type ComboView,
@@ -95,14 +95,6 @@ export function roundsOf({ rounds }: SessionDraft, combos: readonly ComboView[])
     id,
     title,
     kind,
-    blocks: blocks.map((block) => blockOf(block, known)),
+    blocks: blocks.map((block) => kindOf(block).refer(block, (comboId) => known.has(comboId)) as AnyBlockDto),
   }));
-}
-
-function blockOf(block: Block, known: ReadonlySet<string>): AnyBlockDto {
-  if (block.kind !== 'combo') return block as AnyBlockDto;
-  const refs = (combos: typeof block.combos) =>
-    combos.map(({ id, line, title }) => (known.has(id) ? { comboId: id } : { line, title }));
-  const lanes = (block.lanes ?? []).map(({ group, combos }) => ({ group, combos: refs(combos) }));
-  return { ...block, combos: refs(block.combos), lanes } as AnyBlockDto;
 }

@@ -11,7 +11,7 @@ import { Button, ButtonLink } from '../../../ui/Button.tsx';
 import { kindOf, tellBlock, type NameOf } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../strip/SmallStrip.tsx';
-import { laneOf } from '../kinds/kinds.ts';
+import { laneOf, pageOf } from '../kinds/kinds.ts';
 import { groupNames } from '../plan/lanes.ts';
 import { useCombosById } from '../useComboNames.ts';
 import { useDates } from '../../../ui/dates.ts';
@@ -119,11 +119,11 @@ function BlockOnCard({ block }: { block: AnyBlockDto }) {
     const combo = combos.get(ref.comboId ?? '');
     return combo ? `${combo.grade} ${combo.number} ${combo.title}` : refName(ref, combo);
   };
-  const strips = block.kind === 'combo' ? block.combos.slice(0, 2) : [];
-  const groups =
-    block.kind === 'combo'
-      ? groupNames({ rounds: [{ id: '', title: '', kind: 'pads', blocks: [block] }] })
-      : [];
+  const isDrawn = pageOf(block).isDrawnOnCard === true;
+  const strips = isDrawn ? kindOf(block).named(block).slice(0, 2) : [];
+  const groups = isDrawn
+    ? groupNames({ rounds: [{ id: '', title: '', kind: 'pads', blocks: [block] }] })
+    : [];
   return (
     <li className="flex items-center gap-3 text-sm max-sm:flex-wrap">
       <span className="tabular w-12 self-start">{clockText(block.seconds)}</span>
@@ -137,10 +137,10 @@ function BlockOnCard({ block }: { block: AnyBlockDto }) {
         {block.tell && <em className="block">{block.tell}</em>}
         {block.kit && block.kit.length > 0 && <span className="block">At hand: {block.kit.join(', ')}</span>}
       </span>
-      {strips.map((ref) => {
-        const combo = combos.get(ref.comboId ?? '');
+      {strips.map(({ field, comboId }) => {
+        const combo = combos.get(comboId);
         return (
-          combo && <SmallStrip key={combo.id} line={combo.line} beatsPerBar={combo.beatsPerBar} room={130} />
+          combo && <SmallStrip key={field} line={combo.line} beatsPerBar={combo.beatsPerBar} room={130} />
         );
       })}
     </li>

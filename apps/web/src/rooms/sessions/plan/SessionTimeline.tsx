@@ -1,7 +1,7 @@
 import { Tip } from '../../../ui/Tip.tsx';
 import { Play, Square } from 'lucide-react';
 import { Fragment, memo, useMemo, useState } from 'react';
-import { isPause, type NameOf } from '@eurhythm/core/rounds';
+import { isPause, type NameOf, isRest } from '@eurhythm/core/rounds';
 import { roundSeconds, sourceOf, unrollRounds } from '@eurhythm/core/plan';
 import type { RoundDto, SaveSessionDto } from '@eurhythm/contract';
 import { Button } from '../../../ui/Button.tsx';
@@ -119,9 +119,9 @@ const RoundOnTape = memo(function RoundOnTape({
           style={asLong(block.seconds)}
           className={`flex h-full min-w-0 items-end overflow-hidden border-r border-canvas ${
             isPause(block) ? 'bg-hint/60' : `${SHADES[round.kind]} text-on-tape`
-          } ${isChosen && block.kind !== 'rest' ? 'border-b-4 border-b-ink' : ''}`}
+          } ${isChosen && !isRest(block) ? 'border-b-4 border-b-ink' : ''}`}
         >
-          {block.kind !== 'rest' && block.seconds > least && (
+          {!isRest(block) && block.seconds > least && (
             <span className="flex h-6 min-w-0 flex-wrap content-start overflow-hidden text-sm leading-5">
               <span className="h-6 w-0.5" />
               <span className="tabular px-1">{clockText(block.seconds)}</span>

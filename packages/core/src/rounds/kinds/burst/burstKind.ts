@@ -1,7 +1,15 @@
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { AFTER_BELL } from '../counting.ts';
-import { linesOfTasks, sayTasks, taskForms, taskName, tasksOf, type GroupTask } from '../groupTasks.ts';
+import {
+  linesOfTasks,
+  sayTasks,
+  taskForms,
+  taskName,
+  tasksOf,
+  withTaskOf,
+  type GroupTask,
+} from '../groupTasks.ts';
 import type { BlockBase } from '../blockBase.ts';
 
 /** As many clean repetitions as fit. */
@@ -24,6 +32,8 @@ export const burstKind: BlockKind<BurstBlock> = {
   tell: (block) => allTold(block),
   written: ({ groups = [] }) => linesOfTasks(groups),
   done: ({ groups = [] }) => linesOfTasks(groups).map(({ line }) => line),
+  measures: ({ title, seconds }) => ({ kind: 'burst', title, seconds }),
+  ofGroup: withTaskOf,
   groups: ({ groups = [] }) => groups.map(({ group }) => group),
   texts: ({ groups = [] }, book) => groups.flatMap((task) => taskForms(task, book)),
   scenes: ({ title, groups = [] }, { from, to }, { book }) => [

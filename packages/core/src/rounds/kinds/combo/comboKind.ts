@@ -4,25 +4,47 @@ import { comboForms, intensityPhrase } from '../../../calls/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
-import { toldNumber, type Seconds } from '../../../units/index.ts';
+import { BPM_LIMITS, toldNumber, type Bpm, type Seconds } from '../../../units/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { wordOfCount } from '../counting.ts';
 import { saidIn } from '../saidInLine.ts';
 import { laneForms, stageCall } from './announcements.ts';
 import { USUAL_COMBO_BLOCK, type BlockCombo, type ComboBlock } from './comboBlock.ts';
-import { fillCombos, namedCombos, ownLines, type WrittenComboBlock } from './fillCombos.ts';
+import {
+  fillCombos,
+  handoutOfCombos,
+  namedCombos,
+  ownLines,
+  referCombos,
+  type WrittenComboBlock,
+} from './fillCombos.ts';
 import { layOutCombos, lengthOfCounted } from './layOutCombos.ts';
 import { strokeFormsOf } from './strokeFormsOf.ts';
 
 export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
   ...BY_THE_CLOCK,
   name: 'Combos',
+  board: 'times',
   usual: (id) => ({ ...USUAL_COMBO_BLOCK, id, combos: [] }),
   tell: ({ combos, bpm, times }, nameOf) =>
     `${combos.map(nameOf).join(', ') || 'no combo yet'}${times ? ` · ${toldNumber(times)} times from each lead` : ''} · ${toldNumber(bpm)} a minute`,
   isCounted: ({ times = null }) => times !== null,
   length: comboLength,
   fill: fillCombos,
+  refer: referCombos,
+  ofGroup: (block, group) => {
+    const lane = block.lanes?.find((each) => each.group === group && each.combos.length > 0);
+    return { ...block, combos: lane?.combos ?? block.combos, lanes: [] };
+  },
+  weighed: (block, needOf) =>
+    block.order === 'by-need'
+      ? { ...block, combos: block.combos.map((combo) => ({ ...combo, need: needOf(combo.id) })) }
+      : block,
+  bpm: ({ bpm }) => bpm,
+  fastest: fastestOf,
+  contact: ({ intensity = [] }) => Math.max(0, ...intensity),
+  timesInARow: ({ wayBack, times, cyclesEach }) => wayBack ?? times ?? cyclesEach,
+  handout: handoutOfCombos,
   named: namedCombos,
   written: ownLines,
   done: linesDone,
@@ -32,6 +54,20 @@ export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
   layOut: layOutCombos,
   strikes: () => 'as-compiled',
 };
+
+/** What its shape of tempo may come to. */
+function fastestOf({ bpm, tempo }: ComboBlock): Bpm {
+  switch (tempo?.kind) {
+    case 'ramp':
+      return Math.max(bpm, tempo.to);
+    case 'steps':
+      return tempo.by > 0 ? BPM_LIMITS.max : bpm;
+    case 'build-up':
+      return Math.max(bpm, tempo.fast);
+    default:
+      return bpm;
+  }
+}
 
 /** The lines of the combos that everybody does, those of the way back too. */
 function waysOf({ combos, wayBack }: ComboBlock, book: MoveBook): string[] {

@@ -1,4 +1,5 @@
-import type { NamedCombo, WrittenLine } from '../blockKind.ts';
+import { clockText } from '../../../units/index.ts';
+import type { HandoutLine, NamedCombo, WrittenLine } from '../blockKind.ts';
 import type { BlockCombo, ComboBlock, ComboRef } from './comboBlock.ts';
 
 /** Bar of a line that is no combo of the book. */
@@ -53,6 +54,37 @@ export function fillCombos(block: WrittenComboBlock, combos: ReadonlyMap<string,
     combos: filled(block.combos),
     lanes: (block.lanes ?? []).map(({ group, combos: refs }) => ({ group, combos: filled(refs) })),
   };
+}
+
+/** The block with its combos named again: those of the book by their ids, others with their lines. */
+export function referCombos(block: ComboBlock, isKnown: (comboId: string) => boolean): WrittenComboBlock {
+  const refs = (combos: readonly BlockCombo[]): ComboRef[] =>
+    combos.map(({ id, line, title }) => (isKnown(id) ? { comboId: id } : { line, title }));
+  const lanes = (block.lanes ?? []).map(({ group, combos }) => ({ group, combos: refs(combos) }));
+  return { ...block, combos: refs(block.combos), lanes };
+}
+
+/** Its combos with those of each group, and how long at what tempo. */
+export function handoutOfCombos(
+  { combos: refs, lanes = [], seconds, bpm }: WrittenComboBlock,
+  combos: ReadonlyMap<string, BlockCombo>,
+): HandoutLine[] {
+  const told = (each: readonly ComboRef[], who = ''): HandoutLine[] =>
+    each.map((ref) => {
+      const combo = combos.get(ref.comboId ?? '');
+      const name = combo ? `${combo.grade} ${combo.number}`.trim() : '';
+      return {
+        who,
+        name,
+        text: combo?.title ?? ref.title ?? '',
+        lines: [combo?.line ?? ref.line ?? ''],
+      };
+    });
+  return [
+    ...told(refs),
+    ...lanes.flatMap((lane) => told(lane.combos, lane.group)),
+    { text: `${clockText(seconds)} at ${bpm} a minute`, lines: [] },
+  ];
 }
 
 /** Every reference of a block with its field, those of its groups too. */

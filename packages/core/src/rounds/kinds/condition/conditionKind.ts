@@ -15,7 +15,15 @@ import {
   wordOfCount,
   type GroupReps,
 } from '../counting.ts';
-import { LANE_OPENING, linesOfTasks, sayTasks, taskForms, taskName, tasksOf } from '../groupTasks.ts';
+import {
+  LANE_OPENING,
+  linesOfTasks,
+  sayTasks,
+  taskForms,
+  taskName,
+  tasksOf,
+  withTaskOf,
+} from '../groupTasks.ts';
 import { USUAL_CONDITION_BLOCK, type ConditionBlock } from './conditionBlock.ts';
 
 export const conditionKind: BlockKind<ConditionBlock> = {
@@ -29,6 +37,7 @@ export const conditionKind: BlockKind<ConditionBlock> = {
     reps === null ? null : openingOf(groups) + mostReps(reps, groups) * repSeconds,
   written: ({ groups }) => linesOfTasks(groups),
   done: ({ groups }) => linesOfTasks(groups).map(({ line }) => line),
+  ofGroup: withTaskOf,
   groups: ({ groups }) => groups.map(({ group }) => group),
   *texts({ title, reps, groups }, book, count) {
     yield title.toLowerCase();

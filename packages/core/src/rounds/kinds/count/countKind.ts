@@ -26,6 +26,10 @@ export const countKind: BlockKind<CountBlock> = {
   length: (block, book, factor) => countSteps(block, book, factor).seconds,
   written: ({ line, groups }) => [{ field: 'line', line }, ...linesOfTasks(groups)],
   done: (block) => [block.line, ...linesOfTasks(block.groups).map(({ line }) => line)],
+  ofGroup: (block, group) => {
+    const own = block.groups.find((each) => each.group === group);
+    return { ...block, reps: own?.reps ?? block.reps, line: own?.line ?? block.line, groups: [] };
+  },
   groups: ({ groups }) => groups.map(({ group }) => group),
   *texts(block, book, count) {
     // Which words are counted does not depend on the pace.

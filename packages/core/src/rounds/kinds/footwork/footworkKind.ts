@@ -22,6 +22,7 @@ export const footworkKind: BlockKind<FootworkBlock> = {
   }),
   tell: ({ steps, there, strike, back }) =>
     `${toldNumber(steps)} × ${there}${strike === '' ? '' : `, ${strike}`}, ${toldNumber(steps)} × ${back}`,
+  board: 'steps',
   written: ({ there, back, strike }) => [
     { field: 'there', line: there },
     { field: 'back', line: back },

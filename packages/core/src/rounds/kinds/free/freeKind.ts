@@ -29,6 +29,7 @@ export const freeKind: BlockKind<FreeBlock> = {
   name: 'Shadow',
   usual: (id) => ({ ...USUAL_FREE_BLOCK, id }),
   tell: ({ prompts }) => prompts.join(', ') || 'no prompts',
+  prompts: ({ prompts }) => prompts,
   texts: ({ prompts }) => prompts.map((prompt) => prompt.toLowerCase()),
   scenes: ({ leadPlan }, time, { lead }) =>
     leadStretches(leadPlan, lead, time).map(({ from, to, lead: own }) => ({

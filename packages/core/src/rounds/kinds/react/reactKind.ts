@@ -49,6 +49,10 @@ export const reactKind: BlockKind<ReactBlock> = {
     reactionsOf(block)
       .map(({ call, line }) => `${call === '' ? 'the holder’s sign' : `“${call}”`}: ${line}`)
       .join(', '),
+  measures: (block) => ({
+    kind: 'reaction',
+    calls: [...new Set(reactionsOf(block).map(({ call }) => call.toLowerCase()))],
+  }),
   written: ({ line, more = [] }) => [
     { field: 'line', line },
     ...more.map((each, i) => ({ field: `more.${i}.line`, line: each.line })),

@@ -19,9 +19,12 @@ export const restKind: BlockKind<RestBlock> = {
   ...BY_THE_CLOCK,
   name: 'Rest',
   isPause: true,
+  isRest: true,
+  board: 'next',
   usual: (id) => ({ kind: 'rest', id, seconds: 40 }),
   tell: () => '',
   texts: ({ next = '' }) => (next === '' ? [] : [tellsChange(next) ? changePhrase(next) : nextPhrase(next)]),
+  handout: () => [],
   layOut: layOutRest,
 };
 

@@ -1,3 +1,4 @@
+import { isRest } from '@eurhythm/core/rounds';
 import type { AnyBlockDto } from '@eurhythm/contract';
 import { TextField, TickField } from '../../../../ui/Field.tsx';
 import { MaybeNumberField, WordsField } from '../../../../ui/TypedField.tsx';
@@ -11,7 +12,7 @@ export function SharedSettings({
   groups,
   onChange,
 }: SettingsProps<AnyBlockDto> & { groups: readonly string[] }) {
-  if (block.kind === 'rest') return null;
+  if (isRest(block)) return null;
   const who = block.who ?? [];
   const isFor = (group: string): boolean => who.length === 0 || who.includes(group);
   const toggle = (group: string): void => {

@@ -1,5 +1,5 @@
 import { memo, useState } from 'react';
-import { BLOCK_KINDS, kindOf } from '@eurhythm/core/rounds';
+import { BLOCK_KINDS, kindOf, isRest } from '@eurhythm/core/rounds';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { inTurns, oneTurn } from '@eurhythm/core/plan';
 import { withRightLength, type AnyBlockDto, type RoundDto } from '@eurhythm/contract';
@@ -57,7 +57,7 @@ export const RoundEditor = memo(function RoundEditor({
   const combos = useCombos();
   const byId = useCombosById();
   const { grades, school } = useGym();
-  const [openId, setOpenId] = useState(round.blocks.find((block) => block.kind !== 'rest')?.id ?? null);
+  const [openId, setOpenId] = useState(round.blocks.find((block) => !isRest(block))?.id ?? null);
   const planned = usePlanned();
   // What is done again for the others follows from the first turn.
   const blocks = oneTurn(round.blocks);

@@ -1,4 +1,4 @@
-import { tellBlock, type NameOf } from '@eurhythm/core/rounds';
+import { tellBlock, type NameOf, isRest, kindOf } from '@eurhythm/core/rounds';
 import { ArrowDown, ArrowUp, BookMarked, Copy, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { roundSeconds } from '@eurhythm/core/plan';
@@ -38,10 +38,10 @@ interface RoundRowProps {
 /** A round in the list of a session: what is done, how long, and what can be done with it. */
 export const RoundRow = memo(function RoundRow(props: RoundRowProps) {
   const { round, index, isLast, isJoined, isChosen, hasFault, actions } = props;
-  const work = round.blocks.find((block) => block.kind !== 'rest');
+  const work = round.blocks.find((block) => !isRest(block));
   const nameOf = useComboNames();
   const byId = useCombosById();
-  const first = work?.kind === 'combo' ? byId.get(work.combos[0]?.comboId ?? '') : undefined;
+  const first = work && byId.get(kindOf(work).named(work)[0]?.comboId ?? '');
   return (
     <SortableRow id={roundPlace(round.id)} label={`round ${round.title}`}>
       <div
@@ -107,7 +107,7 @@ export const RoundRow = memo(function RoundRow(props: RoundRowProps) {
 /** What is done in a round: its blocks of work in a few words. */
 function tellRound(round: RoundDto, name: NameOf): string {
   return round.blocks
-    .filter((block) => block.kind !== 'rest')
+    .filter((block) => !isRest(block))
     .map((block) => tellBlock(block, name))
     .join('; ');
 }
