@@ -18,8 +18,6 @@ import type { Seconds } from '@eurhythm/core/units';
 const KEPT_RATE = 16_000;
 /** No more than so many seconds of it, with what was lost. */
 const MOST_KEPT: Seconds = 300;
-/** What is heard waits no longer than this for what is played meanwhile. */
-const MOST_WAIT: Seconds = 0.1;
 
 /** How it listens. */
 export interface LiveWish {
@@ -78,7 +76,7 @@ export class LiveStrikes {
     this.music = new MusicWatch(sampleRate);
     if (besideOwn) {
       const detector = new EchoAwareDetector(sampleRate, setting, (again) => this.change(again));
-      const both = new SideBySide(MOST_WAIT * sampleRate);
+      const both = new SideBySide(sampleRate);
       this.push = (samples) => both.takeHeard(samples).flatMap(([heard, own]) => detector.push(heard, own));
       this.pushOwn = (samples) => both.takeOwn(samples).flatMap(([heard, own]) => detector.push(heard, own));
       this.waiting = () => both.waiting / sampleRate;

@@ -273,11 +273,11 @@ describe('SideBySide', () => {
     expect(both.waiting).toBe(1);
     expect(listed(both.takeOwn(piece(4, 5)))).toEqual([[[14], [4]]]);
   });
-  it('does not wait where nothing was ever played, nor for a device that plays no more', () => {
+  it('does not wait where nothing was ever played, nor for long for a device that plays no more', () => {
     const both = new SideBySide(2);
     expect(listed(both.takeHeard(piece(1)))).toEqual([[[1], [0]]]);
     both.takeOwn(piece(5));
-    both.takeHeard(piece(2, 3));
+    expect(listed(both.takeHeard(piece(2, 3)))).toEqual([[[2], [5]]]);
     expect(listed(both.takeHeard(piece(4, 6)))).toEqual([
       [[3], [0]],
       [
@@ -286,10 +286,49 @@ describe('SideBySide', () => {
       ],
     ]);
   });
-  it('begins anew with the newest after a pause of either', () => {
-    const both = new SideBySide(2);
-    both.takeOwn(piece(1, 2, 3));
-    both.takeOwn(piece(4, 5));
-    expect(listed(both.takeHeard(piece(11)))).toEqual([[[11], [4]]]);
+
+  const RATE_OF_BURSTS = 1000;
+  const STEP = 10;
+  /** Two streams that count, in steps; each is held up by `late(i)` steps and then comes at once. */
+  const streamed = (steps: number, heardAfter: (i: number) => number, ownAfter: (i: number) => number) => {
+    const both = new SideBySide(RATE_OF_BURSTS);
+    const arrivals = Array.from({ length: steps }, (_, i) => [
+      { at: i + ownAfter(i), i, takes: (samples: Float32Array) => both.takeOwn(samples) },
+      { at: i + heardAfter(i), i, takes: (samples: Float32Array) => both.takeHeard(samples) },
+    ]).flat();
+    arrivals.sort((a, b) => a.at - b.at);
+    const paired = arrivals.flatMap(({ i, takes }) =>
+      takes(Float32Array.from({ length: STEP }, (_, k) => 1 + i * STEP + k)),
+    );
+    return listed(paired).flatMap(([heard, own]) => heard!.map((at, k) => at - own![k]!));
+  };
+  it('keeps the same time together where a busy device brings either in bursts', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: 45 }), fc.integer({ min: 2, max: 45 }), (one, other) => {
+        // The first second comes evenly, as both were begun.
+        const bursts = (length: number) => (i: number) => (i < 100 ? 0 : length - 1 - (i % length));
+        const apart = streamed(600, bursts(one), bursts(other));
+        expect(new Set(apart)).toEqual(new Set([0]));
+      }),
+      { numRuns: 60 },
+    );
+  });
+  it('finds the newest of both again where one of them came first in a burst, or lost much', () => {
+    // What was played comes late by half a second at first, though it was played at the same time.
+    const late = streamed(
+      600,
+      () => 0,
+      (i) => (i < 50 ? 50 - i : 0),
+    );
+    expect(Math.abs(late.at(-1)!)).toBeLessThanOrEqual(0.03 * RATE_OF_BURSTS + STEP);
+    const [lost, from] = [40, 200];
+    const both = new SideBySide(RATE_OF_BURSTS);
+    let waited = 0;
+    for (let i = 0; i < 600; i++) {
+      both.takeHeard(new Float32Array(STEP));
+      if (i < from || i >= from + lost) both.takeOwn(new Float32Array(STEP));
+      waited = both.waiting;
+    }
+    expect(waited).toBeLessThanOrEqual(0.03 * RATE_OF_BURSTS);
   });
 });
