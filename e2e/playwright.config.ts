@@ -3,18 +3,8 @@ import { needChromium } from '../scripts/chromium.mjs';
 
 /** The stories run against the built application in Debian's Chromium, each file on a fresh demo gym of its own. */
 const chromium = needChromium();
-/** What is about sound needs it whole, so nothing runs beside it: a machine without a sound card loses some while it is busy. */
-const SOUND = [
-  'listening.spec.ts',
-  'ownVoice.spec.ts',
-  'strikes.spec.ts',
-  'strikesLab.spec.ts',
-  'sound.spec.ts',
-  'story.spec.ts',
-];
-
-/** What is about sound may run again where the machine lost some of it; the list then calls it flaky, which is a fault to be mended. */
-const AGAIN = process.env['CI'] ? 4 : 0;
+/** What is about the browser's own audio needs it whole, so nothing runs beside it: a machine without a sound card loses some while it is busy. */
+const SOUND = ['story.spec.ts', 'strikes.spec.ts', 'sound.spec.ts'];
 
 export default defineConfig({
   testDir: '.',
@@ -22,7 +12,8 @@ export default defineConfig({
   timeout: 240_000,
   // A busy machine draws late; what is drawn never is not drawn later either.
   expect: { timeout: 15_000 },
-  workers: 2,
+  // Much of a story is waiting.
+  workers: 3,
   fullyParallel: false,
   reporter: [['list'], ['../scripts/slowestFiles.mjs']],
   use: {
@@ -44,7 +35,7 @@ export default defineConfig({
     serviceWorkers: 'block',
   },
   projects: [
-    { name: 'stories', testIgnore: SOUND, retries: process.env['CI'] ? 1 : 0 },
-    { name: 'sound', testMatch: SOUND, workers: 1, retries: AGAIN, use: { sound: 'paced' } as object },
+    { name: 'stories', testIgnore: SOUND },
+    { name: 'sound', testMatch: SOUND, workers: 1, use: { sound: 'real' } as object },
   ],
 });

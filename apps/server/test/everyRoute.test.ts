@@ -294,8 +294,10 @@ describe('every route that takes something', () => {
         expect(body.message).toMatch(/^\P{Ll}.*[.?]$/su);
         for (const error of body.errors ?? []) expect(error.message).toMatch(/[.?]$/);
       }),
-      { numRuns: 60 },
+      { numRuns: 40 },
     );
+  });
+  it('leaves every list to be read', async () => {
     for (const list of LISTS) expect([list, (await call('GET', list)).status]).toEqual([list, 200]);
   });
   it('refuses what is nested without end', async () => {
@@ -342,18 +344,26 @@ describe('a write that is sent again', () => {
       route,
     ),
   ).filter((route) => route !== 'PUT combos/order');
-  it.each(SAME)('%s, four times at once, is written once', async (route) => {
+  const state = async (): Promise<Record<string, string>> =>
+    Object.fromEntries(
+      await Promise.all(
+        LISTS.map(async (list): Promise<[string, string]> => [
+          list,
+          JSON.stringify((await call('GET', list)).body, (key, value) =>
+            key === 'updatedAt' ? undefined : value,
+          ),
+        ]),
+      ),
+    );
+  it.each(SAME)('%s, four times at once, is answered alike', async (route) => {
     const answers = await Promise.all(Array.from({ length: 4 }, () => send(route, RIGHT[route])));
     expect(answers.map(({ status }) => status)).toEqual(answers.map(() => answers[0]!.status));
     expect(answers[0]!.status).toBeLessThan(300);
-    const state = async (): Promise<string> =>
-      JSON.stringify(
-        await Promise.all(LISTS.map(async (list) => (await call('GET', list)).body)),
-        (key, value) => (key === 'updatedAt' ? undefined : value),
-      );
+  });
+  it('changes nothing', async () => {
     const before = await state();
-    await send(route, RIGHT[route]);
-    expect(await state()).toBe(before);
+    for (const route of SAME) await send(route, RIGHT[route]);
+    expect(await state()).toEqual(before);
   });
   it('a deletion is as good the second time', async () => {
     for (const path of [

@@ -116,6 +116,13 @@ describe('a gym in a file', () => {
     expect((await call('GET', 'runs/held')).body.results).toMatchObject([{ id: 'later' }]);
     expect((await gymFile()).attempts.some(({ id }: any) => id === trial.id)).toBe(false);
   });
+});
+
+describe('a file of a gym', () => {
+  let right: any;
+  beforeAll(async () => {
+    right = await gymFile();
+  });
   it.each<[string, (file: any) => unknown, RegExp, string]>([
     ['no JSON', () => '{', /not written in JSON/, 'file'],
     ['another file', () => ({ a: 1 }), /no file of a gym/, 'format'],
@@ -146,16 +153,21 @@ describe('a gym in a file', () => {
       /This run is neither/,
       'results.0.runId',
     ],
-  ])('with %s is refused whole, with the place', async (_, spoilt, sentence, field) => {
-    const before = contents(await gymFile());
-    const { status, body } = await bringIn(spoilt(await gymFile()));
+  ])('with %s is refused, with the place', async (_, spoilt, sentence, field) => {
+    const { status, body } = await bringIn(spoilt(right));
     expect([status, body.errors[0].field]).toEqual([422, field]);
     expect(body.message).toMatch(sentence);
-    expect(contents(await gymFile())).toEqual(before);
+  });
+  it('that was refused changed nothing', async () => {
+    expect(contents(await gymFile())).toEqual(contents(right));
   });
 });
 
 describe('a file that somebody spoilt', () => {
+  let right: any;
+  beforeAll(async () => {
+    right = await gymFile();
+  });
   it.each([
     [
       'nested without end',
@@ -172,7 +184,7 @@ describe('a file that somebody spoilt', () => {
       (file: any) => ({ ...file, runs: [{ ...file.runs[0], partners: [{ round: 0, groups: [null] }] }] }),
     ],
   ])('%s is told in a sentence', async (_, spoilt) => {
-    const { status, body } = await bringIn(spoilt(await gymFile()), '?preview=yes');
+    const { status, body } = await bringIn(spoilt(right), '?preview=yes');
     expect([status, body.message]).toEqual([422, expect.stringMatching(/\.$/)]);
   });
 });
