@@ -31,8 +31,8 @@ export async function faultsOf(page: Page): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe);
   return page.evaluate(async () => {
     const { violations } = await (
-      window as unknown as { axe: { run(): Promise<{ violations: Fault[] }> } }
-    ).axe.run();
+      window as unknown as { axe: { run(options: object): Promise<{ violations: Fault[] }> } }
+    ).axe.run({ resultTypes: ['violations'], preload: false, iframes: false });
     return violations.map(
       ({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`,
     );
