@@ -13,6 +13,6 @@ export async function dueInRun(
     ['', '/plan'].map(async (path) => (await request.get(`/api/runs/${runId}${path}`)).json()),
   );
   const { lead, word, count, clips, factor, book, rounds } = plan;
-  const setting = { owner: run.sessionId, lead, word, count, clips, factor };
+  const setting = { seedKey: run.sessionId, lead, word, count, clips, factor };
   return dueStrikes(compileToPlay(rounds[round], setting, moveBook(book.items, book.numbers)));
 }

@@ -14,7 +14,7 @@ test('what the gym says of itself decides what is found in a line', async ({ pag
   await page.getByLabel('Beat line').fill('f:high 2 r:round 1');
   const says = page
     .locator('section')
-    .filter({ has: page.getByRole('heading', { name: 'What the body says' }) });
+    .filter({ has: page.getByRole('heading', { name: 'What limits the speed' }) });
   const fastest = async (): Promise<number> =>
     (
       await (

@@ -20,8 +20,8 @@ test('a gym is taken away in a file, changed elsewhere, and brought in after a l
   page,
 }) => {
   await open(page, '/gym');
-  await page.getByRole('link', { name: 'Keep and take away' }).click();
-  await expect(page.getByRole('heading', { name: 'Keep and take away' })).toBeVisible();
+  await page.getByRole('link', { name: 'Backup and export' }).click();
+  await expect(page.getByRole('heading', { name: 'Backup and export' })).toBeVisible();
   const file = JSON.parse(await taken(page, 'The whole gym, in one file'));
   expect(file.combos.length).toBeGreaterThan(10);
 

@@ -137,7 +137,7 @@ test('the class of an hour is built by keyboard alone', async ({ page }) => {
   await keyboard.type('Minnows 1');
   await press('Enter');
   await expect(page.getByText('Minnows do instead')).toBeVisible();
-  await to('Held, times', 'spinbutton');
+  await to('Number of rounds', 'spinbutton');
   await press('Control+a');
   await keyboard.type('12');
   await expect(page.getByRole('list', { name: 'Held 12 times' })).toBeVisible();

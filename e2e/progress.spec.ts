@@ -41,7 +41,11 @@ test('a real gain, a plateau and one lucky best are told apart, with their trial
   await fighterWith(page, 'plateau', [...calm, [23, 22], [22, 23], [23, 23]]);
   await fighterWith(page, 'lucky', [...calm, [22, 29]]);
   await page.goto('/fighters/gain');
-  await expect(page.getByText(/Last month\. Really better: 27\.5 in 6 trials against 22\.5/)).toBeVisible();
+  await expect(
+    page.getByText(
+      /Compared with the month before: Clear change for the better: 27\.5 in 6 trials against 22\.5/,
+    ),
+  ).toBeVisible();
   await expect(page.getByRole('img', { name: /Two straights, left lead: 20 trials, best 28/ })).toBeVisible();
   await page.getByRole('button', { name: 'Show the trials as text' }).click();
   await expect(page.getByRole('cell', { name: '27, 28' }).first()).toBeVisible();
@@ -56,7 +60,7 @@ test('a real gain, a plateau and one lucky best are told apart, with their trial
   ]);
   expect(picture.suggestedFilename()).toMatch(/\.png$/);
   await page.goto('/fighters/plateau');
-  await expect(page.getByText(/Last month\. No real change/)).toBeVisible();
+  await expect(page.getByText(/Compared with the month before: No real change/)).toBeVisible();
   await page.goto('/fighters/lucky');
   await expect(page.getByText(/a single trial makes the difference/).first()).toBeVisible();
 });
@@ -152,7 +156,7 @@ test('a goal is set in the page and stands against the trend', async ({ page }) 
 
 test('what the log says leads to doing something about it', async ({ page }) => {
   await page.goto('/');
-  await expect(page.getByText('Really better').first()).toBeVisible();
+  await expect(page.getByText('Clear change for the better').first()).toBeVisible();
   await page.getByRole('link', { name: 'Put it into a session' }).first().click();
   await expect(page.getByLabel('Beats a minute').first()).toHaveValue(/^\d+$/);
   await expect(page.getByText(/For those who may come: \d+ a minute/)).toBeVisible();

@@ -79,7 +79,7 @@ test('a burst is counted by the microphone, kept with what was heard, and counte
 test('a burst is tried out with nobody striking: a number is shown, and nothing kept', async ({ page }) => {
   await takeToTheFloor(page, ['Lumi Achterberg']);
   await page.keyboard.press('t');
-  await choose(page.getByLabel('Counted by'), 'Try it: nobody strikes');
+  await choose(page.getByLabel('Counted by'), 'Demo source (no one strikes)');
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByText('Only tried: nothing was kept.')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText(/\d\.\d a second/)).toBeVisible();

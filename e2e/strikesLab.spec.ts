@@ -29,7 +29,7 @@ test('the lab learns a hall: what is quiet, how strong strikes are, and keeps it
   await accept(page);
   await strikingMicrophone(page);
   await page.goto('/gym');
-  await page.getByRole('link', { name: 'What hears strikes' }).click();
+  await page.getByRole('link', { name: 'Strike sensors and microphone' }).click();
   await choose(page.getByLabel('Hear with'), 'Microphone');
   await page.getByRole('button', { name: 'Learn this hall' }).click();
   await expect(page.getByText(/^Quiet: \d/)).toBeVisible();
@@ -93,7 +93,7 @@ test('two ears hear the same strikes: the lab tells what each hears alone', asyn
   await expect
     .poll(async () => Number(await page.getByTestId('lab-count').textContent()), { timeout: 20_000 })
     .toBeGreaterThan(1);
-  await choose(page.getByLabel('Strike sensor beside'), 'Try it: nobody strikes');
+  await choose(page.getByLabel('Strike sensor beside'), 'Demo source (no one strikes)');
   await page.getByRole('button', { name: 'Compare' }).click();
   await page.waitForTimeout(4000);
   await page.getByRole('button', { name: 'That is enough' }).click();

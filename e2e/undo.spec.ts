@@ -16,7 +16,7 @@ test('a session comes back with who was ticked at the door; one that was held st
   await page.request.put('/api/sessions/to-go/sheet', { data: { present, size: 2, rotations: 3 } });
   const before = await json(page, 'sessions/to-go');
   await open(page, '/sessions/to-go');
-  await page.getByRole('button', { name: 'Take the session out' }).click();
+  await page.getByRole('button', { name: 'Remove session' }).click();
   await expect(page.getByRole('navigation', { name: 'Sessions' }).getByText('To go')).toBeHidden();
   expect((await page.request.get('/api/sessions/to-go')).status()).toBe(404);
   await undo(page, '“To go” is taken out.');
@@ -25,7 +25,7 @@ test('a session comes back with who was ticked at the door; one that was held st
   expect((await json(page, 'sessions/to-go/sheet')).present).toEqual(present);
 
   await open(page, '/sessions/first-steps');
-  await page.getByRole('button', { name: 'Take the session out' }).click();
+  await page.getByRole('button', { name: 'Remove session' }).click();
   await expect(page.getByText('This session has been held, and its log belongs to it.')).toBeVisible();
   await expect(page.getByRole('heading', { name: /First steps/ })).toBeVisible();
 });

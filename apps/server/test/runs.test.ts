@@ -107,7 +107,13 @@ describe('runs', () => {
     const { body } = await call('GET', 'runs/run1/plan');
     expect(body).toMatchObject({ runId: 'run1', lead: 'left' });
     const book = moveBook(body.book.items, body.book.numbers);
-    const setting = { owner: 'run1', lead: body.lead, word: body.word, count: body.count, clips: body.clips };
+    const setting = {
+      seedKey: 'run1',
+      lead: body.lead,
+      word: body.word,
+      count: body.count,
+      clips: body.clips,
+    };
     const played = compileToPlay(body.rounds[0], setting, book);
     const { blocks } = (await call('GET', 'runs/run1')).body.rounds[0];
     const asked = { blocks, lead: body.lead, seed: roundSeed('run1', body.rounds[0].id) };

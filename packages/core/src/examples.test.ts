@@ -15,7 +15,7 @@ import * as run from './run/index.ts';
 import * as sound from './sound/index.ts';
 import * as speed from './speed/index.ts';
 import * as strikes from './strikes/index.ts';
-import * as standIns from './simulation/index.ts';
+import * as simulation from './simulation/index.ts';
 import * as teach from './teach/index.ts';
 import * as units from './units/index.ts';
 
@@ -101,7 +101,7 @@ const words: progress.GradeWords = { combo: String, test: String, value: String 
  */
 const SCOPE: Readonly<Record<string, unknown>> = {
   ...{ ...units, ...moves, ...lines, ...body, ...teach, ...sound, ...calls },
-  ...{ ...rounds, ...plan, ...run, ...home, ...strikes, ...standIns, ...speed, ...progress, ...formats },
+  ...{ ...rounds, ...plan, ...run, ...home, ...strikes, ...simulation, ...speed, ...progress, ...formats },
   ...{ book, line, voice, combo, filled, round, noFacts, words },
   walk: (text: string) => body.walkStance(line(text), book, 'left'),
 };

@@ -59,7 +59,7 @@ export class HomePageService {
       { id: 'burst', title: '', kind: 'combos' as const, blocks: burstRound(BURST_AT_HOME).blocks },
     ];
     const { rounds, setting, book } = await this.rounds.toPlay(held, {
-      owner: sessionId,
+      seedKey: sessionId,
       lead: fighter.lead,
       word: session.word ?? '',
       sound: 'room',

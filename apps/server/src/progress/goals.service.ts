@@ -105,7 +105,7 @@ function goalSentence(
     `${told(expected.value)} on that day by the trend (${told(expected.from)} to ${told(expected.to)})`;
   switch (state) {
     case 'reached':
-      return `Reached on ${reachedOn}: half the trials of that day were there.`;
+      return `Goal reached on ${reachedOn}: half of that day’s trials were at or above it.`;
     case 'over':
       return `The day is over, and it was not reached.`;
     case 'on the way':

@@ -267,7 +267,7 @@ function dueCombos(memory: Awaited<ReturnType<MemoryService['of']>>): QuestionVi
       name: 'Memory',
       sentence: `${due.length} combos are due with ${fighters} fighters, ${slipping} are slipping; most often ${most![0]!.combo} (${most!.length}).`,
       to: '/fighters/memory',
-      action: 'Ask them',
+      action: 'Review combos due',
     },
   ];
 }

@@ -16,18 +16,18 @@ import { ReplacementService } from './replacement.service.ts';
 @AllowRoles('coach')
 @Controller('api')
 class StandInsController {
-  constructor(private readonly standIns: ReplacementService) {}
+  constructor(private readonly replacement: ReplacementService) {}
 
   @Put('combos/:id/stand-in')
   @answers(StoodIn)
   combo(@Param('id') id: string, @Body() { by }: StandInDto): Promise<StoodIn> {
-    return this.standIns.ofCombo(id, by);
+    return this.replacement.ofCombo(id, by);
   }
 
   @Put('moves/:code/stand-in')
   @answers(StoodIn)
   move(@Param('code') code: string, @Body() { by }: StandInDto): Promise<StoodIn> {
-    return this.standIns.ofMove(code, by);
+    return this.replacement.ofMove(code, by);
   }
 }
 

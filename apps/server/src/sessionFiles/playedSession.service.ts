@@ -47,7 +47,7 @@ export class PlayedSessionService {
     if (wanted.length === 0) throw new NotFoundException('This round does not exist.');
     const { lead, word } = session;
     const { rounds, ...rest } = await this.rounds.toPlay(heldRounds(wanted), {
-      owner: sessionId,
+      seedKey: sessionId,
       lead,
       word: word ?? '',
       ...(voice === undefined ? {} : { voice }),

@@ -74,12 +74,12 @@ export class RoundsService {
   >(
     held: readonly R[],
     {
-      owner,
+      seedKey,
       lead,
       word,
       voice,
       sound,
-    }: Pick<RoundSetting, 'owner' | 'lead' | 'word'> & {
+    }: Pick<RoundSetting, 'seedKey' | 'lead' | 'word'> & {
       readonly voice?: VoiceId;
       readonly sound?: VoiceSound;
     },
@@ -100,7 +100,7 @@ export class RoundsService {
       first += round.blocks.length;
       return { ...round, written: round.blocks, blocks: filled };
     });
-    return { rounds, setting: { owner, lead, word, ...spoken }, book };
+    return { rounds, setting: { seedKey, lead, word, ...spoken }, book };
   }
 
   /** What anybody needs to compile these blocks: the combos in their places, the count, and every clip they may call. */

@@ -18,7 +18,7 @@ import { WakeLock } from './wakeLock.ts';
 export function openRunController(run: RunView, plan: RunPlanView): RunController<FloorOutput> {
   const output = makesSound() ? new AudioOutput() : new SilentOutput();
   const { lead, word, count, clips, factor, book } = plan;
-  const setting = { owner: run.sessionId, lead, word, count, clips, factor };
+  const setting = { seedKey: run.sessionId, lead, word, count, clips, factor };
   const done = runState(
     run.events.flatMap((kept) => {
       const event = readRunEvent(kept);

@@ -38,7 +38,7 @@ export function useHearing(): Hearing {
   const hear = (wish: HearingWish): void =>
     play(async () => {
       const blocks = [blockOf(wish)];
-      const round = await compileHere({ owner: 'hear', id: 'hear', blocks, lead: wish.lead });
+      const round = await compileHere({ seedKey: 'hear', id: 'hear', blocks, lead: wish.lead });
       return excerpt(round, CYCLES[wish.times ?? 'once']);
     });
   return { state, beat: state === 'playing' ? beat : null, stop, hear };

@@ -83,7 +83,7 @@ export class HallMember {
     if (!view || this.isGone) return;
     const { plan, sessionId, events } = view;
     const { lead, word, count, clips, factor, book } = plan;
-    const setting = { owner: sessionId, lead, word, count, clips, factor };
+    const setting = { seedKey: sessionId, lead, word, count, clips, factor };
     const controller = new FollowingController({
       events,
       rounds: plan.rounds.length,

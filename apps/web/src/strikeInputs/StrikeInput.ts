@@ -10,7 +10,7 @@ export const INPUT_NAMES: Readonly<Record<InputKind, string>> = {
   microphone: 'Microphone',
   motion: 'Motion of this phone',
   sensor: 'Strike sensor',
-  pretend: 'Try it: nobody strikes',
+  pretend: 'Demo source (no one strikes)',
 };
 
 export interface InputEvents {
@@ -34,7 +34,7 @@ export interface KeptSound {
   readonly from: Seconds;
 }
 
-/** What hears strikes, and is open. */
+/** Strike sensors and microphone, and is open. */
 export interface StrikeInput {
   /** Null for one of which nothing is kept. */
   readonly source: StrikeSource | null;

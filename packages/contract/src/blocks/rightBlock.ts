@@ -2,7 +2,7 @@ import type { MoveBook } from '@eurhythm/core/moves';
 import {
   ROUND_LIMITS,
   isCounted,
-  standInBlock,
+  placeholderBlock,
   withExactLength,
   type BlockCombo,
 } from '@eurhythm/core/rounds';
@@ -27,7 +27,7 @@ export function isRightBlock(block: AnyBlockDto): boolean {
 
 /** A block that can be reckoned with and drawn: itself where it is right, and until then one that asks nothing. */
 export function rightBlock(block: AnyBlockDto): AnyBlockDto {
-  return isRightBlock(block) ? block : (standInBlock(block) as AnyBlockDto);
+  return isRightBlock(block) ? block : (placeholderBlock(block) as AnyBlockDto);
 }
 
 /** The block with the length that its counts need at this pace, where it is counted; a half-typed one stays as it is. */

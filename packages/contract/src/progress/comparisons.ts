@@ -94,10 +94,10 @@ export class ComparedView {
   @IsAmount()
   readonly change!: number | null;
 
-  /** The least change that is real; null where the typical error is not known. */
+  /** The smallest change that is real; null where the typical error is not known. */
   @OrNull()
   @IsAmount()
-  readonly least!: number | null;
+  readonly smallestDetectableChange!: number | null;
 
   @OrNull()
   @IsAmount()

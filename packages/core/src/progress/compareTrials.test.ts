@@ -16,25 +16,25 @@ const sureness = ({ verdict }: Compared): number => (verdict === 'faster' || ver
 
 describe('compareTrials', () => {
   it('asks 1.645 · √2 · typical error of a pair of single trials', () => {
-    const { least, change } = compareTrials({
+    const { smallestDetectableChange, change } = compareTrials({
       better: 'higher',
       before: before([20]),
       after: after([22]),
       typicalError: 1,
     });
-    expect(least).toBeCloseTo(1.645 * Math.SQRT2, 9);
+    expect(smallestDetectableChange).toBeCloseTo(1.645 * Math.SQRT2, 9);
     expect(change).toBe(2);
   });
 
   it('asks less where each side has more trials', () => {
-    const { least, trials } = compareTrials({
+    const { smallestDetectableChange, trials } = compareTrials({
       better: 'higher',
       before: before([20, 20], [20, 20]),
       after: after([22]),
       typicalError: 1,
     });
     expect(trials).toEqual({ before: 4, after: 1 });
-    expect(least).toBeCloseTo(1.645 * Math.sqrt(1 / 4 + 1), 9);
+    expect(smallestDetectableChange).toBeCloseTo(1.645 * Math.sqrt(1 / 4 + 1), 9);
   });
 
   it('takes the typical error from trials of the same day where none is told', () => {
@@ -54,8 +54,11 @@ describe('compareTrials', () => {
       [before(), after()],
       [before([20], [21]), after([25])],
     ] as const) {
-      const { verdict, least } = compareTrials({ better: 'higher', before: b, after: a });
-      expect({ verdict, least }).toEqual({ verdict: 'too little data', least: null });
+      const { verdict, smallestDetectableChange } = compareTrials({ better: 'higher', before: b, after: a });
+      expect({ verdict, smallestDetectableChange }).toEqual({
+        verdict: 'too little data',
+        smallestDetectableChange: null,
+      });
     }
   });
 
@@ -70,12 +73,12 @@ describe('compareTrials', () => {
   });
 
   it('is not sure of a change whose error rests on one pair of trials', () => {
-    const { verdict, change, least } = compareTrials({
+    const { verdict, change, smallestDetectableChange } = compareTrials({
       better: 'higher',
       before: before([20, 21]),
       after: after([23]),
     });
-    expect(change!).toBeGreaterThan(least!);
+    expect(change!).toBeGreaterThan(smallestDetectableChange!);
     expect(verdict).toBe('too little data');
   });
 
@@ -92,7 +95,7 @@ describe('compareTrials', () => {
   it('does not take one lucky best for a change', () => {
     const lucky = { before: before([33, 34], [33, 33], [32, 33]), after: after([39, 34]) };
     const told = compareTrials({ better: 'higher', ...lucky, typicalError: 1.2 });
-    expect(told.change!).toBeGreaterThan(told.least!);
+    expect(told.change!).toBeGreaterThan(told.smallestDetectableChange!);
     expect(told).toMatchObject({ verdict: 'no real change', isDrivenByOutlier: true });
     const real = { before: lucky.before, after: after([37, 36]) };
     expect(compareTrials({ better: 'higher', ...real, typicalError: 1.2 }).verdict).toBe('faster');
@@ -102,7 +105,7 @@ describe('compareTrials', () => {
     const days = [[20, 20.2], [23, 23.1], [19, 19.2], [24, 24.1]]; // prettier-ignore
     const told = compareTrials({ better: 'higher', before: before(...days), after: after(...days) });
     expect(told.daysDiffer).toBe(true);
-    expect(told.least!).toBeGreaterThan(2);
+    expect(told.smallestDetectableChange!).toBeGreaterThan(2);
   });
 
   const side = fc.array(fc.array(fc.double({ min: 15, max: 30, noNaN: true }), { maxLength: 4 }), {
@@ -119,7 +122,7 @@ describe('compareTrials', () => {
           after: after(...a.map((values) => values.toReversed())),
         });
         expect(turned.verdict).toBe(straight.verdict);
-        expect(turned.least ?? 0).toBeCloseTo(straight.least ?? 0, 9);
+        expect(turned.smallestDetectableChange ?? 0).toBeCloseTo(straight.smallestDetectableChange ?? 0, 9);
       }),
     );
   });

@@ -10,13 +10,13 @@ export interface Compared {
   readonly verdict: Verdict;
   /** Mean of the trials after less that of those before, in the unit of the test; null where one side has none. */
   readonly change: number | null;
-  /** The least change that is real in nine of ten cases; null where the typical error is not known. */
-  readonly least: number | null;
+  /** The smallest change that is real in nine of ten cases; null where the typical error is not known. */
+  readonly smallestDetectableChange: number | null;
   readonly typicalError: number | null;
   readonly trials: { readonly before: number; readonly after: number };
   /** Means of the two sides. */
   readonly means: { readonly before: number | null; readonly after: number | null };
-  /** Whether days differ by more than trials of one day do, so that the least change is larger. */
+  /** Whether days differ by more than trials of one day do, so that the smallest change is larger. */
   readonly daysDiffer: boolean;
   /** Whether a single trial makes the difference: the luckiest one after, or the unluckiest before. */
   readonly isDrivenByOutlier: boolean;
@@ -65,26 +65,33 @@ export function compareTrials({ better, before, after, typicalError: known }: To
   const change = means.before === null || means.after === null ? null : means.after - means.before;
   const base = { change, typicalError: error?.error ?? null, trials, means, outliers };
   if (change === null || !error)
-    return { ...base, least: null, daysDiffer: false, isDrivenByOutlier: false, verdict: 'too little data' };
+    return {
+      ...base,
+      smallestDetectableChange: null,
+      daysDiffer: false,
+      isDrivenByOutlier: false,
+      verdict: 'too little data',
+    };
   const days = daysVariance(sides, error.error ** 2);
   const spread = Math.sqrt(error.error ** 2 * (1 / trials.before + 1 / trials.after) + days.variance);
   // Days are few, so what they add is known less well than the error of a trial.
-  const least = spread * (days.variance > 0 ? tCritical90(days.degreesOfFreedom) : Z_90);
-  const sure = Math.max(least, spread * tCritical90(error.degreesOfFreedom));
+  const smallestDetectableChange = spread * (days.variance > 0 ? tCritical90(days.degreesOfFreedom) : Z_90);
+  const sure = Math.max(smallestDetectableChange, spread * tCritical90(error.degreesOfFreedom));
   const isUp = change > 0 === (better === 'higher');
-  const isDrivenByOutlier = Math.abs(change) > least && dependsOnOne(valuesBefore, valuesAfter, error.error);
+  const isDrivenByOutlier =
+    Math.abs(change) > smallestDetectableChange && dependsOnOne(valuesBefore, valuesAfter, error.error);
   const verdict =
-    Math.abs(change) <= least || isDrivenByOutlier
+    Math.abs(change) <= smallestDetectableChange || isDrivenByOutlier
       ? 'no real change'
       : Math.abs(change) <= sure
         ? 'too little data'
         : isUp
           ? 'faster'
           : 'slower';
-  return { ...base, least, daysDiffer: days.variance > 0, isDrivenByOutlier, verdict };
+  return { ...base, smallestDetectableChange, daysDiffer: days.variance > 0, isDrivenByOutlier, verdict };
 }
 
-/** Without its one luckiest trial a real change is still at least so much of the least one. */
+/** Without its one luckiest trial a real change is still at least so much of the smallest one. */
 const WITHOUT_ONE = 0.5;
 
 /** Whether the change is gone without the trial of either side that speaks most for it. */

@@ -85,7 +85,7 @@ describe('course', () => {
   it('says each verdict with its numbers', () => {
     const told = (value: number): string => value.toFixed(1);
     expect(verdictSentence(course(trials(3), WISH)!.month!, told)).toMatch(
-      /^Really better: \d+\.\d in 8 trials against/,
+      /^Clear change for the better: \d+\.\d in 8 trials against/,
     );
     expect(verdictSentence(course(trials(0), WISH)!.month!, told)).toMatch(
       /^No real change: .* only a difference above/,

@@ -28,12 +28,12 @@ const trialsText = (count: number): string => `${count} ${count === 1 ? 'trial' 
  * verdictSentence(compareTrials({ better: 'higher', before: [], after: [] }), String) // 'Too little data: one side has no trial.'
  */
 export function verdictSentence(
-  { verdict, change, least, means, trials, daysDiffer, isDrivenByOutlier }: Compared,
+  { verdict, change, smallestDetectableChange, means, trials, daysDiffer, isDrivenByOutlier }: Compared,
   told: ToldValue,
 ): string {
   if (change === null) return 'Too little data: one side has no trial.';
   const sides = `${told(means.after!)} in ${trialsText(trials.after)} against ${told(means.before!)} in ${trialsText(trials.before)}`;
-  if (least === null)
+  if (smallestDetectableChange === null)
     return `Too little data: ${sides}. Two trials on one day would show how much they differ by themselves.`;
   const days = daysDiffer
     ? ' The days differ more than the trials of one day, which makes it harder to be sure.'
@@ -41,13 +41,13 @@ export function verdictSentence(
   switch (verdict) {
     case 'no real change':
       if (isDrivenByOutlier) return `No real change: ${sides}; a single trial makes the difference.`;
-      return `No real change: ${sides}; only a difference above ${told(least)} would be real.${days}`;
+      return `No real change: ${sides}; only a difference above ${told(smallestDetectableChange)} would be real.${days}`;
     case 'too little data':
-      return `Too little data: ${sides}; that is more than ${told(least)}, but too few trials were repeated on one day to be sure.${days}`;
+      return `Too little data: ${sides}; that is more than ${told(smallestDetectableChange)}, but too few trials were repeated on one day to be sure.${days}`;
     case 'faster':
-      return `Really better: ${sides}; a difference above ${told(least)} is no chance.`;
+      return `Clear change for the better: ${sides}; differences above ${told(smallestDetectableChange)} are unlikely to be chance.`;
     case 'slower':
-      return `Really worse: ${sides}; a difference above ${told(least)} is no chance.`;
+      return `Clear change for the worse: ${sides}; differences above ${told(smallestDetectableChange)} are unlikely to be chance.`;
     default:
       return verdict satisfies never;
   }
@@ -104,7 +104,11 @@ export function trendSentence(found: Trend | null, told: ToldValue): string {
   const { perFourWeeks, from, to, days, way } = found;
   const signed = (value: number): string => `${value < 0 ? '−' : '+'}${told(Math.abs(value))}`;
   const range = `${signed(from)} to ${signed(to)} in nine of ten cases, ${days} days`;
-  const words = { better: 'Getting better', worse: 'Getting worse', unclear: 'No clear trend' } as const;
+  const words = {
+    better: 'Trend to the better',
+    worse: 'Trend to the worse',
+    unclear: 'No clear trend',
+  } as const;
   return `${words[way]}: ${signed(perFourWeeks)} in four weeks (${range}).`;
 }
 

@@ -27,7 +27,7 @@ export interface PlannedRound {
 /** What compiling needs beside the round: who owns its chances, from which lead, in which words. */
 export interface RoundSetting {
   /** The session: see `roundSeed`. */
-  readonly owner: string;
+  readonly seedKey: string;
   readonly lead: Lead;
   /** The word of the day; empty for none. */
   readonly word: string;
@@ -48,18 +48,18 @@ export interface RoundToPlay extends CompiledRound {
  * Compiles a round as it is played: on the Floor, when it is only heard, and in files.
  *
  * @example
- * compileToPlay(burstRound(10), { owner: 'run', lead: 'left', word: '', count: ENGLISH_COUNT, clips: [] }, book).duration // 16
+ * compileToPlay(burstRound(10), { seedKey: 'run', lead: 'left', word: '', count: ENGLISH_COUNT, clips: [] }, book).duration // 16
  */
 export function compileToPlay(
   round: PlannedRound,
-  { owner, lead, word, count, clips, factor }: RoundSetting,
+  { seedKey, lead, word, count, clips, factor }: RoundSetting,
   book: MoveBook,
   shifts: readonly TempoShift[] = [],
 ): RoundToPlay {
   const plan = {
     blocks: round.blocks,
     lead,
-    seed: roundSeed(owner, round.id),
+    seed: roundSeed(seedKey, round.id),
     shifts,
     word,
     count,

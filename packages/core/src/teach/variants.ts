@@ -148,7 +148,7 @@ export function easier(line: BeatLine, book: MoveBook, audience: Audience): Easi
         return null;
       }
       const next = book.moves.get(move.easier)!;
-      const instead = standIn(now, next, book);
+      const instead = substituteMove(now, next, book);
       changes.push(`${move.name} becomes ${next.name.toLowerCase()}.`);
       now = instead;
     }
@@ -158,7 +158,7 @@ export function easier(line: BeatLine, book: MoveBook, audience: Audience): Easi
 }
 
 /** The stroke done with an easier move: with the same limb of the same body, and with the same lead afterwards. */
-function standIn(stroke: Stroke, next: Move, book: MoveBook): Stroke {
+function substituteMove(stroke: Stroke, next: Move, book: MoveBook): Stroke {
   const { move, side: numbered } = findMove(book, stroke.word)!;
   const side =
     move.side.kind === 'fixed'

@@ -17,7 +17,7 @@ const blocks = [
     cyclesEach: 3,
   },
 ];
-const setting = { owner: 'o', lead: 'left', word: '', count: ENGLISH_COUNT, clips: [] } as const;
+const setting = { seedKey: 'o', lead: 'left', word: '', count: ENGLISH_COUNT, clips: [] } as const;
 export const round: RoundToPlay = compileToPlay({ id: 'r', blocks: blocks as never }, setting, book);
 export const due = dueStrikes(round);
 export const listener: Listener = {

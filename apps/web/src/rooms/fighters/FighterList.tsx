@@ -17,7 +17,7 @@ export function FighterList() {
       <div className="mb-6 flex items-end justify-between">
         <h1 className="text-3xl">Fighters</h1>
         <div className="flex flex-wrap gap-3">
-          <ButtonLink to="/fighters/class">How they come on</ButtonLink>
+          <ButtonLink to="/fighters/class">Class progress</ButtonLink>
           <ButtonLink weight="bare" to="/fighters/from-file">
             Strikes from a file
           </ButtonLink>

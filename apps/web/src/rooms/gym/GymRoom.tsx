@@ -76,9 +76,9 @@ function School({ gym }: { gym: GymView }) {
           <ButtonLink to="/gym/sound">Sound check</ButtonLink>
           <ButtonLink to="/gym/voice">Our own voice</ButtonLink>
           <ButtonLink to="/gym/requirements">What grades ask for</ButtonLink>
-          <ButtonLink to="/gym/lab">What hears strikes</ButtonLink>
+          <ButtonLink to="/gym/lab">Strike sensors and microphone</ButtonLink>
           <ButtonLink to="/gym/devices">Devices</ButtonLink>
-          <ButtonLink to="/gym/keep">Keep and take away</ButtonLink>
+          <ButtonLink to="/gym/keep">Backup and export</ButtonLink>
           <Button
             weight="main"
             onClick={trySave}

@@ -12,8 +12,8 @@ import { Part, Plain } from '../../ui/Panel.tsx';
 /** What each kind of question is about, in the order in which they stand. */
 const HEADS: Readonly<Record<QuestionView['kind'], string>> = {
   'goal reached': 'Reached',
-  improved: 'Really better',
-  slipped: 'Really worse',
+  improved: 'Clear change for the better',
+  slipped: 'Clear change for the worse',
   away: 'Missed',
   'lead behind': 'One lead behind',
   'lead neglected': 'Left out',
@@ -70,7 +70,7 @@ function ToldOnce({ goalId }: { goalId: string }) {
   );
   return (
     <Button weight="bare" disabled={tell.isPending} onClick={() => tell.mutate()}>
-      Was said
+      Dismiss
     </Button>
   );
 }

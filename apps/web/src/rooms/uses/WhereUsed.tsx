@@ -25,7 +25,7 @@ export function WhereUsed({ address, subject, others }: WhereUsedProps) {
   const client = useQueryClient();
   const { data } = useQuery(queries.uses(address));
   const [by, setBy] = useState('');
-  const standIn = useWrite<StoodIn>(() => putRequest(subject, `${address}/stand-in`, { by }), {
+  const replacement = useWrite<StoodIn>(() => putRequest(subject, `${address}/stand-in`, { by }), {
     onSuccess: async ({ changed, left }) => {
       await client.invalidateQueries();
       setBy('');
@@ -56,7 +56,7 @@ export function WhereUsed({ address, subject, others }: WhereUsedProps) {
           choices={[{ value: '', label: 'choose' }, ...others]}
           onChange={setBy}
         />
-        <Button disabled={by === '' || standIn.isPending} onClick={() => standIn.mutate()}>
+        <Button disabled={by === '' || replacement.isPending} onClick={() => replacement.mutate()}>
           Put it there
         </Button>
       </div>

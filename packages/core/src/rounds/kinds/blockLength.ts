@@ -7,9 +7,9 @@ import { countedLength, type WrittenBlock } from './registry.ts';
  * Stands for a block that is not right yet: it asks nothing, and is as long as that one where its length is right.
  *
  * @example
- * standInBlock({ id: 'b', seconds: NaN }).seconds // 0
+ * placeholderBlock({ id: 'b', seconds: NaN }).seconds // 0
  */
-export function standInBlock({ id, seconds }: Pick<WrittenBlock, 'id' | 'seconds'>): WrittenBlock {
+export function placeholderBlock({ id, seconds }: Pick<WrittenBlock, 'id' | 'seconds'>): WrittenBlock {
   const isLength = Number.isFinite(seconds) && seconds >= 0 && seconds <= ROUND_LIMITS.blockSeconds.max;
   return { kind: 'talk', id, seconds: isLength ? seconds : 0, title: 'not right yet', notes: '' };
 }

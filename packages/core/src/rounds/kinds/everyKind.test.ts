@@ -11,7 +11,7 @@ import {
   isCounted,
   isPause,
   kindOf,
-  standInBlock,
+  placeholderBlock,
   usualBlock,
   wantedTexts,
   withExactLength,
@@ -91,7 +91,7 @@ describe('a block that is not right yet', () => {
   it('gives way to one that asks nothing, as long as it where that is right', () => {
     fc.assert(
       fc.property(fc.oneof(fc.double(), fc.constantFrom(NaN, -1, 1e9, 0, 60)), (seconds) => {
-        const stand = standInBlock({ id: 'b', seconds });
+        const stand = placeholderBlock({ id: 'b', seconds });
         expect(stand).toMatchObject({ kind: 'talk', id: 'b' });
         expect(stand.seconds).toBe(seconds >= 0 && seconds <= 3600 ? seconds : 0);
       }),

@@ -154,7 +154,7 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-2">
         <div className="grid gap-y-6">
           <Part
-            title="What the body says"
+            title="What limits the speed"
             aside={drawn ? `${drawn.walk.strokes.length} strokes · ${drawn.beats} beats a cycle` : ''}
           >
             <BodySays

@@ -13,7 +13,7 @@ import type { SaveComboDto } from '@eurhythm/contract';
 import { rightCycle } from '../line/useDrawnLine.ts';
 import { useBook, useGym } from '../../../server/gymData.ts';
 
-/** What the body says to a combo from one lead, in this gym; the report is null while the line cannot be read. */
+/** What limits the speed to a combo from one lead, in this gym; the report is null while the line cannot be read. */
 export function useBodyReport(
   {
     line,

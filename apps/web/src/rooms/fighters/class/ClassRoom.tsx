@@ -36,7 +36,7 @@ export function ClassRoom() {
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-3xl">How the class comes on</h1>
+        <h1 className="text-3xl">Class progress</h1>
         <div className="flex flex-wrap items-end gap-3">
           <ChoiceField label="Who" className="w-40" value={gradeId} choices={grades} onChange={setGrade} />
           <ChoiceField
@@ -46,7 +46,7 @@ export function ClassRoom() {
             choices={data.tests.map(({ id, title }) => ({ value: id, label: title }))}
             onChange={setTest}
           />
-          <ButtonLink to="/fighters/memory">Ask combos</ButtonLink>
+          <ButtonLink to="/fighters/memory">Review combos due</ButtonLink>
           <ButtonLink to="/fighters/test-day">Test day</ButtonLink>
         </div>
       </div>

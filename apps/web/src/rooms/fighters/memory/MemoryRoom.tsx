@@ -31,7 +31,7 @@ export function MemoryRoom() {
   return (
     <div className="mx-auto w-full max-w-4xl px-6 pt-8">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-3xl">Ask combos</h1>
+        <h1 className="text-3xl">Review combos due</h1>
         <div className="flex items-end gap-3">
           <ChoiceField
             label="Grade"

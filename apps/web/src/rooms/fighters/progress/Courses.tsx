@@ -86,11 +86,11 @@ function CourseWords({ course }: { course: CourseView }) {
         <span className="tabular text-sm text-quiet">
           {course.usual && `usually ${told(course.usual.low)} to ${told(course.usual.high)}, `}best{' '}
           {told(course.best)}
-          {course.typicalError !== null && `, one trial is off by ${told(course.typicalError)}`}
+          {course.typicalError !== null && `, one trial varies by about ±${told(course.typicalError)}`}
         </span>
       </p>
-      <Verdict what="Last month" verdict={course.month} />
-      <Verdict what="Last time" verdict={course.last} />
+      <Verdict what="Compared with the month before" verdict={course.month} />
+      <Verdict what="Compared with the time before" verdict={course.last} />
       <p className="text-sm">{course.trendSentence}</p>
       {course.notes.map((note) => (
         <p key={note} className="text-sm text-caution">
@@ -105,7 +105,7 @@ function Verdict({ what, verdict }: { what: string; verdict: VerdictView | null 
   if (!verdict) return null;
   return (
     <p>
-      <VerdictMark verdict={verdict.verdict} /> <span className="text-quiet">{what}.</span> {verdict.sentence}
+      <VerdictMark verdict={verdict.verdict} /> <span className="text-quiet">{what}:</span> {verdict.sentence}
     </p>
   );
 }

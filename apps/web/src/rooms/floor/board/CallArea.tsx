@@ -98,7 +98,7 @@ function DroppedCalls({ controller, run }: { controller: ShownController; run: S
   const where = dropped.flatMap((n, i) => (n === 0 ? [] : [`${run.rounds[i]!.title} ${n}`]));
   return (
     <p className="max-w-[24%] shrink-0 self-end pb-2 text-xl text-quiet phone:max-w-none phone:text-base">
-      Could not fit {all} {all === 1 ? 'call' : 'calls'}: {where.join(', ')}
+      {all} {all === 1 ? 'call' : 'calls'} did not fit: {where.join(', ')}
     </p>
   );
 }

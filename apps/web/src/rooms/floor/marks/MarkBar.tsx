@@ -124,7 +124,7 @@ function Exceptions({ fighters, round, marks }: Pick<MarkBarProps, 'fighters' | 
   });
   return (
     <p className="truncate pb-2 text-lg" role="status">
-      {others.length === 0 ? 'Everybody as planned.' : `Everybody as planned but ${others.join(' · ')}`}
+      {others.length === 0 ? 'No marks in this round.' : others.join(' · ')}
     </p>
   );
 }
@@ -163,7 +163,7 @@ function FighterTile({
         {fighter.name}
       </span>
       <span className="block truncate text-sm text-quiet">
-        {mark ? markText(mark) : fighter.note || 'as planned'}
+        {mark ? markText(mark) : fighter.note || '\u00a0'}
       </span>
     </button>
   );

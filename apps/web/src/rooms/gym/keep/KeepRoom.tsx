@@ -16,7 +16,7 @@ import { useDates } from '../../../ui/dates.ts';
 export function KeepRoom() {
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
-      <h1 className="mb-6 text-3xl">Keep and take away</h1>
+      <h1 className="mb-6 text-3xl">Backup and export</h1>
       <div className="grid items-start gap-x-12 gap-y-8 lg:grid-cols-2">
         <TakeAway />
         <BringIn />

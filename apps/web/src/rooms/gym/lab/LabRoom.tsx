@@ -34,7 +34,7 @@ export function LabRoom() {
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-6">
       <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-3xl">What hears strikes</h1>
+        <h1 className="text-3xl">Strike sensors and microphone</h1>
         <div className="flex flex-wrap gap-3">
           <PretendSensorButton />
           <ButtonLink weight="bare" to="/gym">

@@ -135,7 +135,7 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
                 <AddRound rounds={rounds} onAdd={add} />
               </section>
               <BuilderPanes
-                owner={id}
+                seedKey={id}
                 lead={session.lead}
                 rounds={rounds}
                 at={at}

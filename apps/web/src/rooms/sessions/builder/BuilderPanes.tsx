@@ -14,7 +14,7 @@ import { RoundCheck } from './rounds/RoundCheck.tsx';
 export type Pane = 'round' | 'check' | 'library' | 'fit' | 'totals';
 
 interface BuilderPanesProps {
-  readonly owner: string;
+  readonly seedKey: string;
   readonly lead: 'left' | 'right';
   readonly rounds: readonly RoundDto[];
   /** The round that is open. */
@@ -29,7 +29,7 @@ interface BuilderPanesProps {
 
 /** Everything beside the list of rounds, one pane at a time: the open round, what to look at, the library, the length, the sums. */
 export function BuilderPanes(props: BuilderPanesProps) {
-  const { owner, lead, rounds, at, pane, editor, onPane, onChange, onChoose } = props;
+  const { seedKey, lead, rounds, at, pane, editor, onPane, onChange, onChoose } = props;
   const { warnings } = usePlanned();
   const open = rounds[at];
   const showRound = useStable((id: string): void => {
@@ -50,7 +50,7 @@ export function BuilderPanes(props: BuilderPanesProps) {
       content: (
         <>
           <WarningsPanel onPlace={showRound} />
-          {open && <RoundCheck owner={owner} round={open} lead={lead} />}
+          {open && <RoundCheck seedKey={seedKey} round={open} lead={lead} />}
         </>
       ),
     },

@@ -37,7 +37,7 @@ export function useListening(id: string, session: SaveSessionDto): Listening {
     setPlace({ starts, at: from });
     const { blocks, timeCalls } = round;
     const { lead, word } = session;
-    play(() => compileHere({ owner: id, id: round.id, blocks, timeCalls, lead, word }), {
+    play(() => compileHere({ seedKey: id, id: round.id, blocks, timeCalls, lead, word }), {
       from: from - starts,
       onEnd: ({ duration }) => setWanted({ from: starts + duration }),
     });

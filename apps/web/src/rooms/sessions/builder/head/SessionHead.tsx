@@ -110,7 +110,7 @@ export function SessionHead(props: SessionHeadProps) {
           <ToLookAt onCheck={onCheck} />
           {isKnown && (
             <Button weight="bare" className="px-0!" onClick={remove}>
-              Take the session out
+              Remove session
             </Button>
           )}
         </span>

@@ -12,12 +12,12 @@ const RESTS_FOR = 300;
 
 /** Compiles the round as it stands and tells what would be heard, and which calls found no room. */
 export function RoundCheck({
-  owner,
+  seedKey,
   round: { id, blocks, timeCalls },
   lead,
 }: {
   /** The session, whose chances are drawn as when it is heard. */
-  owner: string;
+  seedKey: string;
   round: RoundDto;
   lead: 'left' | 'right';
 }) {
@@ -25,8 +25,8 @@ export function RoundCheck({
   const request = useDebounced(asked, RESTS_FOR);
   const isSound = useMemo(() => checkFields(PlanBlocksDto, request).length === 0, [request]);
   const { data, error } = useQuery({
-    queryKey: ['check', owner, id, lead, request],
-    queryFn: () => compileHere({ owner, id, lead, ...request }),
+    queryKey: ['check', seedKey, id, lead, request],
+    queryFn: () => compileHere({ seedKey, id, lead, ...request }),
     enabled: isSound,
     placeholderData: (before) => before,
     meta: { toldHere: true },
@@ -52,7 +52,7 @@ export function RoundCheck({
       ))}
       {dropped.length > 0 && (
         <p>
-          Could not fit {dropped.length} {dropped.length === 1 ? 'call' : 'calls'}:{' '}
+          {dropped.length} {dropped.length === 1 ? 'call' : 'calls'} did not fit:{' '}
           <button
             type="button"
             className="min-h-11 font-semibold underline"

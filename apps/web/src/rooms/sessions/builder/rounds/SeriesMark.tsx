@@ -16,7 +16,7 @@ export function SeriesMark({ times, isFirst, isJoined, onTimes, onJoin, onPart }
   return (
     <span className="flex flex-wrap items-center pl-2">
       <TextField
-        label="Held, times"
+        label="Number of rounds"
         className="flex w-32 items-center gap-2 [&_label]:mb-0 [&_label]:whitespace-nowrap"
         type="number"
         min={1}
