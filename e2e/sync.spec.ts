@@ -107,3 +107,16 @@ test('a minute of breathing is built into a round, and told in and out', async (
   expect(said.slice(0, 4)).toEqual(['see the next round', 'breathe in', 'hold', 'breathe out']);
   expect(said.filter((line) => line === 'breathe out')).toHaveLength(4);
 });
+
+test('a class that begins in line says its words in turn', async ({ page }) => {
+  await open(page, '/sessions/new');
+  await page.getByLabel('Title').first().fill('Bow in');
+  await choose(page.getByLabel('Add a block'), 'Line up: everybody in line, to begin or to end');
+  await page.getByLabel('Said in turn').fill('Line up, Face the flag, Bow');
+  await expect(page.getByText('Line up, Face the flag, Bow').first()).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  const id = new URL(page.url()).pathname.split('/').at(-1)!;
+  const vtt = await (await page.request.get(`/api/sessions/${id}/calls.vtt`)).text();
+  const said = vtt.split('\n').filter((line) => /^(line up|face|bow)/.test(line));
+  expect(said).toEqual(['line up', 'face the flag', 'bow']);
+});

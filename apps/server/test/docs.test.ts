@@ -78,3 +78,18 @@ it('routes that README and docs name are answered', async () => {
     if ((await call('GET', path.slice('/api/'.length))).status === 404) gone.push(path);
   expect(gone).toEqual([]);
 });
+
+describe('kinds of blocks', () => {
+  const SOURCES = FILES.filter(
+    (file) => /^(apps|packages)\/\w+\/src\/.*\.tsx?$/.test(file) && !/\.test\.tsx?$|\/kinds\//.test(file),
+  );
+  it('are told apart only where they are at home', () => {
+    expect(SOURCES.length).toBeGreaterThan(500);
+    const asking = SOURCES.filter((file) =>
+      /\b(\w*[bB]lock|following)\??\.kind [!=]==|switch \(\w*[bB]lock\.kind\)/.test(
+        readFileSync(join(ROOT, file), 'utf8'),
+      ),
+    );
+    expect(asking).toEqual([]);
+  });
+});

@@ -29,7 +29,10 @@ describe('POST /api/progress/compare', () => {
     const { status, body } = await call('POST', 'progress/compare', { better: 'higher', before, after });
     expect(status).toBe(200);
     expect(body).toMatchObject({ verdict: 'faster', trials: { before: 6, after: 3 } });
-    expect(body.smallestDetectableChange).toBeCloseTo(1.645 * body.typicalError * Math.sqrt(1 / 6 + 1 / 3), 9);
+    expect(body.smallestDetectableChange).toBeCloseTo(
+      1.645 * body.typicalError * Math.sqrt(1 / 6 + 1 / 3),
+      9,
+    );
     const mirrored = await call('POST', 'progress/compare', { better: 'lower', before, after });
     expect(mirrored.body.verdict).toBe('slower');
   });

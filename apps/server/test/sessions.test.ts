@@ -65,7 +65,7 @@ describe('sessions and rounds', () => {
       'an unknown block',
       { ...session, rounds: [{ ...round, blocks: [{ kind: 'dance', id: 'd', seconds: 30 }] }] },
       'rounds.0.blocks.0.kind',
-      'A block is one of: combo, count, burst, hold, free, react, footwork, condition, breath, rest, talk.',
+      'A block is one of: combo, count, burst, hold, free, react, footwork, condition, breath, lineup, rest, talk.',
     ],
     [
       'a name in HTML',

@@ -9,6 +9,7 @@ import { CountBlockDto } from './count.ts';
 import { FootworkBlockDto } from './footwork.ts';
 import { FreeBlockDto } from './free.ts';
 import { HoldBlockDto } from './hold.ts';
+import { LineupBlockDto } from './lineup.ts';
 import { ReactBlockDto } from './react.ts';
 import { RestBlockDto } from './rest.ts';
 import { TalkBlockDto } from './talk.ts';
@@ -24,6 +25,7 @@ export const BLOCK_SHAPES = {
   footwork: FootworkBlockDto,
   condition: ConditionBlockDto,
   breath: BreathBlockDto,
+  lineup: LineupBlockDto,
   rest: RestBlockDto,
   talk: TalkBlockDto,
 } as const satisfies Readonly<Record<BlockKindName, new () => BlockDto>>;

@@ -98,6 +98,11 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
     [{ holdSeconds: 21 }, 'holdSeconds: The breath kept goes from 0 to 20 seconds.'],
     [{ outSeconds: '6' }, 'outSeconds: The breath out goes from 1 to 20 seconds.'],
   ],
+  lineup: [
+    [{ calls: 'Bow' }, 'calls: What is said is a list.'],
+    [{ calls: ['<b>'] }, 'calls: What is said is plain text of 1 to 60 characters, without < or >.'],
+    [{ calls: Array(13).fill('Bow') }, 'calls: A line-up has at most 12 things that are said.'],
+  ],
   rest: [
     [
       { next: 'x'.repeat(81) },

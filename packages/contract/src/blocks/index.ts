@@ -8,6 +8,7 @@ export * from './react.ts';
 export * from './footwork.ts';
 export * from './condition.ts';
 export * from './breath.ts';
+export * from './lineup.ts';
 export * from './rest.ts';
 export * from './talk.ts';
 export * from './anyBlock.ts';

@@ -69,6 +69,7 @@ export const RIGHT_BLOCKS: Readonly<Record<AnyBlockDto['kind'], AnyBlockDto>> = 
     holdSeconds: 2,
     outSeconds: 6,
   },
+  lineup: { kind: 'lineup', id: 'b', seconds: 30, calls: ['Line up', 'Bow'] },
   rest: { kind: 'rest', id: 'b', seconds: 20 },
   talk: { kind: 'talk', id: 'b', seconds: 20, title: 'Rules', notes: '' },
 };

@@ -17,6 +17,7 @@ export type { ReactBlock, Reaction } from './kinds/react/reactKind.ts';
 export * from './kinds/footwork/footworkLine.ts';
 export { USUAL_BURST_TITLE, type BurstBlock } from './kinds/burst/burstKind.ts';
 export { breathPhases, type BreathBlock } from './kinds/breath/breathKind.ts';
+export type { LineupBlock } from './kinds/lineup/lineupKind.ts';
 export type { RestBlock } from './kinds/rest/restKind.ts';
 export type { TalkBlock } from './kinds/talk/talkKind.ts';
 export type { HandoutLine, NamedCombo, NameOf, WrittenLine } from './kinds/blockKind.ts';

@@ -10,6 +10,7 @@ import { countKind } from './count/countKind.ts';
 import { footworkKind } from './footwork/footworkKind.ts';
 import { freeKind } from './free/freeKind.ts';
 import { holdKind } from './hold/holdKind.ts';
+import { lineupKind } from './lineup/lineupKind.ts';
 import { reactKind } from './react/reactKind.ts';
 import { restKind } from './rest/restKind.ts';
 import { talkKind } from './talk/talkKind.ts';
@@ -25,6 +26,7 @@ const KINDS = {
   footwork: footworkKind,
   condition: conditionKind,
   breath: breathKind,
+  lineup: lineupKind,
   rest: restKind,
   talk: talkKind,
 } as const;

@@ -57,6 +57,7 @@ describe('rounds in the builder', () => {
       '3 × in, 2, 3 × out',
       'Squats: 15',
       'Slow breaths: in 4, out 6',
+      'Line up, Eyes closed, Bow',
       '',
       'What comes next',
     ]);

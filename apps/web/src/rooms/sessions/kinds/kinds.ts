@@ -9,6 +9,7 @@ import { countPage } from './count.ts';
 import { footworkPage } from './footwork.ts';
 import { freePage } from './free.ts';
 import { holdPage } from './hold.ts';
+import { lineupPage } from './lineup.ts';
 import { reactPage } from './react.ts';
 import { restPage } from './rest.ts';
 import { talkPage } from './talk.ts';
@@ -23,6 +24,7 @@ const PAGES = {
   footwork: footworkPage,
   condition: conditionPage,
   breath: breathPage,
+  lineup: lineupPage,
   rest: restPage,
   talk: talkPage,
 } as const satisfies { readonly [K in BlockKindName]: BlockPage<Extract<AnyBlockDto, { kind: K }>> };
