@@ -76,7 +76,7 @@ export function audienceOf(
  * What all of some bands may do together: the strictest of their limits; null when none of them is a band of children.
  *
  * @example
- * strictestOf(['ebb'], [{ id: 'ebb', name: 'Ebb', band: 'adults' }], []) // null
+ * strictestOf(['m'], [{ id: 'm', name: 'Minnows', band: 'children' }], [{ gradeId: 'm', headContact: false, knees: false, elbows: false, spins: true, jumps: true }]).headContact // false
  */
 export function strictestOf(
   gradeIds: readonly string[],

@@ -56,7 +56,7 @@ export interface FittedCalls<W extends WantedCall = WantedCall> {
  * They are 60 ms apart; two short calls of strokes come as near as 25 ms before one of them is dropped.
  *
  * @example
- * fitCalls([], voice).dropped // []
+ * fitCalls([1, 1.1].map((at) => ({ forms: ['hook'], priority: 'stroke', place: { kind: 'centre', at } })), voice).dropped.length // 1
  */
 export function fitCalls<W extends WantedCall>(wanted: readonly W[], library: ClipLibrary): FittedCalls<W> {
   const order = [...wanted].sort((a, b) => RANK[a.priority] - RANK[b.priority] || a.place.at - b.place.at);

@@ -49,7 +49,7 @@ const EMPTY_STROKE: Stroke = {
  * beyond the length of a line is left. With `wanted` they are put on that grid, as a rhythm that somebody played needs it.
  *
  * @example
- * rhythmLine([]).line // ''
+ * rhythmLine([fraction(0), fraction(1), fraction(3, 2)]).line // 'guard guard-guard'
  */
 export function rhythmLine(beats: readonly Beats[], wanted?: RhythmGrid): RhythmLine {
   const notes = beats.filter((beat, i) => i === 0 || !equals(beat, beats[i - 1]!));

@@ -40,7 +40,7 @@ export function starterBook(): MoveBook {
  * The starter moves for a gym with these adult grades, lowest first; with fewer grades the last one stands for the rest.
  *
  * @example
- * starterMovesFor(['ebb', 'slack']).find(({ code }) => code === 'jab').minGrade // null
+ * starterMovesFor(['ebb', 'slack']).length === starterBook().moves.size // true
  */
 export function starterMovesFor(gradeIds: readonly string[]): Move[] {
   return STARTER_MOVES.map((move) => {

@@ -19,7 +19,7 @@ export interface GroupNumber<C> {
  * has one. Groups without any are left out.
  *
  * @example
- * numberOfEachGrade([{ name: 'Low', gradeIds: ['ebb'] }], [], 3) // []
+ * numberOfEachGrade([{ name: 'Low', gradeIds: ['ebb'] }], [{ gradeId: 'ebb', number: 3 }, { gradeId: 'reef', number: 3 }], 3) // [{ group: 'Low', combo: { gradeId: 'ebb', number: 3 } }]
  */
 export function numberOfEachGrade<C extends GradedCombo>(
   groups: readonly GradedGroup[],
@@ -38,7 +38,7 @@ export function numberOfEachGrade<C extends GradedCombo>(
  * The numbers that at least one group has a combo for, smallest first.
  *
  * @example
- * numbersOfGroups([{ name: 'Low', gradeIds: ['ebb'] }], []) // []
+ * numbersOfGroups([{ name: 'Low', gradeIds: ['ebb'] }], [{ gradeId: 'ebb', number: 3 }, { gradeId: 'ebb', number: 1 }, { gradeId: 'reef', number: 2 }]) // [1, 3]
  */
 export function numbersOfGroups(groups: readonly GradedGroup[], combos: readonly GradedCombo[]): number[] {
   const grades = new Set(groups.flatMap(({ gradeIds }) => gradeIds));

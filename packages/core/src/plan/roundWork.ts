@@ -128,7 +128,7 @@ export interface TooFastFor {
  * too fast at the pace of the gym is told of everybody.
  *
  * @example
- * tooFastFor([], { name: 'Ines', group: null, factor: { base: 1, pairs: {} } }, 1.25) // []
+ * tooFastFor([{ name: 'A', group: null, walk: walk('1 2 3'), beats: 4, bpm: 200 }], { name: 'Ines', group: null, factor: { base: 2, pairs: {} } }, 1.25).map(({ combo, clean }) => [combo, clean]) // [['A', 176]]
  */
 export function tooFastFor(
   asked: readonly AskedTempo[],
@@ -184,7 +184,7 @@ function linesOfGroup(block: Block, group: string | null, book: MoveBook): reado
  * above what the band may have. `group` chooses the lane; null for what everybody does.
  *
  * @example
- * youthFaultsIn(filled('count'), book, { band: 'Drop', headContact: true, knees: true, elbows: true, spins: true, jumps: true }, null) // []
+ * youthFaultsIn({ ...filled('count'), line: 'r:knee' }, book, { band: 'Drop', headContact: true, knees: false, elbows: true, spins: true, jumps: true }, null) // ['knee: no knees']
  */
 export function youthFaultsIn(
   block: Block,

@@ -16,7 +16,7 @@ export interface TempoWords {
  * time through to the next too; slow is the slow practice of it (engine: ladder). Null where nothing can be said.
  *
  * @example
- * tempoWords([], book, 1.25) // null
+ * tempoWords([{ line: '1 2 3', beatsPerBar: 4 }], book, 1.25) // { slow: 184, full: 283 }
  */
 export function tempoWords(
   combos: readonly Pick<BlockCombo, 'line' | 'beatsPerBar' | 'cycleBeats'>[],

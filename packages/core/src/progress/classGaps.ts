@@ -28,7 +28,7 @@ export interface ClassGaps {
  * What is missing in a whole class, grade by grade in the order in which they come.
  *
  * @example
- * classGaps([]) // []
+ * classGaps([{ name: 'Ines', gradeId: 'ebb', grade: 'Ebb', lines: [{ requirement: { id: 'r' }, asked: 'ten knees', isMet: false }] }]).map(({ lines }) => lines.map(({ lacking }) => lacking)) // [[['Ines']]]
  */
 export function classGaps(checks: readonly CheckOfOne[]): ClassGaps[] {
   return [...groupBy(checks, ({ gradeId }) => gradeId).values()].map((those) => {

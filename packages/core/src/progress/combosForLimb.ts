@@ -6,7 +6,7 @@ import { impactBeats } from '../strikes/index.ts';
  * The combos in which a limb strikes most, out of a left lead; those in which it does not strike are left out.
  *
  * @example
- * combosForLimb('left-leg', [], book, 3) // []
+ * combosForLimb('left-leg', ['1 2', '1 f:push'].map((line) => ({ line })), book, 1) // [{ line: '1 f:push' }]
  */
 export function combosForLimb<C extends { readonly line: string }>(
   limb: Limb,

@@ -60,7 +60,7 @@ const LEARNT_ON = 2;
  * What a fighter's trials of one test from one lead say. Null where there is none that counts.
  *
  * @example
- * course([], { better: 'higher', today: '2026-03-05', errorOf: () => null }) // null
+ * course([{ day: '2026-03-01', value: 31, measured: 'taps' }], { better: 'higher', today: '2026-03-05', errorOf: () => null }).measured // 'taps'
  */
 export function course(
   trials: readonly CourseTrial[],

@@ -45,7 +45,7 @@ interface ClassBurst {
  * where none had.
  *
  * @example
- * fadingOfLastClass([]) // null
+ * fadingOfLastClass([22, 26, 30].map((count) => ({ runId: 'r', lead: 'left', count }))).rounds // 3
  */
 export function fadingOfLastClass<B extends ClassBurst>(
   bursts: readonly B[],

@@ -44,7 +44,7 @@ export function asked(card: MemoryCard | null, recall: Recall, at: string): Memo
  * A card from all times at which it was asked, whatever the order in which they came in. Null where it never was.
  *
  * @example
- * memoryOf([]) // null
+ * memoryOf([{ recall: 'recalled', at: '2026-03-05T18:00:00Z' }]).times // 1
  */
 export function memoryOf(
   times: readonly { readonly recall: Recall; readonly at: string }[],

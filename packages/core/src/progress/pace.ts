@@ -60,7 +60,7 @@ const STEP = 0.01;
  * that leaves the least absolute error over all gaps. Where no line asked for more than came, it is no slower than that. `gym` is the pace that thin data is drawn towards. Null without a gap.
  *
  * @example
- * fitPace([], 1.25) // null
+ * fitPace(Array.from({ length: 40 }, () => ({ pair: 'hand-hand', seconds: 0.3, line: 0.1, least: 0.2 })), 1.25).pairs[0].pair // 'hand-hand'
  */
 export function fitPace(gaps: readonly PaceGap[], gym: number): FittedPace | null {
   const told = gaps.filter(({ least, seconds }) => least > 0 && seconds > 0);

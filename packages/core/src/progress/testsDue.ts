@@ -28,7 +28,7 @@ const LEAST = 3;
  * most wait for first.
  *
  * @example
- * testsDue([], new Set(), '2026-03-05') // []
+ * testsDue(['ines', 'sanne', 'emeka'].map((fighterId) => ({ testId: 't', title: 'Knees', fighterId, last: '2025-12-05' })), new Set(['ines', 'sanne', 'emeka']), '2026-03-05').map(({ weeks }) => weeks) // [12]
  */
 export function testsDue(tried: readonly LastTried[], come: ReadonlySet<string>, today: string): TestDue[] {
   const tests = new Map<string, { title: string; last: Map<string, string> }>();

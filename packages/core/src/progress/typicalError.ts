@@ -63,7 +63,7 @@ function hiddenByRounding(values: readonly number[]): number {
  * than trials of one day, so it is rather too large. Null for fewer than five days.
  *
  * @example
- * errorBetweenDays([[20], [21]]) // null
+ * errorBetweenDays([[20], [22], [20], [22], [20]]).error.toFixed(2) // '2.10'
  */
 export function errorBetweenDays(days: readonly (readonly number[])[]): TypicalError | null {
   const values = days.filter((day) => day.length > 0).map((day) => median([...day]));

@@ -55,7 +55,7 @@ const totalOf = (limbs: LimbCount): number => WORK_LIMBS.reduce((sum, limb) => s
  * Strikes by limb and week, from the week of the first round to that of today.
  *
  * @example
- * volumeByWeek([], '2026-03-05').weeks // []
+ * volumeByWeek([{ run: 'r', day: '2026-03-03', planned: { 'left-hand': 20, 'right-hand': 20, 'left-leg': 0, 'right-leg': 0 }, share: 0.5 }], '2026-03-05').weeks.map(({ week }) => week) // ['2026-03-02']
  */
 export function volumeByWeek(rounds: readonly VolumeRound[], today: string): Volume {
   const past = rounds.filter(({ day }) => day <= today);

@@ -103,7 +103,7 @@ export interface Layout {
 
 /**
  * @example
- * emptyLayout().cues // []
+ * Object.keys(emptyLayout()) // ['cues', 'cycles', 'calls', 'findings']
  */
 export function emptyLayout(): Layout {
   return { cues: [], cycles: [], calls: [], findings: [] };

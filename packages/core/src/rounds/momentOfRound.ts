@@ -38,7 +38,7 @@ function lastAt(items: readonly { readonly at: Seconds }[], at: Seconds): number
  * What a compiled round shows at an instant. Looks back over a few cues only, so that it can be asked at every frame.
  *
  * @example
- * momentOfRound(round, 0).cycle // null
+ * momentOfRound(round, round.cycles[0].at + 0.01).cycle.combo // 'a'
  */
 export function momentOfRound(round: Pick<CompiledRound, 'cues' | 'cycles'>, at: Seconds): RoundMoment {
   const calls: Cue[] = [];

@@ -36,7 +36,7 @@ function spokenBefore({ who = [], tell = '' }: Block, scene: Scene, place: numbe
  * The scene that is seen in a block at an instant; null where the block has none.
  *
  * @example
- * sceneAt([], 'b', 12) // null
+ * sceneAt([{ at: 0, block: 'b', what: 'wait' }, { at: 10, block: 'b', what: 'go' }], 'b', 12).what // 'go'
  */
 export function sceneAt(scenes: readonly PlacedScene[], block: string, at: Seconds): PlacedScene | null {
   return scenes.findLast((scene) => scene.at <= at && scene.block === block) ?? null;

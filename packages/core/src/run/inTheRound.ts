@@ -19,7 +19,7 @@ function cycleAt({ cycles }: Cycles, position: Seconds): Cycle | undefined {
  * Where the combo that is being done at a position is over; null when none is.
  *
  * @example
- * endOfCombo({ cycles: [], duration: 60 }, 30) // null
+ * endOfCombo({ cycles: [{ at: 28, beats: 4, beatSeconds: 1 }], duration: 60 }, 30) // 32
  */
 export function endOfCombo(round: Cycles, position: Seconds): Seconds | null {
   const cycle = cycleAt(round, position);
@@ -42,7 +42,7 @@ export function beatToGoOn(round: Cycles, position: Seconds): Seconds {
  * The next time through that can still be changed from a position on; null when there is none.
  *
  * @example
- * nextToChange({ cycles: [], duration: 60 }, 30) // null
+ * nextToChange({ cycles: [{ at: 28 }, { at: 40 }], duration: 60 }, 30) // { at: 40 }
  */
 export function nextToChange(round: Cycles, position: Seconds): Cycle | null {
   return round.cycles.find((cycle) => cycle.at > position + CHANGE_AHEAD) ?? null;
@@ -81,7 +81,7 @@ export function spliced<R extends CompiledRound>(before: R, after: R, from: Seco
  * What sounds from one position on, up to another one: `events` are in order of time.
  *
  * @example
- * soundsBetween(soundEvents(round), 0, 0) // []
+ * soundsBetween([{ at: 1 }, { at: 2 }, { at: 3 }], 2, 3) // [{ at: 2 }]
  */
 export function soundsBetween(events: readonly SoundEvent[], from: Seconds, to: Seconds): SoundEvent[] {
   const first = firstSoundFrom(events, from);

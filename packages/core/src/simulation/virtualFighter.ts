@@ -17,7 +17,7 @@ const LEAST_GAP: Seconds = 0.07;
  * The instants at which a virtual fighter lands in a burst of `seconds`, in order, counted from its start.
  *
  * @example
- * simulateBurst({ rate: 4, spread: 0, fading: 0 }, 0, seededRandom(1)) // []
+ * simulateBurst({ rate: 4, spread: 0, fading: 0 }, 10, seededRandom(1)).length // 40
  */
 export function simulateBurst(profile: FighterProfile, seconds: Seconds, random: RandomSource): Seconds[] {
   const instants: Seconds[] = [];

@@ -9,7 +9,7 @@ import { simulateRound, type RoundProfile } from './virtualFighter.ts';
  * When a virtual fighter lands in a compiled round, in order.
  *
  * @example
- * fightRound({ cues: [], cycles: [] }, { bias: 0, spread: 0, fading: 0, misses: 0, extras: 0 }, seededRandom(1)) // []
+ * fightRound(round, { bias: 0, spread: 0, fading: 0, misses: 0, extras: 0 }, seededRandom(1)).length === dueStrikes(round).length // true
  */
 export function fightRound(
   round: Pick<CompiledRound, 'cues' | 'cycles'>,

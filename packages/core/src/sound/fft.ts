@@ -3,7 +3,7 @@
  * @throws RangeError when the length is no power of two.
  *
  * @example
- * fourier(new Float64Array(8), new Float64Array(8)) // undefined
+ * ((re, im) => (fourier(re, im), [...re]))(Float64Array.of(1, 1, 1, 1), new Float64Array(4)) // [4, 0, 0, 0]
  */
 export function fourier(re: Float64Array, im: Float64Array): void {
   const n = re.length;
@@ -67,7 +67,7 @@ function firstTwoStages(re: Float64Array, im: Float64Array): void {
  * The way back, in place.
  *
  * @example
- * inverseFourier(new Float64Array(8), new Float64Array(8)) // undefined
+ * ((re, im) => (inverseFourier(re, im), [...re]))(Float64Array.of(4, 0, 0, 0), new Float64Array(4)) // [1, 1, 1, 1]
  */
 export function inverseFourier(re: Float64Array, im: Float64Array): void {
   fourier(im, re);

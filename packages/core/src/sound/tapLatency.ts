@@ -23,7 +23,7 @@ const ANTICIPATION: Seconds = 0.03;
  * that single slips do not count. Null with too few taps.
  *
  * @example
- * tapLatency([1, 2], [], 1) // null
+ * tapLatency(Array.from({ length: 12 }, (_, i) => i), Array.from({ length: 12 }, (_, i) => i + 0.1), 1).latency.toFixed(2) // '0.13'
  */
 export function tapLatency(
   ticks: readonly Seconds[],

@@ -26,7 +26,7 @@ export interface UsualGaps {
  * clock's least time between two impacts of the line.
  *
  * @example
- * usualGaps([]).costliest // null
+ * usualGaps([0.5, 0.4, 0.6].map((seconds) => ({ gaps: [{ from: 0, to: 1, seconds, line: 0.3 }] }))).gaps[0].seconds // 0.5
  */
 export function usualGaps(
   times: readonly Pick<ComboTime, 'gaps'>[],
@@ -61,7 +61,7 @@ const SAME = 0.02;
  * Of heard trials, the newest first, those of the newest one's tempo.
  *
  * @example
- * ofNewestTempo([]) // []
+ * ofNewestTempo([{ id: 2, heard: { due: [0, 0.5] } }, { id: 1, heard: { due: [0, 0.8] } }]).map(({ id }) => id) // [2]
  */
 export function ofNewestTempo<T extends { readonly heard: HeardTrial | null }>(trials: readonly T[]): T[] {
   const firstGap = ({ heard }: T): number | null => {

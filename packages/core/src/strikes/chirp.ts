@@ -25,7 +25,7 @@ export function chirp(sampleRate: number): Float32Array<ArrayBuffer> {
  * Where a chirp begins in what was heard, in seconds from its first sample; null where there is none.
  *
  * @example
- * findChirp(new Float32Array(8000), 8000) // null
+ * ((heard) => (heard.set(chirp(8000), 800), findChirp(heard, 8000)))(new Float32Array(8000)) // 0.1
  */
 export function findChirp(heard: Float32Array, sampleRate: number): Seconds | null {
   const played = chirp(sampleRate);

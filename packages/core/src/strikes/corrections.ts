@@ -52,7 +52,7 @@ export function correctionsBy(
  * What stands of some strikes where these seconds were heard again.
  *
  * @example
- * applyCorrections([{ at: 1, strength: -20 }], { from: 0, until: 9, onsets: [] }) // []
+ * applyCorrections([{ at: 1, strength: -20 }, { at: 12, strength: -18 }], { from: 0, until: 9, onsets: [{ at: 2, strength: -19 }] }).map(({ at }) => at) // [2, 12]
  */
 export const applyCorrections = (onsets: readonly LoudOnset[], again: Reprocessed): LoudOnset[] =>
   [...onsets.filter(({ at }) => at < again.from || at >= again.until), ...again.onsets].sort(

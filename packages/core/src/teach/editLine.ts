@@ -80,7 +80,7 @@ export function insertStroke(line: BeatLine, place: number | null, stroke: Strok
  * and shout stay as they were written. Null when no placeholder, a stroke written as `word`, stands there.
  *
  * @example
- * fillPlaceholder(line('1 2'), 0, 'guard', writtenStrokes(line('3'))[0]) // null
+ * formatLine(fillPlaceholder(line('1 guard'), null, 'guard', writtenStrokes(line('3'))[0])) // '1 3'
  */
 export function fillPlaceholder(
   line: BeatLine,

@@ -7,7 +7,7 @@ import { mapStrokes } from './rewriteLine.ts';
  * same: by its new number where there is one, else by its code. Null when nothing changes or the line cannot be read.
  *
  * @example
- * renumberLine('1 2', book, book) // null
+ * renumberLine('1 2', book, moveBook([...book.moves.values()], [{ number: 1, code: 'cross', side: null }])) // 'jab 1'
  */
 export function renumberLine(text: string, before: MoveBook, after: MoveBook): string | null {
   const parsed = parseLine(text, before);

@@ -19,7 +19,7 @@ export interface RepetitionPlan {
  * Length of one repetition of a move on the count: out and back at this pace, and the slack of a count.
  *
  * @example
- * moveRepSeconds('nosuch', book, 1) // null
+ * moveRepSeconds('jab', book, 1) // 0.42900000000000005
  */
 export function moveRepSeconds(word: string, book: MoveBook, factor: number): Seconds | null {
   const found = findMove(book, word);
@@ -30,7 +30,7 @@ export function moveRepSeconds(word: string, book: MoveBook, factor: number): Se
  * Length of one repetition of a combo: its beats at its tempo, and a beat to be ready again. Null when it cannot be read.
  *
  * @example
- * comboRepSeconds('(', 80, book) // null
+ * comboRepSeconds('1 2', 80, book) // 2.25
  */
 export function comboRepSeconds(line: string, bpm: Bpm, book: MoveBook): Seconds | null {
   const parsed = parseLine(line, book);

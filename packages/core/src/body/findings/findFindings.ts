@@ -73,7 +73,7 @@ export interface BodyReport extends ClockResult {
  * The limb clock and every finding about a walked line. Strokes of repeated groups are told once.
  *
  * @example
- * findFindings(walk('1 2'), book, { factor: 1, bpm: 60 }).findings.filter(({ severity }) => severity === 'cannot') // []
+ * findFindings(walk('1-1-1-1'), book, { factor: 1.25, bpm: 300 }).findings.map(({ severity }) => severity)[0] // 'caution'
  */
 export function findFindings(walk: Walk, book: MoveBook, settings: FindingSettings): BodyReport {
   const school = settings.school ?? STARTER_SCHOOL;

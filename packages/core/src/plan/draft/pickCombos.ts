@@ -45,7 +45,7 @@ interface Candidate {
  * than there is, are left out.
  *
  * @example
- * pickCombos([], { count: 2, focus: null, floorSteps: null }, book) // []
+ * pickCombos([{ ...combo, focus: [] }, { ...combo, id: 'b', line: 'r:mid', focus: ['kicks'] }], { count: 1, focus: 'kicks', floorSteps: null }, book).map(({ combo }) => combo.id) // ['b']
  */
 export function pickCombos(
   combos: readonly DraftCombo[],

@@ -38,7 +38,7 @@ export function placeOf(round: { readonly id: string }, blockId: string): string
  * counts as often, and its change is told for one time.
  *
  * @example
- * fitSession([{ id: 'r', title: 'R', kind: 'pads', blocks: [usualBlock('rest', 'b')] }], 40).changes // []
+ * fitSession([{ id: 'r', title: 'R', kind: 'pads', blocks: [usualBlock('combo', 'b')] }], 130).changes.map(({ from, to }) => [from, to]) // [[120, 130]]
  */
 export function fitSession<B extends WrittenBlock>(
   rounds: readonly RoundLike<B>[],

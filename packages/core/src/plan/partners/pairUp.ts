@@ -44,7 +44,7 @@ export function pairUp(people: readonly Trainee[], rounds: number, met: readonly
  * One rotation in groups of a size, as `pairUp` makes them; what does not come out even goes in pairs or a three.
  *
  * @example
- * groupUp([], 2, []) // []
+ * groupUp(['a', 'b', 'c', 'd'].map((id) => ({ id, rank: 1, size: null, apart: [] })), 2, [['a', 'b'], ['c', 'd']]).map((group) => group.includes('a') && group.includes('b')) // [false, false]
  */
 export function groupUp(people: readonly Trainee[], size: 1 | 2 | 3, met: readonly Group[]): Group[] {
   if (size === 1) return people.map(({ id }) => [id]);

@@ -12,7 +12,7 @@ export interface RoundPartners {
  * who are there, and who worked together before is parted first. Groups are as large as most of them were.
  *
  * @example
- * replanPartners([], 0, []) // []
+ * replanPartners([0, 1].map((round) => ({ round, groups: [{ members: ['a', 'b'], turns: [] }] })), 0, [{ id: 'a', rank: 1, size: null }, { id: 'c', rank: 1, size: null }]).map(({ groups }) => groups.map(({ members }) => members)) // [[['a', 'b']], [['a', 'c']]]
  */
 export function replanPartners(
   partners: readonly RoundPartners[],
@@ -36,7 +36,7 @@ export function replanPartners(
  * have here.
  *
  * @example
- * withGroups([], 0, []) // []
+ * withGroups([0, 1].map((round) => ({ round, groups: [{ members: ['a', 'b'], turns: [] }] })), 0, [{ round: 1, groups: [{ members: ['a', 'c'] }] }]).map(({ groups }) => groups.map(({ members }) => members)) // [[['a', 'b']], [['a', 'c']]]
  */
 export function withGroups(
   partners: readonly RoundPartners[],

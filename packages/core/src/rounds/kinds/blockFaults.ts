@@ -15,7 +15,7 @@ export const GONE_COMBO = 'This combo is not in the book any more. Choose anothe
  * What a block names and the book no longer has, and its lines that cannot be read; each with one sentence.
  *
  * @example
- * blockFaults(usualBlock('rest', 'r'), new Map(), book) // []
+ * blockFaults({ ...usualBlock('count', 'c'), line: 'nosuch' }, new Map(), book).map(({ field }) => field) // ['line']
  */
 export function blockFaults(
   block: WrittenBlock,

@@ -196,7 +196,7 @@ export function fillBlock(block: WrittenBlock, combos: ReadonlyMap<string, Block
  * The combos that the times through of blocks name, those of groups too.
  *
  * @example
- * combosOf([filled('rest')], book) // []
+ * combosOf([{ ...filled('combo'), combos: [combo] }], book).map(({ title }) => title) // ['A']
  */
 export function combosOf(blocks: readonly Block[], book: MoveBook): BlockCombo[] {
   return blocks.flatMap((block) => kindOf(block).combos(block, book));

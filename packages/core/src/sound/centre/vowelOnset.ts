@@ -29,7 +29,7 @@ export function parsePhones(text: string): TimedPhone[] {
  * Null when there is no vowel.
  *
  * @example
- * vowelOnset([]) // null
+ * vowelOnset([{ phone: 't', start: 0, end: 0.06 }, { phone: 'uw', start: 0.06, end: 0.3 }]) // 0.06
  */
 export function vowelOnset(phones: readonly TimedPhone[]): Seconds | null {
   return firstVowel(phones)?.start ?? null;
@@ -39,7 +39,7 @@ export function vowelOnset(phones: readonly TimedPhone[]): Seconds | null {
  * Where that vowel ends. Null when there is none.
  *
  * @example
- * vowelEnd([]) // null
+ * vowelEnd([{ phone: 't', start: 0, end: 0.06 }, { phone: 'uw', start: 0.06, end: 0.3 }]) // 0.3
  */
 export function vowelEnd(phones: readonly TimedPhone[]): Seconds | null {
   return firstVowel(phones)?.end ?? null;

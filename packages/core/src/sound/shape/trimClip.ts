@@ -16,7 +16,7 @@ const fromDb = (db: number): number => 10 ** (db / 20);
  * Null when the clip is silent.
  *
  * @example
- * trimClip({ sampleRate: 8000, samples: new Float32Array(8000) }) // null
+ * trimClip({ sampleRate: 8000, samples: new Float32Array(8000).fill(0.5, 4000, 6000) }).cutBefore > 0.4 // true
  */
 export function trimClip({ sampleRate, samples }: Sound): CutSound | null {
   const frame = Math.max(1, Math.round(FRAME * sampleRate));

@@ -41,7 +41,7 @@ export function dueStrikes({ cues, cycles }: Pick<CompiledRound, 'cues' | 'cycle
  * The same for one group of a class: where it does a combo of its own to the same clock, the strikes of that one.
  *
  * @example
- * dueInLane({ cues: [], cycles: [] }, 'Ebb', [], book) // []
+ * dueInLane(round, 'Ebb', [], book).length === dueStrikes(round).length // true
  */
 export function dueInLane(
   round: Pick<CompiledRound, 'cues' | 'cycles'>,

@@ -27,7 +27,7 @@ export function combosById(combos: readonly BlockCombo[]): Map<string, BlockComb
  * What a reference stands for: a combo of the book, or the line that it brings itself; null when the combo is gone.
  *
  * @example
- * comboOfRef({ comboId: 'gone' }, 'own', new Map()) // null
+ * comboOfRef({ line: '1 2' }, 'own', new Map()).id // 'own'
  */
 export function comboOfRef(
   ref: ComboRef,
