@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { parseLine } from '../line/index.ts';
 import { seededLineText } from '../line/testLines.ts';
 import { STARTER_NUMBERS, moveBook, starterBook, type Lead } from '../moves/index.ts';
-import { seededRandom } from '../units/index.ts';
+import { seededRandom, toNumber } from '../units/index.ts';
 import {
   PACE_FACTORS,
   cleanTempo,
@@ -126,11 +126,13 @@ describe('limbClock', () => {
     expect(clock('f:round-r:round').fastestBpm!).toBeLessThan(clock('f:round-r:fly').fastestBpm!);
   });
 
-  const again = (text: string, beats: number, factor = 1) => {
+  const lineOf = (text: string) => {
     const parsed = parseLine(text, book);
     if (!parsed.ok) throw new Error(text);
-    return repeatClock(walkStance(parsed.line, book, 'left'), beats, { factor });
+    return parsed.line;
   };
+  const again = (text: string, beats: number, factor = 1) =>
+    repeatClock(walkStance(lineOf(text), book, 'left'), beats, { factor });
   it.each([
     ['r:round', 4, 240 / (round!.back + round!.out)],
     ['1', 1, 60 / (0.7 * jab!.back + jab!.out)],
@@ -144,6 +146,22 @@ describe('limbClock', () => {
     expect(limit!.reason).toBe('the feet have to change back to left lead before it begins again');
     expect(fastestBpm!).toBeLessThan(again('1 2', 4).fastestBpm!);
   });
+  it.each([
+    ['r:round sw r:round', 3, 'one leg has to stand before the other one goes'],
+    ['2 sw r:round', 3.5, 'the feet have to change back to left lead before it begins again'],
+  ])(
+    'of %s every %d beats goes by what takes longer, the change of the feet or the limbs',
+    (text, beats, reason) => {
+      const { fastestBpm, limit } = again(text, beats);
+      expect(limit!.reason).toBe(reason);
+      // From its last stroke to the first one of the next time through there is just as long.
+      const walk = walkStance(lineOf(text), book, 'left');
+      const [first, last] = [walk.strokes[limit!.toStroke]!, walk.strokes[limit!.fromStroke]!];
+      const left = beats + toNumber(first.beat) - toNumber(last.beat);
+      expect((60 * left) / fastestBpm!).toBeGreaterThanOrEqual(limit!.seconds - 1e-3);
+      expect((60 * left) / (fastestBpm! + 1)).toBeLessThan(limit!.seconds + 1e-3);
+    },
+  );
   it('of a line repeated never allows what the line written twice does not', () => {
     fc.assert(
       fc.property(

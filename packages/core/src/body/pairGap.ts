@@ -6,7 +6,7 @@ import type { WalkedStroke } from './walkStance.ts';
 export const PACE_FACTORS = { sharp: 1, club: 1.25, novice: 1.6 } as const;
 export type Pace = keyof typeof PACE_FACTORS;
 
-/** Rows of the table (engine §2): what kind of stroke follows what kind. */
+/** Rows of the table: what kind of stroke follows what kind. */
 export const PAIR_CLASSES = [
   'same-hand',
   'same-leg',
@@ -66,16 +66,16 @@ export interface Times {
   readonly back: Seconds;
 }
 
-/** Added to `out` by a step through or back (engine §2). */
+/** Added to `out` by a step through or back. */
 const STEP_TIME: Seconds = 0.08;
-/** Shares of a move's times for a feint, a touch, and for driving through the target (engine §2). */
+/** Shares of a move's times for a feint, a touch, and for driving through the target. */
 const FEINT = 0.6;
 const TOUCH = 0.8;
 const THROUGH = 1.25;
-/** A whole step takes this long, whatever the hands do; and two kicks of one flight (engine §2). */
+/** A whole step takes this long, whatever the hands do; and two kicks of one flight. */
 const WHOLE_STEP: Seconds = 0.42;
 const FLIGHT: Seconds = 0.22;
-/** From hand to hand: with the hips turning back, and when they have turned that way already (engine §2). */
+/** From hand to hand: with the hips turning back, and when they have turned that way already. */
 const TURNING: Seconds = 0.16;
 const TURNED: Seconds = 0.26;
 
@@ -186,7 +186,7 @@ function kindOf({ move }: WalkedStroke): Kind {
   return isStrike(move) ? 'hand' : 'other';
 }
 
-/** Least gap at sharp pace from one impact of the fighter to a later one (engine §2, the table, from its top). */
+/** Least gap at sharp pace from one impact of the fighter to a later one. */
 function leastGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSettings): Gap {
   if (sharesLimb(earlier, later)) return sameLimbGap(earlier, later, settings);
   const [a, b] = [strokeTimes(earlier, settings), strokeTimes(later, settings)];

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { existsSync } from 'node:fs';
 import { parseLine, type BeatLine } from '../line/index.ts';
 import { seededLineText } from '../line/testLines.ts';
-import { starterBook, type Lead } from '../moves/index.ts';
+import { STARTER_NUMBERS, moveBook, starterBook, type Lead } from '../moves/index.ts';
 import { fractionToText, seededRandom, toNumber } from '../units/index.ts';
 import { analyseCombo, walkStance, type Limb } from './index.ts';
 
@@ -99,9 +99,22 @@ describe('walkStance', () => {
     ['angle', 'right', { lead: 'right', facing: 0, place: { forward: 0.7, right: 0.7 } }],
     ['r:angle', 'left', { lead: 'left', facing: 0, place: { forward: 0.7, right: 0.7 } }],
     ['left', 'right', { lead: 'right', place: { forward: 0, right: -1 } }],
+    ['2>', 'left', { lead: 'right', place: { forward: 1, right: 0 } }],
+    ['2<', 'left', { lead: 'right', place: { forward: -1, right: 0 } }],
+    ['half 1<', 'left', { lead: 'right', facing: 180, place: { forward: 1, right: 0 } }],
     ['r:weave f:slip', 'left', { lead: 'left', facing: 0 }],
   ] as const)('%s from %s lead ends as the body does', (text, lead, end) => {
     expect(walk(text, lead).end).toMatchObject(end);
+  });
+  it('travels with a kick that does, and not with its feint, but with the step that the feint takes', () => {
+    const gliding = { ...book.moves.get('push')!, code: 'glide', step: { forward: 1, right: 0 } };
+    const own = moveBook([...book.moves.values(), gliding], STARTER_NUMBERS);
+    const place = (text: string) => {
+      const parsed = parseLine(text, own);
+      if (!parsed.ok) throw new Error(text);
+      return walkStance(parsed.line, own, 'left').end.place.forward;
+    };
+    expect(['f:glide', '(f:glide)', '(r:glide>)', 'r:push>'].map(place)).toEqual([1, 0, 2, 1]);
   });
   it('grabs with one hand, then with the other', () => {
     expect(walk('grab f:grab r:grab').strokes.map(({ limb }) => limb)).toEqual([

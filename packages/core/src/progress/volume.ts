@@ -37,7 +37,7 @@ export interface Volume {
   readonly neglected: WorkLimb | null;
 }
 
-/** A week above so many times the mean of the four before is worth a caution (engine §7). */
+/** A week above so many times the mean of the four before is worth a caution. */
 const JUMP = 1.5;
 const BEFORE = 4;
 /** Half of what a limb would get of four that are trained alike. */

@@ -1,7 +1,7 @@
 import type { Seconds } from '../units/index.ts';
 import { summariseTrials, type TrialSummary } from './burst.ts';
 
-/** Nobody answers sooner: what lands by then was guessed (engine: speed). */
+/** Nobody answers sooner: what lands by then was guessed. The limit of a false start in athletics. */
 export const ANTICIPATION: Seconds = 0.1;
 /** What lands later answers nothing. */
 const LATEST: Seconds = 2;

@@ -1,6 +1,6 @@
 import { median } from 'simple-statistics';
 
-/** Quiet of so long, and so many strikes, are asked for (engine: detect). */
+/** Quiet of so long, and so many strikes, are asked for. */
 export const QUIET_SECONDS = 5;
 export const TEST_STRIKES = 10;
 /** With fewer strikes than this nothing is known. */

@@ -8,6 +8,9 @@ describe('what was told of strikes', () => {
   it('stands in the order of time without what was withdrawn, the nearest of it where two are near', () => {
     const told = [{ at: 1 }, { at: 1.05 }, { at: 3 }, { at: 1.04, withdrawn: true }, { at: 2 }];
     expect(ats(validOnsets(told))).toEqual([1, 2, 3]);
+    // Both are so near that either could be meant.
+    expect(ats(validOnsets([{ at: 1 }, { at: 1.03 }, { at: 1.02, withdrawn: true }]))).toEqual([1]);
+    expect(ats(validOnsets([{ at: 1 }, { at: 1.03 }, { at: 1.005, withdrawn: true }]))).toEqual([1.03]);
   });
   it('stands where nothing was told at what is withdrawn', () =>
     expect(ats(validOnsets([{ at: 1 }, { at: 1.2, withdrawn: true }]))).toEqual([1]));

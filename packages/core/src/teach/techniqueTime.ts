@@ -3,7 +3,7 @@ import { parseLine } from '../line/index.ts';
 import { findMove, type MoveBook } from '../moves/index.ts';
 import { beatSeconds, toNumber, type Bpm, type Seconds } from '../units/index.ts';
 
-/** A repetition on the count takes this much longer than the bare movement (engine §5, count block). */
+/** A repetition on the count takes this much longer than the bare movement. */
 export const COUNT_SLACK = 1.3;
 
 /** So many repetitions of a move or combo: "15 each leg, 3 times". */

@@ -12,7 +12,7 @@ import {
 import { BPM_LIMITS, type Bpm } from '../units/index.ts';
 import { evenGaps, firstStrokes, mapStrokes, writtenStrokes } from './rewriteLine.ts';
 
-/** Slow practice: this share of the working tempo (engine: ladder). */
+/** Slow practice: this share of the working tempo. */
 export const SLOW_SHARE = 0.65;
 /** The top of the ladder stays this far under the fastest clean tempo. */
 const TOP_SHARE = 0.95;

@@ -5,7 +5,7 @@ import type { GroupSize } from './partnerPlan.ts';
 
 /** Time in which partners change roles: pads change hands. */
 const CHANGE: Seconds = 15;
-/** Who works alone rests so long afterwards (engine: partners). */
+/** Who works alone rests so long afterwards. */
 const ALONE_REST: Seconds = 35;
 
 const CHANGE_ID = /^turn\.\d+$/;

@@ -9,7 +9,7 @@ import type { CountWords } from '../roundSettings.ts';
 export const OPENING: Seconds = 3;
 /** From the bell to the first call, so that the bell does not cover it. */
 export const AFTER_BELL: Seconds = 0.9;
-/** Count words are followed at club pace (engine: pace factors), unless the block sets its own time. */
+/** Count words are followed at club pace, unless the block sets its own time. */
 export const COUNT_PACE = 1.25;
 /** Most repetitions of one set. Where the language of the count ends before, a finding says so. */
 export const MOST_COUNTED = 500;

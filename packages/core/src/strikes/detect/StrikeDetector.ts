@@ -19,7 +19,7 @@ export interface DetectorSetting {
 
 /** Which making of the detector found what is kept. */
 export const DETECTOR_VERSION = 'strikes 8';
-/** Two strikes are no nearer than this (engine: detect). */
+/** Two strikes are no nearer than this. */
 export const REFRACTORY: Seconds = 0.07;
 
 /** Frames that are looked at as now, and twice as many as before, with a gap in between for a rise that takes some milliseconds. */
@@ -63,7 +63,7 @@ export interface Rise {
 }
 
 /**
- * Hears strikes in a stream of samples (engine: detect): where all bands rise at once against what was before and against the floor
+ * Hears strikes in a stream of samples: where all bands rise at once against what was before and against the floor
  * of the hall, the highest of such rises, small networks that tell strikes from voices and steps by what comes before and behind,
  * and the instant at which each begins. Pieces of any length give the same.
  */

@@ -38,6 +38,15 @@ describe('matching strikes', () => {
   });
   it('takes no strike twice: of a double one the nearer, of two that are due at once one', () => {
     expect(matchStrikes(at(1), at(1.0, 1.08), 0)).toMatchObject({ hits: [{ onset: 0 }], extras: [1] });
+    expect(matchStrikes(at(1), at(0.95, 1.01), 0)).toMatchObject({ hits: [{ onset: 1 }], extras: [0] });
+    // Of two that came together, each due one takes the one that is nearer to it.
+    expect(matchStrikes(at(1, 1.3), at(1.02, 1.24, 1.31), 0)).toMatchObject({
+      hits: [
+        { due: 0, onset: 0 },
+        { due: 1, onset: 2 },
+      ],
+      extras: [1],
+    });
     const tie = matchStrikes(at(1, 1, 2), at(1.01, 2), 0);
     expect([tie.hits.length, tie.misses.length, tie.extras]).toEqual([2, 1, []]);
   });

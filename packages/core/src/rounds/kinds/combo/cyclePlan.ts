@@ -6,7 +6,7 @@ import { beatSeconds, fraction, roundUpTo, toNumber, type Bpm } from '../../../u
 import type { BlockCombo } from './comboBlock.ts';
 import type { Stage } from './tempoOf.ts';
 
-/** Recovery after the last stroke is reckoned at club pace (engine: pace factors). */
+/** Recovery after the last stroke is reckoned at club pace. */
 const CLUB_PACE = 1.25;
 /** A cycle set by the coach may not be over before its last impact, and leaves this many beats after it. */
 const SHORTEST_PAUSE = 0.5;

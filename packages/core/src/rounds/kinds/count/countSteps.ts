@@ -17,8 +17,7 @@ const PART_SHARE = 0.6;
 /** The last third of a build-up goes at this share of the time. */
 const FAST_SHARE = 0.75;
 /**
- * Time of a repetition by its speed, against the usual one: a count gives 1.3 of what the move needs (engine: speed of the
- * count), slow practice goes at a share of the tempo (engine: ladder).
+ * Time of a repetition by its speed, against the usual one: a count gives 1.3 of what the move needs, slow practice goes at a share of the tempo.
  */
 const SPEED_SHARES: Readonly<Record<CountSpeed, number>> = {
   slow: 1 / SLOW_SHARE,
