@@ -1,5 +1,4 @@
 import type { RoundPartners } from '@eurhythm/core/plan';
-import type { TempoShift } from '@eurhythm/core/rounds';
 import {
   afterEvent,
   beatToGoOn,
@@ -17,72 +16,23 @@ import {
 } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
 import { Burst, type BurstEnd } from './Burst.ts';
+import { CompiledRounds } from './CompiledRounds.ts';
+import { LOADING, type ControllerParts, type ControllerState } from './controllerState.ts';
 import type { SoundOutput, HandOver, Player, PlayerEnd } from './player.ts';
 import { RunVoice } from './RunVoice.ts';
 
-export interface ControllerState {
-  readonly phase: 'loading' | 'ready' | 'running' | 'held' | 'over' | 'failed';
-  /** Share of the voice that is loaded. */
-  readonly share: number;
-  readonly round: number;
-  /** Second at which a reloaded page found the run, until somebody presses a key. */
-  readonly cameBackAt: number | null;
-  readonly failure: string;
-  /** A start that was pressed while the voice still loads; it is kept until the voice is there. */
-  readonly startsSoon: boolean;
-  /** It runs on to the end of the combo, and holds there. */
-  readonly holdsSoon: boolean;
-  /** Beats a minute more than planned, since somebody changed it while it ran. */
-  readonly tempoBy: number;
-  /** The first round whose calls could not be had so far; it is tried again and again. */
-  readonly lacksFrom: number | null;
-}
-
-export const LOADING: ControllerState = {
-  phase: 'loading',
-  share: 0,
-  round: 0,
-  cameBackAt: null,
-  failure: '',
-  startsSoon: false,
-  holdsSoon: false,
-  tempoBy: 0,
-  lacksFrom: null,
-};
+export * from './controllerState.ts';
 
 /** Sound that is no further behind the clock than this is where the class is. */
 const BEHIND: Seconds = 3;
-
-/** What a controller works with: sound, compiling, the clock, the screen, and the writes. */
-export interface ControllerParts<D extends SoundOutput = SoundOutput> {
-  readonly output: D;
-  readonly rounds: number;
-  /** Clips that may be called, beyond those of the rounds as planned. */
-  readonly clips: readonly string[];
-  /** What was done to the run so far. */
-  readonly done: RunState;
-  compile(round: number, shifts: readonly TempoShift[]): Promise<RoundToPlay>;
-  /** `isHeard` where a microphone counts it. */
-  compileBurst(seconds: Seconds, isHeard: boolean): Promise<RoundToPlay>;
-  /** Plays a round, and behind it the beginning of the one that follows, until that one has a player of its own. */
-  player(round: RoundToPlay, onEnd: (end: PlayerEnd) => void, following: RoundToPlay | null): Player;
-  /** Keeps and sends what was done, with what goes along and is no part of the event. */
-  note(event: RunEvent, along?: { readonly partners: readonly RoundPartners[] }): void;
-  now(): EpochMs;
-  readonly awake: { hold(): void; release(): void; dispose(): void };
-}
 
 /**
  * Plays a run from round to round. Everything is compiled before the first bell, and the calls are loaded in the order in which
  * they come, within seconds of it, so that a lost network is not heard; what is done to the run goes into its log, from which a reload comes back to the right second.
  */
 export class RunController<D extends SoundOutput = SoundOutput> {
-  rounds: readonly RoundToPlay[] = [];
-  /** The rounds at their planned tempo. */
-  private planned: readonly RoundToPlay[] = [];
   state: ControllerState = LOADING;
-  /** Rounds at a tempo that was taken for them before they began. */
-  private readonly advised = new Map<number, RoundToPlay>();
+  private readonly compiled: CompiledRounds;
   private run: RunState;
   private changing: Promise<unknown> = Promise.resolve();
   private player: Player | null = null;
@@ -92,6 +42,7 @@ export class RunController<D extends SoundOutput = SoundOutput> {
 
   constructor(parts: ControllerParts<D>) {
     this.parts = parts;
+    this.compiled = new CompiledRounds(parts.compile);
     this.voice = new RunVoice(parts.output, (lacksFrom) => this.set({ lacksFrom }));
     this.run = parts.done;
   }
@@ -101,6 +52,10 @@ export class RunController<D extends SoundOutput = SoundOutput> {
     return () => this.listeners.delete(listener);
   };
   readonly snapshot = (): ControllerState => this.state;
+
+  get rounds(): readonly RoundToPlay[] {
+    return this.compiled.all;
+  }
 
   get output(): D {
     return this.parts.output;
@@ -119,17 +74,9 @@ export class RunController<D extends SoundOutput = SoundOutput> {
 
   /** Compiles all rounds, loads the calls that come first, and takes up the run where it stands. */
   async load(): Promise<void> {
-    const { rounds, clips, compile } = this.parts;
+    const { rounds, clips } = this.parts;
     try {
-      this.planned = await Promise.all(Array.from({ length: rounds }, (_, i) => compile(i, [])));
-      this.rounds = await Promise.all(
-        this.planned.map((round, i) => {
-          const shifts = this.run.shifts.get(i);
-          return shifts ? compile(i, shifts) : round;
-        }),
-      );
-      for (const [i, shifts] of this.run.shifts)
-        if (shifts.every(({ from }) => from === 0)) this.advised.set(i, this.rounds[i]!);
+      await this.compiled.load(rounds, this.run.shifts);
       const place = this.place();
       await this.voice.load(this.rounds, place.over ? 0 : place.round, clips, (share) => this.set({ share }));
     } catch (error) {
@@ -205,8 +152,12 @@ export class RunController<D extends SoundOutput = SoundOutput> {
 
   /** Goes faster or slower from the next time through on; gives a sentence where there is nothing to change. */
   changeTempo(by: number): Promise<string | null> {
-    // One after the other: each change builds on the one before.
-    const changed = this.changing.then(() => this.changeTempoNow(by));
+    return this.inTurn(() => this.changeTempoNow(by));
+  }
+
+  /** One after the other: each change builds on the one before. */
+  private inTurn(change: () => Promise<string | null>): Promise<string | null> {
+    const changed = this.changing.then(change);
     this.changing = changed.catch(() => null);
     return changed;
   }
@@ -224,7 +175,7 @@ export class RunController<D extends SoundOutput = SoundOutput> {
     const from = spliceAt(next.at, player.position);
     const joined = spliced(player.round, compiled, from);
     player.swap(joined, from);
-    this.rounds = this.rounds.with(round, joined);
+    this.compiled.replace(round, joined);
     this.note({ kind: 'tempo', at: this.parts.now(), round, position: next.at, by });
     this.set({ tempoBy: tempoBy(shifts) });
     return null;
@@ -232,9 +183,7 @@ export class RunController<D extends SoundOutput = SoundOutput> {
 
   /** The round that comes next goes so much faster than planned, from its start; gives a sentence where there is none to change. */
   advance(by: number): Promise<string | null> {
-    const changed = this.changing.then(() => this.advanceNow(by));
-    this.changing = changed.catch(() => null);
-    return changed;
+    return this.inTurn(() => this.advanceNow(by));
   }
 
   private async advanceNow(by: number): Promise<string | null> {
@@ -244,8 +193,7 @@ export class RunController<D extends SoundOutput = SoundOutput> {
     const compiled = await this.parts.compile(round, shifts);
     await this.output.load(clipIds(compiled), () => {});
     if (this.state.round + 1 !== round) return 'That round has begun meanwhile.';
-    this.rounds = this.rounds.with(round, compiled);
-    this.advised.set(round, compiled);
+    this.compiled.advise(round, compiled);
     this.player?.follow(compiled);
     this.note({ kind: 'tempo', at: this.parts.now(), round, position: 0, by });
     this.set({});
@@ -261,7 +209,7 @@ export class RunController<D extends SoundOutput = SoundOutput> {
     const kind = round === this.state.round ? 'again' : 'skip';
     this.note({ kind, at: this.parts.now(), round, running });
     if (round >= this.rounds.length) return this.finish();
-    this.rounds = this.rounds.with(round, this.advised.get(round) ?? this.planned[round]!);
+    this.compiled.reset(round);
     this.open(round);
     if (running) this.runFrom(0);
     else this.standAt(0);
