@@ -5,8 +5,6 @@ import { followSound } from './followSound.ts';
 import { strikingMicrophone } from './strikingMicrophone.ts';
 import { struckPhone } from './struckPhone.ts';
 
-test.use({ sound: 'paced' });
-
 const newestOf = async (request: APIRequestContext, name: string) => {
   const { items } = await (await request.get('/api/fighters')).json();
   const { id } = items.find((each: { name: string }) => each.name === name);

@@ -3,8 +3,6 @@ import { choose } from './choose.ts';
 import { beginHeard, told } from './heardRun.ts';
 import { strikingMicrophone } from './strikingMicrophone.ts';
 
-test.use({ sound: 'paced' });
-
 /** Three quarters of a minute of the round are left: some seconds of it to learn the way from the loudspeaker. */
 const [READY_IN, FROM] = [14, 76];
 /** So loud it comes back to the microphone: louder than anybody strikes. */

@@ -4,7 +4,9 @@ import { needChromium } from '../scripts/chromium.mjs';
 /** The stories run against the built application in Debian's Chromium, each file on a fresh demo gym of its own. */
 const chromium = needChromium();
 /** What is about the browser's own audio needs it whole, so nothing runs beside it: a machine without a sound card loses some while it is busy. */
-const SOUND = ['story.spec.ts', 'strikes.spec.ts', 'sound.spec.ts'];
+const SOUND = ['strikes.spec.ts', 'sound.spec.ts'];
+/** What is about when something is heard, on a device that loses nothing. These take longest, so they come first. */
+const PACED = ['listening.spec.ts', 'ownVoice.spec.ts', 'strikesLab.spec.ts', 'story.spec.ts'];
 
 export default defineConfig({
   testDir: '.',
@@ -35,7 +37,8 @@ export default defineConfig({
     serviceWorkers: 'block',
   },
   projects: [
-    { name: 'stories', testIgnore: SOUND },
+    { name: 'paced', testMatch: PACED, fullyParallel: true, use: { sound: 'paced' } as object },
+    { name: 'stories', testIgnore: [...SOUND, ...PACED] },
     { name: 'sound', testMatch: SOUND, workers: 1, use: { sound: 'real' } as object },
   ],
 });

@@ -6,8 +6,6 @@ import { seededRandom } from '@eurhythm/core/units';
 import { choose } from './choose.ts';
 import { strikeNow, strikingMicrophone } from './strikingMicrophone.ts';
 
-test.use({ sound: 'paced' });
-
 const accept = (page: Page) => page.request.put('/api/gym/notice', { data: { accepted: true } });
 
 /** A bag on which “3 2-r:knee” is struck six times at 92 a minute, the knee a little late each time. */
