@@ -1,0 +1,182 @@
+import { useSyncExternalStore } from 'react';
+import { Toaster } from 'sonner';
+import { otherLead, type MoveBook } from '@eurhythm/core/moves';
+import type { FighterPaceView, FighterView, GymView, RunView } from '@eurhythm/contract';
+import { Mixer } from '../../floor/Mixer.tsx';
+import type { RunController } from '../../floor/RunController.ts';
+import { NO_SOUND, makesSound, type FloorOutput } from '../../floor/SilentOutput.ts';
+import type { HostDevice } from '../../hall/HostDevice.ts';
+import { AfterRun } from './after/AfterRun.tsx';
+import { Board } from './board/Board.tsx';
+import { LandedArea } from './board/LandedArea.tsx';
+import { BurstPane } from './burst/BurstPane.tsx';
+import { FloorKeys } from './FloorKeys.tsx';
+import { FloorNote } from './FloorNote.tsx';
+import { DevicesPanel } from './hall/DevicesPanel.tsx';
+import { useHostTasks } from './hall/useHostTasks.ts';
+import { HandsFields } from './HandsFields.tsx';
+import { HoldBar } from './HoldBar.tsx';
+import { TempoLadder } from './ladder/TempoLadder.tsx';
+import { InputsPanel } from './listening/InputsPanel.tsx';
+import { useRunListening } from './listening/useRunListening.ts';
+import { MarkBar } from './marks/MarkBar.tsx';
+import { useMarks } from './marks/useMarks.ts';
+import { PeoplePanel } from './people/PeoplePanel.tsx';
+import { usePeople } from './people/usePeople.ts';
+import { useFloorControls } from './useFloorControls.ts';
+
+interface PlayedRunProps {
+  readonly run: RunView;
+  readonly everybody: readonly FighterView[];
+  readonly grades: GymView['grades'];
+  readonly book: MoveBook;
+  readonly controller: RunController<FloorOutput>;
+  readonly hall: HostDevice;
+  /** Pace of the gym. */
+  readonly factor: number;
+  /** Of those whose own pace was measured. */
+  readonly paces: readonly FighterPaceView[];
+}
+
+/** A run that is played here: before, while and after it goes on, and bursts in between. */
+export function PlayedRun(props: PlayedRunProps) {
+  const { run: begun, everybody, grades, book, controller, hall, paces } = props;
+  const state = useSyncExternalStore(controller.subscribe, controller.snapshot);
+  const people = usePeople(begun, controller, everybody, grades, paces);
+  const { run, here: fighters } = people;
+  const marks = useMarks(run, controller);
+  const pressed = () => ({ seconds: controller.position, otherLead: otherLead(run.lead) });
+  const inputs = useRunListening({ run, controller, hall, book });
+  useHostTasks({
+    run,
+    fighters,
+    controller,
+    hall,
+    marks,
+    pressed,
+    hear: (report) => inputs.heard.hear(report),
+  });
+  const controls = useFloorControls(controller, marks.undo);
+
+  if (state.phase === 'failed') return <FloorNote title={state.failure} isFailure />;
+  if (state.phase === 'loading')
+    return <FloorNote title="Loading the voice" share={state.share} starts={state.startsSoon} />;
+  if (controls.isBurst)
+    return (
+      <BurstPane
+        run={run}
+        fighters={fighters}
+        controller={controller}
+        listening={inputs.heard.listening}
+        onClose={controls.closeBurst}
+      />
+    );
+  const landed = inputs.shown.items;
+  if (state.phase === 'over')
+    return (
+      <AfterRun
+        run={run}
+        marks={marks}
+        endedRounds={controller.endedRounds}
+        fighters={people.all}
+        heard={
+          landed.length > 0 && (
+            <LandedArea
+              landed={landed}
+              combos={controller.rounds[landed[0]!.round]!.combos}
+              fighters={people.all}
+              book={book}
+            />
+          )
+        }
+        onBurst={controls.openBurst}
+      />
+    );
+  return <RunGoingOn {...props} {...{ run, fighters, state, people, marks, pressed, inputs, controls }} />;
+}
+
+interface RunGoingOnProps extends PlayedRunProps {
+  readonly fighters: readonly FighterView[];
+  readonly state: RunController['state'];
+  readonly people: ReturnType<typeof usePeople>;
+  readonly marks: ReturnType<typeof useMarks>;
+  readonly pressed: () => { readonly seconds: number; readonly otherLead: 'left' | 'right' };
+  readonly inputs: ReturnType<typeof useRunListening>;
+  readonly controls: ReturnType<typeof useFloorControls>;
+}
+
+/** The board, and below it the marks or what was opened in their place. */
+function RunGoingOn(props: RunGoingOnProps) {
+  const { run, fighters, controller, state, book, marks, inputs, controls, factor, paces } = props;
+  return (
+    <main className="mat hall flex h-dvh flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
+      <div className="flex min-h-0 flex-1 flex-col overflow-clip phone:h-dvh phone:flex-none">
+        <Board
+          run={run}
+          fighters={fighters}
+          controller={controller}
+          state={state}
+          book={book}
+          landed={inputs.shown.items}
+        />
+        {!makesSound() && <Notice text={NO_SOUND} />}
+        {state.lacksFrom !== null && (
+          <Notice
+            text={`The calls from round ${state.lacksFrom + 1} on are not here yet; they are fetched as soon as the server answers.`}
+          />
+        )}
+        <HoldBar state={state} controller={controller} />
+      </div>
+      <TempoLadder {...{ run, controller, state, fighters, marks, book, factor, paces }} />
+      <BelowBoard {...props} />
+      {controls.isMixer && (
+        <div className="px-8">
+          <Mixer output={controller.output} />
+          <HandsFields {...controls.hands} claps={controls.claps} />
+        </div>
+      )}
+      <FloorKeys
+        state={state}
+        controller={controller}
+        canUndo={marks.canUndo}
+        fighters={fighters.length}
+        onUndo={marks.undo}
+        onBurst={controls.openBurst}
+        onTempo={controls.changeTempo}
+        onMixer={controls.toggleMixer}
+        onDevices={controls.toggle('devices')}
+        onPeople={controls.toggle('people')}
+        onInputs={controls.toggle('inputs')}
+      />
+      <Toaster position="top-right" />
+    </main>
+  );
+}
+
+function BelowBoard(props: RunGoingOnProps) {
+  const { hall, people, everybody, inputs, fighters, state, marks, pressed, controller, controls } = props;
+  switch (controls.panel) {
+    case 'devices':
+      return <DevicesPanel hall={hall} />;
+    case 'people':
+      return <PeoplePanel people={people} everybody={everybody} />;
+    case 'inputs':
+      return <InputsPanel inputs={inputs} fighters={fighters} round={state.round} />;
+    default:
+      return (
+        <MarkBar
+          {...{ fighters, marks, pressed }}
+          round={state.round}
+          onAllClean={(round) => controller.allClean(round)}
+        />
+      );
+  }
+}
+
+function Notice({ text }: { text: string }) {
+  return (
+    <p role="status" className="px-10 font-semibold text-caution phone:px-4">
+      {text}
+    </p>
+  );
+}
