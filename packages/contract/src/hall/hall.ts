@@ -17,9 +17,10 @@ import {
   MayBeMissing,
   MayBeNull,
 } from '../rules/index.ts';
-import { MOST_COUNT, TEST_SECONDS } from '../runs/attempts.ts';
+import { MOST_COUNT } from '../runs/attempts.ts';
+import { TEST_SECONDS } from '../runs/testDtos.ts';
 import { RunPlanView } from '../runs/runPlan.ts';
-import { RoundPartnersView, RunEventView } from '../runs/runs.ts';
+import { RoundPartnersView, RunEventView } from '../runs/runEventDtos.ts';
 
 /** What a device of the hall may be: the big screen, what a holder shows, a remote, a phone at a bag. */
 export const HALL_VIEWS = ['wall', 'holder', 'remote', 'station'] as const;

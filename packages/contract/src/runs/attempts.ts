@@ -35,52 +35,16 @@ import {
   PageEnd,
 } from '../rules/index.ts';
 import { HeardStrikeDto } from '../strikes/strikes.ts';
-
-/** Which end is better. */
-export const DIRECTIONS = ['higher', 'lower'] as const;
-/** What a test may last. */
-export const TEST_SECONDS = { min: 3, max: 120 } as const;
+import { TEST_SECONDS } from './testDtos.ts';
 
 /** Nobody does more in one trial. */
 export const MOST_COUNT = 2000;
+
 /** No combo takes longer, in seconds. */
 export const MOST_TIME = 600;
+
 /** Sound that is kept with a trial: so many bytes of a WAV file, five minutes of a telephone's. */
 export const MOST_RECORDED = 10_000_000;
-
-/** What is measured, so that trials of the same thing belong together whatever it is called. */
-export class SaveTestDto {
-  @IsPlainName('what is done')
-  title!: string;
-
-  @IsOneOf('what is measured', TRIAL_KINDS)
-  kind!: TrialKind;
-
-  /** The line that is done; null for what has none. */
-  @OrNull()
-  @IsLineText()
-  line!: string | null;
-
-  /** Length of a burst. */
-  @IsWithin('the time', TEST_SECONDS.min, TEST_SECONDS.max, 'seconds')
-  seconds!: number;
-
-  @IsOneOf('the better end', DIRECTIONS)
-  direction!: (typeof DIRECTIONS)[number];
-}
-
-export class TestView extends SaveTestDto {
-  @IsText()
-  readonly id!: string;
-
-  @IsCount()
-  readonly version!: number;
-}
-
-export class TestList {
-  @IsListed(() => TestView)
-  readonly items!: readonly TestView[];
-}
 
 /** All that is kept of one that was heard. */
 export const MOST_ONSETS = 2000;

@@ -3,7 +3,7 @@ import { COUNT_LANGUAGES } from '@eurhythm/core/calls';
 import { RunView } from './runs.ts';
 import { BlockDto } from '../blocks/index.ts';
 import { ClipView } from '../gym/voice.ts';
-import { FighterPaceView } from '../progress/fighterProgress.ts';
+import { FighterPaceView } from '../progress/paceViews.ts';
 import { BookView } from '../moves/numbers.ts';
 import {
   IsAmong,

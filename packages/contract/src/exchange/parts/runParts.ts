@@ -25,7 +25,8 @@ import {
   MayBeNull,
   OrNull,
 } from '../../rules/index.ts';
-import { DONE, EFFORT, MOST_NOTE, QUALITIES, RoundPartnersView } from '../../runs/runs.ts';
+import { DONE, EFFORT, MOST_NOTE, QUALITIES } from '../../runs/runs.ts';
+import { RoundPartnersView } from '../../runs/runEventDtos.ts';
 import { RoundDto } from '../../sessions/sessions.ts';
 
 /** Texts by their names, as the group of each fighter. */

@@ -14,7 +14,8 @@ import {
   MayBeNull,
   OrNull,
 } from '../../rules/index.ts';
-import { HeardTrialDto, MOST_COUNT, MOST_TIME, SaveTestDto } from '../../runs/attempts.ts';
+import { HeardTrialDto, MOST_COUNT, MOST_TIME } from '../../runs/attempts.ts';
+import { SaveTestDto } from '../../runs/testDtos.ts';
 
 export class FileTest extends SaveTestDto {
   @IsOwnId('a test')
