@@ -3,7 +3,7 @@ import type { TodayView } from '@eurhythm/contract';
 import { format } from 'date-fns';
 import { ThemesService } from '../calendar/themes.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
-import { RunsService } from '../runs/runs.service.ts';
+import { HeldRunsService } from '../runs/heldRuns.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
 
 const HOUR = 3_600_000;
@@ -16,7 +16,7 @@ export class TodayService {
   constructor(
     private readonly sessions: SessionsService,
     private readonly fighters: FightersService,
-    private readonly runs: RunsService,
+    private readonly runs: HeldRunsService,
     private readonly themes: ThemesService,
   ) {}
 

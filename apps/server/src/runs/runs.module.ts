@@ -26,6 +26,7 @@ import { MovesModule } from '../moves/moves.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { AssessmentsModule } from '../assessments/assessments.module.ts';
 import { AssessmentsService } from '../assessments/assessments.service.ts';
+import { HeldRunsService } from './heldRuns.service.ts';
 import { MarksService } from './marks.service.ts';
 import { RunLogService } from './runLog.service.ts';
 import { RunNews } from './runNews.ts';
@@ -37,6 +38,7 @@ import { RunsService } from './runs.service.ts';
 class RunsController {
   constructor(
     private readonly runs: RunsService,
+    private readonly held: HeldRunsService,
     private readonly marks: MarksService,
     private readonly plans: RunPlanService,
   ) {}
@@ -44,13 +46,13 @@ class RunsController {
   @Get('trained')
   @answersById({ type: 'string' })
   lastTrained(): Promise<LastTrained> {
-    return this.runs.lastTrained();
+    return this.held.lastTrained();
   }
 
   @Get()
   @answers(RunPage)
   list(@Query() query: PageQuery): Promise<RunPage> {
-    return this.runs.page(query);
+    return this.held.page(query);
   }
 
   @Get(':id')
@@ -167,7 +169,7 @@ class AttemptsController {
     GymSettingsModule,
   ],
   controllers: [RunsController, BeginningsController, AttemptsController],
-  providers: [RunsService, MarksService, RunLogService, RunPlanService, RunNews],
-  exports: [RunsService, RunPlanService, RunNews],
+  providers: [HeldRunsService, RunsService, MarksService, RunLogService, RunPlanService, RunNews],
+  exports: [HeldRunsService, RunsService, RunPlanService, RunNews],
 })
 export class RunsModule {}

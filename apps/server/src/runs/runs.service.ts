@@ -5,26 +5,21 @@ import { missingFields } from '@eurhythm/core/run';
 import type {
   AttemptView,
   FighterView,
-  LastRunView,
-  LastTrained,
   MarkResultDto,
-  PageQuery,
   ResultView,
   RoundGroupsDto,
   RoundPartnersView,
   RunEventDto,
   RunEventView,
   RunNoteDto,
-  RunPage,
   RunView,
   SaveAttemptDto,
   StartRunDto,
 } from '@eurhythm/contract';
-import { desc, eq, isNotNull, max, sql } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { doneAt, type ClockOffset } from '../http/deviceClock.ts';
-import { pageLength, pageOf } from '../http/pages.ts';
 import { refuseField, refuseFields } from '../http/refuse.ts';
 import { PaceService } from '../progress/pace.service.ts';
 import { changedRounds } from '../sessions/changedRounds.ts';
@@ -87,34 +82,6 @@ export class RunsService {
     return row;
   }
 
-  /** A page of all runs, newest first. */
-  async page(query: PageQuery): Promise<RunPage> {
-    const length = pageLength(query);
-    const after =
-      query.after === undefined
-        ? undefined
-        : sql`(${runs.startedAt}, ${runs.id}) < (select started_at, id from runs where id = ${query.after})`;
-    const rows = await this.database
-      .select({
-        id: runs.id,
-        sessionId: runs.sessionId,
-        title: runs.title,
-        startedAt: runs.startedAt,
-        endedAt: runs.endedAt,
-        fighters: sql<number>`jsonb_array_length(${runs.fighterIds})`.mapWith(Number),
-      })
-      .from(runs)
-      .where(after)
-      .orderBy(desc(runs.startedAt), desc(runs.id))
-      .limit(length + 1);
-    const items = rows.map((row) => ({
-      ...row,
-      startedAt: row.startedAt.toISOString(),
-      endedAt: row.endedAt?.toISOString() ?? null,
-    }));
-    return pageOf(items, length);
-  }
-
   /** Begins a run with the session as it is now. A run that exists is given back unchanged. */
   async start(
     id: string,
@@ -174,16 +141,6 @@ export class RunsService {
     const { title, lead, word = '', groups = [] } = session;
     const fighterIds = present.map(({ id }) => id);
     return { sessionId, title, lead, word, rounds: [...rounds], fighterIds, partners: [...partners], groups };
-  }
-
-  /** When each combo was last in a session that was held. */
-  async lastTrained(): Promise<LastTrained> {
-    const rows = await this.database
-      .select({ comboId: runRoundCombos.comboId, at: max(runs.startedAt) })
-      .from(runRoundCombos)
-      .innerJoin(runs, eq(runRoundCombos.runId, runs.id))
-      .groupBy(runRoundCombos.comboId);
-    return Object.fromEntries(rows.flatMap(({ comboId, at }) => (at ? [[comboId, at.toISOString()]] : [])));
   }
 
   private async mustBeFit(ids: readonly string[]) {
@@ -296,35 +253,5 @@ export class RunsService {
         }),
       );
     return kept;
-  }
-
-  /** The run that has not ended, the newest if there are several. */
-  async running(): Promise<{ id: string; title: string } | null> {
-    const [newest] = await this.database
-      .select({ id: runs.id, title: runs.title, endedAt: runs.endedAt })
-      .from(runs)
-      .orderBy(desc(runs.startedAt))
-      .limit(1);
-    return newest && newest.endedAt === null ? { id: newest.id, title: newest.title } : null;
-  }
-
-  /** The run that was held last, and how its rounds were marked; null before the first. */
-  async last(): Promise<LastRunView | null> {
-    const [run] = await this.database
-      .select({ id: runs.id, title: runs.title, startedAt: runs.startedAt })
-      .from(runs)
-      .where(isNotNull(runs.endedAt))
-      .orderBy(desc(runs.startedAt))
-      .limit(1);
-    if (!run) return null;
-    const marks = await this.marks.counts(run.id);
-    return {
-      id: run.id,
-      title: run.title,
-      at: run.startedAt.toISOString(),
-      finished: marks['finished'] ?? 0,
-      part: marks['part'] ?? 0,
-      satOut: marks['sat-out'] ?? 0,
-    };
   }
 }
