@@ -57,8 +57,9 @@ const WHOLE = {
   lint: { cores: 1, work: () => npmRun('lint') },
   core: { cores: 1, work: () => npmRun('unit', '--', '--maxWorkers=1', 'packages') },
   unit: { cores: 2, after: ['build'], work: () => npmRun('unit', '--', 'apps') },
-  attack: { cores: 1, after: ['build'], work: () => npmRun('attack:short') },
-  postgres: { cores: 1, after: ['build'], work: () => npmRun('postgres') },
+  // Both wait for a database most of the time.
+  attack: { cores: 0.5, after: ['build'], work: () => npmRun('attack:short') },
+  postgres: { cores: 0.5, after: ['build'], work: () => npmRun('postgres') },
   stories: { cores: 2, after: ['build'], work: () => npmRun('stories') },
   sound: { cores: 2, after: ['build'], work: () => npmRun('stories:sound') },
 };
