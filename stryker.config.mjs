@@ -5,7 +5,7 @@
 export default {
   testRunner: 'jest',
   testRunnerNodeArgs: ['--experimental-vm-modules', '--no-warnings'],
-  jest: { configFile: 'jest.config.mjs', enableFindRelatedTests: true },
+  jest: { configFile: 'jest.mutants.config.mjs', enableFindRelatedTests: true },
   coverageAnalysis: 'perTest',
   mutate: [
     'packages/core/src/{body,calls,run,strikes,progress}/**/*.ts',
