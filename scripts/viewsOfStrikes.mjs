@@ -44,7 +44,7 @@ export const STRIKE_STATES = {
     await page.goto(`${base}/floor/${id}`);
     await page.getByTestId('call').waitFor({ timeout: 60_000 });
     await page.keyboard.press('i');
-    await choose(page, 'This device hears with', /Try it/);
+    await choose(page, 'This device hears with', /Demo source/);
     await page.getByLabel('What landed').waitFor({ timeout: 60_000 });
     await page.waitForTimeout(800);
   },
@@ -55,7 +55,7 @@ export const STRIKE_STATES = {
     await page.goto(`${base}/hall/${code}/station`);
     await page.getByRole('button', { name: 'Ines' }).click();
     await page.getByRole('button', { name: 'That is all' }).click();
-    await page.getByRole('button', { name: /Try it/ }).click();
+    await page.getByRole('button', { name: /Demo source/ }).click();
     await page.getByLabel('What landed').waitFor({ timeout: 60_000 });
     await page.waitForTimeout(800);
     await desk.close();
