@@ -3,8 +3,8 @@ import { choose } from './choose.ts';
 import { beginHeard, told } from './heardRun.ts';
 import { strikingMicrophone } from './strikingMicrophone.ts';
 
-/** Three quarters of a minute of the round are left: some seconds of it to learn the way from the loudspeaker. */
-const [READY_IN, FROM] = [14, 76];
+/** Two thirds of a minute of strikes; before them a busy machine has the time to open the page and to learn the way from the loudspeaker. */
+const [READY_IN, FROM] = [24, 80];
 /** So loud it comes back to the microphone: louder than anybody strikes. */
 const LOUD = 0.7;
 

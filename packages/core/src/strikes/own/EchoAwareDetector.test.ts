@@ -135,6 +135,17 @@ describe('EchoAwareDetector', () => {
       expect(stands.length - right).toBeLessThanOrEqual(1);
     },
   );
+  it('finds the way again soon where what is played was taken to come at another time at first', () => {
+    const { own, heard, at } = made(1, 6);
+    // For three seconds what is played seems to come a quarter of a second later than it does.
+    const [late, until] = [0.25 * RATE, 3 * RATE];
+    const shifted = own.map((sample, i) => (i < until ? (own[i - late] ?? 0) : sample));
+    const found = detected(heard, shifted).filter(({ doubtful }) => !doubtful);
+    const later = at.filter((instant) => instant > 6.5);
+    expect(later.filter((instant) => found.some(near(instant))).length).toBeGreaterThanOrEqual(
+      later.length - 1,
+    );
+  });
   it('hears what is there where nothing is played', () => {
     const quiet = made(0);
     const found = detected(quiet.heard, new Float32Array(quiet.heard.length));

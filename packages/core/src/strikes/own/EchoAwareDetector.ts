@@ -136,7 +136,9 @@ export class EchoAwareDetector {
     if (way && fit.isRight) this.keepRight(way);
     if (way) this.playedSinceKnown += ECHO_BLOCK;
     this.playedSinceLook += ECHO_BLOCK;
-    const every = LOOKED_FOR_EVERY[!way ? 'unknown' : fit.mayHaveSlipped ? 'slipped' : 'known'];
+    // What never held is as good as unknown.
+    const isWrong = fit.isOff && !fit.mayHaveSlipped;
+    const every = LOOKED_FOR_EVERY[!way || isWrong ? 'unknown' : fit.mayHaveSlipped ? 'slipped' : 'known'];
     if (this.playedSinceLook < every * this.rate) return;
     this.playedSinceLook = 0;
     if (way && fit.mayHaveSlipped) this.lookForSlip(way);

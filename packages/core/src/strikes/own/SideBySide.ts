@@ -36,7 +36,10 @@ export class SideBySide {
 
   takeOwn(samples: Float32Array): Pair[] {
     // After a pause either has run on without the other.
-    if (this.isAway) this.own = [];
+    if (this.isAway) {
+      this.own = [];
+      this.watchAnew();
+    }
     this.isAway = false;
     this.heardAlone = 0;
     this.own.push(samples);
@@ -72,10 +75,14 @@ export class SideBySide {
   /** What waited all the while goes on without the other. */
   private afterLoss(): Pair[] {
     const { heard, own } = this.fewest;
-    this.watched = 0;
-    this.fewest = { heard: Infinity, own: Infinity };
+    this.watchAnew();
     if (own > SLACK * this.rate) takeOff(this.own, own);
     return heard > SLACK * this.rate ? this.alone(heard) : [];
+  }
+
+  private watchAnew(): void {
+    this.watched = 0;
+    this.fewest = { heard: Infinity, own: Infinity };
   }
 
   private alone(count: number): Pair[] {
