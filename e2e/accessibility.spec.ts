@@ -128,7 +128,7 @@ for (const path of [
 
 test('axe finds nothing with faults shown, in any form', async ({ page, request }) => {
   await request.put('/api/gym/notice', { data: { accepted: true } });
-  for (const [path, spoil, told] of [
+  for (const [path, spoil, reported] of [
     ['/combos/new', { 'Beat line': '1-2 nonsense' }, /nonsense/],
     ['/combos/new', { 'Beat line': '1-2', 'Beats in a bar': '99' }, /The bar is a whole number/],
     ['/moves/new', { 'Out, seconds': 'soon' }, /Out|name|code/i],
@@ -142,7 +142,7 @@ test('axe finds nothing with faults shown, in any form', async ({ page, request 
       await page.getByLabel(label, { exact: true }).first().fill(text);
     const save = page.getByRole('button', { name: /^(Save|Take in)/ }).first();
     if (await save.isEnabled()) await save.click();
-    await expect(page.getByText(told).first()).toBeVisible();
+    await expect(page.getByText(reported).first()).toBeVisible();
     for (const size of [SIZES.laptop, SIZES.phone]) {
       await page.setViewportSize(size);
       expect([path, await tooWide(page), await faultsOf(page)]).toEqual([path, 0, []]);

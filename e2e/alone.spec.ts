@@ -49,9 +49,9 @@ test('a planned session is begun, run, marked and reloaded without the server, w
 
     await server.start();
     await expect(page.getByText(/wait for the server/)).toBeHidden({ timeout: 60_000 });
-    const told = await (await page.request.get(`${server.base}/api/runs/${runId}`)).json();
-    expect(told.events.map(({ kind }: { kind: string }) => kind)).toEqual(['start', 'skip']);
-    expect(told.results).toHaveLength(1);
+    const reported = await (await page.request.get(`${server.base}/api/runs/${runId}`)).json();
+    expect(reported.events.map(({ kind }: { kind: string }) => kind)).toEqual(['start', 'skip']);
+    expect(reported.results).toHaveLength(1);
   } finally {
     await server.end();
   }

@@ -95,7 +95,7 @@ test('an easier form is kept in the grade that it is made for, and follows there
   await expect(page.getByLabel('Grade', { exact: true }).last()).toHaveText('Ebb');
 });
 
-test('a paste of ten thousand characters is told what to do, and typing goes on', async ({ page }) => {
+test('a paste of ten thousand characters is reported what to do, and typing goes on', async ({ page }) => {
   await open(page, '/combos/new');
   await lineOf(page).fill('1 2 '.repeat(2500));
   await expect(page.getByRole('list', { name: 'Faults' })).toContainText(

@@ -26,7 +26,7 @@ test('numbers with a point or a comma are typed key by key', async ({ page }) =>
   expect(items.find((each: { name: string }) => each.name === 'Ama Lindqvist').height).toBe(171.5);
 });
 
-test('a block with nonsense in its fields is told, drawn as empty, and mended', async ({ page }) => {
+test('a block with nonsense in its fields is reported, drawn as empty, and mended', async ({ page }) => {
   await open(page, '/sessions/new');
   await page.getByLabel('Title').first().fill('Typed badly');
   const blocks = page.getByRole('list', { name: 'Blocks' });

@@ -168,7 +168,7 @@ test('a burst of the class: after the bell the numbers go through the names, and
   expect(await faultsOf(page)).toEqual([]);
   await page.keyboard.type('23');
   await page.keyboard.press('Enter');
-  await page.keyboard.press('Enter'); // nobody told the second one
+  await page.keyboard.press('Enter'); // nobody reported the second one
   await page.keyboard.type('190');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toHaveText('That would be 19 a second. Enter once more keeps it.');
@@ -182,7 +182,7 @@ test('a burst of the class: after the bell the numbers go through the names, and
   await expect(page.getByText('1 of 3 still open')).toBeVisible();
   await page.keyboard.type('21');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('all told')).toBeVisible();
+  await expect(page.getByText('all entered')).toBeVisible();
   await page.keyboard.press('Escape');
   const { items } = await (await page.request.get('/api/fighters')).json();
   const newestOf = async (name: string) => {
@@ -262,7 +262,9 @@ test('two loud claps hold and go on, where that is switched on', async ({ baseUR
   await browser.close();
 });
 
-test('after the class every mark is seen and put right, and what was not held is told', async ({ page }) => {
+test('after the class every mark is seen and put right, and what was not held is reported', async ({
+  page,
+}) => {
   await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello']);
   const id = new URL(page.url()).pathname.split('/').at(-1)!;
   const done = (event: string, data: object) =>

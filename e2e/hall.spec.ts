@@ -80,7 +80,7 @@ test('wall, holder, remote and station follow the class; the remote holds, marks
   await expect
     .poll(async () => Math.abs((await secondsOn(coach)) - (await secondsOn(wall))))
     .toBeLessThanOrEqual(1);
-  // On the first combo the holder is told a pad, mirrored.
+  // On the first combo the holder is reported a pad, mirrored.
   await remote.getByRole('button', { name: 'Next round' }).click();
   await expect(coach.getByText(/round 2 of/)).toBeVisible();
   await expect(wall.getByText(/round 2 of/)).toBeVisible();
@@ -105,7 +105,7 @@ test('wall, holder, remote and station follow the class; the remote holds, marks
   await expect(late.getByText(/round 2 of/)).toBeVisible();
 });
 
-test('a guessed code is told, and a class that is over too', async ({ browser, baseURL }) => {
+test('a guessed code is reported, and a class that is over too', async ({ browser, baseURL }) => {
   const page = await joined(browser, baseURL!, 'AAAAAA', 'wall');
   await expect(page.getByRole('alert')).toHaveText(
     'No class has this code. It may be mistyped, or the class is over.',
@@ -169,7 +169,7 @@ test('a second device does not play the same class; it can take it over, and the
   await expect(first.getByRole('heading', { name: 'This class is played elsewhere' })).toBeVisible();
 });
 
-test('the door: the passphrase is set on the machine, and a phone is told how to trust the gym', async ({
+test('the door: the passphrase is set on the machine, and a phone is reported how to trust the gym', async ({
   page,
   baseURL,
 }) => {

@@ -38,7 +38,7 @@ export async function beginHeard(
 }
 
 /** What the sentence tells: landed, of so many, how late, and how many fell beside. */
-export async function told(
+export async function heardOf(
   page: Page,
   name: string,
 ): Promise<{ landed: number; of: number; late: number; beside: number }> {

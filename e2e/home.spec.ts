@@ -41,7 +41,7 @@ test.afterEach(async ({ browser }) => {
   for (const context of browser.contexts()) await context.close();
 });
 
-test('a page for home is fetched for a fighter, done without a network, and its code is logged as told', async ({
+test('a page for home is fetched for a fighter, done without a network, and its code is logged as reported', async ({
   page,
   browser,
 }, info) => {
@@ -81,9 +81,9 @@ test('a page for home is fetched for a fighter, done without a network, and its 
   const code = (await home.getByLabel('Code').textContent())!.trim();
   const saving = home.waitForEvent('download');
   await home.getByRole('button', { name: 'Save as a file' }).click();
-  const told = info.outputPath('from-home.json');
-  await (await saving).saveAs(told);
-  expect(JSON.parse(await readFile(told, 'utf8')).code).toBe(code);
+  const reported = info.outputPath('from-home.json');
+  await (await saving).saveAs(reported);
+  expect(JSON.parse(await readFile(reported, 'utf8')).code).toBe(code);
   expect(asked.filter((url) => /^https?:/.test(url))).toEqual([]);
 
   await page.goto('/fighters/lumi');
@@ -99,9 +99,9 @@ test('a page for home is fetched for a fighter, done without a network, and its 
   const logged = page.getByRole('list', { name: 'At home' }).getByRole('listitem');
   await expect(logged).toContainText('Saltmarsh at home · 1 of 1 rounds · effort 7');
   await expect(logged).toContainText(`${counted} in ten seconds`);
-  await expect(page.getByText('told, not seen').first()).toBeVisible();
+  await expect(page.getByText('reported, not seen').first()).toBeVisible();
   // The file says the same, and the same is logged once.
-  await page.getByLabel('Choose a file').setInputFiles(told);
+  await page.getByLabel('Choose a file').setInputFiles(reported);
   await expect(page.getByLabel('Code from home')).toHaveValue('');
   await expect(logged).toHaveCount(1);
   await logged.getByRole('button', { name: 'Take out' }).click();

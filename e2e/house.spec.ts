@@ -39,7 +39,7 @@ test('what the gym says of itself decides what is found in a line', async ({ pag
   await page.request.put('/api/gym/school', { data: school });
 });
 
-test('who is not fit to train is told everywhere, and joins no run until the mark is lifted', async ({
+test('who is not fit to train is reported everywhere, and joins no run until the mark is lifted', async ({
   page,
 }) => {
   await open(page, '/fighters/emeka');
@@ -71,7 +71,7 @@ test('who is not fit to train is told everywhere, and joins no run until the mar
   await expect(page.getByRole('button', { name: /^Emeka Roux/ })).toBeEnabled();
 });
 
-test('anything is gone to by its name, and the keys of a page are told', async ({ page }) => {
+test('anything is gone to by its name, and the keys of a page are reported', async ({ page }) => {
   await open(page, '/');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await page.keyboard.press('Control+k');

@@ -1,6 +1,6 @@
 import { expect, test, type APIRequestContext, type Page } from './test.ts';
 import { choose } from './choose.ts';
-import { beginHeard, told } from './heardRun.ts';
+import { beginHeard, heardOf } from './heardRun.ts';
 import { followSound } from './followSound.ts';
 import { strikingMicrophone } from './strikingMicrophone.ts';
 import { struckPhone } from './struckPhone.ts';
@@ -30,7 +30,7 @@ test('this device hears a combo round: what landed stands on the strip, and is k
   await expect(page.getByText('It listens in every round')).toBeVisible();
   await expect(page.getByText('this device', { exact: true })).toBeVisible();
   await expect(page.getByLabel('What landed')).toBeVisible({ timeout: 70_000 });
-  const { landed, of, late } = await told(page, 'Oskar');
+  const { landed, of, late } = await heardOf(page, 'Oskar');
   expect(Math.abs(late)).toBeLessThan(120);
   expect(of).toBeGreaterThan(9);
   expect(landed).toBeGreaterThanOrEqual(of - 4);
@@ -44,7 +44,7 @@ test('this device hears a combo round: what landed stands on the strip, and is k
   // Who takes the place in the rest has none of it.
   await choose(page.getByLabel('Whose strikes'), 'Lumi Achterberg');
   await expect(page.getByLabel('Listeners').getByText('Lumi Achterberg')).toBeVisible();
-  expect((await told(page, 'Oskar')).landed).toBe(landed);
+  expect((await heardOf(page, 'Oskar')).landed).toBe(landed);
   await page.keyboard.press('PageDown');
   await expect
     .poll(async () => (await newestOf(page.request, 'Oskar Bello')).title, { timeout: 20_000 })
@@ -102,7 +102,7 @@ test('two stations hear two fighters; the coach sees both counts, and both see t
       .poll(async () => Number(await station.getByTestId('heard').textContent()), { timeout: 40_000 })
       .toBeGreaterThan(8);
   await expect(page.getByLabel('What landed')).toBeVisible({ timeout: 60_000 });
-  const [lumi, oskar] = [await told(page, 'Lumi'), await told(page, 'Oskar')];
+  const [lumi, oskar] = [await heardOf(page, 'Lumi'), await heardOf(page, 'Oskar')];
   expect(lumi.landed).toBeGreaterThan(10);
   expect(oskar.landed).toBeGreaterThan(10);
   expect(Math.abs(lumi.late - oskar.late - 100)).toBeLessThan(80);
@@ -153,7 +153,7 @@ test('a station without a microphone says why, and hears the motion of its phone
     .toBeGreaterThan(5);
 });
 
-test('a burst is counted by the strike sensor, with losses told', async ({ page, browser, baseURL }) => {
+test('a burst is counted by the strike sensor, with losses reported', async ({ page, browser, baseURL }) => {
   test.setTimeout(120_000);
   const lab = await browser.newPage({ baseURL: baseURL! });
   await page.request.put('/api/gym/notice', { data: { accepted: true } });

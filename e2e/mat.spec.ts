@@ -47,7 +47,7 @@ test('a lone kick has the tempo of its repeat, and no ladder goes beyond it', as
   for (const rung of rungs) expect(rung).toBeLessThanOrEqual(clean!);
 });
 
-test('a side that changes nothing is told with what was meant, and a line that walks off with its room', async ({
+test('a side that changes nothing is reported with what was meant, and a line that walks off with its room', async ({
   page,
 }) => {
   await write(page, 'r:jab in-2');
@@ -61,7 +61,9 @@ test('a side that changes nothing is told with what was meant, and a line that w
   ).toBeVisible();
 });
 
-test('each group does its own on one count, is told so once, and hears when it is done', async ({ page }) => {
+test('each group does its own on one count, is reported so once, and hears when it is done', async ({
+  page,
+}) => {
   await open(page, '/sessions/new');
   await page.getByLabel('Title').first().fill('One count, two groups');
   await choose(page.getByLabel('Add another round'), 'Technique');
@@ -83,7 +85,7 @@ test('each group does its own on one count, is told so once, and hears when it i
   await expect(page.getByText(/The move book has no/).first()).toBeVisible();
 });
 
-test('calls of a reaction have answers of their own, and the limits of children are told with their place', async ({
+test('calls of a reaction have answers of their own, and the limits of children are reported with their place', async ({
   page,
 }) => {
   await open(page, '/sessions/new');
@@ -120,10 +122,10 @@ test('combos go by repetitions, and the page says how often from each lead', asy
   await page.getByLabel('Title').first().fill('Ten from each lead');
   await choose(page.getByLabel('Goes by'), 'Repetitions');
   await page.getByLabel('Times from each lead').fill('6');
-  const told = page.getByText('6 times through from the left lead, 6 from the right');
-  await expect(told).toBeVisible();
+  const reported = page.getByText('6 times through from the left lead, 6 from the right');
+  await expect(reported).toBeVisible();
   await page.getByRole('button', { name: /^Slow: \d+$/ }).click();
-  await expect(told).toBeVisible();
+  await expect(reported).toBeVisible();
   await saved(page);
   const { rounds } = await (await page.request.get(`/api/sessions/${idOf(page)}`)).json();
   const { cycles, findings } = await compiled(page, rounds[0].blocks);
@@ -167,7 +169,7 @@ test('a session that nobody changed is not kept', async ({ page }) => {
   expect(await titles()).toBe(before);
 });
 
-test('a start that is pressed while the Floor still loads is kept, told, and done', async ({ page }) => {
+test('a start that is pressed while the Floor still loads is kept, reported, and done', async ({ page }) => {
   await page.request.put('/api/gym/notice', { data: { accepted: true } });
   const id = `early-${Date.now()}`;
   const { items } = await (await page.request.get('/api/fighters')).json();
@@ -188,7 +190,7 @@ test('a start that is pressed while the Floor still loads is kept, told, and don
   await expect(page.getByRole('button', { name: 'Space hold' })).toBeVisible({ timeout: 60_000 });
 });
 
-test('who is ticked at the door stands on the Floor, by two in turns, with new partners told', async ({
+test('who is ticked at the door stands on the Floor, by two in turns, with new partners reported', async ({
   page,
 }) => {
   await open(page, '/sessions/new');

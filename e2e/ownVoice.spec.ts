@@ -1,6 +1,6 @@
 import { expect, test, type Page } from './test.ts';
 import { choose } from './choose.ts';
-import { beginHeard, told } from './heardRun.ts';
+import { beginHeard, heardOf } from './heardRun.ts';
 import { strikingMicrophone } from './strikingMicrophone.ts';
 
 /** Two thirds of a minute of strikes; before them a busy machine has the time to open the page and to learn the way from the loudspeaker. */
@@ -19,7 +19,7 @@ async function listens(page: Page, strikes: (landing: readonly number[]) => read
   await choose(page.getByLabel('Whose strikes'), 'Oskar Bello');
   await expect(page.getByText('this device', { exact: true })).toBeVisible();
   await expect(page.getByLabel('What landed')).toBeVisible({ timeout: 110_000 });
-  return told(page, 'Oskar');
+  return heardOf(page, 'Oskar');
 }
 
 test('the device’s own voice and ticks beside its microphone hide no strike', async ({ page }) => {

@@ -49,7 +49,7 @@ test('a technique block is counted for two groups, and the session is fitted to 
   await expect(page.getByRole('article')).toContainText('Round kick: 15 each side × 1');
 });
 
-test('every change is kept by itself, can be undone after that, and a fault is told without a press', async ({
+test('every change is kept by itself, can be undone after that, and a fault is reported without a press', async ({
   page,
 }) => {
   await open(page, '/sessions/first-steps');
@@ -197,9 +197,9 @@ test('a session is drafted, looked through for what is missing, and heard from t
   await sheet.getByRole('button', { name: 'Take it: 45:00' }).click();
   await expect(page.getByText('45:00 in all')).toBeVisible();
   await saved(page);
-  await page.getByText(/^Told of the time:/).click();
-  await page.getByRole('group', { name: 'Told of the time' }).getByLabel('thirty seconds').check();
-  await expect(page.getByText(/^Told of the time:.*thirty seconds/)).toBeVisible();
+  await page.getByText(/^Time calls:/).click();
+  await page.getByRole('group', { name: 'Time calls' }).getByLabel('thirty seconds').check();
+  await expect(page.getByText(/^Time calls:.*thirty seconds/)).toBeVisible();
   await choose(page.getByLabel('Phase'), 'Pads');
   await page.getByRole('button', { name: /to look at before the class/ }).click();
   await expect(page.getByRole('list', { name: 'Warnings' })).not.toBeEmpty();

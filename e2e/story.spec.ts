@@ -199,6 +199,6 @@ test('the session ends by itself and stands in the fighter’s log', async () =>
   await expect(row).toContainText('finished, clean');
   await page.getByRole('radio', { name: 'Two straights', exact: true }).click();
   await expect(page.getByRole('img', { name: /Two straights, right lead: \d+ trials/ })).toBeVisible();
-  // Seven taps are no burst of somebody who does five and twenty: that is told, and left out.
+  // Seven taps are no burst of somebody who does five and twenty: that is reported, and left out.
   await expect(page.getByText(/^7 on .* cannot be so beside the others/)).toBeVisible();
 });

@@ -63,7 +63,7 @@ test('the lab says when somebody struck in the quiet, and when the microphone is
 
 const song = { sampleRate: 16_000, seconds: 14 };
 
-test('music is told where strikes are heard, in the lab and in a file, and a bag is none', async ({
+test('music is reported where strikes are heard, in the lab and in a file, and a bag is none', async ({
   page,
 }) => {
   test.setTimeout(120_000);
@@ -98,7 +98,7 @@ test('two ears hear the same strikes: the lab tells what each hears alone', asyn
   await expect(
     page.getByText(/heard by both, \d+ by the first alone, \d+ by the second alone/),
   ).toBeVisible();
-  // What is told of a sensor that is away is told no longer once it is back.
+  // What is reported about a sensor that is away is reported no longer once it is back.
   await page.getByRole('button', { name: 'Switch the simulated sensor off' }).click();
   await expect(page.getByText('The sensor is away')).toBeVisible({ timeout: 15_000 });
   await page.getByRole('button', { name: 'Simulated strike sensor' }).click();
@@ -160,7 +160,7 @@ test('a recording brings its strikes: pins put right, the line found, stored, an
   await expect(page.getByText('Worked out again: it is the same.')).toBeVisible();
 });
 
-test('a table of times is read as strikes; what is no recording is told plainly', async ({ page }) => {
+test('a table of times is read as strikes; what is no recording is reported plainly', async ({ page }) => {
   await accept(page);
   await page.goto('/fighters/from-file');
   const give = (name: string, content: string | Buffer) =>

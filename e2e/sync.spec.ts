@@ -8,7 +8,7 @@ async function open(page: Page, path: string): Promise<void> {
 }
 const json = async (page: Page, path: string) => (await page.request.get(`/api/${path}`)).json();
 
-/** The server takes no writes until it is told to. */
+/** The server takes no writes until it is reported to. */
 async function withoutWrites(context: BrowserContext): Promise<() => Promise<void>> {
   const writes = '**/api/{runs,attempts,sessions,combos}/**';
   await context.route(writes, (route) =>
@@ -90,7 +90,7 @@ test('a combo that was saved elsewhere meanwhile shows both texts, and the coach
   await page.request.put('/api/combos/spring-2', { data: theirs });
 });
 
-test('a minute of breathing is built into a round, and told in and out', async ({ page }) => {
+test('a minute of breathing is built into a round, and reported in and out', async ({ page }) => {
   await open(page, '/sessions/new');
   await page.getByLabel('Title').first().fill('Calm');
   await choose(

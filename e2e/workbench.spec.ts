@@ -8,7 +8,7 @@ async function open(page: Page, path: string): Promise<void> {
 }
 const lineOf = (page: Page) => page.getByLabel('Beat line');
 
-test('a line that a body cannot do at its tempo is told in the list, in the text and on the strip', async ({
+test('a line that a body cannot do at its tempo is reported in the list, in the text and on the strip', async ({
   page,
 }) => {
   await open(page, '/combos/new');

@@ -40,7 +40,7 @@ await build({
   // Less to read at a start.
   minifyWhitespace: true,
   minifySyntax: true,
-  // Classes are told by their names in the API document.
+  // Classes are known by their names in the API document.
   keepNames: true,
   external: LEFT_OUT.flatMap((name) => (name.endsWith('*') ? [name] : [name, `${name}/*`])),
   // What classes say of themselves has to be kept before the first of them; packages of the older kind ask for others by `require`.

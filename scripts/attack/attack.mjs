@@ -29,7 +29,7 @@ install();
 build();
 
 const found = [];
-const told = (list, title) => {
+const verdictOf = (list, title) => {
   found.push(...list.map((fault) => `${title}: ${fault}`));
   return list.length === 0 ? 'nothing found' : `${list.length} found`;
 };
@@ -44,16 +44,20 @@ if (Number(values.requests) > 0) {
   const app = await serveApp(folder(), PORT);
   const { sent, tally, faults, p99 } = await hostileRequests(app, Number(values.requests), seed);
   const counts = Object.entries(tally).map(([status, n]) => `${n} × ${status}`);
-  row(`${sent} hostile requests`, told(faults, 'request'), `p99 ${Math.round(p99)} ms; ${counts.join(', ')}`);
+  row(
+    `${sent} hostile requests`,
+    verdictOf(faults, 'request'),
+    `p99 ${Math.round(p99)} ms; ${counts.join(', ')}`,
+  );
   await app.stop();
 }
 if (!values['no-page']) {
   const app = await serveApp(folder(), PORT);
   const { tries, through, shown, ran, taken, refused } = await hostilePage(app);
-  row(`${tries} tries of a foreign page`, told(through, 'foreign page'));
+  row(`${tries} tries of a foreign page`, verdictOf(through, 'foreign page'));
   row(
     `${shown} pages with scripts as texts`,
-    told(ran, 'script'),
+    verdictOf(ran, 'script'),
     `${taken} texts taken, ${refused} refused`,
   );
   await app.stop();
@@ -62,7 +66,7 @@ if (Number(values.cuts) > 0) {
   const { cuts, acknowledged, lost, strange } = await powerCuts(folder(), PORT, Number(values.cuts), seed);
   row(
     `${cuts} times kill −9 while writing`,
-    told([...lost, ...strange], 'power cut'),
+    verdictOf([...lost, ...strange], 'power cut'),
     `${acknowledged} acknowledged writes`,
   );
 }
@@ -73,7 +77,7 @@ if (Number(values.restarts) > 0) {
     const { restarts, acknowledged, lost, strange, slowest } = restarted;
     row(
       `${restarts} PostgreSQL restarts while writing`,
-      told([...lost, ...strange], 'restart'),
+      verdictOf([...lost, ...strange], 'restart'),
       `${acknowledged} acknowledged writes; well again within ${Math.round(slowest)} ms`,
     );
   }

@@ -99,8 +99,8 @@ function hostile({ path, method, operation }, gym, chances, port) {
 }
 
 function queryOf({ parameters = [] }, document, ids, chances) {
-  const told = parameters.filter((each) => each.in === 'query');
-  const parts = told
+  const queries = parameters.filter((each) => each.in === 'query');
+  const parts = queries
     .filter(({ required }) => required || chances.chance(0.4))
     .flatMap(({ name, schema }) => {
       const value = rightValue(schema ?? { type: 'string' }, document, chances, ids);

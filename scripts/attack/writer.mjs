@@ -13,13 +13,13 @@ export function writer(name) {
       isOver = false;
       while (!isOver) {
         const id = `${name}-${count}`;
-        const told = `Writer ${count}`;
+        const written = `Writer ${count}`;
         count += 1;
         const answer = await fetch(`${base}/api/fighters/${id}`, {
           method: 'PUT',
           headers: { 'content-type': 'application/json', origin: base },
           body: JSON.stringify({
-            name: told,
+            name: written,
             gradeId: 'ebb',
             lead: 'left',
             note: '',
@@ -28,7 +28,7 @@ export function writer(name) {
             apart: [],
           }),
         }).catch(() => null);
-        if (answer?.ok) acknowledged.set(id, told);
+        if (answer?.ok) acknowledged.set(id, written);
         else if (answer && answer.status !== 503) strange.push(`${answer.status} ${await answer.text()}`);
         if (!answer) await new Promise((done) => setTimeout(done, 20));
       }
@@ -38,11 +38,11 @@ export function writer(name) {
       const kept = new Map();
       for (let after = ''; ;) {
         const page = await (await fetch(`${base}/api/fighters?limit=500${after}`)).json();
-        for (const { id, name: told } of page.items) kept.set(id, told);
+        for (const { id, name: written } of page.items) kept.set(id, written);
         if (!page.next) break;
         after = `&after=${encodeURIComponent(page.next)}`;
       }
-      return [...acknowledged].flatMap(([id, told]) => (kept.get(id) === told ? [] : id));
+      return [...acknowledged].flatMap(([id, written]) => (kept.get(id) === written ? [] : id));
     },
   };
 }

@@ -1,4 +1,4 @@
-/** Is a change told right, and how fast are the pages of the log: simulated fighters whose change is known, and a log of ten years. */
+/** Is a change reported right, and how fast are the pages of the log: simulated fighters whose change is known, and a log of ten years. */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -23,7 +23,7 @@ for (const [what, dayError] of [
   ['days apart as far as trials', ERROR],
 ]) {
   const random = seededRandom(20);
-  const told = { right: 0, none: 0, noneRight: 0, falselyFaster: 0 };
+  const counts = { right: 0, none: 0, noneRight: 0, falselyFaster: 0 };
   for (let i = 0; i < FIGHTERS; i++) {
     // Half of them do not change; the others by three to six typical errors, to either side.
     const size = (3 + 3 * random()) * ERROR;
@@ -41,15 +41,15 @@ for (const [what, dayError] of [
       after: of(24 + gain, '2026-03-02'),
     });
     const truth = gain > 0 ? 'faster' : gain < 0 ? 'slower' : 'no real change';
-    told.right += verdict === truth;
-    told.falselyFaster += verdict === 'faster' && gain === 0;
-    told.none += gain === 0;
-    told.noneRight += gain === 0 && verdict === truth;
+    counts.right += verdict === truth;
+    counts.falselyFaster += verdict === 'faster' && gain === 0;
+    counts.none += gain === 0;
+    counts.noneRight += gain === 0 && verdict === truth;
   }
   row(
     `verdicts, ${what}`,
-    `${percent(told.right / FIGHTERS)} right`,
-    `${FIGHTERS} fighters; without a change ${percent(told.noneRight / told.none)} right, falsely faster ${percent(told.falselyFaster / told.none)}; at least 90 %, at most 5 %`,
+    `${percent(counts.right / FIGHTERS)} right`,
+    `${FIGHTERS} fighters; without a change ${percent(counts.noneRight / counts.none)} right, falsely faster ${percent(counts.falselyFaster / counts.none)}; at least 90 %, at most 5 %`,
   );
 }
 
@@ -167,10 +167,10 @@ const timed = async (path, times) => {
   return took.sort((a, b) => a - b);
 };
 const p95 = (took) => took[Math.min(took.length - 1, Math.floor(0.95 * took.length))];
-const told = (name, took, asked) =>
+const timedRow = (name, took, asked) =>
   row(name, `p95 ${ms(p95(took))}`, `median ${ms(spread(took).median)}; ${asked}`);
-told('a fighter of ten years: GET progress', await timed('fighters/ines/progress', 40), 'at most 150 ms');
-told(
+timedRow('a fighter of ten years: GET progress', await timed('fighters/ines/progress', 40), 'at most 150 ms');
+timedRow(
   '  GET log',
   await timed('fighters/ines/log', 40),
   `${years.results.length} marks, ${years.attempts.length} trials`,
@@ -192,17 +192,17 @@ for (let i = 0; i < 5; i++) {
   drawn.push(performance.now() - start);
 }
 await browser.close();
-told(
+timedRow(
   '  from the press to its picture',
   drawn.sort((a, b) => a - b),
   'at most 1 s',
 );
 await fill({ fighters: [...gymFile.fighters, ...people], attempts: [...gymFile.attempts, ...trials] });
-told(
+timedRow(
   'a class of 500: GET class table',
   await timed('progress/class?testId=two-straights', 20),
   'at most 300 ms',
 );
-told('  GET questions', await timed('progress/questions', 5), `${trials.length} trials`);
+timedRow('  GET questions', await timed('progress/questions', 5), `${trials.length} trials`);
 await app.stop();
 rmSync(data, { recursive: true, force: true });

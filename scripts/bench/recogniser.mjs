@@ -74,8 +74,8 @@ export function heard(clips) {
     ctl: file('list'),
   };
   const read = { cepdir: folder, cepext: '.wav', adcin: 'yes', adchdr: '44', samprate: '16000' };
-  const told = { hyp: file('heard'), logfn: '/dev/null' };
-  const options = Object.entries({ ...given, ...read, ...told }).flatMap(([name, value]) => [
+  const output = { hyp: file('heard'), logfn: '/dev/null' };
+  const options = Object.entries({ ...given, ...read, ...output }).flatMap(([name, value]) => [
     `-${name}`,
     value,
   ]);

@@ -250,7 +250,7 @@ const [liveOff, renderedOff] = [
   offsets(liveSound, live.rate),
   offsets(rendered.samples, rendered.sampleRate),
 ];
-/** A tick under a call cannot be told from the call's own hiss; those that stand free are looked at. */
+/** A tick under a call cannot be distinguished from the call's own hiss; those that stand free are looked at. */
 const spoken = events.filter(({ source }) => source.kind === 'clip');
 const lasts = ({ source }) => clips.get(source.id).samples.length / clips.get(source.id).sampleRate;
 const isFree = ({ at }) => spoken.every((call) => at + 0.07 < call.at || at > call.at + lasts(call) + 0.02);
@@ -271,7 +271,7 @@ function apart() {
   const middle = [...off].sort((a, b) => a - b)[off.length >> 1];
   return off.map((each) => each - middle);
 }
-const told = (values) => {
+const spread = (values) => {
   const sorted = values.map((x) => 1000 * Math.abs(x)).sort((a, b) => a - b);
   return `${ms(sorted[sorted.length >> 1])}, worst ${ms(sorted.at(-1))}`;
 };
@@ -280,14 +280,14 @@ const only = (kind, values) =>
 const blocked = 'page blocked 500 ms of every 2 s';
 row(
   'live: call centres off their cues',
-  told(only('clip', liveOff)),
+  spread(only('clip', liveOff)),
   `${only('clip', liveOff).length} calls, ${blocked}`,
 );
 row(
   'live: ticks and bells off their cues',
-  told(only('synth', liveOff)),
+  spread(only('synth', liveOff)),
   `${only('synth', liveOff).length} that no call covers`,
 );
 const renderedFree = [...only('clip', renderedOff), ...only('synth', renderedOff)];
-row('rendered: off their cues', told(renderedFree), `${renderedFree.length} sounds`);
-row('live against rendered', told(apart()), `${events.length} sounds, all that is heard around each`);
+row('rendered: off their cues', spread(renderedFree), `${renderedFree.length} sounds`);
+row('live against rendered', spread(apart()), `${events.length} sounds, all that is heard around each`);

@@ -40,9 +40,9 @@ const size = (keys) => {
   const kB = (bytes) => `${(bytes / 1024).toFixed(0)} kB`;
   return `${kB(sum(''))}, ${kB(sum('.gz'))} gzip, ${kB(sum('.br'))} brotli`;
 };
-for (const [name, keys, told] of [
+for (const [name, keys, about] of [
   ['Today', ['src/rooms/today/TodayRoom.tsx'], 'at most 200 kB gzip'],
   ['Combos', ['src/rooms/combos/CombosRoom.tsx'], 'at most 300 kB gzip'],
   ['Floor', ['src/rooms/floor/FloorRoom.tsx'], ''],
 ])
-  row(`JavaScript with ${name}`, size(['index.html', ...keys]), told);
+  row(`JavaScript with ${name}`, size(['index.html', ...keys]), about);

@@ -95,12 +95,12 @@ row(
   `${((60 * mean(calling.map(({ wrong }) => wrong))) / SECONDS).toFixed(1)} false a minute; at least 95 %, at most 1`,
 );
 
-// The way from the loudspeaker is learnt in the first seconds, and these are heard again once it is; both are told.
+// The way from the loudspeaker is learnt in the first seconds, and these are heard again once it is; both are reported.
 const OWN_SECONDS = 40;
 /** As a microphone's pieces come. */
 const PIECE = 512;
 
-/** What is told at once of a hall, and what stands once all was heard again that was to be. */
+/** What is reported at once of a hall, and what stands once all was heard again that was to be. */
 function besideOwn({ sampleRate, samples, own }) {
   const atOnce = [];
   const heardAgain = [];
@@ -126,20 +126,20 @@ for (const [name, given] of [
       ...given,
     });
     const from = performance.now();
-    const told = besideOwn(made);
+    const found = besideOwn(made);
     ownTook += performance.now() - from;
     ownHalls += 1;
     for (const [which, sum] of Object.entries(sums)) {
       const hits = scored(
         made.at,
-        told[which].map(({ at }) => at),
+        found[which].map(({ at }) => at),
       ).errors.length;
-      for (const [i, count] of [hits, made.at.length, told[which].length - hits].entries()) sum[i] += count;
+      for (const [i, count] of [hits, made.at.length, found[which].length - hits].entries()) sum[i] += count;
     }
   }
   for (const [label, [hits, due, wrong]] of [
     [name, sums.stands],
-    ['… as told at once, before some of it is heard again', sums.atOnce],
+    ['… as reported at once, before it is re-analysed', sums.atOnce],
   ])
     row(
       label,
@@ -186,7 +186,7 @@ row(
   '60 samples a second',
 );
 row(
-  'sensor: all impacts within 20 ms, or told as lost',
+  'sensor: all impacts within 20 ms, or reported as lost',
   share((random) => {
     const stream = new SensorStream();
     const way = { seconds: 180, late: [0.004, 0.15], lost: 0.02, twice: 0.1, drift: 30e-6, zero: 5000 };

@@ -1,4 +1,4 @@
-/** Rows of the bench's table, and how times are taken and told. */
+/** Rows of the bench's table, and how times are taken and reported. */
 export const rows = [];
 export const row = (what, value, note = '') => rows.push({ what, value, note });
 

@@ -9,54 +9,54 @@ const { normalDraw, seededRandom } = await import(join(ROOT, 'packages/core/dist
 const STEP = 3e-3;
 const MOMENTS = [0.9, 0.999];
 
-/** `sizes` are what each layer is told, its constant among them; the last layer says one number, the odds. */
+/** `sizes` are what each layer is fanIn, its constant among them; the last layer says one number, the odds. */
 const { inputs, isSo, weights: counts, sizes, rounds, atOnce, keepsSmall, seed } = workerData;
 const [size] = sizes;
 const random = seededRandom(seed);
-const layers = sizes.map((told, at) => {
+const layers = sizes.map((fanIn, at) => {
   const units = at < sizes.length - 1 ? sizes[at + 1] - 1 : 1;
-  const spread = Math.sqrt(at === 0 ? told : told - 1);
-  const weights = Float64Array.from({ length: units * told }, () => normalDraw(random) / spread);
+  const spread = Math.sqrt(at === 0 ? fanIn : fanIn - 1);
+  const weights = Float64Array.from({ length: units * fanIn }, () => normalDraw(random) / spread);
   const [gradient, first, second] = [0, 1, 2].map(() => new Float64Array(weights.length));
   return {
     units,
-    told,
+    fanIn,
     weights,
     gradient,
     first,
     second,
-    // What it is told, the sums of its units, and how much the loss grows with the sums of the layer before.
-    values: new Float64Array(told).fill(1),
+    // What it is fanIn, the sums of its units, and how much the loss grows with the sums of the layer before.
+    values: new Float64Array(fanIn).fill(1),
     sums: new Float64Array(units),
-    before: new Float64Array(told),
+    before: new Float64Array(fanIn),
   };
 });
 
 /** What a layer makes of its values: of each unit the sum of what it weighs. */
-function sumsOf({ units, told, weights, values, sums }) {
+function sumsOf({ units, fanIn, weights, values, sums }) {
   for (let h = 0, at = 0; h < units; h++) {
     let sum = 0;
-    for (let i = 0; i < told; i++, at++) sum += values[i] * weights[at];
+    for (let i = 0; i < fanIn; i++, at++) sum += values[i] * weights[at];
     sums[h] = sum;
   }
 }
 
 /** Adds to the gradient of a layer how much the loss grows with the sums of its units. */
-function addGradient({ units, told, values, gradient }, pulls) {
+function addGradient({ units, fanIn, values, gradient }, pulls) {
   for (let h = 0, at = 0; h < units; h++) {
     const pull = pulls[h];
-    for (let i = 0; i < told; i++, at++) gradient[at] += pull * values[i];
+    for (let i = 0; i < fanIn; i++, at++) gradient[at] += pull * values[i];
   }
 }
 
 /** How much the loss grows with the sums of the layer before. */
-function pullsBefore({ units, told, weights, values, before }, pulls) {
+function pullsBefore({ units, fanIn, weights, values, before }, pulls) {
   before.fill(0);
   for (let h = 0, at = 0; h < units; h++) {
     const pull = pulls[h];
-    for (let i = 0; i < told; i++, at++) before[i] += pull * weights[at];
+    for (let i = 0; i < fanIn; i++, at++) before[i] += pull * weights[at];
   }
-  for (let i = 0; i < told; i++) before[i] *= 1 - values[i] * values[i];
+  for (let i = 0; i < fanIn; i++) before[i] *= 1 - values[i] * values[i];
   return before;
 }
 

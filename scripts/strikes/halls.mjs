@@ -156,7 +156,7 @@ const between = ([from, to], random) => from + (to - from) * random();
 
 /**
  * A hall as `hall` gives it whose microphone hears the calls of its own device too; `own` are the samples that it plays, as the detector
- * is told of them. With `ticks` each strike falls on one; with `losses` what is told comes sooner or later from one moment on.
+ * is reported about them. With `ticks` each strike falls on one; with `losses` what is reported comes sooner or later from one moment on.
  */
 export async function hallWithOwnCalls(seed, part, { ticks = false, losses = false, ...given }) {
   const made = await hall(seed, part, { ...given, hasVoices: false, isClipped: false });

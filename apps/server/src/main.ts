@@ -30,7 +30,7 @@ async function start(): Promise<void> {
   await running;
 }
 
-/** Stops what is being started, once, however often the process is told: a terminal and whoever started this both tell it. */
+/** Stops what is being started, once, however often the process is reported: a terminal and whoever started this both tell it. */
 function stopOnSignal(running: Promise<() => Promise<void>>): void {
   let isStopping = false;
   const end = async (): Promise<void> => {

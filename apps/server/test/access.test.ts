@@ -27,7 +27,7 @@ const FOR_ALL = [
 ];
 
 describe('who may use each route', () => {
-  it('is told for every one; those that say nothing are for this machine alone', async () => {
+  it('is reported for every one; those that say nothing are for this machine alone', async () => {
     const { paths } = (await call('GET', 'docs-json')).body;
     const routes = Object.entries<Record<string, any>>(paths).flatMap(([path, methods]) =>
       Object.entries(methods).map(

@@ -76,7 +76,7 @@ describe('combos', () => {
   it.each([
     ['r:jab', 'side-ignored'],
     ['1 in', 'drifts'],
-  ])('%s is told: %s', async (line, rule) => {
+  ])('%s is reported: %s', async (line, rule) => {
     expect((await analysed(line)).findings.map((each: { rule: string }) => each.rule)).toContain(rule);
   });
   it('refuses a bar and a cycle that are none', async () => {

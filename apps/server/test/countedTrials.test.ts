@@ -39,15 +39,15 @@ describe('a trial that somebody counted', () => {
     const { body: after } = await call('GET', 'export.json');
     expect(after.attempts.find((each: any) => each.id === 'copied')).toEqual(copy);
     // A file that says nothing of what a trial said before leaves it as it is.
-    const { history: _, ...untold } = { ...copy, said: 30 };
-    await call('POST', 'import', { ...part, attempts: [untold] });
+    const { history: _, ...unreported } = { ...copy, said: 30 };
+    await call('POST', 'import', { ...part, attempts: [unreported] });
     const { attempts } = (await call('GET', 'export.json')).body;
     expect(attempts.find((each: any) => each.id === 'copied')).toEqual({ ...copy, said: 30 });
     await call('POST', 'import', part);
     const { items } = (await call('GET', 'fighters/ines/attempts')).body;
     expect(items.find((each: any) => each.id === 'copied')).toMatchObject({ count: 31, first: 23 });
   });
-  it('that was tapped counts its instants, and is told so', async () => {
+  it('that was tapped counts its instants, and is reported so', async () => {
     const { body } = await put('tapped', { instants: [0.5, 1, 12] });
     expect([body.count, body.measured]).toEqual([2, 'taps']);
   });

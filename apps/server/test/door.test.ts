@@ -89,9 +89,9 @@ async function runWithCode(id: string): Promise<string> {
     expect((await call('PUT', 'door/passphrase', { passphrase: 'short' })).status).toBe(400);
     expect((await call('PUT', 'door/passphrase', { passphrase: PASSPHRASE })).status).toBe(204);
     const { status, headers } = await say(PASSPHRASE);
-    const told = headers.get('set-cookie') ?? '';
-    expect([status, told]).toEqual([204, expect.stringMatching(/HttpOnly.*SameSite=Strict/)]);
-    const cookie = told.split(';')[0]!;
+    const reported = headers.get('set-cookie') ?? '';
+    expect([status, reported]).toEqual([204, expect.stringMatching(/HttpOnly.*SameSite=Strict/)]);
+    const cookie = reported.split(';')[0]!;
     expect((await fromOutside('GET', '/api/fighters', undefined, cookie)).status).toBe(200);
     expect((await fromOutside('GET', '/', undefined, cookie)).status).toBe(200);
     // What is for the machine alone stays so.
@@ -129,7 +129,7 @@ describe('the devices of a class', () => {
         forceNew: true,
       });
       sockets.push(socket);
-      // What is told at once comes before anybody listens for it.
+      // What is reported at once comes before anybody listens for it.
       socket.onAny((event, said) => inboxOf(socket).push([event, said]));
       socket.on('connect', () => done(socket));
       socket.on('connect_error', fail);
@@ -167,15 +167,15 @@ describe('the devices of a class', () => {
     code = await runWithCode(runId);
     const desk = await come({ runId, deskId: 'one' });
     const wall = await come({ code, view: 'wall' });
-    const [told] = await Promise.all([heard(wall, 'event'), event('start', { round: 0, position: 0 })]);
-    expect(told).toMatchObject({ kind: 'start', round: 0 });
+    const [reported] = await Promise.all([heard(wall, 'event'), event('start', { round: 0, position: 0 })]);
+    expect(reported).toMatchObject({ kind: 'start', round: 0 });
     const [pulsed] = await Promise.all([heard(wall, 'pulse'), desk.emit('pulse', pulse)]);
     expect(pulsed).toEqual(pulse);
     const late = await come({ code, view: 'holder' });
     expect(await heard(late, 'pulse')).toEqual(pulse);
     expect(Math.abs((await wall.emitWithAck('clock')) - Date.now())).toBeLessThan(5000);
   });
-  it('a remote is heard by the desk and told what came of it; a wall only shows', async () => {
+  it('a remote is heard by the desk and reported what came of it; a wall only shows', async () => {
     const desk = sockets.find((each) => (each.auth as any).deskId === 'one')!;
     desk.on('wish', (wish, answer) => answer({ id: wish.id, isDone: true, message: `did ${wish.kind}` }));
     const remote = await come({ code, view: 'remote', name: 'helper' });
@@ -209,7 +209,7 @@ describe('the devices of a class', () => {
       forceNew: true,
     });
     sockets.push(second);
-    second.onAny((told, said) => inboxOf(second).push([told, said]));
+    second.onAny((reported, said) => inboxOf(second).push([reported, said]));
     expect(await heard(second, 'desk')).toEqual({ isElsewhere: true });
     const [, taken] = await Promise.all([
       new Promise((done) => first.once('taken-over', () => done(true))),

@@ -173,7 +173,7 @@ const RIGHT: Readonly<Record<string, object>> = {
     by: '2027-03-05',
     setOn: '2026-03-05',
   },
-  'PUT goals/known/told': { day: '2026-03-05' },
+  'PUT goals/known/reported': { day: '2026-03-05' },
   'PUT library/fuzzed': { title: 'Fuzzed', rounds: [round] },
   'PUT themes/fuzzed': { title: 'Low kicks', from: '2026-03-02', until: '2026-03-08' },
 };

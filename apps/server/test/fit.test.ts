@@ -32,7 +32,7 @@ describe('the mark of who may not train', () => {
     expect([first.status, first.body.fit]).toEqual([200, true]);
     expect((await call('PUT', 'fighters/ines/fit', lifted)).body).toEqual(first.body);
   });
-  it('of two coaches, the later one is told what the other said', async () => {
+  it('of two coaches, the later one is reported what the other said', async () => {
     const { version } = (await call('GET', 'fighters/ines/fit')).body;
     await call('PUT', `fighters/ines/fit?basedOn=${version}`, stopped);
     const late = await call('PUT', `fighters/ines/fit?basedOn=${version}`, { ...lifted, reason: 'As ever' });

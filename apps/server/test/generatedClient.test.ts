@@ -57,7 +57,7 @@ describe('the document of the API', () => {
     const without = Object.entries<Record<string, Operation>>(paths).flatMap(([path, methods]) =>
       Object.entries(methods).flatMap(([method, { requestBody, responses }]) => {
         const good = Object.entries(responses).filter(([status]) => status.startsWith('2'));
-        const isTold =
+        const isDocumented =
           good.length > 0 &&
           good.every(
             ([status, { content = {} }]) =>
@@ -65,7 +65,7 @@ describe('the document of the API', () => {
               (Object.keys(content).length > 0 && Object.values(content).every(({ schema }) => schema)),
           );
         const isAsked = !requestBody || Object.values(requestBody.content).every(({ schema }) => schema);
-        return isTold && isAsked ? [] : [`${method} ${path}`];
+        return isDocumented && isAsked ? [] : [`${method} ${path}`];
       }),
     );
     expect(without).toEqual([]);
@@ -85,13 +85,13 @@ describe('the document of the API', () => {
       allowImportingTsExtensions: true,
       types: [],
     });
-    const told = ts
+    const reported = ts
       .getPreEmitDiagnostics(program)
       .map(
         ({ file, start, messageText }) =>
           `${file?.fileName.split('/').at(-1)} ${file && start !== undefined ? file.getLineAndCharacterOfPosition(start).line : ''}: ${ts.flattenDiagnosticMessageText(messageText, ' ')}`,
       );
     rmSync(folder, { recursive: true });
-    expect(told).toEqual([]);
+    expect(reported).toEqual([]);
   });
 });

@@ -58,7 +58,7 @@ describe('a page for home', () => {
 });
 
 describe('a code from home', () => {
-  it('is logged once, however often it is told, and apart from what was seen', async () => {
+  it('is logged once, however often it is reported, and apart from what was seen', async () => {
     const before = (await call('GET', 'fighters/ines/log')).body;
     const first = await call('PUT', `fighters/ines/home/${code}`, {});
     const again = await call('PUT', `fighters/ines/home/${code.toLowerCase().replaceAll('-', '')}`, {});
@@ -82,7 +82,7 @@ describe('a code from home', () => {
       { lead: 'right', best: 38, trials: 1 },
     ]);
   });
-  it('never mixes what was told with what was seen, also in one test', async () => {
+  it('never mixes what was reported with what was seen, also in one test', async () => {
     const { testId, title } = (await call('GET', 'fighters/ines/attempts')).body.items.find(
       ({ measured }: any) => measured !== 'self-reported',
     );
@@ -91,7 +91,7 @@ describe('a code from home', () => {
         (each: any) => each.testId === testId && each.lead === 'left' && !each.isSelfReported,
       );
     const before = await seen();
-    const told = {
+    const reported = {
       fighterId: 'ines',
       testId,
       lead: 'left',
@@ -99,7 +99,7 @@ describe('a code from home', () => {
       said: 199,
       measured: 'self-reported',
     };
-    await call('PUT', 'attempts/told', { ...told, at: new Date().toISOString() });
+    await call('PUT', 'attempts/told', { ...reported, at: new Date().toISOString() });
     expect(await seen()).toEqual(before);
     // Nor is it anybody's newest best.
     const { bests } = (await call('GET', 'today')).body;

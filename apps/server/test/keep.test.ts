@@ -15,7 +15,7 @@ const gymFile = async (query = '', from: typeof call = call): Promise<any> =>
   JSON.parse(JSON.stringify((await from('GET', `export.json${query}`)).body));
 /** A file without when it was made. */
 const contents = ({ madeAt: _, ...file }: any): any => file;
-/** How often a thing was changed is told by each gym for itself. */
+/** How often a thing was changed is known by each gym for itself. */
 const unversioned = (body: any): any =>
   JSON.parse(JSON.stringify(body, (key, value) => (/version/i.test(key) ? undefined : value)));
 const changes = (report: any): string[] =>
@@ -96,7 +96,7 @@ describe('a gym in a file', () => {
     const file = await gymFile();
     await call('PUT', 'fighters/sanne/fit', { fit: false, reason: 'Concussion', by: 'Ama' });
     const { body } = await bringIn(file);
-    expect(body.told).toEqual([expect.stringMatching(/^Sanne Ibarra stays not fit to train/)]);
+    expect(body.notes).toEqual([expect.stringMatching(/^Sanne Ibarra stays not fit to train/)]);
     expect((await call('GET', 'fighters/sanne/fit')).body).toMatchObject({
       fit: false,
       reason: 'Concussion',
@@ -183,7 +183,7 @@ describe('a file that somebody spoilt', () => {
       'with partners of no kind',
       (file: any) => ({ ...file, runs: [{ ...file.runs[0], partners: [{ round: 0, groups: [null] }] }] }),
     ],
-  ])('%s is told in a sentence', async (_, spoilt) => {
+  ])('%s is reported in a sentence', async (_, spoilt) => {
     const { status, body } = await bringIn(spoilt(right), '?preview=yes');
     expect([status, body.message]).toEqual([422, expect.stringMatching(/\.$/)]);
   });
@@ -200,7 +200,7 @@ describe('a part of a gym', () => {
     const swapped = numbers.map((each: any) => ({ ...each, number: swap[each.number] ?? each.number }));
     await other.call('PUT', 'numbers', { numbers: swapped, rewrite: false });
     const { body } = await bringIn(file, '', other.call);
-    expect(body.told[0]).toMatch(/lines? (is|are) written anew/);
+    expect(body.notes[0]).toMatch(/lines? (is|are) written anew/);
     const lineOf = async (from: typeof call): Promise<any> => {
       const { line, gradeId } = (await from('GET', 'combos/ebb-1')).body;
       const analysed = (await from('POST', 'combos/analyse', { line, lead: 'left' })).body;
@@ -218,7 +218,7 @@ describe('a part of a gym', () => {
     const text = JSON.stringify(file).replaceAll('"ebb"', '"elsewhere"').replaceAll('"ebb-', '"elsewhere-');
     const { status, body } = await call('POST', 'import', text);
     expect(status).toBe(200);
-    expect(body.told).toEqual(
+    expect(body.notes).toEqual(
       expect.arrayContaining([
         expect.stringMatching(/“Ebb” of the file is the grade “Ebb”/),
         expect.stringMatching(/takes number \d+/),

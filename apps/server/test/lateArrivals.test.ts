@@ -62,8 +62,10 @@ describe('who comes late or leaves', () => {
     await done('bell-2', { kind: 'bell', at: at(300), round: 2 });
     await done('clean-0', { kind: 'all-clean', at: at(400), round: 0 });
     const { results } = (await call('GET', 'runs/away')).body;
-    const told = results.map((each: any) => `${each.round} ${each.fighterId} ${each.done} ${each.quality}`);
-    expect(told.sort()).toEqual([
+    const reported = results.map(
+      (each: any) => `${each.round} ${each.fighterId} ${each.done} ${each.quality}`,
+    );
+    expect(reported.sort()).toEqual([
       '0 ines finished clean',
       '0 oskar finished clean',
       '1 ines finished null',
@@ -81,7 +83,7 @@ describe('who comes late or leaves', () => {
     [{ kind: 'comes', round: 1 }, 'What was done (comes) needs the fighter.'],
     [{ kind: 'comes', round: 1, fighterId: 'nobody' }, 'One of these fighters is not in the gym.'],
     [{ kind: 'leaves', round: 1, fighterId: 'radek' }, 'This fighter is not in the run.'],
-  ])('is told what is missing: %j', async (body, message) => {
+  ])('is reported what is missing: %j', async (body, message) => {
     const answer = await event('bad', { ...body, at: at(130) });
     expect([answer.status, answer.body.message]).toEqual([422, message]);
   });

@@ -40,19 +40,19 @@ describe('marks that come late', () => {
     await call('PUT', 'runs/clock', { sessionId: 'first-steps', fighterIds: ['ines'], startedAt: at(0) });
     const hour = 3_600_000;
     const ahead = new Date(Date.now() + hour);
-    const told = new Date(ahead.getTime() - 10_000).toISOString();
-    const body = { round: 0, fighterId: 'ines', done: 'part', at: told };
+    const reported = new Date(ahead.getTime() - 10_000).toISOString();
+    const body = { round: 0, fighterId: 'ines', done: 'part', at: reported };
     const { body: kept } = await call('PUT', 'runs/clock/results/a', body, {
       'eurhythm-clock': ahead.toISOString(),
     });
-    const off = Date.parse(kept.at) - (Date.parse(told) - hour);
+    const off = Date.parse(kept.at) - (Date.parse(reported) - hour);
     expect(Math.abs(off)).toBeLessThan(5000);
     // A right clock that pressed a moment later wins, though its number is smaller.
     const right = { round: 0, fighterId: 'ines', done: 'finished', at: new Date().toISOString() };
     await call('PUT', 'runs/clock/results/b', right);
     expect((await call('GET', 'runs/clock')).body.results).toMatchObject([{ id: 'b' }]);
   });
-  it('told for years from now by a wrong clock do not stand for ever', async () => {
+  it('reported for years from now by a wrong clock do not stand for ever', async () => {
     await call('PUT', 'runs/far', { sessionId: 'first-steps', fighterIds: ['ines'], startedAt: at(0) });
     await call('PUT', 'runs/far/results/a', { ...mark('part', 0), at: '2099-01-01T00:00:00Z' });
     const later = { ...mark('finished', 0), at: new Date(Date.now() + 1000).toISOString() };

@@ -183,7 +183,7 @@ describe('what grows comes in pages', () => {
       (await all('runs', 500)).map(({ startedAt }) => startedAt),
       (await all('fighters/emeka/attempts', 500)).map(({ at: each }) => each),
     ];
-    for (const told of times) expect(told).toEqual([...told].sort().reverse());
+    for (const reported of times) expect(reported).toEqual([...reported].sort().reverse());
     expect((await call('GET', 'fighters/nobody/attempts')).status).toBe(404);
     expect((await call('GET', 'runs?limit=0')).status).toBe(400);
   });

@@ -42,16 +42,16 @@ describe('the move book', () => {
   });
   it('tells a risk that the gym adds to a move, and not while it is muted', async () => {
     const risk = { text: 'The ribs are open.', severity: 'caution', side: null, level: null, muted: false };
-    const told = async (): Promise<string[]> => {
+    const sentences = async (): Promise<string[]> => {
       const { body } = await call('POST', 'combos/analyse', { line: '1 scoop', lead: 'left' });
       return body.findings
         .filter((each: { rule: string }) => each.rule === 'risk')
         .map((each: { message: string }) => each.message);
     };
     expect((await call('PUT', 'moves/scoop', { ...form, risks: [risk] })).status).toBe(200);
-    expect(await told()).toEqual(['The ribs are open.']);
+    expect(await sentences()).toEqual(['The ribs are open.']);
     await call('PUT', 'moves/scoop', { ...form, risks: [{ ...risk, muted: true }] });
-    expect(await told()).toEqual([]);
+    expect(await sentences()).toEqual([]);
     const wrong = await call('PUT', 'moves/scoop', { ...form, risks: [{ ...risk, text: '' }] });
     expect([wrong.status, wrong.body.errors[0].field]).toEqual([400, 'risks.0.text']);
     await call('PUT', 'moves/scoop', form);

@@ -8,7 +8,7 @@ import { migrate } from 'drizzle-orm/pglite/migrator';
 import { starterMovesFor } from '../../../packages/core/src/moves/index.ts';
 import { folderOfOwn, startServer, type StartedServer } from './startedServer.ts';
 
-/** A gym as the version before runs were logs kept it: its rows, and what it told of two fighters. */
+/** A gym as the version before runs were logs kept it: its rows, and what it reported about two fighters. */
 const GYM = JSON.parse(readFileSync(fileURLToPath(new URL('./gymOfBefore.json', import.meta.url)), 'utf8'));
 /** Migrations that this version had. */
 const HAD = 7;

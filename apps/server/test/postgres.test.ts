@@ -32,7 +32,7 @@ describe('on a PostgreSQL server', () => {
     expect((await one!.call('GET', 'runs/shared')).body.results).toMatchObject([{ id: 'm' }]);
     const plans = await Promise.all(servers.map(({ call }) => call('GET', 'runs/shared/plan')));
     expect(plans[0]!.body).toEqual(plans[1]!.body);
-    // The same number at once: one is kept, the other one is told.
+    // The same number at once: one is kept, the other one is reported.
     const both = await Promise.all(
       servers.map(({ call }, i) => call('PUT', `combos/at-once-${i}`, combo(77, `At once ${i}`))),
     );
@@ -99,7 +99,7 @@ describe('on a PostgreSQL server', () => {
       /there is no machine “nowhere\.invalid/,
     ],
     ['a user who may not come in', (url: URL) => ((url.username = 'nobody'), url), /nobody/],
-  ])('an address with %s is told, and the server ends', async (_, spoilt, sentence) => {
+  ])('an address with %s is reported, and the server ends', async (_, spoilt, sentence) => {
     const url = String(spoilt(new URL(POSTGRES!)));
     const { code, said } = await runToEnd({
       EURHYTHM_DATA: folderOfOwn(),
@@ -109,7 +109,7 @@ describe('on a PostgreSQL server', () => {
     expect([code, said.trim()]).toEqual([1, expect.stringMatching(sentence)]);
     expect(said.trim().split('\n')).toHaveLength(1);
   });
-  it('what is no address is told', async () => {
+  it('what is no address is reported', async () => {
     const { code, said } = await runToEnd({
       EURHYTHM_DATA: folderOfOwn(),
       PORT: String(await freePort()),

@@ -134,17 +134,17 @@ describe('a goal', () => {
     });
     await trial('goal', 0, 3, 22);
     await trial('goal', 1, 2, 26);
-    const [told] = (await progressOf('goal')).goals;
-    expect(told).toMatchObject({ state: 'reached', reachedOn: day(2) });
+    const [reported] = (await progressOf('goal')).goals;
+    expect(reported).toMatchObject({ state: 'reached', reachedOn: day(2) });
     const asked = async () =>
       (await call('GET', 'progress/questions')).body.items.filter(
         ({ fighterId }: any) => fighterId === 'goal',
       );
     expect((await asked()).map(({ kind }: any) => kind)).toContain('goal reached');
-    expect((await call('PUT', 'goals/g1/told', { day: day(0) })).status).toBe(204);
+    expect((await call('PUT', 'goals/g1/reported', { day: day(0) })).status).toBe(204);
     expect((await asked()).map(({ kind }: any) => kind)).not.toContain('goal reached');
     expect((await call('DELETE', 'fighters/goal?sure=yes')).status).toBe(204);
-    expect((await call('PUT', 'goals/g1/told', { day: day(0) })).status).toBe(404);
+    expect((await call('PUT', 'goals/g1/reported', { day: day(0) })).status).toBe(404);
   });
 
   it('needs a fighter and a test that are there', async () => {

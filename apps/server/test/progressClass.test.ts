@@ -47,7 +47,7 @@ describe('the pace of a class', () => {
     onsets: [1, 1.32, 3, 3.32, 5, 5.32, 7, 7.32, 9, 9.32].map((at) => ({ at, strength: -20 })),
   };
 
-  it('is told of those whose combos were heard, and nobody else', async () => {
+  it('is reported about those whose combos were heard, and nobody else', async () => {
     await newFighter('slow');
     await newFighter('unheard');
     const trial = {
@@ -98,7 +98,7 @@ describe('how often each move was done', () => {
 });
 
 describe('fading over a class', () => {
-  it('is told of the last class with three bursts from one lead', async () => {
+  it('is reported about the last class with three bursts from one lead', async () => {
     await newFighter('fader');
     await held('bursts', ['fader'], 3);
     const burst = async (n: number, count: number) => {
@@ -119,7 +119,7 @@ describe('fading over a class', () => {
 });
 
 describe('who came', () => {
-  it('is told week by week, of a grade or of all', async () => {
+  it('is reported week by week, of a grade or of all', async () => {
     const all = await items('progress/attended');
     expect(all.length).toBeGreaterThan(4);
     expect(all.every(({ classes, people }: any) => classes > 0 === people > 0)).toBe(true);

@@ -3,13 +3,13 @@ import { serverForThisFile } from './startedServer.ts';
 
 const { base } = serverForThisFile();
 
-/** A socket that is open, and all that it was told. */
-async function opened(path: string): Promise<{ socket: WebSocket; told: any[] }> {
+/** A socket that is open, and all that it was reported. */
+async function opened(path: string): Promise<{ socket: WebSocket; reported: any[] }> {
   const socket = new WebSocket(`${base().replace('http', 'ws')}/api/sensor/${path}`);
-  const told: any[] = [];
-  socket.on('message', (data) => told.push(JSON.parse(String(data))));
+  const reported: any[] = [];
+  socket.on('message', (data) => reported.push(JSON.parse(String(data))));
   await new Promise((done, fail) => socket.once('open', done).once('error', fail));
-  return { socket, told };
+  return { socket, reported };
 }
 
 /** Sockets are taken a moment later than requests are. */
@@ -33,20 +33,20 @@ describe('a strike sensor', () => {
     const [sensor, listener] = [await opened('socket'), await opened('hear')];
     sensor.socket.send(JSON.stringify({ kind: 'hello', sensor: 'pad-7', session: 'x' }));
     sensor.socket.send(JSON.stringify({ kind: 'impact', sequence: 1, at: 3.5, force: 210 }));
-    await until(() => listener.told.length === 2);
-    expect(listener.told[1]).toMatchObject({ sensor: 'pad-7', message: { kind: 'impact', sequence: 1 } });
+    await until(() => listener.reported.length === 2);
+    expect(listener.reported[1]).toMatchObject({ sensor: 'pad-7', message: { kind: 'impact', sequence: 1 } });
     const late = await opened('hear');
-    await until(() => late.told.length === 1);
+    await until(() => late.reported.length === 1);
     sensor.socket.close();
-    await until(() => late.told.at(-1).gone === true);
+    await until(() => late.reported.at(-1).gone === true);
     listener.socket.close();
     late.socket.close();
   });
-  it('that sends something else is told what to send', async () => {
-    const { socket, told } = await opened('socket');
+  it('that sends something else is reported what to send', async () => {
+    const { socket, reported } = await opened('socket');
     socket.send('hello');
-    await until(() => told.length === 1);
-    expect(told[0]).toMatchObject({ kind: 'refused', message: expect.stringContaining('hello') });
+    await until(() => reported.length === 1);
+    expect(reported[0]).toMatchObject({ kind: 'refused', message: expect.stringContaining('hello') });
     socket.close();
   });
   it('that sends too much at once is shut out', async () => {

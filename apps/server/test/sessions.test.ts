@@ -175,11 +175,11 @@ describe('more than anybody could do', () => {
   const block = { ...round.blocks[0], combos: [{ line: '1:1/16 2:1/16 1:1/16 2' }], bpm: 300, seconds: 7200 };
   const sentence =
     'This round asks for more than 150,000 beats, strikes and calls. Make it shorter, slower, or with fewer strokes to a beat.';
-  it('is told before anything is worked out', async () => {
+  it('is reported before anything is worked out', async () => {
     const answer = await call('POST', 'rounds/compile', { blocks: [block], lead: 'left', seed: 1 });
     expect([answer.status, answer.body.message]).toEqual([422, sentence]);
   });
-  it('is told for the files of a session too', async () => {
+  it('is reported for the files of a session too', async () => {
     const rounds = Array.from({ length: 4 }, (_, i) => ({
       ...round,
       id: `r${i}`,

@@ -36,7 +36,7 @@ describe('starting', () => {
     rmSync(data, { recursive: true });
   });
 
-  it('ends once and cleanly, however often it is told', async () => {
+  it('ends once and cleanly, however often it is reported', async () => {
     const data = folder();
     const port = String(await freePort());
     const start = fileURLToPath(new URL('../../../scripts/start.mjs', import.meta.url));

@@ -119,7 +119,7 @@ describe('a stand-in', () => {
     expect((await call('DELETE', 'combos/worn')).status).toBe(204);
     expect(await listed('?retired=with')).not.toContain('worn');
   });
-  it('takes the place of a move in every line, and what is left is told', async () => {
+  it('takes the place of a move in every line, and what is left is reported', async () => {
     await call('PUT', 'combos/lines', { ...combo, number: 62, title: 'Lines', line: '1 r:knee' });
     const blocks = [{ ...named('ebb-1')[0], combos: [{ line: 'r:knee 2' }] }];
     await call('PUT', 'sessions/lines', { ...session, title: 'Own lines', rounds: [{ ...round, blocks }] });

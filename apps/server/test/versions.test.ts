@@ -111,26 +111,29 @@ describe('a change that was based on an older state', () => {
     const again = await call('PUT', `${path}?basedOn=${version + 1}`, { ...body, ...mine });
     expect([again.status, again.body.version]).toEqual([200, version + 2]);
   });
-  it.each(LISTS)('%s is told what stands, and is kept once it is based on that', async (path, changed) => {
-    const { body, version } = await sendable(path);
-    const first = await call('PUT', `${path}?basedOn=${version}`, changed(body, 'theirs'));
-    expect(first.status).toBe(200);
-    const late = await call('PUT', `${path}?basedOn=${version}`, changed(body, 'mine'));
-    expect([late.status, late.body.message]).toEqual([409, expect.stringMatching(/changed elsewhere/)]);
-    expect([late.body.now.version, typeof late.body.sent]).toEqual([version + 1, 'object']);
-    const kept = await sendable(path);
-    expect(kept.body).toMatchObject(changed(body, 'theirs'));
-    const same = await call('PUT', `${path}?basedOn=${version}`, changed(body, 'theirs'));
-    expect([same.status, (await sendable(path)).version]).toEqual([200, version + 1]);
-    const again = await call('PUT', `${path}?basedOn=${version + 1}`, changed(body, 'mine'));
-    expect([again.status, (await sendable(path)).version]).toEqual([200, version + 2]);
-  });
+  it.each(LISTS)(
+    '%s is reported what stands, and is kept once it is based on that',
+    async (path, changed) => {
+      const { body, version } = await sendable(path);
+      const first = await call('PUT', `${path}?basedOn=${version}`, changed(body, 'theirs'));
+      expect(first.status).toBe(200);
+      const late = await call('PUT', `${path}?basedOn=${version}`, changed(body, 'mine'));
+      expect([late.status, late.body.message]).toEqual([409, expect.stringMatching(/changed elsewhere/)]);
+      expect([late.body.now.version, typeof late.body.sent]).toEqual([version + 1, 'object']);
+      const kept = await sendable(path);
+      expect(kept.body).toMatchObject(changed(body, 'theirs'));
+      const same = await call('PUT', `${path}?basedOn=${version}`, changed(body, 'theirs'));
+      expect([same.status, (await sendable(path)).version]).toEqual([200, version + 1]);
+      const again = await call('PUT', `${path}?basedOn=${version + 1}`, changed(body, 'mine'));
+      expect([again.status, (await sendable(path)).version]).toEqual([200, version + 2]);
+    },
+  );
   it('is taken as ever where nobody says what it was based on', async () => {
     const { body } = await sendable('fighters/suda');
     expect((await call('PUT', 'fighters/suda', { ...body, note: 'x' })).status).toBe(200);
     expect((await call('PUT', 'fighters/suda?basedOn=x', { ...body, note: 'y' })).status).toBe(400);
   });
-  it('of two at once, one is taken and one is told', async () => {
+  it('of two at once, one is taken and one is reported', async () => {
     const { body, version } = await sendable('combos/ebb-2');
     const answers = await Promise.all(
       ['One', 'Two', 'Three'].map((title) =>

@@ -130,7 +130,7 @@ describe('words of other languages', () => {
       expect([status, body.message]).toEqual([422, `The voice has no sound for “${text}”.`]);
     },
   );
-  it('leave a round its other calls, and are told with their time', async () => {
+  it('leave a round its other calls, and are reported with their time', async () => {
     const blocks = [
       { kind: 'condition', id: 'c', seconds: 20, title: 'Приседания', reps: null, groups: [], repSeconds: 2 },
       { kind: 'rest', id: 'r', seconds: 10 },
@@ -183,28 +183,31 @@ describe('the own voice', () => {
     expect((await clipsOf('own')).get('two')).toBe(plain.get('two'));
     expect((await call('PUT', 'voice/own/two/centre', { centre: 0.1 })).status).toBe(404);
   });
-  it.each([30, 20, 12])('is found %i dB over a room, on its beat, and the room is told', async (ratio) => {
-    const random = seededRandom(ratio);
-    const words = 'two jab cross hook knee push switch'.split(' ');
-    for (const word of words) {
-      const { id, centre } = (await say(word, 'rms', 1, 'room')).body;
-      const { samples, sampleRate } = await soundOf(id);
-      const level = Math.sqrt(samples.reduce((sum, x) => sum + x * x, 0) / samples.length);
-      const room = (level / 10 ** (ratio / 20)) * Math.sqrt(3);
-      const inRoom = Float32Array.from(
-        [...silence(0.5), ...samples, ...silence(0.6)],
-        (x) => x + room * (2 * random() - 1),
-      );
-      const { body } = await upload(word, encodeWav({ sampleRate, samples: inRoom }));
-      expect([word, body.cutOff]).toEqual([word, null]);
-      // A soft “t” may be lost in a loud room; then the call begins with its vowel.
-      expect(body.centre - centre).toBeLessThan(0.05);
-      if (ratio === 30) expect(body.centre - centre).toBeGreaterThan(-0.06);
-      expect(body.seconds).toBeLessThan(samples.length / sampleRate + 0.1);
-      expect(Math.abs(body.overRoom - ratio)).toBeLessThan(12);
-      await call('DELETE', `voice/own/${word}`);
-    }
-  });
+  it.each([30, 20, 12])(
+    'is found %i dB over a room, on its beat, and the room is reported',
+    async (ratio) => {
+      const random = seededRandom(ratio);
+      const words = 'two jab cross hook knee push switch'.split(' ');
+      for (const word of words) {
+        const { id, centre } = (await say(word, 'rms', 1, 'room')).body;
+        const { samples, sampleRate } = await soundOf(id);
+        const level = Math.sqrt(samples.reduce((sum, x) => sum + x * x, 0) / samples.length);
+        const room = (level / 10 ** (ratio / 20)) * Math.sqrt(3);
+        const inRoom = Float32Array.from(
+          [...silence(0.5), ...samples, ...silence(0.6)],
+          (x) => x + room * (2 * random() - 1),
+        );
+        const { body } = await upload(word, encodeWav({ sampleRate, samples: inRoom }));
+        expect([word, body.cutOff]).toEqual([word, null]);
+        // A soft “t” may be lost in a loud room; then the call begins with its vowel.
+        expect(body.centre - centre).toBeLessThan(0.05);
+        if (ratio === 30) expect(body.centre - centre).toBeGreaterThan(-0.06);
+        expect(body.seconds).toBeLessThan(samples.length / sampleRate + 0.1);
+        expect(Math.abs(body.overRoom - ratio)).toBeLessThan(12);
+        await call('DELETE', `voice/own/${word}`);
+      }
+    },
+  );
   it('takes two channels of 96 kHz float', async () => {
     const { samples, sampleRate } = await soundOf((await say('three')).body.id);
     const step = sampleRate / 96_000;

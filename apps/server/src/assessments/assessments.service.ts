@@ -199,7 +199,7 @@ export class AssessmentsService {
   /** Best, median and number of trials of each test and lead of a fighter, what was told apart from what was seen, in the order in which they were first done. */
   async trialsOf(fighterId: string): Promise<TrialsView[]> {
     const first = sql<Date>`min(${attempts.at})`;
-    const told = sql<boolean>`(${attempts.measured} = 'self-reported')`;
+    const selfReported = sql<boolean>`(${attempts.measured} = 'self-reported')`;
     return this.database
       .select({
         testId: tests.id,
@@ -211,27 +211,27 @@ export class AssessmentsService {
         ),
         median: sql<number>`percentile_cont(0.5) within group (order by ${TRIAL_VALUE})`.mapWith(Number),
         trials: sql<number>`count(*)`.mapWith(Number),
-        isSelfReported: told.mapWith(Boolean),
+        isSelfReported: selfReported.mapWith(Boolean),
       })
       .from(attempts)
       .innerJoin(tests, eq(attempts.testId, tests.id))
       .where(and(eq(attempts.fighterId, fighterId), sql`${TRIAL_VALUE} is not null`))
-      .groupBy(tests.id, tests.title, tests.kind, tests.direction, attempts.lead, told)
+      .groupBy(tests.id, tests.title, tests.kind, tests.direction, attempts.lead, selfReported)
       .orderBy(first, attempts.lead);
   }
 }
 
 type AttemptRow = typeof attempts.$inferSelect;
 
-/** How long what was heard took; null where that cannot be told. */
+/** How long what was heard took; null where that cannot be reported. */
 function timeOf(test: TestView, { heard }: SaveAttemptDto): number | null {
   return heard ? evaluateTrial(test, heard).value : null;
 }
 
-type Told = Pick<AttemptRow, 'count' | 'value' | 'measured'> & Partial<Pick<AttemptRow, 'heard'>>;
+type TrialCounts = Pick<AttemptRow, 'count' | 'value' | 'measured'> & Partial<Pick<AttemptRow, 'heard'>>;
 
 /** What a trial said before it says something else. */
-function earlierCounts(before: AttemptRow | undefined, now: Told): EarlierCount[] {
+function earlierCounts(before: AttemptRow | undefined, now: TrialCounts): EarlierCount[] {
   if (!before) return [];
   const { count, value, measured, at, history } = before;
   if (count === now.count && value === now.value && measured === now.measured) return history;

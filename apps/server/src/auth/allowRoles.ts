@@ -23,7 +23,7 @@ const MAY = 'may';
 export const AllowRoles = (...who: readonly Exclude<Who, 'machine'>[]): MethodDecorator & ClassDecorator =>
   applyDecorators(SetMetadata(MAY, who), ApiExtension('x-may', ['machine', ...who]));
 
-/** What a visitor is told references but at the door. */
+/** What a visitor sees of other people, but at the door. */
 export const SAY_PASSPHRASE = 'Say the gym’s passphrase first.';
 
 /** Where it stands in a request who asks; the door writes it there before any route. */

@@ -47,8 +47,8 @@ describe('tries', () => {
     );
   it('are few for one, many at once are counted too, and right ones are free', async () => {
     const all = tries();
-    const told = await Promise.all(['a', 'a', 'a', 'a'].map((who) => taken(all, who)));
-    expect(told).toEqual(['taken', 'taken', 'taken', 'That was wrong too often. Try again in a minute.']);
+    const reported = await Promise.all(['a', 'a', 'a', 'a'].map((who) => taken(all, who)));
+    expect(reported).toEqual(['taken', 'taken', 'taken', 'That was wrong too often. Try again in a minute.']);
     expect(await taken(all, 'b')).toBe('taken');
     const other = tries();
     for (let i = 0; i < 20; i++) {

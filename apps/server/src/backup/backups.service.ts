@@ -82,9 +82,9 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy, 
   /** Brings a copy back, all or nothing; what was there is kept as a copy before. */
   async restore(name: string): Promise<BackupView> {
     await this.mustHave(name);
-    const text = await this.copies.text(name).catch(told);
+    const text = await this.copies.text(name).catch(refuse);
     const before = await this.make('before-restore');
-    await restoreCopy(this.store.database, text).catch(told);
+    await restoreCopy(this.store.database, text).catch(refuse);
     await this.store.prepare(async () => {});
     await this.audit.note('An older copy of the gym was brought back.');
     return before;
@@ -119,7 +119,7 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy, 
 }
 
 /** What is wrong with a copy is told to whoever asked for it. */
-function told(error: unknown): never {
+function refuse(error: unknown): never {
   throw error instanceof BrokenCopy ? refuseField('name', error.message) : error;
 }
 

@@ -15,7 +15,7 @@ const PAUSE_BEATS = 3;
 /** From the beginning to the first strike. */
 const BEFORE = 2;
 
-/** From so many impacts on a combo has gaps to be told of. */
+/** From so many impacts on a combo has gaps to report. */
 const LEAST_IMPACTS = 3;
 
 const book = starterBook();

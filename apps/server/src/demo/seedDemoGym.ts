@@ -70,11 +70,11 @@ export async function seedDemoGym(database: Database, now: Date): Promise<void> 
     await tx
       .insert(schema.gradeRequirements)
       .values(Object.entries(REQUIREMENTS).map(([gradeId, list]) => ({ gradeId, requirements: [...list] })));
-    const told = demoGrades(now);
-    await tx.insert(schema.shownMarks).values(told.shown);
-    await tx.insert(schema.gradings).values(told.gradings);
-    await tx.insert(schema.goals).values(told.goals);
-    await putRows(tx, schema.recalls, told.recalls);
+    const grading = demoGrades(now);
+    await tx.insert(schema.shownMarks).values(grading.shown);
+    await tx.insert(schema.gradings).values(grading.gradings);
+    await tx.insert(schema.goals).values(grading.goals);
+    await putRows(tx, schema.recalls, grading.recalls);
   });
 }
 

@@ -70,7 +70,7 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
   @WebSocketServer()
   private readonly server!: Server;
   private readonly log = new Logger('Hall');
-  /** What each host of this server told last, for those who come later. */
+  /** What each host of this server reported last, for those who come later. */
   private readonly pulses = new Map<string, PulseDto>();
 
   constructor(
@@ -110,7 +110,7 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     return { runId: run, view: join.view, name: join.name ?? '', deskId: '' };
   }
 
-  /** The sentence for who is not let in; nothing of a fault of our own is told. */
+  /** The sentence for who is not let in; nothing of a fault of our own is reported. */
   private refusalOf(error: unknown): string {
     if (error instanceof HttpException) return error.message;
     this.log.error(loggable(error));
@@ -155,7 +155,7 @@ export class HallGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     return this.server.in(deskOf(runId)).fetchSockets();
   }
 
-  /** A host that waited plays from now on, and the one that played is told. */
+  /** A host that waited plays from now on, and the one that played is reported. */
   @SubscribeMessage('take-over')
   async takeOver(@ConnectedSocket() socket: Socket): Promise<boolean> {
     const { runId, view } = deviceOf(socket);

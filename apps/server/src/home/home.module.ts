@@ -31,7 +31,7 @@ class HomeController {
     });
   }
 
-  /** Takes the code with which such a page ends into the fighter’s log, as told and not as seen. */
+  /** Takes the code with which such a page ends into the fighter’s log, as reported and not as seen. */
   @Put('fighters/:id/home/:code')
   @answers(HomeReportView)
   take(@Param('id') id: string, @Param('code') code: string): Promise<HomeReportView> {

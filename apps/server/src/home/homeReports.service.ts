@@ -55,22 +55,22 @@ export class HomeReportsService {
   async take(fighterId: string, typed: string): Promise<HomeReportView> {
     const read = readCodeOf(await this.fighters.one(fighterId), typed);
     if (!read.ok) throw refuseField('code', read.message);
-    const { told } = read;
-    if (told.at > Date.now() + AHEAD_MS)
+    const { report } = read;
+    if (report.at > Date.now() + AHEAD_MS)
       throw refuseField('code', 'This code is of a day that is still to come: the clock at home was wrong.');
-    await this.keep(fighterId, told);
-    return (await this.of(fighterId)).find(({ id }) => id === told.code)!;
+    await this.keep(fighterId, report);
+    return (await this.of(fighterId)).find(({ id }) => id === report.code)!;
   }
 
-  private async keep(fighterId: string, told: HomeCode): Promise<void> {
-    const session = (await this.sessions.titles()).find(({ id }) => told.isOf('session', id));
-    const { code: id, finished, rounds, effort, bursts } = told;
+  private async keep(fighterId: string, report: HomeCode): Promise<void> {
+    const session = (await this.sessions.titles()).find(({ id }) => report.isOf('session', id));
+    const { code: id, finished, rounds, effort, bursts } = report;
     const row: Row = {
       id,
       fighterId,
       sessionId: session?.id ?? null,
       title: session?.title ?? GONE_SESSION,
-      at: new Date(told.at),
+      at: new Date(report.at),
       finished,
       rounds,
       effort,
@@ -96,7 +96,7 @@ export class HomeReportsService {
   /** Takes a report out, with its trials: it was typed at the wrong fighter, or is not believed. */
   async remove(fighterId: string, typed: string): Promise<void> {
     const read = readHomeCode(typed);
-    const id = read.ok ? read.told.code : '';
+    const id = read.ok ? read.report.code : '';
     const ofIt = and(eq(homeReports.id, id), eq(homeReports.fighterId, fighterId));
     await this.database.transaction(async (tx) => {
       const gone = await tx.delete(homeReports).where(ofIt).returning({ id: homeReports.id });

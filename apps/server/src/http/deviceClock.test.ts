@@ -11,7 +11,7 @@ describe('the clock of a device', () => {
     ['told as no time', 'noon', 0],
   ])('that is %s', (_, sentAt, offset) => expect(clockOffset(sentAt, NOW)).toBe(offset));
 
-  it('that is wrong is corrected, and what it told is kept', () => {
+  it('that is wrong is corrected, and what it reported is kept', () => {
     const { at, toldAt } = doneAt('2026-03-05T18:34:00Z', -300_000);
     expect([at.toISOString(), toldAt?.toISOString()]).toEqual([
       '2026-03-05T18:29:00.000Z',

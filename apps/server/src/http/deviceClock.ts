@@ -2,10 +2,10 @@ import { createParamDecorator, type ExecutionContext } from '@nestjs/common';
 import { CLOCK_HEADER, ON_THE_WAY } from '@eurhythm/contract';
 import type { Request } from 'express';
 
-/** A press that is told for later than this after now is told by a wrong clock. */
+/** A press that is reported for later than this after now is known by a wrong clock. */
 const FAR_AHEAD = 86_400_000;
 
-/** When something was done: corrected, and as the device told it where that was wrong. */
+/** When something was done: corrected, and as the device reported it where that was wrong. */
 export interface DoneAt {
   readonly at: Date;
   readonly toldAt: Date | null;
@@ -26,15 +26,15 @@ export function clockOffset(sentAt: string | undefined, now: number): ClockOffse
 }
 
 /** When something was done that a device tells with such an offset. */
-export function doneAt(told: string, offset: ClockOffset): DoneAt {
-  const toldAt = new Date(told);
+export function doneAt(sent: string, offset: ClockOffset): DoneAt {
+  const toldAt = new Date(sent);
   return offset === 0 ? { at: toldAt, toldAt: null } : { at: new Date(toldAt.getTime() + offset), toldAt };
 }
 
 /** The same for what decides between presses: none was done far from now in the future, whatever a device says. */
-export function pressedAt(told: string, offset: ClockOffset, now: number = Date.now()): DoneAt {
-  const done = doneAt(told, offset);
-  return done.at.getTime() > now + FAR_AHEAD ? { at: new Date(now), toldAt: new Date(told) } : done;
+export function pressedAt(sent: string, offset: ClockOffset, now: number = Date.now()): DoneAt {
+  const done = doneAt(sent, offset);
+  return done.at.getTime() > now + FAR_AHEAD ? { at: new Date(now), toldAt: new Date(sent) } : done;
 }
 
 /** Gives a route the offset of the device that asks. */

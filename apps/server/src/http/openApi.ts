@@ -74,14 +74,14 @@ function withContract(document: OpenAPIObject, schemas: Schemas): OpenAPIObject 
   const all = { ...document.components?.schemas, ...schemas };
   document.components = {
     ...document.components,
-    schemas: { ...withKinds({ ...all, ...toldKinds(all) }), ...UNIONS },
+    schemas: { ...withKinds({ ...all, ...namedKinds(all) }), ...UNIONS },
   };
   return document;
 }
 
 type Kinds = Readonly<Record<string, new () => object>>;
 
-/** What is one of several shapes, told by its `kind`: the name of the union, of what all have in common, and the shapes. */
+/** What is one of several shapes, known by its `kind`: the name of the union, of what all have in common, and the shapes. */
 const UNION_SHAPES: readonly { name: string; base: string; shapes: Kinds }[] = [
   { name: 'AnyBlock', base: 'BlockDto', shapes: BLOCK_SHAPES },
   { name: 'AnyTempoShape', base: 'TempoShapeDto', shapes: TEMPO_SHAPE_CLASSES },
@@ -109,7 +109,7 @@ interface Shape {
 }
 
 /** Each shape of the unions with the kind that tells it; one without a field of its own has no schema until then. */
-function toldKinds(schemas: Readonly<Record<string, Shape | object>>): object {
+function namedKinds(schemas: Readonly<Record<string, Shape | object>>): object {
   return Object.fromEntries(
     UNION_SHAPES.flatMap(({ shapes }) =>
       Object.entries(shapes).map(([kind, { name }]) => {

@@ -32,7 +32,7 @@ export function contractPipe(): ValidationPipe {
   });
 }
 
-/** Turns every error into a plain sentence; what nobody foresaw is logged and told as our own fault. */
+/** Turns every error into a plain sentence; what nobody foresaw is logged and reported as our own fault. */
 @Catch()
 export class RefusalFilter implements ExceptionFilter {
   private readonly log = new Logger('Request');
@@ -40,7 +40,7 @@ export class RefusalFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const { status, body } = refusalOf(error);
-    // What was foreseen is told in a line; only what nobody foresaw needs its place in the program.
+    // What was foreseen is reported in a line; only what nobody foresaw needs its place in the program.
     if (status === 500) this.log.error(loggable(error));
     else if (status > 500) this.log.warn(loggable(error).split('\n', 1)[0]);
     if (response.headersSent) return;

@@ -10,7 +10,7 @@ const DOES: Readonly<Record<string, string>> = {
   delete: 'Takes out',
 };
 
-/** The document as other programs read it without objections: each route summed up, refusals told, shapes written in one way only. */
+/** The document as other programs read it without objections: each route summed up, refusals reported, shapes written in one way only. */
 export function tidyDocument(document: OpenAPIObject): OpenAPIObject {
   const paths = Object.fromEntries(
     Object.entries(document.paths).map(([path, methods]) => [
@@ -18,7 +18,7 @@ export function tidyDocument(document: OpenAPIObject): OpenAPIObject {
       Object.fromEntries(
         Object.entries(methods as Readonly<Record<string, Json>>).map(([method, operation]) => [
           method,
-          toldOperation(path, method, operation),
+          tidyOperation(path, method, operation),
         ]),
       ),
     ]),
@@ -27,13 +27,13 @@ export function tidyDocument(document: OpenAPIObject): OpenAPIObject {
   return {
     ...tidy,
     servers: [{ url: '/' }],
-    // Nobody signs in: who may do what is told by where a request comes from.
+    // Nobody signs in: who may do what is known by where a request comes from.
     security: [],
     components: { ...tidy.components, schemas: usedSchemas(tidy) },
   };
 }
 
-function toldOperation(path: string, method: string, operation: Json): Json {
+function tidyOperation(path: string, method: string, operation: Json): Json {
   const responses = operation['responses'] as Json;
   const { default: refused } = responses;
   return {

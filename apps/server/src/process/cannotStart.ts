@@ -1,2 +1,2 @@
-/** A reason not to start that a coach can do something about: told as one sentence, without a stack. */
+/** A reason not to start that a coach can do something about: reported as one sentence, without a stack. */
 export class CannotStart extends Error {}

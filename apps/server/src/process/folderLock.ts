@@ -98,7 +98,7 @@ function afterFile(folder: string, token: string): string {
   return join(folder, `${AFTER}${token}`);
 }
 
-/** What a lock file says; one of an older server is told by its content, and its process is not looked for. */
+/** What a lock file says; one of an older server is known by its content, and its process is not looked for. */
 function read(file: string): Holder | null {
   let text: string;
   try {
@@ -110,7 +110,7 @@ function read(file: string): Holder | null {
     const { pid, started, place, token } = JSON.parse(text) as Holder;
     if (typeof token === 'string') return { pid, started, place, token };
   } catch {
-    // told below
+    // reported below
   }
   const token = createHash('sha256').update(text).digest('hex').slice(0, 32);
   return { pid: Number.parseInt(text, 10) || 0, started: '', place: OLDER, token };

@@ -54,7 +54,7 @@ function startByCommand(pid: number): string {
 }
 
 function ownPlace(): string {
-  const told = [
+  const parts = [
     () => readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim(),
     () => readlinkSync('/proc/self/ns/pid'),
   ].map((ask) => {
@@ -64,5 +64,5 @@ function ownPlace(): string {
       return '';
     }
   });
-  return told.every((part) => part !== '') ? told.join(' ') : hostname();
+  return parts.every((part) => part !== '') ? parts.join(' ') : hostname();
 }

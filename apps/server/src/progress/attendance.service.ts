@@ -6,7 +6,7 @@ import { roundResults } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { dayOf, weeksBefore } from './days.ts';
 
-/** Who came lately is told of so many weeks. */
+/** Who came lately is reported about so many weeks. */
 const LATELY_WEEKS = 4;
 const LOOK_BACK_WEEKS = 26;
 

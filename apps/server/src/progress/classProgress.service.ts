@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { evenCourses, middleOfDay, toldValue, verdictSentence, type Course } from '@eurhythm/core/progress';
+import { evenCourses, middleOfDay, valueText, verdictSentence, type Course } from '@eurhythm/core/progress';
 import { groupBy } from '@eurhythm/core/units';
 import type { ClassProgress, ClassQuery, ClassRowView, FighterView } from '@eurhythm/contract';
 import { FightersService } from '../fighters/fighters.service.ts';
@@ -80,7 +80,7 @@ function testRow(
     line: drawn.map(middleOfDay),
     usual: own.usual && (own.usual.low + own.usual.high) / 2,
     month: own.month?.verdict ?? null,
-    sentence: own.month ? verdictSentence(own.month, toldValue(kind)) : '',
+    sentence: own.month ? verdictSentence(own.month, valueText(kind)) : '',
     evenness: even?.percent ?? null,
     behind: even?.behind ?? null,
   };

@@ -4,7 +4,7 @@ import {
   courseNotes,
   evenCourses,
   evennessSentence,
-  toldValue,
+  valueText,
   trendSentence,
   verdictSentence,
   type Compared,
@@ -47,10 +47,10 @@ export function courseView(
   if (!found) return null;
   const { testId, title, kind, lead, better } = of;
   const { days, typicalError } = found;
-  const told = toldValue(kind);
+  const textOf = valueText(kind);
   const values = days.flatMap((day) => day.values);
   const said = (compared: Compared | null): VerdictView | null =>
-    compared && { ...compared, sentence: verdictSentence(compared, told) };
+    compared && { ...compared, sentence: verdictSentence(compared, textOf) };
   const error = typicalError === null ? null : { error: typicalError, degreesOfFreedom: Infinity };
   const asked = from !== undefined && to !== undefined;
   return {
@@ -70,10 +70,10 @@ export function courseView(
     month: said(found.month),
     between: asked ? said(betweenDates(days, better, error, from, to)) : null,
     trend: found.trend,
-    trendSentence: trendSentence(found.trend, told),
+    trendSentence: trendSentence(found.trend, textOf),
     usual: found.usual,
     outliers: found.outliers,
-    notes: courseNotes(found, told),
+    notes: courseNotes(found, textOf),
   };
 }
 

@@ -1,5 +1,5 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { toldValue, goalNow, type Course, type GoalNow, type TypicalError } from '@eurhythm/core/progress';
+import { valueText, goalNow, type Course, type GoalNow, type TypicalError } from '@eurhythm/core/progress';
 import type { GoalView, SaveGoalDto } from '@eurhythm/contract';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
@@ -45,8 +45,8 @@ export class GoalsService {
     });
   }
 
-  /** The open goals of some that nobody was told of yet. */
-  async untold(fighterIds: readonly string[]): Promise<Row[]> {
+  /** The open goals of some that nobody was informed of yet. */
+  async unreported(fighterIds: readonly string[]): Promise<Row[]> {
     return (await this.rows(fighterIds)).map(({ goal }) => goal).filter(({ toldOn }) => toldOn === null);
   }
 
@@ -80,7 +80,7 @@ export class GoalsService {
   }
 
   /** Keeps the day on which somebody was told that a goal is reached: it is said once. */
-  async told(id: string, day: string): Promise<void> {
+  async markReported(id: string, day: string): Promise<void> {
     const [row] = await this.database.update(goals).set({ toldOn: day }).where(eq(goals.id, id)).returning();
     if (!row) throw new NotFoundException('This goal does not exist.');
   }
@@ -92,17 +92,17 @@ export class GoalsService {
 
 function goalView({ toldOn: _, ...goal }: Row, test: Test, course: Course | null, today: string): GoalView {
   const now = goalNow(goal, course, test.direction, today);
-  return { ...goal, title: test.title, ...now, sentence: goalSentence(goal, now, toldValue(test.kind)) };
+  return { ...goal, title: test.title, ...now, sentence: goalSentence(goal, now, valueText(test.kind)) };
 }
 
 function goalSentence(
   { by }: SaveGoalDto,
   { state, reachedOn, expected }: GoalNow,
-  told: (value: number) => string,
+  textOf: (value: number) => string,
 ): string {
   const then =
     expected &&
-    `${told(expected.value)} on that day by the trend (${told(expected.from)} to ${told(expected.to)})`;
+    `${textOf(expected.value)} on that day by the trend (${textOf(expected.from)} to ${textOf(expected.to)})`;
   switch (state) {
     case 'reached':
       return `Goal reached on ${reachedOn}: half of that day’s trials were at or above it.`;

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { toldValue, gradeCheck, type GradeWords, type Requirement } from '@eurhythm/core/progress';
+import { valueText, gradeCheck, type GradeWords, type Requirement } from '@eurhythm/core/progress';
 import { comboName } from '@eurhythm/core/plan';
 import { requirementOf, type FighterView, type GradeCheckView, type MarkShownDto } from '@eurhythm/contract';
 import { and, eq } from 'drizzle-orm';
@@ -77,7 +77,7 @@ export class GradeChecksService {
     return {
       combo: (id) => comboName(comboOf.get(id)),
       test: (id) => testOf.get(id)?.title ?? 'a test that is gone',
-      value: (id, value) => toldValue(testOf.get(id)?.kind ?? 'burst')(value),
+      value: (id, value) => valueText(testOf.get(id)?.kind ?? 'burst')(value),
     };
   }
 }

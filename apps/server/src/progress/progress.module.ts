@@ -25,7 +25,7 @@ import {
   SaveRequirementsDto,
   SignGradeDto,
   TempoList,
-  ToldDto,
+  GoalReportedDto,
   VolumeView,
   WhoQuery,
 } from '@eurhythm/contract';
@@ -229,11 +229,11 @@ class GoalsController {
   }
 
   /** A goal that is reached is said once. */
-  @Put(':id/told')
+  @Put(':id/reported')
   @HttpCode(204)
   @answersNothing()
-  told(@Param('id', OwnId) id: string, @Body() { day }: ToldDto): Promise<void> {
-    return this.goals.told(id, day);
+  markReported(@Param('id', OwnId) id: string, @Body() { day }: GoalReportedDto): Promise<void> {
+    return this.goals.markReported(id, day);
   }
 
   @Delete(':id')

@@ -44,14 +44,14 @@ export class QuestionsService {
   async today(now = new Date()): Promise<QuestionView[]> {
     const who = await this.fighters.fit();
     const ids = who.map(({ id }) => id);
-    const [trials, errors, attendance, memory, tempos, checks, untold, sets, limbs] = await Promise.all([
+    const [trials, errors, attendance, memory, tempos, checks, unreported, sets, limbs] = await Promise.all([
       this.trials.ofSome(ids, weeksBefore(now, WEEKS)),
       this.trials.gymErrors(now),
       this.attendance.of(ids, now),
       this.memory.of(ids, now),
       this.tempos.of(ids, now),
       this.checks.of(who, now),
-      this.goals.untold(ids),
+      this.goals.unreported(ids),
       this.sets.of(ids, weeksBefore(now, MONTH_WEEKS)),
       this.volumes.limbsOf(ids, now),
     ]);
@@ -66,10 +66,10 @@ export class QuestionsService {
       };
     });
     const reached = await Promise.all(
-      [...new Set(untold.map(({ fighterId }) => fighterId))].map(async (id) => ({
+      [...new Set(unreported.map(({ fighterId }) => fighterId))].map(async (id) => ({
         fighter: who.find((each) => each.id === id)!,
         goals: (await this.goals.against(id, byFighter.get(id) ?? [], errors, now)).filter(
-          (goal) => goal.state === 'reached' && untold.some((each) => each.id === goal.id),
+          (goal) => goal.state === 'reached' && unreported.some((each) => each.id === goal.id),
         ),
       })),
     );

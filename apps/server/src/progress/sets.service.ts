@@ -37,7 +37,7 @@ export class SetsService {
         comboId: runRoundCombos.comboId,
         bpm: runRounds.bpm,
         quality: roundResults.quality,
-        told: roundResults.lead,
+        reported: roundResults.lead,
         planned: runs.lead,
         plan: sql<
           string | null
@@ -66,17 +66,20 @@ export class SetsService {
         ),
       )
       .orderBy(asc(roundResults.at), asc(roundResults.id), asc(runRoundCombos.place));
-    return rows.map(({ told, planned, plan, ...set }) => ({ ...set, leads: leadsOf(told, planned, plan) }));
+    return rows.map(({ reported, planned, plan, ...set }) => ({
+      ...set,
+      leads: leadsOf(reported, planned, plan),
+    }));
   }
 }
 
 /** What was marked, else what the block's plan made of the lead of the session. */
 function leadsOf(
-  told: 'left' | 'right' | null,
+  reported: 'left' | 'right' | null,
   planned: 'left' | 'right',
   plan: string | null,
 ): readonly ('left' | 'right')[] {
-  if (told) return [told];
+  if (reported) return [reported];
   const other = planned === 'left' ? 'right' : 'left';
   if (plan === 'other') return [other];
   return plan === null || plan === 'as-set' ? [planned] : ['left', 'right'];

@@ -53,13 +53,13 @@ export class TemposService {
       (those) => {
         const { fighterId, comboId } = those[0]!;
         const combo = known.get(comboId);
-        const told = those.flatMap(({ bpm, quality }) =>
+        const tried = those.flatMap(({ bpm, quality }) =>
           bpm === null || quality === null ? [] : [{ bpm, quality }],
         );
-        if (!combo || told.length === 0) return [];
+        if (!combo || tried.length === 0) return [];
         const pace = paces.get(fighterId)!;
-        const advice = nextTempo(told, fastest(combo, leads.get(fighterId) ?? 'left', pace.factor));
-        const last = told.at(-1)!.bpm;
+        const advice = nextTempo(tried, fastest(combo, leads.get(fighterId) ?? 'left', pace.factor));
+        const last = tried.at(-1)!.bpm;
         return advice ? [{ fighterId, comboId, combo: comboName(combo), last, ...advice }] : [];
       },
     );

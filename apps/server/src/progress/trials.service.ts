@@ -22,7 +22,7 @@ export interface TestTrials {
 }
 
 /** A trial as the database puts it together: seconds of the epoch, what it came to, how it was counted. */
-type Told = readonly [at: number, value: number, measured: Measured];
+type TrialTuple = readonly [at: number, value: number, measured: Measured];
 
 /** Typical errors by `errorKey`. */
 type Errors = ReadonlyMap<string, TypicalError>;
@@ -111,7 +111,7 @@ export class TrialsService {
         testId: attempts.testId,
         lead: attempts.lead,
         trials: sql<
-          Told[]
+          TrialTuple[]
         >`json_agg(json_build_array(extract(epoch from ${attempts.at}), ${TRIAL_VALUE}, ${attempts.measured}) order by ${attempts.at}, ${attempts.id})`,
       })
       .from(attempts)

@@ -32,7 +32,7 @@ export class ReplacementService {
     return this.done(before, await this.uses.ofCombo(id));
   }
 
-  /** Another move in every line. A line that could not be read with it stays as it is, and is told. */
+  /** Another move in every line. A line that could not be read with it stays as it is, and is reported. */
   async ofMove(code: string, by: string): Promise<StoodIn> {
     const book = await this.moves.book();
     if (!book.moves.has(code)) throw refuseField('code', `The move book has no “${code}”.`);

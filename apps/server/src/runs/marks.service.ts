@@ -48,10 +48,10 @@ export class MarksService {
    * after it. The same request again changes nothing. @throws 410 where a newer press has taken the mark back.
    */
   async mark(runId: string, id: string, result: MarkResultDto, offset: ClockOffset): Promise<ResultView> {
-    const { round, fighterId, done, at: told } = result;
+    const { round, fighterId, done, at: sent } = result;
     const quality = result.quality ?? null;
     const [seconds, lead] = [result.seconds ?? null, result.lead ?? null];
-    const { at, toldAt } = pressedAt(told, offset);
+    const { at, toldAt } = pressedAt(sent, offset);
     const row = { id, done, quality, seconds, lead, at };
     const standing = await this.database.transaction(async (tx) => {
       // No more of the run is read than is asked for, and in the same step that locks it: a press is stored at once.

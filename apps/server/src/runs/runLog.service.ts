@@ -12,7 +12,7 @@ export interface LogEntry {
   readonly id: string;
   readonly kind: RunEventView['kind'];
   readonly at: Date;
-  /** As the device told it, where its clock was wrong. */
+  /** As the device reported it, where its clock was wrong. */
   readonly toldAt: Date | null;
   readonly data: Readonly<Record<string, unknown>>;
 }

@@ -167,13 +167,13 @@ export class RunsService {
     // A skip behind the last round is how a run is over before its time.
     const last = event.kind === 'skip' ? run.rounds.length : run.rounds.length - 1;
     if ((event.round ?? 0) > last) throw refuseField('round', `This run has ${run.rounds.length} rounds.`);
-    const { kind, at: told, partners, ...data } = event;
+    const { kind, at: reported, partners, ...data } = event;
     // Who may not train does not come late either.
     const coming = kind === 'comes' ? await this.mustBeFit([event.fighterId!]) : [];
     const groupsOfComing = coming.length > 0 ? await this.groupsIn(run.sessionId, coming) : {};
     if (kind === 'leaves' && !run.fighterIds.includes(event.fighterId!))
       throw refuseField('fighterId', 'This fighter is not in the run.');
-    const { at, toldAt } = doneAt(told, offset);
+    const { at, toldAt } = doneAt(reported, offset);
     const isNew = await this.database.transaction(async (tx) => {
       const isNew = await this.log.append(tx, runId, { id, kind, at, toldAt, data });
       if (isNew && (kind === 'comes' || kind === 'leaves'))
@@ -203,7 +203,7 @@ export class RunsService {
     runId: string,
     coming: Readonly<Record<string, string>>,
     round: number,
-    told: readonly RoundGroupsDto[] = [],
+    reported: readonly RoundGroupsDto[] = [],
   ): Promise<void> {
     const [run] = await tx.select().from(runs).where(eq(runs.id, runId)).for('update');
     const { fighterIds, groupOf, partners } = run!;
@@ -212,7 +212,7 @@ export class RunsService {
       .set({
         fighterIds: [...new Set([...fighterIds, ...Object.keys(coming)])],
         groupOf: { ...groupOf, ...coming },
-        partners: withGroups(partners, round, told) as RoundPartnersView[],
+        partners: withGroups(partners, round, reported) as RoundPartnersView[],
       })
       .where(eq(runs.id, runId));
   }

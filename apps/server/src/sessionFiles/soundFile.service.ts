@@ -41,7 +41,7 @@ export class SoundFileService {
   private piece(plan: SoundPlan, from: Seconds): Promise<Uint8Array> {
     const piece = pieceOf(plan, from, Math.min(PIECE, plan.seconds - from));
     const mixed = this.sounds.of(piece.sources).then((sounds) => this.heavy.goOn('mixPiece', piece, sounds));
-    // Nobody may come for it any more; who does is told.
+    // Nobody may come for it any more; who does is reported.
     mixed.catch(() => {});
     return mixed;
   }

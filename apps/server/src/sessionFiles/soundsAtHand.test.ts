@@ -29,7 +29,7 @@ describe('sounds at hand', () => {
     expect(third).toBe(first);
     expect(second!.length).toBeGreaterThan(first!.length);
   });
-  it('that could not be read are told, and asked for anew', async () => {
+  it('that could not be read are reported, and asked for anew', async () => {
     const { sounds, asked } = atHand();
     await expect(sounds.of([tick, lost])).rejects.toThrow();
     await expect(sounds.of([lost])).rejects.toThrow();

@@ -144,7 +144,7 @@ export class RoundsService {
       this.named(all.flatMap(({ blocks }) => blocks)),
       this.speech(),
     ]);
-    // A combo that is gone is told where its session is shown; nothing of it is said.
+    // A combo that is gone is reported where its session is shown; nothing of it is said.
     const texts = all.flatMap(({ blocks, word }) =>
       wantedTexts(
         blocks.map((block) => fillBlock(block, combos)),

@@ -18,7 +18,7 @@ describe('an error of the database', () => {
     expect(fault?.status).toBe(status);
     expect(fault?.body.message).toMatch(sentence);
   });
-  it('of a number that two combos wanted at once is told at the number', () => {
+  it('of a number that two combos wanted at once is reported at the number', () => {
     const fault = databaseFault(failed(coded('23505', { constraint: 'combo_number_in_grade' })));
     expect([fault?.status, fault?.body.errors?.[0]?.field]).toEqual([409, 'number']);
     expect(databaseFault(failed(coded('23505')))?.body.errors).toBeUndefined();

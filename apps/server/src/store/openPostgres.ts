@@ -17,7 +17,7 @@ export async function openPostgres(url: string, copies: CopyFolder): Promise<Sto
   const pool = new pg.Pool({ connectionString: url, connectionTimeoutMillis: 5000 });
   // A connection that is lost while nobody uses it is replaced by the next one that is asked for.
   pool.on('error', (error) => console.error('A connection to the database was lost:', error.message));
-  // One that is lost between two statements of a transaction is told by the next one of them.
+  // One that is lost between two statements of a transaction is known by the next one of them.
   pool.on('connect', (client) => client.on('error', () => {}));
   const database = drizzle(pool, { schema });
   try {

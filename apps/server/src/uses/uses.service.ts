@@ -82,15 +82,22 @@ export class UsesService {
       return row?.n ?? 0;
     };
     const has = [
-      told(await number(combos, eq(combos.gradeId, id)), 'combo'),
-      told(await number(fighters, eq(fighters.gradeId, id)), 'fighter'),
-      told(await number(moves, sql`${moves.move}->>'minGrade' = ${id}`), 'move'),
+      countText(await number(combos, eq(combos.gradeId, id)), 'combo'),
+      countText(await number(fighters, eq(fighters.gradeId, id)), 'fighter'),
+      countText(await number(moves, sql`${moves.move}->>'minGrade' = ${id}`), 'move'),
     ];
     const isFilled = sql`jsonb_array_length(${techniqueLists.techniques}) > 0`;
     const namedIn = [
-      told(await number(sessions, sql`${sessions.groups} @> ${named}::jsonb`), 'session'),
-      told(await number(techniqueLists, and(eq(techniqueLists.gradeId, id), isFilled)), 'technique list'),
-      told(await number(gyms, sql`${gyms.school} @> ${limits}::jsonb`), 'row of the children’s limits', ''),
+      countText(await number(sessions, sql`${sessions.groups} @> ${named}::jsonb`), 'session'),
+      countText(
+        await number(techniqueLists, and(eq(techniqueLists.gradeId, id), isFilled)),
+        'technique list',
+      ),
+      countText(
+        await number(gyms, sql`${gyms.school} @> ${limits}::jsonb`),
+        'row of the children’s limits',
+        '',
+      ),
     ];
     return { has: has.filter(Boolean), namedIn: namedIn.filter(Boolean) };
   }
@@ -124,6 +131,6 @@ export class UsesService {
   }
 }
 
-function told(n: number, one: string, many = `${one}s`): string {
+function countText(n: number, one: string, many = `${one}s`): string {
   return n === 0 ? '' : `${n} ${n === 1 ? one : many}`;
 }

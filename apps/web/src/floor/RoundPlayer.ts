@@ -42,7 +42,7 @@ export class RoundPlayer {
   private readonly onEnd: (end: PlayerEnd) => void;
   private following: RoundToPlay | null;
 
-  /** `onEnd` is told when the round is over, has come to where it was to be held, or the device slept. */
+  /** `onEnd` is reported when the round is over, has come to where it was to be held, or the device slept. */
   constructor(
     output: ClockedOutput,
     round: RoundToPlay,

@@ -47,17 +47,17 @@ describe('the calls of a run', () => {
     expect(loaded).toEqual(['c', 'd', 'e', 'x', 'a', 'b', 'c', 'd', 'e']);
     voice.dispose();
   });
-  it('are asked for again and again while they cannot be had, and it is told from where on', async () => {
-    const told: (number | null)[] = [];
-    const voice = new RunVoice(output, (lacks) => told.push(lacks));
+  it('are asked for again and again while they cannot be had, and it is distinguished from where on', async () => {
+    const reported: (number | null)[] = [];
+    const voice = new RunVoice(output, (lacks) => reported.push(lacks));
     away.add('d');
     await voice.load(ROUNDS, 0, ['x'], () => {});
     await passes();
-    expect(told).toEqual([3]);
+    expect(reported).toEqual([3]);
     await jest.advanceTimersByTimeAsync(3000);
     away.clear();
     await jest.advanceTimersByTimeAsync(3000);
-    expect(told).toEqual([3, 3, null]);
+    expect(reported).toEqual([3, 3, null]);
     expect(loaded).toContain('e');
     voice.dispose();
   });

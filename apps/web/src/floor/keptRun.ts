@@ -54,7 +54,7 @@ export function forgetRun(runId: string): void {
   localStorage.removeItem(placeOf(runId));
 }
 
-/** The run as the server told it at some time, with what was done to it here since. */
+/** The run as the server reported it at some time, with what was done to it here since. */
 export function withKept(run: RunView, { events, results, partners }: KeptRun = keptRun(run.id)): RunView {
   const known = new Set(run.events.map(({ id }) => id));
   const others = run.results.filter(({ id }) => !(id in results));

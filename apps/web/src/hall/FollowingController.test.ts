@@ -68,7 +68,7 @@ describe('a controller that follows', () => {
     after(20);
     expect(controller.position).toBe(20);
   });
-  it('hears each thing once, however often it is told', async () => {
+  it('hears each thing once, however often it is reported', async () => {
     const { controller, after } = await deckAt([started], 10);
     const skip = event('skip', 11, { round: 1, running: true });
     controller.hear(skip);

@@ -24,7 +24,7 @@ export interface FollowingParts {
   now(): EpochMs;
 }
 
-/** A pulse is told every second; where none came for so long, the log alone says where the run stands. */
+/** A pulse is reported every second; where none came for so long, the log alone says where the run stands. */
 const PULSE_HOLDS_MS = 5000;
 
 /** Shows a run that another device plays: what is done to it comes as events, and where it stands as pulses. */

@@ -45,7 +45,7 @@ export const JOINING: MemberState = {
 /** Another round or another state is looked for so often; pictures look for themselves at every frame. */
 const LOOK_MS = 100;
 const TRY_AGAIN_MS = 1000;
-/** A bell that is told so little otherwise is the same one, seen through another pulse. */
+/** A bell whose instant differs so little is the same one, seen through another pulse. */
 const SAME_BURST_MS = 15;
 const AWAY: Omit<WishAnswerView, 'id'> = {
   isDone: false,
@@ -109,7 +109,7 @@ export class HallMember {
     }));
   }
 
-  /** Tells the host what this station heard; null where it could not be told. */
+  /** Tells the host what this station heard; null where it could not be reported. */
   async heard(heard: StationHeardDto): Promise<StationKnownView | null> {
     if (!this.socket?.connected) return null;
     return (this.socket.emitWithAck('heard', heard) as Promise<StationKnownView | null>).catch(() => null);
@@ -160,7 +160,7 @@ export class HallMember {
     });
     socket.on('event', (event: RunEventView) => {
       controller.hear(event);
-      // Who stands together is told with the run.
+      // Who stands together is reported with the run.
       if (event.kind === 'comes' || event.kind === 'leaves') void this.catchUp(controller);
     });
     socket.on('pulse', ({ at, counting, burst, ...pulse }: PulseDto) => {

@@ -10,21 +10,21 @@ const self: StationSelf = {
   latency: 0,
   detector: 'strikes 1',
   leastStrength: null,
-  told: '',
+  status: '',
   isGone: false,
 };
 
 /** A host that takes what follows what it knows, and can be away. */
 function host() {
   const known = new Map<number, number[]>();
-  const told: StationHeardDto[] = [];
+  const reported: StationHeardDto[] = [];
   return {
     known,
-    told,
+    reported,
     isAway: false,
     send(heard: StationHeardDto) {
       if (this.isAway) return Promise.resolve(null);
-      told.push(heard);
+      reported.push(heard);
       const before = known.get(heard.round) ?? [];
       if (heard.since > before.length) return Promise.resolve({ known: before.length });
       const all = [...before.slice(0, heard.since), ...heard.strikes.map(({ at }) => at)];
@@ -46,14 +46,14 @@ describe('what a station tells', () => {
     const teller = new StationTeller(self, (heard) => coach.send(heard));
     teller.enters(0);
     await teller.tell();
-    expect(coach.told).toMatchObject([{ station: 's1', strikes: [] }]);
+    expect(coach.reported).toMatchObject([{ station: 's1', strikes: [] }]);
     await hearing(teller, 0, 1, 2);
     await hearing(teller, 0, 3);
     expect(coach.known.get(0)).toEqual([1, 2, 3]);
     expect(teller.countOf(0)).toEqual({ heard: 3, waiting: 0 });
-    const before = coach.told.length;
+    const before = coach.reported.length;
     await teller.tell();
-    expect(coach.told).toHaveLength(before);
+    expect(coach.reported).toHaveLength(before);
   });
   it('is also that a strike was none, which then does not count', async () => {
     const coach = host();
@@ -62,9 +62,9 @@ describe('what a station tells', () => {
     teller.hears(0, { at: 1, withdrawn: true });
     expect(teller.countOf(0)).toEqual({ heard: 1, waiting: 1 });
     await teller.tell();
-    expect(coach.told.at(-1)!.strikes).toEqual([{ at: 1, withdrawn: true }]);
+    expect(coach.reported.at(-1)!.strikes).toEqual([{ at: 1, withdrawn: true }]);
   });
-  it('is told later where the host was away, the earlier round first', async () => {
+  it('is reported later where the host was away, the earlier round first', async () => {
     const coach = host();
     const teller = new StationTeller(self, (heard) => coach.send(heard));
     coach.isAway = true;
@@ -79,7 +79,7 @@ describe('what a station tells', () => {
       [1, [0.5]],
     ]);
   });
-  it('is told again from the start to a host that was loaded anew', async () => {
+  it('is reported again from the start to a host that was loaded anew', async () => {
     const coach = host();
     const teller = new StationTeller(self, (heard) => coach.send(heard));
     await hearing(teller, 0, 1, 2);
@@ -93,7 +93,7 @@ describe('what a station tells', () => {
     await hearing(new StationTeller(self, (heard) => coach.send(heard)), 0, 3);
     expect(coach.known.get(0)).toEqual([1, 2, 3]);
   });
-  it('goes in pieces where much is to be told', async () => {
+  it('goes in pieces where much is to be reported', async () => {
     const coach = host();
     const teller = new StationTeller(self, (heard) => coach.send(heard));
     await hearing(teller, 0, ...Array.from({ length: 250 }, (_, i) => i));

@@ -15,9 +15,9 @@ export type SendHeard = (heard: StationHeardDto) => Promise<StationKnownView | n
  * that was away lose nothing. Strikes of earlier rounds are told to their end before those of the present one.
  */
 export class StationTeller {
-  private readonly rounds = new Map<number, ToldRound>();
+  private readonly rounds = new Map<number, ReportedRound>();
   private self: StationSelf;
-  /** What it says of itself has changed since it was told. */
+  /** What it says of itself has changed since it was reported. */
   private isNew = true;
   private isTelling = false;
   private round = 0;
@@ -56,13 +56,13 @@ export class StationTeller {
     this.isNew = true;
   }
 
-  /** How many strikes of a round were heard, and how much of what is to be told of it the host does not know yet. */
+  /** How many strikes of a round were heard, and how much of what is to be shown of it the host does not know yet. */
   countOf(round: number): { readonly heard: number; readonly waiting: number } {
     const { strikes, known } = this.of(round);
     return { heard: validOnsets(strikes).length, waiting: strikes.length - known };
   }
 
-  /** Tells what is to be told; one message at a time. */
+  /** Tells what is to be reported; one message at a time. */
   async tell(): Promise<void> {
     if (this.isTelling) return;
     const open = [...this.rounds].find(([, { strikes, known }]) => known < strikes.length);
@@ -70,12 +70,12 @@ export class StationTeller {
     this.isTelling = true;
     const { isNew } = this;
     this.isNew = false;
-    const [round, told] = open ?? [this.round, this.of(this.round)];
-    const { strikes, before, known } = told;
+    const [round, reported] = open ?? [this.round, this.of(this.round)];
+    const { strikes, before, known } = reported;
     const answer = await this.send({
       ...this.self,
       round,
-      from: told.from,
+      from: reported.from,
       since: (before ?? 0) + known,
       // How many the host knows of an earlier life of this page is asked first.
       strikes: before === null ? [] : strikes.slice(known, known + MOST_TOLD),
@@ -85,18 +85,18 @@ export class StationTeller {
       this.isNew ||= isNew;
       return;
     }
-    if (before === null || answer.known < before) told.before = answer.known;
-    told.known = Math.max(0, Math.min(answer.known - told.before!, strikes.length));
+    if (before === null || answer.known < before) reported.before = answer.known;
+    reported.known = Math.max(0, Math.min(answer.known - reported.before!, strikes.length));
   }
 
-  private of(round: number): ToldRound {
+  private of(round: number): ReportedRound {
     let of = this.rounds.get(round);
     if (!of) this.rounds.set(round, (of = { strikes: [], known: 0, before: null, from: 0 }));
     return of;
   }
 }
 
-interface ToldRound {
+interface ReportedRound {
   readonly strikes: StationStrike[];
   from: Seconds;
   /** How many of them the host knows. */

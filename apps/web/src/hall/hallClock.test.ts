@@ -8,9 +8,9 @@ function link(ways: () => number): { clock: HallClock; own: () => number; truth:
   const ahead = 3_600_000;
   const ask = async (): Promise<number> => {
     await new Promise((done) => setTimeout(done, ways()));
-    const told = own() + ahead;
+    const answered = own() + ahead;
     await new Promise((done) => setTimeout(done, ways()));
-    return told;
+    return answered;
   };
   return { clock: new HallClock(ask, own), own, truth: () => own() + ahead };
 }

@@ -54,9 +54,9 @@ export class HallClock {
     this.timer = setTimeout(() => void this.goOn(), this.asked < FIRST_TRIES ? FIRST_WAIT_MS : WAIT_MS);
     this.asked += 1;
     // A question that gets no answer says nothing.
-    const told = await this.ask().catch(() => null);
-    if (told === null) return;
-    this.trips = [...this.trips, { sent, told, came: this.own() }].slice(-REMEMBERED);
+    const answered = await this.ask().catch(() => null);
+    if (answered === null) return;
+    this.trips = [...this.trips, { sent, answered, came: this.own() }].slice(-REMEMBERED);
     this.difference = clockDifference(this.trips);
   }
 }

@@ -7,7 +7,7 @@ export class TabClaim {
     this.name = name;
   }
 
-  /** Whether this tab has it from now on; `onLost` is told when another one takes it. */
+  /** Whether this tab has it from now on; `onLost` is reported when another one takes it. */
   claim(onLost: () => void): Promise<boolean> {
     return this.ask({ ifAvailable: true }, onLost);
   }

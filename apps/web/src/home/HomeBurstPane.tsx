@@ -51,7 +51,7 @@ export function HomeBurstPane({ lead: usual, controller, onCounted, onClose }: H
           name=""
           what={`${lead} lead`}
           count={count}
-          told="One tap, or one press of any key, for each strike."
+          hint="One tap, or one press of any key, for each strike."
           onTap={tap}
         />
       ) : (

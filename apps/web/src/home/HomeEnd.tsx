@@ -12,8 +12,8 @@ export function HomeEnd({ session, controller, keeper, onBurst }: HomeProps & { 
   const [effort, setEffort] = useState(keeper.kept.effort);
   const [at] = useState(() => events.at(-1)?.at ?? Date.now());
   const { id: fighterId, name } = session.fighter;
-  // The newest bursts are told where there are more than fit into the code.
-  const told = bursts.slice(-HOME_LIMITS.bursts);
+  // The newest bursts are reported where there are more than fit into the code.
+  const sent = bursts.slice(-HOME_LIMITS.bursts);
   const done = {
     fighterId,
     sessionId: session.sessionId,
@@ -21,7 +21,7 @@ export function HomeEnd({ session, controller, keeper, onBurst }: HomeProps & { 
     finished: controller.endedRounds.size,
     rounds: session.rounds.length,
     effort,
-    bursts: told,
+    bursts: sent,
   };
   const code = homeCode(done);
   const file = (): void => {
@@ -41,7 +41,7 @@ export function HomeEnd({ session, controller, keeper, onBurst }: HomeProps & { 
         <h1 className="board text-6xl phone:text-4xl">That was it, {name.split(' ')[0]}</h1>
         <p className="mt-2">
           {done.finished} of {done.rounds} rounds to their end
-          {told.map(({ lead, count }, i) => (
+          {sent.map(({ lead, count }, i) => (
             <span key={i}>
               {' '}
               · {count} in ten seconds, {lead} lead

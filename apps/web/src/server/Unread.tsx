@@ -4,19 +4,19 @@ import { Button } from '../ui/Button.tsx';
 
 /**
  * What a page asked for and did not get, and the way to ask again. It stands once, in the frame of all pages; a query whose failure
- * its page tells itself says so by `meta: { toldHere: true }`.
+ * its page tells itself says so by `meta: { reportedHere: true }`.
  */
 export function Unread() {
   const client = useQueryClient();
   const cache = client.getQueryCache();
-  const told = useSyncExternalStore(
+  const message = useSyncExternalStore(
     useCallback((listener) => cache.subscribe(listener), [cache]),
     () => sentences(cache),
   );
-  if (told === '') return null;
+  if (message === '') return null;
   return (
     <section role="alert" className="mx-6 mt-4 border-l-[6px] border-caution bg-paper px-5 py-3">
-      {told.split('\n').map((sentence) => (
+      {message.split('\n').map((sentence) => (
         <p key={sentence} className="font-semibold">
           {sentence}
         </p>
@@ -40,7 +40,7 @@ function sentences(cache: QueryCache): string {
         query.state.status === 'error' &&
         query.state.data === undefined &&
         query.isActive() &&
-        query.meta?.['toldHere'] !== true,
+        query.meta?.['reportedHere'] !== true,
     );
   return [...new Set(failed.map(({ state }) => (state.error as Error).message))].join('\n');
 }

@@ -8,8 +8,8 @@ describe('the clock of this device', () => {
     ['five minutes ahead', '2026-03-05T18:25:00Z', 300_000],
     ['a minute behind', '2026-03-05T18:31:00Z', -60_000],
     ['right', '2026-03-05T18:29:59Z', 0],
-  ])('that is %s', (_, told, ahead) => {
-    hearClock(told, NOW);
+  ])('that is %s', (_, header, ahead) => {
+    hearClock(header, NOW);
     expect(byOwnClock(NOW) - NOW).toBe(ahead);
   });
   it('stays as it was where an answer tells none', () => {

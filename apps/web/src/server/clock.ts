@@ -9,8 +9,8 @@ import { ON_THE_WAY } from '@eurhythm/contract/clocks';
 let ahead = 0;
 
 /** Learns from an answer what the server's clock shows. */
-export function hearClock(told: string | null, now: number = Date.now()): void {
-  const difference = now - Date.parse(told ?? '');
+export function hearClock(header: string | null, now: number = Date.now()): void {
+  const difference = now - Date.parse(header ?? '');
   if (Number.isFinite(difference)) ahead = Math.abs(difference) > ON_THE_WAY ? difference : 0;
 }
 

@@ -68,10 +68,10 @@ async function allPages<T>(path: string): Promise<readonly T[]> {
 const items = async <T>(path: string): Promise<readonly T[]> => (await get<{ items: T[] }>(path)).items;
 
 const queryOf = (fields: Readonly<Record<string, string | undefined>>): string => {
-  const told = Object.entries(fields).flatMap(([name, value]) =>
+  const filled = Object.entries(fields).flatMap(([name, value]) =>
     value === undefined ? [] : [[name, value]],
   );
-  return told.length === 0 ? '' : `?${new URLSearchParams(told).toString()}`;
+  return filled.length === 0 ? '' : `?${new URLSearchParams(filled).toString()}`;
 };
 
 /** Nobody in particular is everybody. */

@@ -13,7 +13,7 @@ import { Refused } from './api.ts';
 
 export interface ContractForm<T extends FieldValues> extends UseFormReturn<T> {
   /** The sentence for a field, if there is one. */
-  told(field: Path<T>): string | undefined;
+  errorOf(field: Path<T>): string | undefined;
   /** Shows a failed save at its fields, or as a message when it is about none. */
   showFailure(error: Error): void;
 }
@@ -28,11 +28,11 @@ export function useContractForm<T extends FieldValues>(
   const { errors } = form.formState;
   return {
     ...form,
-    told: (field) => plainest(errors[field] as FieldError | undefined),
+    errorOf: (field) => plainest(errors[field] as FieldError | undefined),
     showFailure: (error) => {
-      const told = error instanceof Refused ? error.errors : [];
-      for (const { field, message } of told) form.setError(field as Path<T>, { message });
-      if (told.length === 0) toast.error(error.message);
+      const fieldErrors = error instanceof Refused ? error.errors : [];
+      for (const { field, message } of fieldErrors) form.setError(field as Path<T>, { message });
+      if (fieldErrors.length === 0) toast.error(error.message);
     },
   };
 }

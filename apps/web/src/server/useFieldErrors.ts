@@ -25,10 +25,10 @@ export function useFieldErrors(): FieldErrors {
         errors.filter(({ field }) => field.startsWith(`${path}.`) && !but.includes(field)),
       show: setErrors,
       showFailure: (error) => {
-        const told =
+        const byField =
           error instanceof Refused ? error.errors.filter((each) => typeof each.field === 'string') : [];
-        setErrors(told);
-        if (told.length === 0) toast.error(error.message);
+        setErrors(byField);
+        if (byField.length === 0) toast.error(error.message);
       },
     }),
     [errors],

@@ -44,7 +44,7 @@ export interface StrikeInput {
   readonly detector: string | null;
   /** What is weaker is doubtful; null where this place was not learnt. */
   readonly leastStrength: number | null;
-  /** Settled once everything that sounded until now was told; after a few seconds also where some of it got lost. */
+  /** Settled once everything that sounded until now was reported; after a few seconds also where some of it got lost. */
   settled(): Promise<void>;
   /** The sound so far, where it was to be kept. */
   sound(): Promise<KeptSound | null>;

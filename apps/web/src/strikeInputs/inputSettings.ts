@@ -10,7 +10,7 @@ export interface InputSettings {
 /** What was learnt of a device at a place. */
 export interface LearntInput {
   readonly calibration?: Calibration;
-  /** From the sound to its being told, as a chirp found it. */
+  /** From the sound to its being reported, as a chirp found it. */
   readonly latency?: Seconds;
   readonly at: string;
 }

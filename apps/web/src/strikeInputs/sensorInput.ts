@@ -15,7 +15,7 @@ export const sensorAddress = (path: string, code: string | null): string =>
   `${location.protocol === 'https:' ? 'wss' : 'ws'}://${location.host}${path}${code ? `?code=${code}` : ''}`;
 
 /**
- * Hears the strike sensor that comes first. It goes on when the sensor or the server was away for a while; what was lost is told.
+ * Hears the strike sensor that comes first. It goes on when the sensor or the server was away for a while; what was lost is reported.
  * `code` is that of a class, for a device that is not the coach's. @throws NoSensor
  */
 export async function openSensorInput(watch: InputEvents, code: string | null = null): Promise<StrikeInput> {
@@ -23,15 +23,15 @@ export async function openSensorInput(watch: InputEvents, code: string | null = 
   let chosen: string | null = null;
   let socket: WebSocket | null = null;
   let isClosed = false;
-  let told = '';
+  let status = '';
   /** Why nothing comes just now; empty while the sensor is there. */
   let away = '';
   let onChosen = (): void => {};
 
   const tell = (): void => {
     const now = [away, lostIn(stream)].filter((each) => each !== '').join(' ');
-    if (now !== told) watch.onStatus?.(now);
-    told = now;
+    if (now !== status) watch.onStatus?.(now);
+    status = now;
   };
   const take = (news: SensorNews): void => {
     chosen ??= news.sensor;
@@ -91,11 +91,11 @@ export async function openSensorInput(watch: InputEvents, code: string | null = 
 
 /** What of the sensor's impacts was lost, as a sentence; empty for nothing. */
 function lostIn({ lost, flooded }: SensorStream): string {
-  const told = [
+  const status = [
     ...(lost > 0 ? [`${lost} ${lost === 1 ? 'impact' : 'impacts'} never came from the sensor`] : []),
     ...(flooded > 0 ? [`${flooded} came faster than anybody strikes and were left out`] : []),
   ].join('; ');
-  return told === '' ? '' : `${told}.`;
+  return status === '' ? '' : `${status}.`;
 }
 
 function within(ms: number, work: Promise<void>, why: string): Promise<void> {

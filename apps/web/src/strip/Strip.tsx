@@ -55,7 +55,7 @@ export const Strip = memo(function Strip({
     [walk, beats, lead, room, scale],
   );
   const small = size === 'row';
-  const told = useMemo(() => tellStrip(walk, lead), [walk, lead]);
+  const text = useMemo(() => tellStrip(walk, lead), [walk, lead]);
   const chosenPin = picture.pins.find((pin) => pin.index === chosen);
   return (
     <svg
@@ -63,7 +63,7 @@ export const Strip = memo(function Strip({
       height={picture.height}
       viewBox={`0 0 ${picture.width} ${picture.height}`}
       role={onChoose ? 'group' : 'img'}
-      aria-label={told}
+      aria-label={text}
       className="block shrink-0 overflow-visible"
     >
       <polyline

@@ -1,7 +1,7 @@
 import { analyseCombo, type Walk } from '@eurhythm/core/body';
 import type { Lead, MoveBook } from '@eurhythm/core/moves';
 
-/** Tells a line in words that fighters know; a line that cannot be read is told as it is written. */
+/** Tells a line in words that fighters know; a line that cannot be read is reported as it is written. */
 export type LineTeller = (line: string, lead: Lead) => string;
 
 /**
@@ -14,9 +14,9 @@ export function lineTeller(book: MoveBook): LineTeller {
   const known = new Map<string, string>();
   return (line, lead) => {
     const key = `${lead} ${line}`;
-    const told = known.get(key) ?? tell(line, lead, book);
-    known.set(key, told);
-    return told;
+    const text = known.get(key) ?? tell(line, lead, book);
+    known.set(key, text);
+    return text;
   };
 }
 

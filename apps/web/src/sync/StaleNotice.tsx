@@ -16,9 +16,9 @@ export function staleSave<T, M>(error: Error, mine: M): StaleSave<T, M> | null {
 
 interface StaleNoticeProps<T, M> {
   readonly stale: StaleSave<T, M>;
-  /** What the fields are called, in the order in which they are told. */
+  /** What the fields are called, in the order in which they are reported. */
   readonly fields: Readonly<Partial<Record<keyof T & keyof M & string, string>>>;
-  /** How one of a list is told, where it has no name of its own. */
+  /** How one of a list is reported, where it has no name of its own. */
   readonly tell?: ((item: unknown) => string) | undefined;
   onMine(): void;
   onTheirs(): void;
@@ -68,7 +68,7 @@ export function StaleNotice<T extends object, M extends object>({
   );
 }
 
-/** A value in short; a list is told by what its members are called. */
+/** A value in short; a list is known by what its members are called. */
 function shown(value: unknown, tell?: (item: unknown) => string): string {
   if (value === null || value === undefined || value === '') return 'nothing';
   if (Array.isArray(value)) return value.map((each) => tell?.(each) ?? shown(each)).join(', ') || 'nothing';

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { Button } from '../ui/Button.tsx';
 import { useDebounced } from '../ui/useDebounced.ts';
 import { Sheet } from '../ui/Panel.tsx';
-import { toldWaiting, type RejectedWrite } from './queue/queuedWrite.ts';
+import { waitingText, type RejectedWrite } from './queue/queuedWrite.ts';
 import { sync } from './opened.ts';
 import { useSyncState } from './useSync.ts';
 
@@ -13,13 +13,13 @@ const TOLD_AFTER = 1200;
 export function SyncNotice({ className = '' }: { className?: string }) {
   const { waiting, rejected, notKept } = useSyncState();
   const [isOpen, setOpen] = useState(false);
-  const told = toldWaiting(waiting);
+  const message = waitingText(waiting);
   // What is sent within a second was never waited for.
-  const rested = useDebounced(told, TOLD_AFTER);
+  const rested = useDebounced(message, TOLD_AFTER);
   return (
     <span className={`flex items-center gap-3 text-sm ${className}`}>
       <span aria-live="polite" className="text-quiet">
-        {told === '' ? '' : rested}
+        {message === '' ? '' : rested}
         {notKept > 0 && '. This device has no room left: keep this page open until they are sent.'}
       </span>
       {rejected.length > 0 && (

@@ -11,7 +11,7 @@ export function useSyncState(): SyncState {
 
 /**
  * A write from a form or a button: kept first, then sent. While the server is away it waits, and the shell says so. What is
- * refused is told by the page that waits for it; where that page is gone it stays on the rejectedWrites.
+ * refused is known by the page that waits for it; where that page is gone it stays on the rejectedWrites.
  */
 export function useWrite<T, V = void>(
   writing: (value: V) => Writing,

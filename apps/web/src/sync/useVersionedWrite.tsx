@@ -11,11 +11,11 @@ interface Versioned {
 interface Wanted<Answer, Mine, Now> {
   /** The write of what stands on the page, based on a version. */
   readonly writing: (mine: Mine, basedOn: number | undefined) => Writing;
-  /** What the fields are called, in the order in which they are told. */
+  /** What the fields are called, in the order in which they are reported. */
   readonly fields: Readonly<Partial<Record<keyof Now & keyof Mine & string, string>>>;
-  /** How one of a list is told, where it has no name of its own. */
+  /** How one of a list is reported, where it has no name of its own. */
   readonly tell?: (item: unknown) => string;
-  /** What of a refusal stands now, where it is not told as it is. */
+  /** What of a refusal stands now, where it is not reported as it is. */
   readonly nowOf?: (now: unknown) => Now;
   onSaved(answer: Answer, mine: Mine): void | Promise<void>;
   /** Lets what is on the page go for what was saved meanwhile. */

@@ -14,7 +14,7 @@ const BOX =
 
 export interface Labelled {
   readonly label: string;
-  /** What is wrong, told at the field. */
+  /** What is wrong, reported at the field. */
   readonly error?: string | undefined;
   readonly hint?: string | undefined;
   readonly className?: string;
@@ -42,12 +42,12 @@ export function FieldFrame({
       </label>
       {children}
       {error !== undefined ? (
-        <p id={`${id}-told`} role="alert" className="mt-1 text-sm font-semibold text-caution">
+        <p id={`${id}-note`} role="alert" className="mt-1 text-sm font-semibold text-caution">
           {error}
         </p>
       ) : (
         hint !== undefined && (
-          <p id={`${id}-told`} className="mt-1 text-sm text-quiet">
+          <p id={`${id}-note`} className="mt-1 text-sm text-quiet">
             {hint}
           </p>
         )
@@ -60,7 +60,7 @@ export function described(id: string, { error, hint }: Omit<Labelled, 'label'>) 
   return {
     id,
     'aria-invalid': error !== undefined,
-    'aria-describedby': (error ?? hint) ? `${id}-told` : undefined,
+    'aria-describedby': (error ?? hint) ? `${id}-note` : undefined,
   };
 }
 

@@ -9,7 +9,7 @@ interface SureProps {
   /** What the button says that does it. */
   readonly confirm: string;
   readonly children: ReactNode;
-  /** Does it; what is thrown is told here. */
+  /** Does it; what is thrown is reported here. */
   onSure(): Promise<void>;
   onClose(): void;
 }

@@ -12,6 +12,9 @@ describe('dates', () => {
     const dates = datesBy({ ...STARTER_DATES, dayOrder, clock });
     expect(dates.tell(at, 'EEE short, time')).toBe(short);
     expect(dates.tell(at.toISOString(), 'long-dated')).toBe(long);
+    expect(dates.inSentence('Goal reached on 2026-03-05: 31 of 40.')).toBe(
+      `Goal reached on ${long}: 31 of 40.`,
+    );
   });
   it('take the time as it is typed, by either clock', () => {
     const { typed } = datesBy(STARTER_DATES);

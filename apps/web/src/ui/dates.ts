@@ -16,10 +16,12 @@ const TYPED = ['H:mm', 'h:mm a', 'h:mma', 'h a', 'ha'];
 /** Dates as the gym writes them. */
 export interface Dates {
   /**
-   * A date by what is to be told of it: `short`, `long`, `dated` and `long-dated` for the day, `time` for the time, and the letters
+   * A date by what is to be shown of it: `short`, `long`, `dated` and `long-dated` for the day, `time` for the time, and the letters
    * of date-fns for weekdays, as in `EEE short time`.
    */
   tell(at: Date | string | number, what: string): string;
+  /** A sentence with the days in it as the gym writes them: the server and core write 2026-11-16. */
+  inSentence(text: string): string;
   /** For date-fns: the first day of the week. */
   readonly week: { readonly weekStartsOn: 0 | 1 | 6 };
   /** The time that somebody typed, on a day; null when it is none. */
@@ -28,12 +30,15 @@ export interface Dates {
 
 export function datesBy({ dayOrder, clock, weekBegins }: DateWays): Dates {
   const words: Readonly<Record<string, string>> = { ...DAYS[dayOrder], time: CLOCK[clock] };
+  const tell: Dates['tell'] = (at, what) =>
+    format(
+      new Date(at),
+      what.replace(/long-dated|short|long|dated|time/g, (word) => words[word]!),
+    );
   return {
-    tell: (at, what) =>
-      format(
-        new Date(at),
-        what.replace(/long-dated|short|long|dated|time/g, (word) => words[word]!),
-      ),
+    tell,
+    inSentence: (text) =>
+      text.replace(/\b\d{4}-\d\d-\d\d\b/g, (day) => tell(`${day}T12:00:00`, 'long-dated')),
     week: { weekStartsOn: WEEK[weekBegins] },
     typed: (time, day) => TYPED.map((as) => parse(time.trim(), as, day)).find(isValid) ?? null,
   };

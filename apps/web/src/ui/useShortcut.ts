@@ -60,7 +60,7 @@ const plainOf = (key: string): string => (isWithMod(key) ? key.slice(4) : key);
 function optionsFor(key: string, where: 'not-in-text' | undefined): Options {
   const withMod = isWithMod(key);
   return {
-    // Keys are what they write, wherever they lie on the keyboard; only the space bar is told by its place.
+    // Keys are what they write, wherever they lie on the keyboard; only the space bar is known by its place.
     useKey: plainOf(key) !== ' ',
     splitKey: JOINED,
     ignoreModifiers: !withMod,

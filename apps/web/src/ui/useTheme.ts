@@ -5,10 +5,10 @@ const dark = (): MediaQueryList => window.matchMedia('screen and (prefers-color-
 /** Whether the planning rooms are light or dark now; a chart that has read its colours is drawn anew with it. */
 export function useTheme(): 'light' | 'dark' {
   return useSyncExternalStore(
-    (told) => {
+    (changed) => {
       const query = dark();
-      query.addEventListener('change', told);
-      return () => query.removeEventListener('change', told);
+      query.addEventListener('change', changed);
+      return () => query.removeEventListener('change', changed);
     },
     () => (dark().matches ? 'dark' : 'light'),
   );

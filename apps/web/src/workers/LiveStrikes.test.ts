@@ -26,48 +26,50 @@ function listen(
   wish: Partial<LiveWish>,
   lost: { readonly from: number; readonly to: number } = { from: 0, to: 0 },
 ) {
-  const told: LiveNews[] = [];
+  const reports: LiveNews[] = [];
   const plain = { sampleRate: RATE, setting: {}, keepsSound: true, besideOwn: false, tellsLevel: false };
-  const live = new LiveStrikes({ ...plain, ...wish }, (news) => told.push(news));
+  const live = new LiveStrikes({ ...plain, ...wish }, (news) => reports.push(news));
   const sound = struck();
   for (let from = 0; from + PIECE <= sound.length; from += PIECE) {
     const until = (from + PIECE) / RATE;
     if (until > lost.from && until <= lost.to) continue;
     live.heard(sound.slice(from, from + PIECE), BEGAN + until);
   }
-  return { live, told, at: told.flatMap(({ onsets }) => onsets.map((onset) => onset.at)) };
+  return { live, reports, at: reports.flatMap(({ onsets }) => onsets.map((onset) => onset.at)) };
 }
 
 const within = (some: readonly number[], at: number, off: number): boolean =>
   some.some((other) => Math.abs(other - at) < off);
 
 describe('what is heard live', () => {
-  it('is told by the clock of the page, and how far it was looked at', () => {
-    const { live, told, at } = listen({});
+  it('is reports by the clock of the page, and how far it was looked at', () => {
+    const { live, reports, at } = listen({});
     expect(at).toHaveLength(AT.length);
     for (const instant of AT) expect(within(at, BEGAN + instant, 0.01)).toBe(true);
-    expect(told.every(({ level, hasMusic, lost }) => level === null && !hasMusic && lost === 0)).toBe(true);
+    expect(reports.every(({ level, hasMusic, lost }) => level === null && !hasMusic && lost === 0)).toBe(
+      true,
+    );
     expect(live.until).toBeCloseTo(BEGAN + SECONDS, 1);
   });
 
-  it('is put back in its place where sound was lost, and the loss is told', () => {
-    const { told, at } = listen({}, { from: 6.8, to: 7.1 });
+  it('is put back in its place where sound was lost, and the loss is reports', () => {
+    const { reports, at } = listen({}, { from: 6.8, to: 7.1 });
     const later = AT.filter((instant) => instant > 8.5);
     for (const instant of later) expect(within(at, BEGAN + instant, 0.01)).toBe(true);
-    expect(told.at(-1)!.lost).toBeCloseTo(0.29, 1);
+    expect(reports.at(-1)!.lost).toBeCloseTo(0.29, 1);
   });
 
-  it('is put in its place afterwards, where it was told before the loss was known', () => {
-    const { told } = listen({}, { from: 6.8, to: 7.1 });
-    const stands = validOnsets(told.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
+  it('is put in its place afterwards, where it was reports before the loss was known', () => {
+    const { reports } = listen({}, { from: 6.8, to: 7.1 });
+    const stands = validOnsets(reports.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
     const heard = AT.filter((instant) => instant < 6.7 || instant > 7.2);
     expect(heard.filter((instant) => !within(stands, BEGAN + instant, 0.02))).toEqual([]);
     expect(stands.length).toBeLessThanOrEqual(AT.length + 1);
   });
 
   it('lies in the kept sound where its strikes stand, which says where it is silent because some was lost', () => {
-    const { live, told } = listen({}, { from: 6.8, to: 7.1 });
-    const stands = validOnsets(told.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
+    const { live, reports } = listen({}, { from: 6.8, to: 7.1 });
+    const stands = validOnsets(reports.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
     const { wav, from } = live.sound!;
     const read = readWav(wav, 60);
     if (!read.ok) throw new Error(read.message);
@@ -103,22 +105,22 @@ describe('what is heard live', () => {
     const way = { sampleRate: RATE, late: 0.05, echo: 0.6, directOverRoom: 15, drive: 0.5 };
     const echo = throughLoudspeaker(own, way, random);
     const samples = struck().map((sample, i) => sample + echo[i]!);
-    const told: LiveNews[] = [];
+    const reports: LiveNews[] = [];
     const plain = { sampleRate: RATE, setting: {}, keepsSound: false, besideOwn: true, tellsLevel: false };
-    const live = new LiveStrikes(plain, (news) => told.push(news));
+    const live = new LiveStrikes(plain, (news) => reports.push(news));
     const fourfold = (all: Float32Array): Float32Array => Float32Array.from([...all, ...all, ...all, ...all]);
     const [heard, played] = [fourfold(samples), fourfold(own)];
-    /** When something that was told was taken back. */
+    /** When something that was reports was taken back. */
     const changed: number[] = [];
     for (let from = 0; from < heard.length; from += PIECE) {
-      const before = told.length;
+      const before = reports.length;
       if (from !== lost) live.own(played.slice(from, from + PIECE));
       live.heard(heard.slice(from, from + PIECE), BEGAN + (from + PIECE) / RATE);
-      const news = told.slice(before).flatMap(({ onsets }) => onsets);
+      const news = reports.slice(before).flatMap(({ onsets }) => onsets);
       if (news.some(({ withdrawn }) => withdrawn === true)) changed.push(from / RATE);
     }
     const right = detectBesideOwn({ sampleRate: RATE, samples: heard, own: played });
-    const stands = validOnsets(told.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
+    const stands = validOnsets(reports.flatMap(({ onsets }) => onsets)).map(({ at }) => at);
     return { changed, stands, right: right.map(({ at }) => BEGAN + at) };
   }
 
@@ -139,10 +141,10 @@ describe('what is heard live', () => {
     expect(right.filter((at) => !within(stands, at, 0.036)).length).toBeLessThanOrEqual(2);
   });
 
-  it('is kept and told as loud only where that is wished', () => {
-    const { live, told } = listen({ keepsSound: false, tellsLevel: true });
+  it('is kept and reports as loud only where that is wished', () => {
+    const { live, reports } = listen({ keepsSound: false, tellsLevel: true });
     expect(live.sound).toBeNull();
-    expect(told).toHaveLength((SECONDS * RATE) / PIECE);
-    expect(told.every(({ level }) => level! > -100 && level! < 0)).toBe(true);
+    expect(reports).toHaveLength((SECONDS * RATE) / PIECE);
+    expect(reports.every(({ level }) => level! > -100 && level! < 0)).toBe(true);
   });
 });

@@ -25,15 +25,15 @@ export interface LiveWish {
   readonly sampleRate: number;
   readonly setting: DetectorSetting;
   readonly keepsSound: boolean;
-  /** What the page plays is told too, and is no strike. */
+  /** What the page plays is reported too, and is no strike. */
   readonly besideOwn: boolean;
-  /** How loud each piece is, is told. */
+  /** How loud each piece is, is reported. */
   readonly tellsLevel: boolean;
 }
 
-/** What is told of a piece, where there is something to tell. */
+/** What is reported about a piece, where there is something to tell. */
 export interface LiveNews {
-  /** By the clock of the page; those that are withdrawn were told before, and are no strikes. */
+  /** By the clock of the page; those that are withdrawn were reported before, and are no strikes. */
   readonly onsets: readonly (LoudOnset & OnsetReport)[];
   /** Music was heard lately. */
   readonly hasMusic: boolean;
@@ -43,11 +43,11 @@ export interface LiveNews {
   readonly level: number | null;
 }
 
-/** What was told longer ago stays as it was. */
+/** What was reported longer ago stays as it was. */
 const CHANGEABLE: Seconds = 90;
 
 /** A loss of so much is worth telling. */
-const TOLD_LOSS: Seconds = 0.1;
+const REPORTED_LOSS: Seconds = 0.1;
 
 /** Listens to a microphone, and to what the page plays, and tells the strikes by the clock of the page. */
 export class LiveStrikes {
@@ -61,11 +61,11 @@ export class LiveStrikes {
   private readonly waiting: () => Seconds;
   private readonly kept: Float32Array[] = [];
   private keptCount = 0;
-  private toldMusic = false;
-  private toldLoss: Seconds = 0;
-  private told: Seconds = -Infinity;
+  private reportedMusic = false;
+  private reportedLoss: Seconds = 0;
+  private reportedUntil: Seconds = -Infinity;
   /** The latest onsets by the samples, and when they were told to be by the clock of the page. */
-  private changeable: { readonly onset: LoudOnset; readonly told: Seconds }[] = [];
+  private changeable: { readonly onset: LoudOnset; readonly instant: Seconds }[] = [];
   private knownLosses = 0;
 
   constructor(wish: LiveWish, tell: (news: LiveNews) => void) {
@@ -104,7 +104,7 @@ export class LiveStrikes {
 
   /** Until when all was looked at, by the clock of the page. */
   get until(): Seconds {
-    return this.told;
+    return this.reportedUntil;
   }
 
   /** The sound so far as a WAV file, silent where some was lost, and when it began by the clock of the page; null where none is kept. */
@@ -122,7 +122,7 @@ export class LiveStrikes {
     this.keptCount += samples.length;
   }
 
-  /** Strikes that were told before it was known that something had been lost before them came later than they were told. */
+  /** Strikes that were reported before it was known that something had been lost before them came later than they were reported. */
   private putInPlace(): void {
     const { losses } = this.clock;
     if (losses.length === this.knownLosses) return;
@@ -132,7 +132,7 @@ export class LiveStrikes {
     this.replace(moved, moved);
   }
 
-  /** What was told of some seconds is put right. */
+  /** What was reported about some seconds is put right. */
   private change(again: Reprocessed): void {
     const { withdrawn, added } = correctionsBy(
       this.changeable.map(({ onset }) => onset),
@@ -145,32 +145,32 @@ export class LiveStrikes {
     if (withdrawn.length + added.length === 0) return;
     const isGone = ({ onset }: { onset: LoudOnset }): boolean => withdrawn.includes(onset);
     const gone = this.changeable.filter(isGone);
-    const come = added.map((onset) => ({ onset, told: this.clock.instantOf(onset.at) }));
+    const come = added.map((onset) => ({ onset, instant: this.clock.instantOf(onset.at) }));
     this.changeable = [...this.changeable.filter((each) => !isGone(each)), ...come].sort(
       (a, b) => a.onset.at - b.onset.at,
     );
     const onsets = [
-      ...gone.map(({ onset, told }) => ({ ...onset, at: told, withdrawn: true })),
-      ...come.map(({ onset, told }) => ({ ...onset, at: told })),
+      ...gone.map(({ onset, instant }) => ({ ...onset, at: instant, withdrawn: true })),
+      ...come.map(({ onset, instant }) => ({ ...onset, at: instant })),
     ];
-    this.tell({ onsets, hasMusic: this.toldMusic, lost: this.toldLoss, level: null });
+    this.tell({ onsets, hasMusic: this.reportedMusic, lost: this.reportedLoss, level: null });
   }
 
   private found(onsets: readonly LoudOnset[], level: number | null): void {
-    const { clock, toldMusic, toldLoss } = this;
+    const { clock, reportedMusic, reportedLoss } = this;
     const { isHeard: hasMusic } = this.music;
-    const isToTell = onsets.length > 0 || level !== null || hasMusic !== toldMusic;
-    if (isToTell || clock.lost > toldLoss + TOLD_LOSS) {
-      this.toldMusic = hasMusic;
-      this.toldLoss = clock.lost;
-      const come = onsets.map((onset) => ({ onset, told: clock.instantOf(onset.at) }));
-      const byPage = come.map(({ onset, told }) => ({ ...onset, at: told }));
+    const isToTell = onsets.length > 0 || level !== null || hasMusic !== reportedMusic;
+    if (isToTell || clock.lost > reportedLoss + REPORTED_LOSS) {
+      this.reportedMusic = hasMusic;
+      this.reportedLoss = clock.lost;
+      const come = onsets.map((onset) => ({ onset, instant: clock.instantOf(onset.at) }));
+      const byPage = come.map(({ onset, instant }) => ({ ...onset, at: instant }));
       this.changeable.push(...come);
       const old = (this.changeable.at(-1)?.onset.at ?? 0) - CHANGEABLE;
       this.changeable = this.changeable.filter(({ onset }) => onset.at >= old);
       this.tell({ onsets: byPage, hasMusic, lost: clock.lost, level });
     }
-    this.told = clock.until - this.waiting();
+    this.reportedUntil = clock.until - this.waiting();
   }
 }
 

@@ -30,7 +30,7 @@ const work = {
     planner = sessionPlanner({ ...ground, book: known(book) });
   },
 
-  /** The lines that fit best to strikes at these instants; of one line at a tempo that is told, that one. */
+  /** The lines that fit best to strikes at these instants; of one line at a tempo that is reported, that one. */
   findLines: (onsets: readonly number[], lines: readonly HeardLine[], bpm?: number) =>
     bpm === undefined ? findLines(onsets, lines) : lines.flatMap((line) => findLine(onsets, line, bpm) ?? []),
 

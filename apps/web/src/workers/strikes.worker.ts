@@ -31,7 +31,7 @@ const work = {
     const sound = live?.sound ?? null;
     return sound && transfer(sound, [sound.wav.buffer]);
   },
-  /** The strikes in a whole sound; told how far it is. */
+  /** The strikes in a whole sound; reported how far it is. */
   whole: (sampleRate: number, samples: Float32Array, onShare: (share: number) => void): FoundInWhole => {
     const detector = new StrikeDetector(sampleRate);
     const piece = 10 * sampleRate;

@@ -8,7 +8,7 @@ type Row = readonly [Readonly<Record<string, unknown>>, string];
 const TIME = 'seconds: The time goes from 5 to 7200 seconds.';
 const TURNED = 'The longest wait is shorter than the shortest one.';
 
-/** What may go wrong in each kind, with the sentence that is told. */
+/** What may go wrong in each kind, with the sentence that is reported. */
 const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
   combo: [
     [{ combos: [] }, 'combos: Choose at least one combo.'],
@@ -118,10 +118,12 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
 };
 
 describe.each(BLOCK_KINDS)('a block of the kind %s', (kind) => {
-  const told = sentencesOf<AnyBlockDto>(BLOCK_SHAPES[kind], RIGHT_BLOCKS[kind]);
+  const sentences = sentencesOf<AnyBlockDto>(BLOCK_SHAPES[kind], RIGHT_BLOCKS[kind]);
 
-  it('is right with all that a page may write in it', () => expect(told({})).toEqual([]));
-  it.each(WRONG[kind])('%j is told', (changes, sentence) => expect(told(changes)).toEqual([sentence]));
+  it('is right with all that a page may write in it', () => expect(sentences({})).toEqual([]));
+  it.each(WRONG[kind])('%j is reported', (changes, sentence) =>
+    expect(sentences(changes)).toEqual([sentence]),
+  );
 
   it.each<Row>([
     [{ seconds: 4 }, TIME],
@@ -137,10 +139,12 @@ describe.each(BLOCK_KINDS)('a block of the kind %s', (kind) => {
       'tell: What is said before is plain text of at most 500 characters, without < or >.',
     ],
     [{ colour: 'red' }, 'colour: `colour` is not known here.'],
-  ])('as every kind does, it tells %j', (changes, sentence) => expect(told(changes)).toEqual([sentence]));
+  ])('as every kind does, it tells %j', (changes, sentence) =>
+    expect(sentences(changes)).toEqual([sentence]),
+  );
 
   it('may say for whom it is, what it needs and what comes before', () => {
-    expect(told({ who: ['Ebb'], kit: ['pad'], space: 3, tell: 'Toes\nback' })).toEqual([]);
-    expect(told({ who: undefined, kit: undefined, space: null, tell: undefined })).toEqual([]);
+    expect(sentences({ who: ['Ebb'], kit: ['pad'], space: 3, tell: 'Toes\nback' })).toEqual([]);
+    expect(sentences({ who: undefined, kit: undefined, space: null, tell: undefined })).toEqual([]);
   });
 });

@@ -2,7 +2,7 @@ import { AnalyseComboDto, OrderCombosDto, SaveComboDto } from '../index.ts';
 import { sentencesOf } from '../rules/testSentences.ts';
 
 describe('a combo as a page writes one', () => {
-  const told = sentencesOf(SaveComboDto, {
+  const sentences = sentencesOf(SaveComboDto, {
     gradeId: 'ebb',
     number: 4,
     title: 'Low door',
@@ -24,7 +24,7 @@ describe('a combo as a page writes one', () => {
     [{ notes: 'two\nlines' }],
     [{ 'variant.step': null }],
   ])('%j is right', (changes) => {
-    const kinds = told(changes).filter((sentence) => !sentence.startsWith('variant.kind'));
+    const kinds = sentences(changes).filter((sentence) => !sentence.startsWith('variant.kind'));
     expect(kinds).toEqual([]);
   });
   it.each([
@@ -44,12 +44,12 @@ describe('a combo as a page writes one', () => {
     [{ cycleBeats: 65 }, 'cycleBeats: The cycle goes from 1 to 64 beats.'],
     [{ contact: [101] }, 'contact: A step of contact is a whole number from 0 to 100 percent.'],
     [{ contact: Array(9).fill(0) }, 'contact: A contact plan has at most eight steps.'],
-  ])('%j is told', (changes, sentence) => {
-    expect(told({ ...changes, variant: null })).toEqual([sentence]);
+  ])('%j is reported', (changes, sentence) => {
+    expect(sentences({ ...changes, variant: null })).toEqual([sentence]);
   });
   it('a form of another combo says of which one, and how', () => {
     expect(
-      told({ 'variant.parentId': '', 'variant.kind': 'nicer' }).map((each) => each.split(':')[0]),
+      sentences({ 'variant.parentId': '', 'variant.kind': 'nicer' }).map((each) => each.split(':')[0]),
     ).toEqual(['variant.parentId', 'variant.kind']);
   });
 });

@@ -30,7 +30,7 @@ export class ExportQuery {
 }
 
 export class ImportQuery {
-  /** "yes" to be told what would be done; nothing is changed then. */
+  /** "yes" to see what would be done; nothing is changed then. */
   @MayBeMissing()
   @IsOneOf('the preview', ['yes', 'no'])
   preview?: 'yes' | 'no';
@@ -62,7 +62,7 @@ export class ImportReport {
 
   /** What is brought in otherwise than it stands in the file, in sentences. */
   @IsTexts()
-  readonly told!: readonly string[];
+  readonly notes!: readonly string[];
 }
 
 /** What is asked before something is gone for good. */

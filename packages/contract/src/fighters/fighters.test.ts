@@ -1,7 +1,7 @@
 import { SaveFighterDto } from '../index.ts';
 import { sentencesOf } from '../rules/testSentences.ts';
 
-const told = sentencesOf(SaveFighterDto, {
+const sentences = sentencesOf(SaveFighterDto, {
   name: 'Maja Brandvold',
   gradeId: 'ebb',
   lead: 'right',
@@ -29,7 +29,7 @@ describe('a fighter as a page writes one', () => {
     [{ note: 'two\nlines' }],
     [{ name: 'Ł' }],
     [{ fit: false }],
-  ])('%j is right', (changes) => expect(told(changes)).toEqual([]));
+  ])('%j is right', (changes) => expect(sentences(changes)).toEqual([]));
 
   it.each([
     [{ name: '' }, NAME],
@@ -59,11 +59,11 @@ describe('a fighter as a page writes one', () => {
     [{ apart: ['rafi', 'no one'] }, APART],
     [{ apart: [null] }, APART],
     [{ weight: 60 }, 'weight: `weight` is not known here.'],
-  ])('%j is told', (changes, sentence) => expect(told(changes)).toEqual([sentence]));
+  ])('%j is reported', (changes, sentence) => expect(sentences(changes)).toEqual([sentence]));
 
   it('tells of every field that is wrong at once', () => {
-    expect(told({ name: '', lead: 'x', height: 5, fit: null }).map((each) => each.split(':')[0])).toEqual(
-      expect.arrayContaining(['name', 'lead', 'height', 'fit']),
-    );
+    expect(
+      sentences({ name: '', lead: 'x', height: 5, fit: null }).map((each) => each.split(':')[0]),
+    ).toEqual(expect.arrayContaining(['name', 'lead', 'height', 'fit']));
   });
 });

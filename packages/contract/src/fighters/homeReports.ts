@@ -32,7 +32,7 @@ export class HomeBurstView {
 
 /** What a fighter says was done at home. Nobody of the gym saw it. */
 export class HomeReportView {
-  /** The code that was told. */
+  /** The code that was reported. */
   @IsText()
   readonly id!: string;
 

@@ -11,7 +11,7 @@ import {
 } from '../index.ts';
 import { sentencesOf } from '../rules/testSentences.ts';
 
-const told = sentencesOf(SchoolDto, {
+const sentences = sentencesOf(SchoolDto, {
   ...STARTER_SCHOOL_SETTINGS,
   youth: [{ gradeId: 'drop', headContact: false, knees: false, elbows: false, spins: true, jumps: true }],
 });
@@ -27,7 +27,7 @@ describe('the ways of a gym', () => {
     [{ voice: 'own', voiceRate: 1.3 }],
     [{ 'youth.0.contact': 0 }],
     [{ hips: undefined, counting: undefined, voiceRate: undefined }],
-  ])('%j is right', (changes) => expect(told(changes)).toEqual([]));
+  ])('%j is right', (changes) => expect(sentences(changes)).toEqual([]));
 
   it.each([
     [{ strikes: 'pull' }, 'strikes: The end of a strike is one of: snap, through.'],
@@ -60,15 +60,15 @@ describe('the ways of a gym', () => {
     [{ 'youth.0.headContact': null }, 'youth.0.headContact: Head contact is yes or no.'],
     [{ 'youth.0.contact': 101 }, 'youth.0.contact: The contact is a whole number from 0 to 100 percent.'],
     [{ 'youth.0.contact': 12.5 }, 'youth.0.contact: The contact is a whole number from 0 to 100 percent.'],
-  ])('%j is told', (changes, sentence) => expect(told(changes)).toEqual([sentence]));
+  ])('%j is reported', (changes, sentence) => expect(sentences(changes)).toEqual([sentence]));
 
   it.each([['hup: 1'], ['<hup>'], [''], ['x'.repeat(25)], ['hup: HH AH']])('%j is no count word', (word) => {
-    expect(told({ countWords: ['one', word] })).toEqual([
+    expect(sentences({ countWords: ['one', word] })).toEqual([
       'countWords: A count word has 1 to 24 letters; its phones may follow a colon, such as hup: hh ah p.',
     ]);
   });
-  it('a speed that the voice does not have is told with those that it has', () => {
-    expect(told({ voiceRate: 2 })[0]).toMatch(/^voiceRate: The speed of the voice is one of: 1, /);
+  it('a speed that the voice does not have is reported with those that it has', () => {
+    expect(sentences({ voiceRate: 2 })[0]).toMatch(/^voiceRate: The speed of the voice is one of: 1, /);
   });
   it('the notice is accepted, not refused', () => {
     expect(checkFields(AcceptNoticeDto, { accepted: true })).toEqual([]);
@@ -118,7 +118,7 @@ describe('what a grade trains', () => {
     ],
     [{ 'techniques.0.sides': 'left' }, 'techniques.0.sides: The side plan is one of: both, one.'],
     [{ 'techniques.0.move': '1 2' }, 'techniques.0.move: A move is named by its code or number.'],
-  ])('%j is told', (changes, sentence) => expect(techniques(changes)).toEqual([sentence]));
+  ])('%j is reported', (changes, sentence) => expect(techniques(changes)).toEqual([sentence]));
 });
 
 describe('what the voice is asked for', () => {

@@ -25,14 +25,14 @@ export const MOST_TOLD = 100;
 /** No station hears more people. */
 const MOST_PEOPLE = 12;
 
-/** A strike that a station heard, or that one it told before was none. */
-export class ToldStrikeDto extends HeardStrikeDto {
+/** A strike that a station heard, or that one it reported before was none. */
+export class ReportedStrikeDto extends HeardStrikeDto {
   @MayBeMissing()
   @IsYesNo()
   withdrawn?: boolean;
 }
 
-/** What a station heard of a round since it told last, and what it hears with. */
+/** What a station heard of a round since it reported last, and what it hears with. */
 export class StationHeardDto {
   /** The same for as long as the station is the same device. */
   @IsOwnId('the station')
@@ -67,8 +67,8 @@ export class StationHeardDto {
   leastStrength!: number | null;
 
   /** What is to be known of it; empty while all is well. */
-  @IsPlainText('what is told', 300)
-  told!: string;
+  @IsPlainText('the status', 300)
+  status!: string;
 
   /** It does not listen any more. */
   @IsBoolean()
@@ -82,18 +82,18 @@ export class StationHeardDto {
   @IsWithin('the beginning', 0, 36_000, 'seconds')
   from!: number;
 
-  /** Place of the first of these among all that is told of the round. */
+  /** Place of the first of these among all that is reported about the round. */
   @IsWholeWithin('the place', 0, MOST_ONSETS, '')
   since!: number;
 
-  @IsListOf('the strikes', () => ToldStrikeDto, {
+  @IsListOf('the strikes', () => ReportedStrikeDto, {
     most: MOST_TOLD,
     tooMany: `At most ${MOST_TOLD} strikes go into one message.`,
   })
-  strikes!: ToldStrikeDto[];
+  strikes!: ReportedStrikeDto[];
 }
 
-/** How many strikes of a round the desk knows from a station by now; what is missing is told again. */
+/** How many strikes of a round the desk knows from a station by now; what is missing is reported again. */
 export class StationKnownView {
   @IsAmount()
   readonly known!: number;

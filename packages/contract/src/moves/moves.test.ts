@@ -3,7 +3,7 @@ import { formFromMove, moveFromForm, SaveMoveDto, SaveNumbersDto } from '../inde
 import { sentencesOf } from '../rules/testSentences.ts';
 
 const round = STARTER_MOVES.find((move) => move.code === 'round')!;
-const told = sentencesOf(SaveMoveDto, formFromMove(round));
+const sentences = sentencesOf(SaveMoveDto, formFromMove(round));
 
 describe('a move as a form writes it', () => {
   it.each([
@@ -18,7 +18,7 @@ describe('a move as a form writes it', () => {
     [{ role: 'evasion' }],
     [{ risks: [{ text: 'Open.', severity: 'note', side: null, level: 'body', muted: true }] }],
     [{ risks: undefined }],
-  ])('%j is right', (changes) => expect(told(changes)).toEqual([]));
+  ])('%j is right', (changes) => expect(sentences(changes)).toEqual([]));
 
   it.each([
     [{ name: '' }, 'name: The name is plain text of 1 to 60 characters, without < or >.'],
@@ -69,7 +69,7 @@ describe('a move as a form writes it', () => {
       'minGrade: The id of the lowest grade is 1 to 64 letters, digits, dots, dashes or underscores.',
     ],
     [{ retired: true }, 'retired: `retired` is not known here.'],
-  ])('%j is told', (changes, sentence) => expect(told(changes)).toEqual([sentence]));
+  ])('%j is reported', (changes, sentence) => expect(sentences(changes)).toEqual([sentence]));
 
   it.each([
     ['front', { kind: 'fixed', side: 'front' }],

@@ -141,7 +141,7 @@ export class SaveMoveDto {
   @IsOneOf('the role', MOVE_ROLES)
   role: MoveRole | null = null;
 
-  /** What it lays open, in sentences that are told wherever it is used. */
+  /** What it lays open, in sentences that are reported wherever it is used. */
   @MayBeMissing()
   @IsListOf('the risks', () => MoveRiskDto, { most: 6, tooMany: 'A move has at most six risks.' })
   risks?: MoveRiskDto[];

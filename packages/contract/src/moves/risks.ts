@@ -6,7 +6,7 @@ import { LEVELS } from './choices.ts';
 export const RISK_WEIGHTS = ['note', 'caution'] as const;
 const RISK_SIDES = ['front', 'rear'] as const;
 
-/** What a move lays open, told at its uses. */
+/** What a move lays open, reported at its uses. */
 export class MoveRiskDto implements MoveRisk {
   @IsPlainName('the risk', 160)
   text!: string;

@@ -35,7 +35,7 @@ export class SaveGoalDto {
 }
 
 /** The day on which somebody was told that a goal is reached. */
-export class ToldDto {
+export class GoalReportedDto {
   @IsDay()
   day!: string;
 }

@@ -20,9 +20,9 @@ describe('checkFields', () => {
     expect(checkFields(AnalyseComboDto, { line: '1 2', lead: 'left' })).toEqual([]);
   });
   it('says one sentence for each field that is wrong', () => {
-    const told = checkFields(SaveFighterDto, { ...fighter, name: '', lead: 'middle', note: '<i>' });
-    expect(told.map((each) => each.field).sort()).toEqual(['lead', 'name', 'note']);
-    for (const { message } of told) expect(message).toMatch(/\.$/);
+    const reported = checkFields(SaveFighterDto, { ...fighter, name: '', lead: 'middle', note: '<i>' });
+    expect(reported.map((each) => each.field).sort()).toEqual(['lead', 'name', 'note']);
+    for (const { message } of reported) expect(message).toMatch(/\.$/);
   });
   it('names unknown fields', () => {
     expect(checkFields(SaveFighterDto, { ...fighter, weight: 60 })).toEqual([
@@ -71,7 +71,7 @@ describe('blocks and their shapes', () => {
     leadPlan: 'each',
     cyclesEach: 4,
   };
-  const told = (extra: object): string[] =>
+  const reported = (extra: object): string[] =>
     checkFields(CompileRoundDto, { lead: 'left', seed: 1, blocks: [{ ...block, ...extra }] }).map(
       ({ field, message }) => `${field}: ${message}`,
     );
@@ -82,7 +82,7 @@ describe('blocks and their shapes', () => {
     [{ tempo: { kind: 'steps', by: -4, every: 3 }, order: 'by-need' }],
     [{ tempo: { kind: 'build-up', fast: 110 }, calls: 'one-count', words: 'combo-number' }],
     [{ tempo: { kind: 'broken', pause: 4 }, intensity: [0, 10, 25, 40], calls: 'holder' }],
-  ])('%j is right', (extra) => expect(told(extra)).toEqual([]));
+  ])('%j is right', (extra) => expect(reported(extra)).toEqual([]));
   it.each([
     [
       { tempo: { kind: 'ramp', to: 999 } },
@@ -108,7 +108,7 @@ describe('blocks and their shapes', () => {
       { leadPlan: 'both' },
       'blocks.0.leadPlan: The lead plan is one of: as-set, other, halves, each, random.',
     ],
-  ])('%j is not', (extra, message) => expect(told(extra)).toEqual([message]));
+  ])('%j is not', (extra, message) => expect(reported(extra)).toEqual([message]));
   it('shadowing changes its lead in steady ways only', () => {
     const free = {
       kind: 'free',

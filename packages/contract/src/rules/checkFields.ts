@@ -29,7 +29,7 @@ export function fieldErrors(errors: readonly ValidationError[], under = ''): Fie
     const rules = Object.entries(error.constraints ?? {});
     // Rules are noted from the last to the first, so the last one is the plainest: what kind of thing is wanted at all.
     const own = rules.findLast(([rule]) => rule !== 'nestedValidation') ?? rules.at(-1);
-    const message = own && toldPlainly(own[0], own[1], error.property);
+    const message = own && plainMessage(own[0], own[1], error.property);
     // What is no list at all has no items that could be wrong.
     const children = own?.[0] === 'isArray' ? [] : (error.children ?? []);
     return [...(message === undefined ? [] : [{ field, message }]), ...fieldErrors(children, field)];
@@ -53,7 +53,7 @@ export function checkFields<T extends object>(shape: new () => T, plain: unknown
 }
 
 /** The rules without a sentence of their own get one here. */
-function toldPlainly(rule: string, message: string, property: string): string {
+function plainMessage(rule: string, message: string, property: string): string {
   if (rule === 'whitelistValidation') return `\`${property}\` is not known here.`;
   if (rule === 'nestedValidation') return `\`${property}\` holds something of the wrong kind.`;
   return message;

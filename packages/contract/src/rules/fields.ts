@@ -52,15 +52,15 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 
 /** A name or title: plain text on one line, without the signs of markup. */
 export function IsPlainName(what: string, most = 60, { each }: OfEach = {}): PropertyDecorator {
-  const told = {
+  const options = {
     each,
     message: `${capital(what)} is plain text of 1 to ${most} characters, without < or >.`,
   };
   return all(
-    IsString(told),
-    MinLength(1, told),
-    MaxLength(most, told),
-    Matches(/^(?=.*\S)[^<>\p{Cc}]+$/u, told),
+    IsString(options),
+    MinLength(1, options),
+    MaxLength(most, options),
+    Matches(/^(?=.*\S)[^<>\p{Cc}]+$/u, options),
   );
 }
 
@@ -89,11 +89,11 @@ const LINE_FLOOD = 20_000;
 
 /** An id made by whoever creates the thing, so that a repeated request changes nothing. */
 export function IsOwnId(what: string, { each }: OfEach = {}): PropertyDecorator {
-  const told = {
+  const options = {
     each,
     message: `The id of ${what} is 1 to 64 letters, digits, dots, dashes or underscores.`,
   };
-  return all(IsString(told), Matches(ID_PATTERN, told));
+  return all(IsString(options), Matches(ID_PATTERN, options));
 }
 
 export function IsWithin(

@@ -1,6 +1,6 @@
 import { checkFields } from './index.ts';
 
-/** What is told when some fields of something right are changed, as "field: sentence"; a field may be a path. */
+/** What is reported when some fields of something right are changed, as "field: sentence"; a field may be a path. */
 export function sentencesOf<T extends object>(
   shape: new () => T,
   right: object,

@@ -208,7 +208,7 @@ export class AttemptView {
   @IsAmong(TRIAL_KINDS)
   readonly kind!: TrialKind;
 
-  /** What it came to: how many of a burst, else seconds; null where nothing could be told of it. */
+  /** What it came to: how many of a burst, else seconds; null where nothing could be reported about it. */
   @OrNull()
   @IsAmount()
   readonly value!: number | null;
@@ -260,7 +260,7 @@ export class TrialsView {
   @IsCount()
   readonly trials!: number;
 
-  /** Told from home, and never mixed with what a coach saw. */
+  /** Reported from home, and never mixed with what a coach saw. */
   @IsYesNo()
   readonly isSelfReported!: boolean;
 }

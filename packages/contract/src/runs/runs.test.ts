@@ -29,7 +29,7 @@ describe('what a device writes of a run', () => {
     [{ running: 'yes' }, ['running: Running is yes or no.']],
     [{ at: '2026-W10' }, [`at: The time ${TIME}`]],
   ])('an event with %j', (changes, sentences) => expect(event(changes)).toEqual(sentences));
-  it('an event of a kind that there is not is told with those that there are', () => {
+  it('an event of a kind that there is not is reported with those that there are', () => {
     expect(event({ kind: 'stop' })[0]).toMatch(/^kind: What was done is one of: start, /);
   });
 

@@ -12,7 +12,7 @@ import { sentencesOf } from '../rules/testSentences.ts';
 const round = { id: 'r', title: 'Pads', kind: 'pads', blocks: [RIGHT_BLOCKS.combo, RIGHT_BLOCKS.rest] };
 
 describe('a session as a page writes one', () => {
-  const told = sentencesOf(SaveSessionDto, {
+  const reported = sentencesOf(SaveSessionDto, {
     title: 'Tuesday',
     lead: 'left',
     plannedFor: '2026-03-05T18:30:00Z',
@@ -27,7 +27,7 @@ describe('a session as a page writes one', () => {
     [{ 'rounds.0.turns': 2 }],
     [{ 'rounds.0.turns': null }],
     [{ 'rounds.0.series': null, 'rounds.0.timeCalls': [] }],
-  ])('%j is right', (changes) => expect(told(changes)).toEqual([]));
+  ])('%j is right', (changes) => expect(reported(changes)).toEqual([]));
   it.each([
     [{ 'rounds.0.turns': 4 }, 'rounds.0.turns: A round is done alone, by two or by three.'],
     [{ title: '' }, 'title: The title is plain text of 1 to 60 characters, without < or >.'],
@@ -64,17 +64,19 @@ describe('a session as a page writes one', () => {
       'groups: There are at most six groups.',
     ],
     [{ 'groups.0.gradeIds': 'drop' }, 'groups.0.gradeIds: The grades of a group are a list.'],
-  ])('%j is told', (changes, sentence) => expect(told(changes)).toEqual([sentence]));
+  ])('%j is reported', (changes, sentence) => expect(reported(changes)).toEqual([sentence]));
   it('names the kinds of round and of time call that there are', () => {
-    expect(told({ 'rounds.0.kind': 'party' })[0]).toMatch(
+    expect(reported({ 'rounds.0.kind': 'party' })[0]).toMatch(
       /^rounds\.0\.kind: The kind of round is one of: warm-up/,
     );
-    expect(told({ 'rounds.0.timeCalls': ['noon'] })[0]).toMatch(
+    expect(reported({ 'rounds.0.timeCalls': ['noon'] })[0]).toMatch(
       /^rounds\.0\.timeCalls: A time call is one of: /,
     );
   });
   it('finds the block that is wrong, however deep it stands', () => {
-    expect(told({ 'rounds.0.blocks.1.seconds': 1, 'rounds.0.blocks.0.lanes.0.combos.0.line': 5 })).toEqual([
+    expect(
+      reported({ 'rounds.0.blocks.1.seconds': 1, 'rounds.0.blocks.0.lanes.0.combos.0.line': 5 }),
+    ).toEqual([
       'rounds.0.blocks.0.lanes.0.combos.0.line: The line is a text.',
       'rounds.0.blocks.1.seconds: The time goes from 5 to 7200 seconds.',
     ]);
@@ -82,7 +84,7 @@ describe('a session as a page writes one', () => {
 });
 
 describe('a round to be compiled', () => {
-  const told = sentencesOf(CompileRoundDto, { blocks: round.blocks, lead: 'left', seed: 1 });
+  const reported = sentencesOf(CompileRoundDto, { blocks: round.blocks, lead: 'left', seed: 1 });
   it.each([
     [{}, []],
     [{ seed: 0xffffffff, voice: 'own', shifts: [] }, []],
@@ -94,10 +96,10 @@ describe('a round to be compiled', () => {
       ['shifts.0.by: The change of tempo goes from -200 to 200 beats a minute.'],
     ],
     [{ shifts: Array(501).fill({ from: 1, by: 2 }) }, ['shifts: There are at most 500 changes of tempo.']],
-  ])('%j', (changes, sentences) => expect(told(changes)).toEqual(sentences));
+  ])('%j', (changes, sentences) => expect(reported(changes)).toEqual(sentences));
 });
 
-describe('what the calendar is told', () => {
+describe('what the calendar is reported', () => {
   const theme = sentencesOf(SaveThemeDto, { title: 'Range', from: '2026-03-02', until: '2026-03-08' });
   it.each([
     [{}, []],
@@ -150,7 +152,7 @@ describe('what is kept, and who came', () => {
 });
 
 describe('a session that asks for too much', () => {
-  const told = sentencesOf(SaveSessionDto, {
+  const reported = sentencesOf(SaveSessionDto, {
     title: 'Tuesday',
     lead: 'left',
     rounds: [round],
@@ -158,29 +160,29 @@ describe('a session that asks for too much', () => {
   it('tells what lasts too long together', () => {
     const long = { ...RIGHT_BLOCKS.talk, seconds: 7200 };
     const two = [long, { ...long, id: 'again' }];
-    expect(told({ 'rounds.0.blocks': two, 'rounds.0.series': null })).toEqual([
+    expect(reported({ 'rounds.0.blocks': two, 'rounds.0.series': null })).toEqual([
       'rounds.0.blocks: A round lasts at most two hours.',
     ]);
-    expect(told({ 'rounds.0.blocks': [long], 'rounds.0.series': { id: 's', times: 5 } })).toEqual([
+    expect(reported({ 'rounds.0.blocks': [long], 'rounds.0.series': { id: 's', times: 5 } })).toEqual([
       'rounds: A session lasts at most eight hours.',
     ]);
   });
   it('wants things where things have to be', () => {
-    expect(told({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.free, every: undefined } })).toEqual([
+    expect(reported({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.free, every: undefined } })).toEqual([
       'rounds.0.blocks.0.every: The wait has its fields, as the contract lists them.',
     ]);
-    expect(told({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.react, every: [] } })).toEqual([
+    expect(reported({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.react, every: [] } })).toEqual([
       'rounds.0.blocks.0.every: The wait has its fields, as the contract lists them.',
     ]);
-    expect(told({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.combo, tempo: [] } })).toEqual([
+    expect(reported({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.combo, tempo: [] } })).toEqual([
       'rounds.0.blocks.0.tempo: The tempo has its kind and its fields.',
     ]);
   });
   it('takes nothing that would split a call', () => {
-    expect(told({ word: 'tide\nturn' })).toEqual([
+    expect(reported({ word: 'tide\nturn' })).toEqual([
       'word: The word of the day is plain text of at most 40 characters on one line, without < or >.',
     ]);
-    expect(told({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.free, prompts: ['a\u0007b'] } })[0]).toMatch(
+    expect(reported({ 'rounds.0.blocks.0': { ...RIGHT_BLOCKS.free, prompts: ['a\u0007b'] } })[0]).toMatch(
       /prompts/,
     );
   });

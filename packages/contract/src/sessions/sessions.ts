@@ -54,7 +54,7 @@ export class ClassGroupDto {
   gradeIds!: string[];
 }
 
-/** A list whose things last no longer than this together; what is no list is told by another rule. */
+/** A list whose things last no longer than this together; what is no list is known by another rule. */
 function LastsAtMost(
   message: string,
   most: number,
@@ -96,7 +96,7 @@ export function IsBlocks(): PropertyDecorator {
   };
 }
 
-/** What is told of the time in a round; the usual calls without it. */
+/** What is called out about the time in a round; the usual calls without it. */
 export function IsTimeCalls(): PropertyDecorator {
   return (target, key) => {
     MayBeMissing()(target, key as string);

@@ -1,6 +1,6 @@
 import { isSpin, isStrike, type Move } from '../moves/index.ts';
 
-/** What children of a band may do to a partner; what is false is told as a caution. */
+/** What children of a band may do to a partner; what is false is reported as a caution. */
 export interface YouthLimits {
   readonly band: string;
   readonly headContact: boolean;

@@ -33,7 +33,7 @@ function clock(
   if (!parsed.ok) throw new Error(`${text}: ${parsed.errors[0]!.message}`);
   return limbClock(walkStance(parsed.line, book, lead), { factor, drivesThrough });
 }
-/** Least seconds between the two strokes of a line that is one beat long, from the limit told. */
+/** Least seconds between the two strokes of a line that is one beat long, from the limit reported. */
 const gap = (text: string): number => clock(text).limit!.seconds;
 const time = (code: string) => book.moves.get(code)!;
 

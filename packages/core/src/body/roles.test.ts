@@ -64,7 +64,7 @@ describe('a part in the rules', () => {
   const clinch = STARTER_MOVES.find((move) => roleOf(move) === 'clinch')!;
   const block = STARTER_MOVES.find((move) => roleOf(move) === 'high-block')!;
 
-  it('is what an own clinch is told by, whatever it is called', () => {
+  it('is what an own clinch is known by, whatever it is called', () => {
     expect(rulesOf('1 2 collar', [own('collar', clinch.code, {})])).toContain('stays-in-range');
     expect(rulesOf('1 2 collar', [own('collar', 'hook', {})])).not.toContain('stays-in-range');
     expect(rulesOf('1 2 collar', [own('collar', 'hook', { role: 'clinch' })])).toContain('stays-in-range');

@@ -78,8 +78,8 @@ describe('countWord', () => {
       'thai',
       'nueng sip sip-et sip-song yi-sip yi-sip-et si-sip chet-sip-chet kao-sip nueng-roi,roi-nueng,roi-yi-sip',
     ],
-  ] as const)('%s goes on by its own rules', (language, told) => {
-    const [small = '', ...large] = told.split(',');
+  ] as const)('%s goes on by its own rules', (language, reported) => {
+    const [small = '', ...large] = reported.split(',');
     const words = [...small.split(' ').map((word) => word.replaceAll('_', ' ')), ...large];
     expect([1, 10, 11, 12, 20, 21, 40, 77, 90, 100, 101, 120].map((n) => countWord(n, language))).toEqual(
       words,

@@ -35,7 +35,7 @@ export function ownPhones(own: readonly string[]): ReadonlyMap<string, string> {
 
 /**
  * The count's word for n, from 1 to 199, by the rules of its language; own words as far as the gym gives them. Null
- * beyond: nobody is counted on in another language without being told.
+ * beyond: nobody is counted on in another language without being reported.
  *
  * @example
  * countWord(12, 'japanese') // 'juni'

@@ -1,7 +1,7 @@
 import { soundAlike } from './index.ts';
 
 const form = (text: string, phones: string) => ({ text, phones: phones.split(' ') });
-const told = (...forms: ReturnType<typeof form>[]): string[] =>
+const reported = (...forms: ReturnType<typeof form>[]): string[] =>
   soundAlike(forms).map(({ a, b }) => `${a} ${b}`);
 
 describe('soundAlike', () => {
@@ -13,14 +13,14 @@ describe('soundAlike', () => {
     form('six', 's ih k s'),
   ];
   it('tells words that differ in their consonants only', () => {
-    expect(told(five!, nine!, four!, two!, six!)).toEqual(['five nine']);
+    expect(reported(five!, nine!, four!, two!, six!)).toEqual(['five nine']);
   });
   it('tells the same sound first', () => {
-    expect(told(five!, nine!, form('hi-five', 'f ay v'))[0]).toBe('five hi-five');
+    expect(reported(five!, nine!, form('hi-five', 'f ay v'))[0]).toBe('five hi-five');
   });
   it('leaves long calls and silence alone', () => {
     expect(
-      told(form('front kick now', 'f r ah n t k ih k'), form('front pick now', 'f r ah n t p ih k')),
+      reported(form('front kick now', 'f r ah n t k ih k'), form('front pick now', 'f r ah n t p ih k')),
     ).toEqual([]);
     expect(
       soundAlike([

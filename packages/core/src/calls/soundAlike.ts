@@ -8,11 +8,11 @@ export interface SpokenForm {
 export interface SoundAlike {
   readonly a: string;
   readonly b: string;
-  /** 0 for the same sound; up to `ALIKE` they are told. */
+  /** 0 for the same sound; up to `ALIKE` they are reported. */
   readonly apart: number;
 }
 
-/** Calls up to this far apart are told; "five" and "nine" are 0.33 apart. */
+/** Calls up to this far apart are reported; "five" and "nine" are 0.33 apart. */
 export const ALIKE = 0.34;
 /** Longer calls have enough in them to be told apart. */
 const MOST_PHONES = 5;

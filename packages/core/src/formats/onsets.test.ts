@@ -103,9 +103,9 @@ describe('a sound some of which got lost', () => {
           if (!read.ok) throw new Error(read.message);
           const lost = losses.reduce((sum, { seconds }) => sum + seconds, 0);
           expect(read.sound.samples.length).toBe(SAMPLES + Math.round(8000 * lost));
-          const told = lossesOf(wav);
-          expect(told.length).toBe(losses.length);
-          const again = withoutLosses(read.sound, told);
+          const reported = lossesOf(wav);
+          expect(reported.length).toBe(losses.length);
+          const again = withoutLosses(read.sound, reported);
           expect(again.samples.length).toBe(SAMPLES);
           for (let i = 0; i < SAMPLES; i += 101) {
             expect(again.samples[i]).toBeCloseTo(sound.samples[i]!, 3);

@@ -27,15 +27,15 @@ const anyDone: fc.Arbitrary<DoneAtHome> = fc
   })
   .map(({ missed, ...rest }) => ({ ...rest, finished: Math.max(0, rest.rounds - missed) }));
 
-const told = (code: string) => {
+const report = (code: string) => {
   const read = readHomeCode(code);
   if (!read.ok) throw new Error(read.message);
-  return read.told;
+  return read.report;
 };
 
 describe('the code from home', () => {
   it('tells what was done, to the hour', () => {
-    const { code, isOf, ...rest } = told(homeCode(done));
+    const { code, isOf, ...rest } = report(homeCode(done));
     expect(rest).toEqual({
       at: Date.UTC(2026, 10, 27, 17),
       finished: 5,
@@ -50,7 +50,10 @@ describe('the code from home', () => {
   });
   it('is of one fighter', () => {
     const code = homeCode(done);
-    expect(readCodeOf({ id: 'ines', name: 'Ines' }, code)).toMatchObject({ ok: true, told: { finished: 5 } });
+    expect(readCodeOf({ id: 'ines', name: 'Ines' }, code)).toMatchObject({
+      ok: true,
+      report: { finished: 5 },
+    });
     expect(readCodeOf({ id: 'radek', name: 'Radek' }, code)).toEqual({
       ok: false,
       message: 'This code is not Radek’s: it was made for somebody else.',
@@ -62,7 +65,7 @@ describe('the code from home', () => {
   it('is read as it was written, whatever was done', () => {
     fc.assert(
       fc.property(anyDone, (any) => {
-        const read = told(homeCode(any));
+        const read = report(homeCode(any));
         expect(read).toMatchObject({
           finished: any.finished,
           rounds: any.rounds,
@@ -78,7 +81,7 @@ describe('the code from home', () => {
   it('is read however it is typed', () => {
     const code = homeCode(done);
     const sloppy = code.toLowerCase().replaceAll('-', ' ').replaceAll('0', 'o').replaceAll('1', 'l');
-    expect(told(sloppy).code).toBe(code);
+    expect(report(sloppy).code).toBe(code);
   });
   it('is refused with a wrong, a missing or a moved letter', () => {
     const code = homeCode(done).replaceAll('-', '');
@@ -97,7 +100,10 @@ describe('the code from home', () => {
     expect(readHomeCode('what is this?').ok).toBe(false);
   });
   it('never says that more was finished than there was', () => {
-    expect(told(homeCode({ ...done, finished: 9, rounds: 6 }))).toMatchObject({ finished: 6, rounds: 6 });
-    expect(told(homeCode({ ...done, finished: 80, rounds: 90 }))).toMatchObject({ finished: 63, rounds: 63 });
+    expect(report(homeCode({ ...done, finished: 9, rounds: 6 }))).toMatchObject({ finished: 6, rounds: 6 });
+    expect(report(homeCode({ ...done, finished: 80, rounds: 90 }))).toMatchObject({
+      finished: 63,
+      rounds: 63,
+    });
   });
 });

@@ -30,7 +30,7 @@ const CHECK_BITS = 10;
 /** Bursts at home last so long, in seconds. */
 export const BURST_AT_HOME = 10;
 
-/** What fits into a code; what is more is told as so much. */
+/** What fits into a code; what is more is reported as so much. */
 export const HOME_LIMITS = { rounds: 63, bursts: 3, count: 511 } as const;
 
 export interface HomeBurst {
@@ -102,7 +102,7 @@ export function homeCode(done: DoneAtHome): string {
  */
 export function readHomeCode(
   typed: string,
-): { readonly ok: true; readonly told: HomeCode } | { readonly ok: false; readonly message: string } {
+): { readonly ok: true; readonly report: HomeCode } | { readonly ok: false; readonly message: string } {
   const plain = typed.toUpperCase().replace(/[\s-]/g, '').replace(/O/g, '0').replace(/[IL]/g, '1');
   const wrong = { ok: false, message: 'This code is not right: a letter is mistyped or missing.' } as const;
   const numbers = [...plain].map((symbol) => SYMBOLS.indexOf(symbol));
@@ -127,7 +127,7 @@ export function readHomeCode(
     return wrong;
   return {
     ok: true,
-    told: {
+    report: {
       code: grouped(plain),
       at: FIRST_DAY + values.day * DAY + values.hour * HOUR,
       finished: values.finished,
@@ -151,7 +151,7 @@ export function readCodeOf(
   typed: string,
 ): ReturnType<typeof readHomeCode> {
   const read = readHomeCode(typed);
-  return !read.ok || read.told.isOf('fighter', id)
+  return !read.ok || read.report.isOf('fighter', id)
     ? read
     : { ok: false, message: `This code is not ${name}’s: it was made for somebody else.` };
 }

@@ -65,7 +65,7 @@ export interface BeatLine {
   readonly tail: readonly string[];
 }
 
-/** A fault of the text, told so that a coach can mend it. */
+/** A fault of the text, reported so that a coach can mend it. */
 export interface LineError extends Span {
   readonly message: string;
   /** What could stand here instead, in a few words. */

@@ -114,7 +114,7 @@ describe('parseLine', () => {
     ['(2)>', '`(2>)`'],
     ['1 (f:round)@l 2', '`(f:round@l)`'],
     ["1-(2)'!", "`(2'!)`"],
-  ])('%s is told how to write it', (text, meant) => {
+  ])('%s is reported how to write it', (text, meant) => {
     const [error, ...more] = errorsOf(text);
     expect(more).toEqual([]);
     expect(error!.message).toBe(`Marks of a feint stand inside its brackets: write ${meant}.`);

@@ -43,7 +43,7 @@ describe('placeOnBeats', () => {
     ['1-{2 3}x2', '0 1/2 3/2 5/2 7/2 | 7/2'],
     ['{{1}x2 2}x2', '0 1 2 3 4 5 | 5'],
     ['1 # first\n2', '0 1 | 1'],
-  ])('%s lands at %s', (text, told) => expect(beats(text)).toBe(told));
+  ])('%s lands at %s', (text, reported) => expect(beats(text)).toBe(reported));
 
   it('marks what lands together with the item before it', () => {
     expect(placed('1+2 3+r:round').items.map(({ together }) => together)).toEqual([false, true, false, true]);

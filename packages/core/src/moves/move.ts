@@ -58,7 +58,7 @@ export interface MovePart {
   readonly cue: string;
 }
 
-/** What a move lays open, in a sentence that is told wherever it is used; by default at every side and height. */
+/** What a move lays open, in a sentence that is reported wherever it is used; by default at every side and height. */
 export interface MoveRisk {
   readonly text: string;
   readonly severity: 'note' | 'caution';

@@ -62,31 +62,31 @@ describe('a planned session', () => {
       group,
       factor: { base, pairs: {} },
     });
-    const told = (own: Partial<ClassFacts>, of: WrittenBlock = block) =>
+    const reported = (own: Partial<ClassFacts>, of: WrittenBlock = block) =>
       plannerOf()(session([of]), { ...facts, ...own }).warnings.filter(
         ({ rule }) => rule === 'too-fast-for-some',
       );
     const paces = [person('Ines', 1.1), person('Joost', 2.4)];
-    expect(told({ paces }).map(({ message }) => message)).toEqual([
+    expect(reported({ paces }).map(({ message }) => message)).toEqual([
       expect.stringMatching(
         /^“Pads”: Ebb 1 at 170 is faster than 1 of 2 whose pace was measured do cleanly: Joost \d+\.$/,
       ),
     ]);
-    expect(told({ paces: paces.slice(0, 1) })).toEqual([]);
-    // What is too fast for everybody is told once, and of them only who is slower still.
+    expect(reported({ paces: paces.slice(0, 1) })).toEqual([]);
+    // What is too fast for everybody is reported once, and of them only who is slower still.
     const rush = { ...block, bpm: 320 } as WrittenBlock;
     const all = [person('Ines', 1.25), person('Joost', 2.4)];
-    expect(told({ paces: all }, rush).map(({ message }) => message)).toEqual([
+    expect(reported({ paces: all }, rush).map(({ message }) => message)).toEqual([
       expect.stringMatching(/faster than 1 of 2 .*: Joost/),
     ]);
     // Only those count who do it.
     const groups = ['Tide', 'Reef'].map((name) => ({ name, bands: ['adults' as const], people: 2 }));
     const some = [person('Ines', 1.1, 'Tide'), person('Joost', 2.4, 'Reef')];
-    expect(told({ paces: some, groups }, { ...block, who: ['Tide'] })).toEqual([]);
-    expect(told({ paces: some, groups }, { ...block, who: ['Reef'] })).toHaveLength(1);
+    expect(reported({ paces: some, groups }, { ...block, who: ['Tide'] })).toEqual([]);
+    expect(reported({ paces: some, groups }, { ...block, who: ['Reef'] })).toHaveLength(1);
     // A group with a combo of its own does not do that of the others.
     const lanes = [{ group: 'Reef', combos: [{ comboId: 'kick' }] }];
-    const own = told({ paces: some, groups }, { ...block, lanes } as WrittenBlock);
+    const own = reported({ paces: some, groups }, { ...block, lanes } as WrittenBlock);
     expect(own.map(({ message }) => message.includes('Joost'))).toEqual([true]);
   });
   it('is added up: its length, its phases and its strikes, series as often as they are held', () => {
@@ -186,7 +186,7 @@ describe('a session that asks too much', () => {
       { lead: 'left', rounds: [{ id: 'r', title: 'Pads', kind: 'pads', blocks: [block] }] },
       { ...facts, ...more },
     ).warnings;
-  const told = (block: WrittenBlock, more: object = {}): string[] =>
+  const reported = (block: WrittenBlock, more: object = {}): string[] =>
     planned(block, more).flatMap(({ rule, message }) =>
       rule === 'youth-limits' ? [message.split(':').slice(1).join(':').split(' for their')[0]!.trim()] : [],
     );
@@ -200,9 +200,9 @@ describe('a session that asks too much', () => {
     ['1@b', { intensity: [10, 25] }, ['25 % contact: at most 10 %']],
   ])('tells the children’s limits of %s %j', (line, more, faults) => {
     const groups = [{ name: 'Drops', bands: ['children'], people: 3, youth: drop }];
-    expect(told(lines(line, more), { groups })).toEqual(faults);
-    expect(told(lines(line, more), { youth: drop })).toEqual(faults);
-    expect(told(lines(line, more))).toEqual([]);
+    expect(reported(lines(line, more), { groups })).toEqual(faults);
+    expect(reported(lines(line, more), { youth: drop })).toEqual(faults);
+    expect(reported(lines(line, more))).toEqual([]);
   });
   it('looks at the lane of each group, at whom a block is for, and at prompts', () => {
     const groups = [
@@ -210,16 +210,16 @@ describe('a session that asks too much', () => {
       { name: 'Adults', bands: ['adults'], people: 3, youth: null },
     ];
     const lanes = [{ group: 'Drops', combos: [{ line: '1@b', title: 'Low' }] }];
-    expect(told(lines('1 r:knee', { lanes }), { groups })).toEqual([]);
-    expect(told(lines('1 r:knee', { who: ['Adults'] }), { groups })).toEqual([]);
+    expect(reported(lines('1 r:knee', { lanes }), { groups })).toEqual([]);
+    expect(reported(lines('1 r:knee', { who: ['Adults'] }), { groups })).toEqual([]);
     const free = {
       ...usualBlock('free', 'f'),
       prompts: ['Hands high', 'Change lead', 'Jab to move', 'Throw a knee'],
     } as WrittenBlock;
-    expect(told(free, { groups })).toEqual(['“Throw a knee”: no knees']);
+    expect(reported(free, { groups })).toEqual(['“Throw a knee”: no knees']);
     for (const kind of ['burst', 'condition', 'count'] as const) {
       const own = { ...usualBlock(kind, 'o'), groups: [{ group: 'Drops', reps: 5, line: 'r:knee' }] };
-      expect(told(own as WrittenBlock, { groups })).toEqual(['knee: no knees']);
+      expect(reported(own as WrittenBlock, { groups })).toEqual(['knee: no knees']);
     }
   });
   it('takes the room of a line that travels as often as it follows itself', () => {

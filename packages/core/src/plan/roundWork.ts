@@ -125,7 +125,7 @@ export interface TooFastFor {
 
 /**
  * The combos of a block that go beyond somebody who is slower than the gym, each once, with the time through that does so most; what is
- * too fast at the pace of the gym is told of everybody.
+ * too fast at the pace of the gym is reported about everybody.
  *
  * @example
  * tooFastFor([{ name: 'A', group: null, walk: walk('1 2 3'), beats: 4, bpm: 200 }], { name: 'Ines', group: null, factor: { base: 2, pairs: {} } }, 1.25).map(({ combo, clean }) => [combo, clean]) // [['A', 176]]
@@ -201,7 +201,7 @@ export function youthFaultsIn(
       if (fault !== null) faults.add(`${move.name.toLowerCase()}: ${fault}`);
     }
   }
-  // Nobody is hit in shadow: what is prompted there is told for what a band should not do at all.
+  // Nobody is hit in shadow: what is prompted there is reported for what a band should not do at all.
   for (const prompt of kindOf(block).prompts(block)) {
     const named = [...book.moves.values()].find(({ name }) => hasWords(prompt, name));
     const fault = named ? youthFault(named, null, limits) : null;

@@ -128,7 +128,7 @@ describe('rounds in series', () => {
       }),
     );
   });
-  it('are fitted with each change told for one time', () => {
+  it('are fitted with each change reported for one time', () => {
     const all = [
       round('a', 'pads', [pads('a1', '1 2')], { id: 's', times: 3 }),
       round('b', 'pads', [rest('b1', 60)]),

@@ -37,7 +37,7 @@ describe('compareTrials', () => {
     expect(smallestDetectableChange).toBeCloseTo(1.645 * Math.sqrt(1 / 4 + 1), 9);
   });
 
-  it('takes the typical error from trials of the same day where none is told', () => {
+  it('takes the typical error from trials of the same day where none is reported', () => {
     const { typicalError, verdict } = compareTrials({
       better: 'higher',
       before: before([20, 22], [21, 23]),
@@ -94,18 +94,18 @@ describe('compareTrials', () => {
 
   it('does not take one lucky best for a change', () => {
     const lucky = { before: before([33, 34], [33, 33], [32, 33]), after: after([39, 34]) };
-    const told = compareTrials({ better: 'higher', ...lucky, typicalError: 1.2 });
-    expect(told.change!).toBeGreaterThan(told.smallestDetectableChange!);
-    expect(told).toMatchObject({ verdict: 'no real change', isDrivenByOutlier: true });
+    const reported = compareTrials({ better: 'higher', ...lucky, typicalError: 1.2 });
+    expect(reported.change!).toBeGreaterThan(reported.smallestDetectableChange!);
+    expect(reported).toMatchObject({ verdict: 'no real change', isDrivenByOutlier: true });
     const real = { before: lucky.before, after: after([37, 36]) };
     expect(compareTrials({ better: 'higher', ...real, typicalError: 1.2 }).verdict).toBe('faster');
   });
 
   it('asks for more where days differ more than trials of one day', () => {
     const days = [[20, 20.2], [23, 23.1], [19, 19.2], [24, 24.1]]; // prettier-ignore
-    const told = compareTrials({ better: 'higher', before: before(...days), after: after(...days) });
-    expect(told.daysDiffer).toBe(true);
-    expect(told.smallestDetectableChange!).toBeGreaterThan(2);
+    const reported = compareTrials({ better: 'higher', before: before(...days), after: after(...days) });
+    expect(reported.daysDiffer).toBe(true);
+    expect(reported.smallestDetectableChange!).toBeGreaterThan(2);
   });
 
   const side = fc.array(fc.array(fc.double({ min: 15, max: 30, noNaN: true }), { maxLength: 4 }), {
@@ -166,7 +166,7 @@ describe('compareTrials', () => {
   ])('is right about fighters whose change is known, %s', (_, dayError) => {
     const random = seededRandom(11);
     const [early, late] = [classDays('2026-01-05', 5, 7), classDays('2026-03-02', 5, 7)];
-    const told = { right: 0, falselyFaster: 0 };
+    const reported = { right: 0, falselyFaster: 0 };
     const fighters = 1200;
     for (let i = 0; i < fighters; i++) {
       const gain = [0, 5, 0, -5][i % 4]!;
@@ -178,10 +178,10 @@ describe('compareTrials', () => {
         after: of(23 + gain, late),
       });
       const truth = gain > 0 ? 'faster' : gain < 0 ? 'slower' : 'no real change';
-      told.right += verdict === truth ? 1 : 0;
-      told.falselyFaster += verdict === 'faster' && gain === 0 ? 1 : 0;
+      reported.right += verdict === truth ? 1 : 0;
+      reported.falselyFaster += verdict === 'faster' && gain === 0 ? 1 : 0;
     }
-    expect(told.right / fighters).toBeGreaterThan(0.9);
-    expect(told.falselyFaster / (fighters / 2)).toBeLessThan(0.05);
+    expect(reported.right / fighters).toBeGreaterThan(0.9);
+    expect(reported.falselyFaster / (fighters / 2)).toBeLessThan(0.05);
   });
 });

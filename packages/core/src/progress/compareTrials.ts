@@ -46,7 +46,7 @@ const DAYS_DIFFER = 1.5;
 /**
  * Whether the trials after are really better than those before, or only other ones. The least real change is 1.645 · typical error ·
  * √(1/trials before + 1/trials after). A change beyond it that rests on an error from too few repeated trials is "too little data".
- * Where days differ much more than trials of one day, as far as that can be told, that counts too; and a change that one lucky trial
+ * Where days differ much more than trials of one day, as far as that can be reported, that counts too; and a change that one lucky trial
  * makes alone is none.
  *
  * @example

@@ -40,7 +40,7 @@ describe('course', () => {
     expect(courseNotes(both, String)).toEqual(['6 trials counted in another way (microphone) stand apart.']);
   });
 
-  it('takes what was only told from home where there is nothing else', () => {
+  it('takes what was only reported from home where there is nothing else', () => {
     const home = trials(0, { measured: 'self-reported', days: 4 });
     expect(course([...home, { day: TODAY, value: 22, measured: 'partner' }], WISH)!.measured).toBe('partner');
     expect(course(home, WISH)!.measured).toBe('self-reported');
@@ -48,27 +48,27 @@ describe('course', () => {
 
   it('tells the learning of a test from a gain', () => {
     const learnt = trials(0).map((trial, i) => (i < 4 ? { ...trial, value: trial.value - 5 } : trial));
-    const told = course(learnt, WISH)!;
-    expect(told.learning).toBe(2);
-    expect(told.month!.verdict).toBe('no real change');
-    expect(courseNotes(told, String)[0]).toMatch(/first 2 days taught the test/);
+    const reported = course(learnt, WISH)!;
+    expect(reported.learning).toBe(2);
+    expect(reported.month!.verdict).toBe('no real change');
+    expect(courseNotes(reported, String)[0]).toMatch(/first 2 days taught the test/);
   });
 
   it('leaves out slips and days that have not come, and tells both', () => {
     const odd = [...trials(0), { day: TODAY, value: 230, measured: 'taps' as const }];
-    const told = course([...odd, { day: '2027-01-01', value: 40, measured: 'taps' }], WISH)!;
-    expect(told.outliers).toEqual([{ day: TODAY, value: 230 }]);
-    expect(told.ahead).toBe(1);
-    expect(courseNotes(told, (value) => value.toFixed(0))).toEqual([
+    const reported = course([...odd, { day: '2027-01-01', value: 40, measured: 'taps' }], WISH)!;
+    expect(reported.outliers).toEqual([{ day: TODAY, value: 230 }]);
+    expect(reported.ahead).toBe(1);
+    expect(courseNotes(reported, (value) => value.toFixed(0))).toEqual([
       '230 on 2026-06-01 cannot be so beside the others and is left out.',
       '1 trial dated after today counts for nothing yet.',
     ]);
   });
 
   it('tells of a long pause', () => {
-    const told = course([...trials(0, { last: '2025-05-01' }), ...trials(0, { days: 1 })], WISH)!;
-    expect(told.pause).toBeGreaterThan(390);
-    expect(courseNotes(told, String)[0]).toMatch(/^13 months lie between/);
+    const reported = course([...trials(0, { last: '2025-05-01' }), ...trials(0, { days: 1 })], WISH)!;
+    expect(reported.pause).toBeGreaterThan(390);
+    expect(courseNotes(reported, String)[0]).toMatch(/^13 months lie between/);
   });
 
   it('compares any two dates', () => {
@@ -83,11 +83,11 @@ describe('course', () => {
   });
 
   it('says each verdict with its numbers', () => {
-    const told = (value: number): string => value.toFixed(1);
-    expect(verdictSentence(course(trials(3), WISH)!.month!, told)).toMatch(
+    const reported = (value: number): string => value.toFixed(1);
+    expect(verdictSentence(course(trials(3), WISH)!.month!, reported)).toMatch(
       /^Clear change for the better: \d+\.\d in 8 trials against/,
     );
-    expect(verdictSentence(course(trials(0), WISH)!.month!, told)).toMatch(
+    expect(verdictSentence(course(trials(0), WISH)!.month!, reported)).toMatch(
       /^No real change: .* only a difference above/,
     );
   });

@@ -14,7 +14,7 @@ export interface CourseTrial extends Outlier {
 
 /** How one fighter came on in one test from one lead. */
 export interface Course {
-  /** The way of counting that is told of: trials counted in other ways are never put together with these. */
+  /** The way of counting that is reported about: trials counted in other ways are never put together with these. */
   readonly measured: Measured;
   /** How many trials were counted in other ways and stand apart. */
   readonly otherWays: readonly { readonly measured: Measured; readonly trials: number }[];
@@ -113,7 +113,7 @@ const around = (middle: number, reach: number): { low: number; high: number } =>
   high: middle + reach,
 });
 
-/** The way with the most trials; what was only told from home is taken where there is nothing else. */
+/** The way with the most trials; what was only reported from home is taken where there is nothing else. */
 function usedWay(ways: ReadonlyMap<Measured, readonly CourseTrial[]>): Measured | null {
   const size = (way: Measured): number => (way === 'self-reported' ? 0.5 : (ways.get(way)?.length ?? 0));
   const known = MEASURED.filter((way) => ways.has(way));

@@ -72,9 +72,9 @@ export function fadingSentence({
   day,
 }: Fading & { readonly day: string }): string {
   const [least, most] = [Math.min(from, to), Math.max(from, to)];
-  const told = `${Math.abs(percent).toFixed(0)} % ${percent >= 0 ? 'less' : 'more'}`;
+  const share = `${Math.abs(percent).toFixed(0)} % ${percent >= 0 ? 'less' : 'more'}`;
   const chance = least > 0 || most < 0 ? '' : ', which may be chance';
-  return `Over the ${rounds} bursts of ${day} each next one had ${told} (${least.toFixed(0)} to ${most.toFixed(0)})${chance}.`;
+  return `Over the ${rounds} bursts of ${day} each next one had ${share} (${least.toFixed(0)} to ${most.toFixed(0)})${chance}.`;
 }
 
 /**
@@ -86,7 +86,7 @@ export function fadingSentence({
 export function fadingWithin(
   bursts: readonly { readonly firstThird: number; readonly lastThird: number }[],
 ): number | null {
-  const told = bursts.filter(({ firstThird }) => firstThird > 0);
-  if (told.length === 0) return null;
-  return mean(told.map(({ firstThird, lastThird }) => (100 * (firstThird - lastThird)) / firstThird));
+  const measured = bursts.filter(({ firstThird }) => firstThird > 0);
+  if (measured.length === 0) return null;
+  return mean(measured.map(({ firstThird, lastThird }) => (100 * (firstThird - lastThird)) / firstThird));
 }

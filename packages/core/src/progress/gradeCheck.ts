@@ -45,7 +45,7 @@ export interface GradeFacts {
     readonly bpm: number | null;
     readonly day: string;
   }[];
-  /** Trials that were not only told from home. */
+  /** Trials that were not only reported from home. */
   readonly trials: readonly {
     readonly testId: string;
     readonly lead: Lead;
@@ -61,7 +61,7 @@ export interface GradeFacts {
   readonly gradedOn: string | null;
 }
 
-/** How requirements and values are told. */
+/** How requirements and values are reported. */
 export interface GradeWords {
   combo(id: string): string;
   test(id: string): string;
@@ -124,14 +124,14 @@ function checked(asked: Requirement, facts: GradeFacts, words: GradeWords, today
 function byLeads<T extends { readonly lead: Lead; readonly day: string }>(
   found: readonly T[],
   { bothLeads, times }: { readonly bothLeads: boolean; readonly times: number },
-  told: (one: T) => string,
+  describe: (one: T) => string,
 ): Pick<Checked, 'isMet' | 'evidence' | 'missing'> {
   const parts = bothLeads
     ? (['left', 'right'] as const).map((lead) => ({ lead, own: found.filter((one) => one.lead === lead) }))
     : [{ lead: null, own: found }];
   const lacking = parts.filter(({ own }) => own.length < times);
   const evidence = parts.flatMap(({ own }) =>
-    own.slice(0, times).map((one) => ({ text: told(one), day: one.day })),
+    own.slice(0, times).map((one) => ({ text: describe(one), day: one.day })),
   );
   const missing = lacking
     .map(
@@ -155,9 +155,9 @@ function comboLine(
   const found = clean.filter((one) => one.comboId === comboId && (bpm === null || (one.bpm ?? 0) >= bpm));
   const tempo = bpm === null ? '' : ` at ${bpm} a minute or faster`;
   const text = `${words.combo(comboId)} clean ${timesText(times)}${bothLeads ? ' from each lead' : ''}${tempo}`;
-  const told = (one: (typeof found)[number]): string =>
+  const describe = (one: (typeof found)[number]): string =>
     `clean, ${one.lead} lead${one.bpm === null ? '' : `, ${one.bpm} a minute`}`;
-  return { asked: text, ...byLeads(found, asked, told) };
+  return { asked: text, ...byLeads(found, asked, describe) };
 }
 
 function testLine(asked: Requirement & { kind: 'test' }, { trials }: GradeFacts, words: GradeWords): Checked {
@@ -166,9 +166,9 @@ function testLine(asked: Requirement & { kind: 'test' }, { trials }: GradeFacts,
   const isThere = (trial: (typeof own)[number]): boolean =>
     trial.better === 'higher' ? trial.value >= value : trial.value <= value;
   const text = `${words.test(testId)}: ${words.value(testId, value)} or better, ${timesText(times)}${bothLeads ? ' from each lead' : ''}`;
-  const told = (trial: (typeof own)[number]): string =>
+  const describe = (trial: (typeof own)[number]): string =>
     `${words.value(testId, trial.value)}, ${trial.lead} lead`;
-  const line = byLeads(own.filter(isThere), asked, told);
+  const line = byLeads(own.filter(isThere), asked, describe);
   if (line.isMet || own.length === 0) return { asked: text, ...line };
   const best = own.reduce((a, b) => (b.value > a.value === (b.better === 'higher') ? b : a));
   return {

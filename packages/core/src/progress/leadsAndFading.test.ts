@@ -16,7 +16,7 @@ describe('evenness', () => {
     expect(evenness(uneven, 1, 'lower')!.behind).toBe('right');
   });
 
-  it('is not told where a lead was not tried or the error is not known', () => {
+  it('is not reported where a lead was not tried or the error is not known', () => {
     expect(evenness({ left: [], right: [22] }, 1, 'higher')).toBeNull();
     expect(evenness({ left: [20], right: [22] }, null, 'higher')).toBeNull();
   });
@@ -37,14 +37,14 @@ describe('evenCourses', () => {
     expect(evenCourses(of('taps', 20), of('microphone', 24), 'higher')).toBeNull();
   });
 
-  it('is told with what to do about it', () => {
-    const told = evennessSentence(evenCourses(of('taps', 20), of('taps', 24), 'higher')!);
-    expect(told).toMatch(/^The left lead is behind by 18 % \(16 to 20 % in nine of ten cases/);
+  it('is reported with what to do about it', () => {
+    const reported = evennessSentence(evenCourses(of('taps', 20), of('taps', 24), 'higher')!);
+    expect(reported).toMatch(/^The left lead is behind by 18 % \(16 to 20 % in nine of ten cases/);
   });
 });
 
 describe('neglectedLead', () => {
-  it('is told where a class does less than three of ten rounds from the other lead', () => {
+  it('is reported where a class does less than three of ten rounds from the other lead', () => {
     expect(neglectedLead({ own: 25, other: 5 })).toBeCloseTo(1 / 6, 9);
     expect(neglectedLead({ own: 14, other: 6 })).toBeNull();
     expect(neglectedLead({ own: 10, other: 0 })).toBeNull();

@@ -33,7 +33,7 @@ describe('fitPace', () => {
     expect(pace.base).toBeLessThanOrEqual(1.25);
   });
 
-  it('is not told without a gap', () => {
+  it('is not reported without a gap', () => {
     expect(fitPace([], 1.25)).toBeNull();
     expect(fitPace([{ pair: 'leg-leg', seconds: 0, line: 1, least: 1 }], 1.25)).toBeNull();
   });

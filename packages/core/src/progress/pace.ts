@@ -63,9 +63,9 @@ const STEP = 0.01;
  * fitPace(Array.from({ length: 40 }, () => ({ pair: 'hand-hand', seconds: 0.3, line: 0.1, least: 0.2 })), 1.25).pairs[0].pair // 'hand-hand'
  */
 export function fitPace(gaps: readonly PaceGap[], gym: number): FittedPace | null {
-  const told = gaps.filter(({ least, seconds }) => least > 0 && seconds > 0);
-  if (told.length === 0) return null;
-  const byPair = groupBy(told, ({ pair }) => pair);
+  const timed = gaps.filter(({ least, seconds }) => least > 0 && seconds > 0);
+  if (timed.length === 0) return null;
+  const byPair = groupBy(timed, ({ pair }) => pair);
   const pairs = PAIR_CLASSES.flatMap((pair) => {
     const own = byPair.get(pair);
     return own ? [pairPace(pair, own, gym)] : [];

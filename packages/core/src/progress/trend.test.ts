@@ -11,7 +11,7 @@ const course = (perFourWeeks: number, seed: number) =>
   );
 
 describe('trend', () => {
-  it('is not told from three days', () => {
+  it('is not distinguished from three days', () => {
     expect(trend(course(1, 1).slice(0, 3), 'higher')).toBeNull();
   });
 

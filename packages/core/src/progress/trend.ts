@@ -4,7 +4,7 @@ import { middleOfDay, type Better, type DayTrials } from './dayTrials.ts';
 import { groupBy } from '../units/index.ts';
 import { dayNumber } from './weeks.ts';
 
-/** Trends are told for four weeks. */
+/** Trends are given per four weeks. */
 const PER_DAYS = 28;
 /** With fewer days nothing is a trend. */
 const LEAST_DAYS = 4;

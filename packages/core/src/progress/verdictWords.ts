@@ -4,17 +4,17 @@ import type { TrialKind } from '../speed/index.ts';
 import type { Evenness } from './evenness.ts';
 import type { Trend } from './trend.ts';
 
-/** How a value of a test is told: "23", "1.42 s". */
-export type ToldValue = (value: number) => string;
+/** How a value of a test is written: "23", "1.42 s". */
+export type ValueText = (value: number) => string;
 
 /**
- * How values of tests of a kind are told: how many, or seconds.
+ * How values of tests of a kind are written: how many, or seconds.
  *
  * @example
- * toldValue('burst')(23.04) // '23'
- * toldValue('combo-time')(1.4) // '1.40 s'
+ * valueText('burst')(23.04) // '23'
+ * valueText('combo-time')(1.4) // '1.40 s'
  */
-export function toldValue(kind: TrialKind): ToldValue {
+export function valueText(kind: TrialKind): ValueText {
   return (value) =>
     kind === 'burst' ? String(Math.round(10 * value) / 10) : `${value.toFixed(value < 0.1 ? 3 : 2)} s`;
 }
@@ -29,10 +29,10 @@ const trialsText = (count: number): string => `${count} ${count === 1 ? 'trial' 
  */
 export function verdictSentence(
   { verdict, change, smallestDetectableChange, means, trials, daysDiffer, isDrivenByOutlier }: Compared,
-  told: ToldValue,
+  textOf: ValueText,
 ): string {
   if (change === null) return 'Too little data: one side has no trial.';
-  const sides = `${told(means.after!)} in ${trialsText(trials.after)} against ${told(means.before!)} in ${trialsText(trials.before)}`;
+  const sides = `${textOf(means.after!)} in ${trialsText(trials.after)} against ${textOf(means.before!)} in ${trialsText(trials.before)}`;
   if (smallestDetectableChange === null)
     return `Too little data: ${sides}. Two trials on one day would show how much they differ by themselves.`;
   const days = daysDiffer
@@ -41,13 +41,13 @@ export function verdictSentence(
   switch (verdict) {
     case 'no real change':
       if (isDrivenByOutlier) return `No real change: ${sides}; a single trial makes the difference.`;
-      return `No real change: ${sides}; only a difference above ${told(smallestDetectableChange)} would be real.${days}`;
+      return `No real change: ${sides}; only a difference above ${textOf(smallestDetectableChange)} would be real.${days}`;
     case 'too little data':
-      return `Too little data: ${sides}; that is more than ${told(smallestDetectableChange)}, but too few trials were repeated on one day to be sure.${days}`;
+      return `Too little data: ${sides}; that is more than ${textOf(smallestDetectableChange)}, but too few trials were repeated on one day to be sure.${days}`;
     case 'faster':
-      return `Clear change for the better: ${sides}; differences above ${told(smallestDetectableChange)} are unlikely to be chance.`;
+      return `Clear change for the better: ${sides}; differences above ${textOf(smallestDetectableChange)} are unlikely to be chance.`;
     case 'slower':
-      return `Clear change for the worse: ${sides}; differences above ${told(smallestDetectableChange)} are unlikely to be chance.`;
+      return `Clear change for the worse: ${sides}; differences above ${textOf(smallestDetectableChange)} are unlikely to be chance.`;
     default:
       return verdict satisfies never;
   }
@@ -68,7 +68,7 @@ export function courseNotes(
     ahead,
     pause,
   }: Pick<Course, 'learning' | 'isBetweenDays' | 'otherWays' | 'outliers' | 'ahead' | 'pause'>,
-  told: ToldValue,
+  textOf: ValueText,
 ): string[] {
   return [
     ...(learning > 0
@@ -82,7 +82,7 @@ export function courseNotes(
         `${trialsText(trials)} counted in another way (${measured}) ${trials === 1 ? 'stands' : 'stand'} apart.`,
     ),
     ...outliers.map(
-      ({ value, day }) => `${told(value)} on ${day} cannot be so beside the others and is left out.`,
+      ({ value, day }) => `${textOf(value)} on ${day} cannot be so beside the others and is left out.`,
     ),
     ...(ahead > 0
       ? [`${trialsText(ahead)} dated after today ${ahead === 1 ? 'counts' : 'count'} for nothing yet.`]
@@ -99,10 +99,10 @@ export function courseNotes(
  * @example
  * trendSentence(null, String) // 'No trend yet: it takes four days.'
  */
-export function trendSentence(found: Trend | null, told: ToldValue): string {
+export function trendSentence(found: Trend | null, textOf: ValueText): string {
   if (!found) return 'No trend yet: it takes four days.';
   const { perFourWeeks, from, to, days, way } = found;
-  const signed = (value: number): string => `${value < 0 ? '−' : '+'}${told(Math.abs(value))}`;
+  const signed = (value: number): string => `${value < 0 ? '−' : '+'}${textOf(Math.abs(value))}`;
   const range = `${signed(from)} to ${signed(to)} in nine of ten cases, ${days} days`;
   const words = {
     better: 'Trend to the better',

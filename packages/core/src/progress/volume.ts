@@ -76,11 +76,15 @@ export function volumeByWeek(rounds: readonly VolumeRound[], today: string): Vol
     if (share > 0) week.classes.add(run);
     for (const limb of WORK_LIMBS) week.limbs[limb] += share * planned[limb];
   }
-  const told = weeks.map(({ week, planned, limbs, classes }): VolumeWeek => {
+  const weekly = weeks.map(({ week, planned, limbs, classes }): VolumeWeek => {
     for (const limb of WORK_LIMBS) limbs[limb] = Math.round(limbs[limb]);
     return { week, planned, done: totalOf(limbs), limbs, classes: classes.size };
   });
-  return { weeks: told, jump: jumpOf(told), ...limbShares(told.slice(-BEFORE).map(({ limbs }) => limbs)) };
+  return {
+    weeks: weekly,
+    jump: jumpOf(weekly),
+    ...limbShares(weekly.slice(-BEFORE).map(({ limbs }) => limbs)),
+  };
 }
 
 /** Of a part nobody timed half is taken. */

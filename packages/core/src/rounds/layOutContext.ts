@@ -50,13 +50,13 @@ export interface RoundGround {
   readonly lead: Lead;
   readonly seed: number;
   readonly shifts?: readonly TempoShift[];
-  /** What is told of the time; the usual calls without it. */
+  /** What is called out about the time; the usual calls without it. */
   readonly timeCalls?: readonly TimeCall[];
   /** What is counted in; English without it. */
   readonly count?: CountWords;
   /** Pace of those who train; club pace without it. */
   readonly factor?: number;
-  /** Is told each time through a combo at its full tempo. */
+  /** Is reported each time through a combo at its full tempo. */
   readonly onAsked?: (asked: AskedTempo) => void;
 }
 

@@ -5,7 +5,7 @@ import { BLOCK_KINDS, roundScenes, sceneAt, usualBlock, type Block, type PlacedS
 const book = starterBook();
 const usual = { lead: 'left', factor: PACE_FACTORS.club } as const;
 const scenesOf = (...blocks: Block[]): PlacedScene[] => roundScenes(blocks, usual, book);
-const told = ({ at, what, how, count }: PlacedScene) =>
+const reported = ({ at, what, how, count }: PlacedScene) =>
   [at, what, ...(how ?? []), ...(count ? [`${count.n} of ${count.of}`] : [])].join(' | ');
 
 describe('what there is to see', () => {
@@ -22,7 +22,7 @@ describe('what there is to see', () => {
       ],
     };
     const scenes = scenesOf(block);
-    expect(scenes.map(told)).toEqual([
+    expect(scenes.map(reported)).toEqual([
       '0 | Round kick | first side | left lead',
       '4.8 | Round kick | first side | left lead | 1 of 4',
       '6.8 | Round kick | first side | left lead | 2 of 4',
@@ -49,7 +49,7 @@ describe('what there is to see', () => {
   });
   it('of a hold is its side, and when it is over', () => {
     const scenes = scenesOf({ ...usualBlock('hold', 'h'), holdSeconds: 30 });
-    expect(scenes.map(told)).toEqual([
+    expect(scenes.map(reported)).toEqual([
       '0 | Low stance | first side | 1 of 2 | get into it',
       '3 | Low stance | first side | 1 of 2',
       '33 | Low stance | other side | 2 of 2 | get into it',
@@ -63,7 +63,7 @@ describe('what there is to see', () => {
     expect(JSON.stringify(scene)).not.toContain('heron');
   });
   it('of shadowboxing is the lead, in each half its own', () => {
-    expect(scenesOf(usualBlock('free', 'f')).map(told)).toEqual([
+    expect(scenesOf(usualBlock('free', 'f')).map(reported)).toEqual([
       '0 | Shadow | left lead',
       '60 | Shadow | right lead',
     ]);

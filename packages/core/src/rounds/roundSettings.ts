@@ -1,7 +1,7 @@
 import type { CountLanguage } from '../calls/index.ts';
 import type { Bpm, Seconds } from '../units/index.ts';
 
-/** What is told of the time in a round. */
+/** What is called out about the time in a round. */
 export const TIME_CALLS = [
   'start-bell',
   'halfway',

@@ -56,7 +56,7 @@ describe('time calls', () => {
     expect(wantedTexts(blocks, book, none, { timeCalls: ['thirty'] })).toContain('thirty seconds');
     expect(wantedTexts(blocks, book)).not.toContain('thirty seconds');
   });
-  it('still say a rest and what comes next when nothing is told of the time', () => {
+  it('still say a rest and what comes next when nothing is reported about the time', () => {
     expect(heard([]).some((text) => text.startsWith('next, pads'))).toBe(true);
     expect(heard([]).some((text) => /^(start|halfway|ten|five|end|ready)@/.test(text))).toBe(false);
   });

@@ -5,7 +5,7 @@ import { clockDifference, type RoundTrip } from './clocks.ts';
 function trips(ways: readonly (readonly [number, number])[], ahead: number): RoundTrip[] {
   return ways.map(([there, back], i) => ({
     sent: i * 1000,
-    told: i * 1000 + there + ahead,
+    answered: i * 1000 + there + ahead,
     came: i * 1000 + there + back,
   }));
 }
@@ -38,7 +38,7 @@ describe('clockDifference', () => {
   });
   it('forgets what it knew of a clock that was set', () => {
     const before = trips(Array(5).fill([1, 1]) as [number, number][], 1000);
-    const after = { sent: 9000, told: 9000 + 3_600_000 + 10, came: 9030 };
+    const after = { sent: 9000, answered: 9000 + 3_600_000 + 10, came: 9030 };
     const { ahead } = clockDifference([...before, after])!;
     expect(Math.abs(ahead - 3_600_000)).toBeLessThanOrEqual(15);
   });

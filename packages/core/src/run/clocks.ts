@@ -3,7 +3,7 @@ import type { EpochMs } from './runEvent.ts';
 /** A question to another clock: when it was sent and when the answer came, by the own clock, and what the other one showed. */
 export interface RoundTrip {
   readonly sent: EpochMs;
-  readonly told: EpochMs;
+  readonly answered: EpochMs;
   readonly came: EpochMs;
 }
 
@@ -20,12 +20,12 @@ export interface ClockDifference {
  * Null before the first.
  *
  * @example
- * clockDifference([{ sent: 0, told: 1050, came: 100 }]) // { ahead: 1000, within: 50 }
+ * clockDifference([{ sent: 0, reported: 1050, came: 100 }]) // { ahead: 1000, within: 50 }
  */
 export function clockDifference(trips: readonly RoundTrip[]): ClockDifference | null {
   let [least, most] = [-Infinity, Infinity];
-  for (const { sent, told, came } of trips.toReversed()) {
-    const [low, high] = [Math.max(least, told - came), Math.min(most, told - sent)];
+  for (const { sent, answered, came } of trips.toReversed()) {
+    const [low, high] = [Math.max(least, answered - came), Math.min(most, answered - sent)];
     if (low > high) break;
     [least, most] = [low, high];
   }

@@ -10,12 +10,12 @@ export type HallNames = 'first' | 'initials';
  */
 export function hallNames(names: readonly string[], how: HallNames): string[] {
   const short = names.map((name) => (how === 'initials' ? initials(name) : firstName(name)));
-  const told = short.map((each, i) =>
+  const shown = short.map((each, i) =>
     how === 'first' && short.indexOf(each) !== short.lastIndexOf(each) ? withLastLetter(names[i]!) : each,
   );
-  return told.map((each, i) => {
-    if (told.indexOf(each) === told.lastIndexOf(each)) return each;
-    return `${each} ${told.slice(0, i + 1).filter((other) => other === each).length}`;
+  return shown.map((each, i) => {
+    if (shown.indexOf(each) === shown.lastIndexOf(each)) return each;
+    return `${each} ${shown.slice(0, i + 1).filter((other) => other === each).length}`;
   });
 }
 

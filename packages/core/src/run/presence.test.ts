@@ -25,7 +25,7 @@ describe('who is there in a round', () => {
     ['left twice', [move('leaves', 1), move('comes', 2), move('leaves', 3), move('comes', 5)], [0, 2, 5]],
   ])('%s', (_, events, rounds) => expect(thereIn(...events)).toEqual(rounds));
 
-  it('is told of each by himself, and of now', () => {
+  it('is reported about each by himself, and of now', () => {
     const { presence } = runState([move('leaves', 1), move('comes', 2, 'lumi')]);
     expect(['ines', 'lumi', 'oskar'].map((id) => isHereNow(presence, id))).toEqual([false, true, true]);
     expect(['ines', 'lumi', 'oskar'].map((id) => isPresent(presence, id, 1))).toEqual([false, false, true]);
@@ -54,10 +54,10 @@ describe('the marks of a run', () => {
   it('are what was pressed, and finished for whoever was there when the bell rang', () => {
     const state = runState([...bells(3), move('leaves', 1), move('comes', 2)]);
     const presses = [{ round: 1, fighterId: 'oskar', done: 'part' as const, quality: null }];
-    const told = marksAt(state, ['ines', 'oskar'], presses).map(
+    const reported = marksAt(state, ['ines', 'oskar'], presses).map(
       (mark) => `${mark.round} ${mark.fighterId} ${mark.done}`,
     );
-    expect(told).toEqual([
+    expect(reported).toEqual([
       '0 ines finished',
       '0 oskar finished',
       '1 oskar part',

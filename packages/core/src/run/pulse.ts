@@ -2,7 +2,7 @@ import type { Seconds } from '../units/index.ts';
 import type { EpochMs } from './runEvent.ts';
 import type { RunState } from './runState.ts';
 
-/** Where the device that plays a run hears it stand, told every second. */
+/** Where the device that plays a run hears it stand, reported every second. */
 export interface Pulse {
   readonly at: EpochMs;
   readonly phase: 'ready' | 'running' | 'held' | 'over';

@@ -35,8 +35,8 @@ export function tooLong(seconds: Seconds, longest: Seconds): string {
 
 /**
  * Reads a WAV file: 8, 16, 24 or 32-bit PCM or 32 or 64-bit float, any number of channels, which are brought together
- * into one; of channels that cancel each other the loudest is taken. A length that is not told goes to the end. What cannot be read
- * is told in a sentence, and what is longer than `longest` before any of it is read.
+ * into one; of channels that cancel each other the loudest is taken. A length that is not reported goes to the end. What cannot be read
+ * is reported in a sentence, and what is longer than `longest` before any of it is read.
  *
  * @example
  * readWav(new Uint8Array(4)).ok // false

@@ -2,7 +2,7 @@ import type { Seconds } from '../units/index.ts';
 import { seededRandom } from '../units/index.ts';
 import type { Sound } from './wav.ts';
 
-/** Ticks and bells; every kind can be told from the others with eyes shut. */
+/** Ticks and bells; every kind can be distinguished from the others with eyes shut. */
 export type SynthSound =
   'tick-bar' | 'tick-beat' | 'tick-half' | 'count-in' | 'last-five' | 'bell-start' | 'bell-end';
 

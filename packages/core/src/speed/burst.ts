@@ -17,7 +17,7 @@ export interface BurstSummary extends CountSummary {
 }
 
 /**
- * What counts of a trial of a test: the number that was told, or its instants; of a burst those within its time.
+ * What counts of a trial of a test: the number that was reported, or its instants; of a burst those within its time.
  *
  * @example
  * countOf({ said: 23, instants: [] }, { kind: 'burst', seconds: 10 }) // 23
@@ -49,7 +49,7 @@ export function summariseBurst(instants: readonly Seconds[], seconds: Seconds): 
 }
 
 /**
- * Sums up a burst of `seconds` of which somebody told the number.
+ * Sums up a burst of `seconds` of which somebody reported the number.
  *
  * @example
  * summariseCount(23, 10).perSecond // 2.3
@@ -65,7 +65,7 @@ export interface TrialSummary {
 }
 
 /**
- * Best, median and number of trials, always told together; null without trials. `better` says which end is best.
+ * Best, median and number of trials, always reported together; null without trials. `better` says which end is best.
  *
  * @example
  * summariseTrials([30, 26, 22], 'higher') // { best: 30, median: 26, trials: 3 }

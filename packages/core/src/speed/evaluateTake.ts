@@ -63,7 +63,7 @@ export interface FighterTake {
   readonly landed: LandedRound;
   /** Onsets that may have been strikes and do not count. */
   readonly doubtful: number;
-  /** How often a strike could not have been told from a tick. */
+  /** How often a strike could not have been distinguished from a tick. */
   readonly unheard: number;
   readonly trials: readonly TakeTrial[];
 }

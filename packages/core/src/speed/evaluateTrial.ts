@@ -9,7 +9,7 @@ import { reactions } from './reactions.ts';
 export interface EvaluatedTrial {
   /** The strikes that count, by the clock of the trial, in order; of a burst those within its time. */
   readonly instants: readonly Seconds[];
-  /** Seconds, the median of what was done in it; null for a burst, and where nothing could be told. */
+  /** Seconds, the median of what was done in it; null for a burst, and where nothing could be reported. */
   readonly value: Seconds | null;
   /** All whole times through, or all answers, that the median is of. */
   readonly times: readonly Seconds[];

@@ -44,10 +44,10 @@ const bpmOf = (cycle: Cycle): Bpm => Math.round(60 / cycle.beatSeconds);
 export function ladderAdvice({ rounds, round, book, people, quality }: Ladder): LadderAdvice | null {
   const done = rounds[round]?.cycles.at(-1);
   if (!done) return null;
-  const setsOf = (told: (of: number) => SetQuality | null) =>
+  const setsOf = (qualityOf: (of: number) => SetQuality | null) =>
     rounds.slice(0, round + 1).flatMap(({ cycles }, i) => {
       const last = cycles.findLast(({ combo }) => combo === done.combo);
-      const said = told(i);
+      const said = qualityOf(i);
       return last && said ? [{ bpm: bpmOf(last), quality: said }] : [];
     });
   const ofAll = (i: number): SetQuality | null => setQuality(people.map(({ id }) => quality(i, id)));

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { nextTempo, setQuality, type TempoSet } from './nextTempo.ts';
 
-const sets = (...told: readonly (readonly [number, TempoSet['quality']])[]): TempoSet[] =>
-  told.map(([bpm, quality]) => ({ bpm, quality }));
+const sets = (...reported: readonly (readonly [number, TempoSet['quality']])[]): TempoSet[] =>
+  reported.map(([bpm, quality]) => ({ bpm, quality }));
 
 describe('nextTempo', () => {
   it.each([

@@ -41,6 +41,6 @@ export function reactions(calls: readonly Seconds[], impacts: readonly Seconds[]
     if (answer === undefined) unanswered.push(i);
     return answer === undefined ? null : answer - call;
   });
-  const told = times.filter((time) => time !== null);
-  return { times, anticipated, unanswered, summary: summariseTrials(told, 'lower') };
+  const answered = times.filter((time) => time !== null);
+  return { times, anticipated, unanswered, summary: summariseTrials(answered, 'lower') };
 }

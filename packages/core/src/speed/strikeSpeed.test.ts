@@ -31,11 +31,11 @@ describe('comboTime', () => {
 
 describe('reactions', () => {
   it('go from the call to the first impact; guesses are set aside and counted', () => {
-    const told = reactions([1, 4, 7, 10], [1.35, 1.6, 3.9, 7.42, 13]);
-    expect(told.times.map((time) => time && Number(time.toFixed(2)))).toEqual([0.35, null, 0.42, null]);
-    expect([told.anticipated, told.unanswered]).toEqual([[1], [3]]);
-    expect(told.summary).toMatchObject({ trials: 2 });
-    expect(told.summary!.best).toBeCloseTo(0.35, 9);
+    const reported = reactions([1, 4, 7, 10], [1.35, 1.6, 3.9, 7.42, 13]);
+    expect(reported.times.map((time) => time && Number(time.toFixed(2)))).toEqual([0.35, null, 0.42, null]);
+    expect([reported.anticipated, reported.unanswered]).toEqual([[1], [3]]);
+    expect(reported.summary).toMatchObject({ trials: 2 });
+    expect(reported.summary!.best).toBeCloseTo(0.35, 9);
   });
   it('the end of one answer is no guess at the next call', () => {
     expect(reactions([1, 2.5], [1.4, 2.3, 2.9]).anticipated).toEqual([]);

@@ -10,7 +10,7 @@ describe('a hall', () => {
       calibration: { quiet: -60, strike: -20, leastStrength: -30, warning: '' },
     });
   });
-  it('that is nearly as loud as the strikes is told, and one that is louder too', () => {
+  it('that is nearly as loud as the strikes is reported, and one that is louder too', () => {
     const near = calibrate([-28, -27, -28], strikes);
     expect(near.ok && near.calibration.warning).toContain('nearly as loud');
     const loud = calibrate([-15, -16, -15], strikes);

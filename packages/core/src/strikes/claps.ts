@@ -26,7 +26,7 @@ const APART: { readonly min: Seconds; readonly max: Seconds } = { min: 0.15, max
 const ALONE: Seconds = 0.6;
 /** The room is what was heard in about the last two seconds. */
 const ROOM: Seconds = 2;
-/** What is louder than so many times the room is told as so much. */
+/** What is louder than so many times the room is reported as so much. */
 const LOUDER = 4;
 
 /** A sudden sound that may be a clap. */
@@ -108,8 +108,8 @@ export class ClapDetector {
     } else if (newest && newest.isClap === null && since >= OVER_AFTER)
       newest.isClap = high < newest.peak * GONE && newest.peak > newest.low * LEAST_HIGH;
     // What is sudden says little of the room, and so does its echo.
-    const told = Math.min(high, LOUDER * this.room);
-    this.room += (told - this.room) * (this.pieceSeconds / ROOM);
+    const capped = Math.min(high, LOUDER * this.room);
+    this.room += (capped - this.room) * (this.pieceSeconds / ROOM);
     this.last = [this.last[1], high];
     return this.pairAt(now);
   }

@@ -5,11 +5,11 @@ import type { Reprocessed } from './own/SecondPass.ts';
 
 /** Two instants so near each other tell of the same strike: two strikes are no nearer than twice that. */
 const SAME: Seconds = 0.035;
-/** Where it was heard again this much off, it was told at the wrong instant. */
+/** Where it was heard again this much off, it was reported at the wrong instant. */
 const OFF: Seconds = 0.01;
 
 /**
- * What stands of all that was told: what was withdrawn is left out, and what was told later takes its place in time.
+ * What stands of all that was reported: what was withdrawn is left out, and what was reported later takes its place in time.
  *
  * @example
  * validOnsets([{ at: 1 }, { at: 3 }, { at: 1, withdrawn: true }, { at: 2 }]) // [{ at: 2 }, { at: 3 }]
@@ -28,17 +28,17 @@ export function validOnsets<T extends OnsetReport>(reports: readonly T[]): T[] {
 }
 
 /**
- * What is to be told where strikes were heard again: those that were told and are none, and those that are new. One whose instant or
+ * What is to be reported where strikes were heard again: those that were reported and are none, and those that are new. One whose instant or
  * whose doubt changed is both.
  *
  * @example
  * correctionsBy([{ at: 1, strength: -20 }], { from: 0, until: 9, onsets: [] }).withdrawn.length // 1
  */
 export function correctionsBy(
-  told: readonly LoudOnset[],
+  reported: readonly LoudOnset[],
   { from, until, onsets }: Reprocessed,
 ): { readonly withdrawn: LoudOnset[]; readonly added: LoudOnset[] } {
-  const withdrawn = told.filter(({ at }) => at >= from && at < until);
+  const withdrawn = reported.filter(({ at }) => at >= from && at < until);
   const added = onsets.filter((onset) => {
     const same = nearestOf(withdrawn, onset.at, OFF);
     if (!same || same.doubtful !== onset.doubtful) return true;

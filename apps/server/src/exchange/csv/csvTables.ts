@@ -10,8 +10,8 @@ export type CsvLine = Readonly<Record<string, string>>;
 interface Column {
   readonly name: string;
   readonly about: string;
-  /** Only told: it is not read again. */
-  readonly told?: true;
+  /** Only reported: it is not read again. */
+  readonly isForReading?: true;
 }
 
 /** A table that is taken away and brought in as CSV. */
@@ -38,7 +38,7 @@ const split = (cell: string): string[] =>
     .map((each) => each.trim())
     .filter((each) => each !== '');
 
-/** Reads every line; `read` gives null where a sentence was told. */
+/** Reads every line; `read` gives null where a sentence was reported. */
 function readLines<T>(
   lines: readonly CsvLine[],
   read: (line: CsvLine, tell: (column: string, message: string) => null) => T | null,
@@ -75,7 +75,7 @@ const fighters: CsvTable = {
     {
       name: 'fit',
       about:
-        'yes or no; of somebody who is here already it is only told: it is said on the page, with a reason',
+        'yes or no; of somebody who is here already it is for reading only: change it on the page, with a reason',
     },
     { name: 'height_cm', about: 'empty where nobody measured' },
     { name: 'keep_apart', about: 'ids of those who should not be partners, with ; between' },
@@ -125,11 +125,11 @@ const results: CsvTable = {
   columns: [
     { name: 'id', about: 'made here; leave it empty for a new mark' },
     { name: 'run', about: 'id of the session that was held' },
-    { name: 'session', about: 'its title, only told', told: true },
+    { name: 'session', about: 'its title, for reading only', isForReading: true },
     { name: 'round', about: 'which round of it, from 1 on' },
-    { name: 'round_title', about: 'its title, only told', told: true },
+    { name: 'round_title', about: 'its title, for reading only', isForReading: true },
     { name: 'fighter', about: 'id of the fighter' },
-    { name: 'fighter_name', about: 'only told', told: true },
+    { name: 'fighter_name', about: 'for reading only', isForReading: true },
     { name: 'done', about: 'finished, part or sat-out' },
     { name: 'quality', about: 'clean, loose or wild; may be empty' },
     { name: 'seconds', about: 'of a part: how far, from the start of the round; may be empty' },
@@ -185,10 +185,10 @@ const attempts: CsvTable = {
   columns: [
     { name: 'id', about: 'made here; leave it empty for a new trial' },
     { name: 'fighter', about: 'id of the fighter' },
-    { name: 'fighter_name', about: 'only told', told: true },
+    { name: 'fighter_name', about: 'for reading only', isForReading: true },
     { name: 'run', about: 'id of the session that was held; empty for none' },
     { name: 'test', about: 'id of the test' },
-    { name: 'test_title', about: 'only told', told: true },
+    { name: 'test_title', about: 'for reading only', isForReading: true },
     { name: 'lead', about: 'left or right' },
     { name: 'count', about: 'how many; where there are instants, what counts of them' },
     { name: 'value', about: 'seconds that a combo or an answer took; empty for a burst' },

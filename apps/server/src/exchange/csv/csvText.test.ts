@@ -46,11 +46,11 @@ describe('a table', () => {
     ['no head', '', /first line names the columns/],
     ['an open quotation mark', 'id,name\na,"Ama', /not closed/],
     ['signs that no text has', 'id,name\na,A\0', /signs that no text has/],
-  ])('with %s is told', (_, text, sentence) => {
+  ])('with %s is reported', (_, text, sentence) => {
     const result = read(text);
     expect(result.ok === false && result.message).toMatch(sentence);
   });
-  it('that is not in UTF-8 is told', () => {
+  it('that is not in UTF-8 is reported', () => {
     const result = readCsv(Uint8Array.from([0x69, 0x64, 0x0a, 0xe9]), COLUMNS);
     expect(result.ok === false && result.message).toMatch(/not written in UTF-8/);
   });

@@ -30,7 +30,7 @@ export const CSV_LINES = 50_000;
 
 /**
  * Reads CSV with a head: commas, semicolons or tabs between the cells, any line ends, with a byte order mark or without. Columns may
- * stand in any order and be missing; one that is not known is told.
+ * stand in any order and be missing; one that is not known is reported.
  */
 export function readCsv(bytes: Uint8Array, columns: readonly string[]): ReadCsv {
   if (bytes.length > CSV_BYTES)

@@ -16,14 +16,14 @@ import type { WholeGymFile } from './readGym.ts';
 /** A file as it fits into this gym, and what had to be made to fit, in sentences. */
 export interface AdaptedFile {
   readonly file: GymFile;
-  readonly told: readonly string[];
+  readonly notes: readonly string[];
 }
 
-type Step = (here: WholeGymFile, file: GymFile, told: string[]) => GymFile;
+type Step = (here: WholeGymFile, file: GymFile, notes: string[]) => GymFile;
 
 /** Puts a file into the terms of the gym that it is brought into. */
 export function adaptFile(here: WholeGymFile, file: GymFile): AdaptedFile {
-  const told: string[] = [];
+  const notes: string[] = [];
   const steps: readonly Step[] = [
     withOwnGrades,
     withOwnMoves,
@@ -33,11 +33,11 @@ export function adaptFile(here: WholeGymFile, file: GymFile): AdaptedFile {
     withEventsInPlace,
     withoutRemoved,
   ];
-  return { file: steps.reduce((now, step) => step(here, now, told), file), told };
+  return { file: steps.reduce((now, step) => step(here, now, notes), file), notes };
 }
 
 /** A grade that this gym has under another id is the one that it has. */
-function withOwnGrades(here: WholeGymFile, file: GymFile, told: string[]): GymFile {
+function withOwnGrades(here: WholeGymFile, file: GymFile, notes: string[]): GymFile {
   const own = new Map(here.grades.map(({ id, name }) => [name.trim().toLowerCase(), id]));
   const known = new Set(here.grades.map(({ id }) => id));
   const ids = new Map<string, string>();
@@ -45,7 +45,7 @@ function withOwnGrades(here: WholeGymFile, file: GymFile, told: string[]): GymFi
     const other = own.get(name.trim().toLowerCase());
     if (known.has(id) || other === undefined || other === id) continue;
     ids.set(id, other);
-    told.push(`“${name}” of the file is the grade “${name}” that is here.`);
+    notes.push(`“${name}” of the file is the grade “${name}” that is here.`);
   }
   if (ids.size === 0) return file;
   const idOf = (id: string): string => ids.get(id) ?? id;
@@ -84,7 +84,7 @@ function withOwnMoves(here: WholeGymFile, file: GymFile): GymFile {
 }
 
 /** A part of a gym does not change the number map: its lines are written anew where the numbers mean something else here. */
-function withOwnNumbers(here: WholeGymFile, file: GymFile, told: string[]): GymFile {
+function withOwnNumbers(here: WholeGymFile, file: GymFile, notes: string[]): GymFile {
   if (file.whole || !file.numbers) return file;
   const codes = new Set(here.moves.map(({ code }) => code));
   const all = [...here.moves, ...(file.moves ?? []).filter(({ code }) => !codes.has(code))];
@@ -120,7 +120,7 @@ function withOwnNumbers(here: WholeGymFile, file: GymFile, told: string[]): GymF
     })),
   });
   if (n > 0)
-    told.push(
+    notes.push(
       `${n} ${n === 1 ? 'line is' : 'lines are'} written anew: the numbers of the file mean other moves here.`,
     );
   return adapted;
@@ -134,7 +134,7 @@ function bookOf(moves: readonly FileMove[], numbers: readonly NumberedMoveDto[])
 }
 
 /** Two combos of a grade never have one number: the one that is brought in takes the next free one. */
-function withFreeNumbers(here: WholeGymFile, file: GymFile, told: string[]): GymFile {
+function withFreeNumbers(here: WholeGymFile, file: GymFile, notes: string[]): GymFile {
   if (!file.combos) return file;
   const inFile = new Set(file.combos.map(({ id }) => id));
   const taken = new Map<string, FileCombo>();
@@ -156,14 +156,14 @@ function withFreeNumbers(here: WholeGymFile, file: GymFile, told: string[]): Gym
     const numbered = { ...combo, number: kept?.gradeId === gradeId ? kept.number : 1 };
     while (taken.has(placeOf(numbered)) && numbered.number < 99) numbered.number += 1;
     taken.set(placeOf(numbered), numbered);
-    told.push(`“${combo.title}” takes number ${numbered.number}: ${combo.number} is “${other.title}” here.`);
+    notes.push(`“${combo.title}” takes number ${numbered.number}: ${combo.number} is “${other.title}” here.`);
     return numbered;
   });
   return { ...file, combos };
 }
 
 /** Of two words about who may train the newer one stands, wherever the file comes from. */
-function withNewerMarks(here: WholeGymFile, file: GymFile, told: string[]): GymFile {
+function withNewerMarks(here: WholeGymFile, file: GymFile, notes: string[]): GymFile {
   if (!file.fighters) return file;
   const known = new Map(here.fighters.map((fighter) => [fighter.id, fighter]));
   const timeOf = ({ fitAt }: FileFighter): number => (fitAt === null ? 0 : Date.parse(fitAt));
@@ -174,7 +174,7 @@ function withNewerMarks(here: WholeGymFile, file: GymFile, told: string[]): GymF
       if (!kept || timeOf(kept) <= timeOf(fighter)) return fighter;
       const { fit, fitReason, fitBy, fitAt } = kept;
       if (fit !== fighter.fit)
-        told.push(
+        notes.push(
           `${kept.name} stays ${fit ? 'fit' : 'not fit'} to train: that was said after this file was made.`,
         );
       return { ...fighter, fit, fitReason, fitBy, fitAt };

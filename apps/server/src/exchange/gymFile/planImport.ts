@@ -12,7 +12,7 @@ export type ImportPlan =
   | { readonly ok: true; readonly report: ImportReport; readonly write: GymToWrite }
   | { readonly ok: false; readonly errors: readonly FieldError[] };
 
-/** So many faults of a file are told. */
+/** So many faults of a file are reported. */
 const MOST_TOLD = 50;
 
 /**
@@ -25,7 +25,7 @@ export async function planImport(
   wanted: GymFile,
   described: readonly Part[] = PARTS,
 ): Promise<ImportPlan> {
-  const { file, told } = adaptFile(here, wanted);
+  const { file, notes } = adaptFile(here, wanted);
   const parts: Compared[] = [];
   for (const part of described.filter(({ name }) => name !== 'numbers')) {
     const items = itemsOf(file, part.name);
@@ -47,7 +47,7 @@ export async function planImport(
     ok: true,
     report: {
       done: false,
-      told: [...told, ...gaps],
+      notes: [...notes, ...gaps],
       parts: [
         ...(file.gym
           ? [{ name: 'settings of the gym', added: 0, changed: gym ? 1 : 0, same: gym ? 0 : 1 }]
@@ -56,7 +56,7 @@ export async function planImport(
           ? [{ name: 'number map', added: 0, changed: changesNumbers ? 1 : 0, same: changesNumbers ? 0 : 1 }]
           : []),
         ...parts.map(({ name, added, changed, same }) => ({
-          name: described.find((part) => part.name === name)!.told,
+          name: described.find((part) => part.name === name)!.label,
           added: added.length,
           changed: changed.length,
           same,
@@ -73,7 +73,7 @@ const sorted = (numbers: readonly unknown[]): Item[] =>
 type Compared = PartToWrite & { readonly same: number };
 
 /** What a file says nothing of and what stays as it is here. */
-function untold({ keeps }: Part, raw: Item, kept: Item): Item {
+function keptFields({ keeps }: Part, raw: Item, kept: Item): Item {
   return Object.fromEntries(keeps.filter((key) => raw[key] === undefined).map((key) => [key, kept[key]]));
 }
 
@@ -88,7 +88,7 @@ async function compared(part: Part, here: readonly Item[], file: readonly Item[]
     // As it will be read again: what the file may leave out takes its usual value.
     const read = plain(part.fromRow(part.toRow(raw)));
     const kept = known.get(keyOf(part, read));
-    const item = kept ? { ...read, ...untold(part, raw, kept) } : read;
+    const item = kept ? { ...read, ...keptFields(part, raw, kept) } : read;
     if (kept === undefined) added.push(item);
     else if (!isDeepStrictEqual(kept, item) && takesPlace(part.name, kept, item)) changed.push(item);
   }

@@ -10,7 +10,7 @@ export type ReadFile =
 /** What each of a group of partners does in each turn is the one list of lists. */
 const LISTS_OF_LISTS = ['turns'];
 
-/** So many faults of a file are told. */
+/** So many faults of a file are reported. */
 const MOST_TOLD = 50;
 
 /**
@@ -21,17 +21,21 @@ const UPGRADES: Readonly<Record<number, (file: Record<string, unknown>) => Recor
 
 /** Reads the bytes of a file and checks every field of it, with sentences for what is wrong. */
 export function readFile(bytes: Uint8Array): ReadFile {
-  let told: unknown;
+  let parsed: unknown;
   try {
-    told = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));
+    parsed = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));
   } catch {
     return refused('This file is not written in JSON.');
   }
-  if (typeof told !== 'object' || told === null || (told as { format?: unknown }).format !== GYM_FILE_FORMAT)
+  if (
+    typeof parsed !== 'object' ||
+    parsed === null ||
+    (parsed as { format?: unknown }).format !== GYM_FILE_FORMAT
+  )
     return refused(`This is no file of a gym: its format is not “${GYM_FILE_FORMAT}”.`, 'format');
-  if (!isKeepable(told, LISTS_OF_LISTS))
+  if (!isKeepable(parsed, LISTS_OF_LISTS))
     return refused('This file holds signs that no text has, or lists of what is no thing.');
-  const file = upgraded(told as Record<string, unknown>);
+  const file = upgraded(parsed as Record<string, unknown>);
   if (typeof file === 'string') return refused(file, 'version');
   const errors = checkFields(GymFile, file);
   if (errors.length > 0)

@@ -79,7 +79,7 @@ describe('a table that is added to it', () => {
   const own = { id: 'l1', fighterId: 'ada', note: 'left shin pad' };
   const other = { id: 'l2', fighterId: 'bo', note: '' };
 
-  it('is imported, with what it would do told before, and exported again', async () => {
+  it('is imported, with what it would do reported before, and exported again', async () => {
     const plan = await bringIn({ lockers: [own, other] });
     expect(plan.ok && plan.report.parts.find((each) => each.name === 'lockers')).toMatchObject({ added: 2 });
     expect(itemsOf(await read())).toEqual([own, other]);

@@ -16,7 +16,7 @@ type Row = Record<string, unknown>;
 export interface Part {
   readonly name: PartName;
   /** What its things are called, as a report tells them. */
-  readonly told: string;
+  readonly label: string;
   readonly table: PgTable;
   /** What tells two of its things apart. */
   readonly keys: readonly string[];
@@ -43,7 +43,7 @@ interface More extends Partial<Pick<Part, 'keys' | 'inOrder' | 'keeps' | 'refers
 }
 
 /** Describes a table: what is not said is as most tables are. */
-export function part(name: PartName, told: string, table: PgTable, more: More = {}): Part {
+export function part(name: PartName, label: string, table: PgTable, more: More = {}): Part {
   const columns = getTableColumns(table);
   const isDate = (key: string): boolean => columns[key]?.dataType === 'date';
   const plainRow = (item: Item): Row =>
@@ -62,7 +62,7 @@ export function part(name: PartName, told: string, table: PgTable, more: More = 
   const { also, toRow, fromRow } = more;
   return {
     name,
-    told,
+    label,
     table,
     keys,
     inOrder,

@@ -119,9 +119,9 @@ async function upsert(
   rows: readonly Record<string, unknown>[],
 ): Promise<void> {
   const columns: Record<string, PgColumn> = getTableColumns(table);
-  const told = new Set(rows.flatMap((row) => Object.keys(row)));
+  const given = new Set(rows.flatMap((row) => Object.keys(row)));
   const set: Record<string, SQL> = Object.fromEntries(
-    [...told]
+    [...given]
       .filter((key) => !keys.includes(key))
       .map((key) => [key, sql.raw(`excluded."${columns[key]!.name}"`)]),
   );

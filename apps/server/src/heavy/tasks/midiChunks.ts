@@ -7,7 +7,7 @@ const BEFORE = 8;
 const TRACK_COUNT_AT = BEFORE + 2;
 const HEAD_BYTES = 6;
 
-/** Chunks of other kinds are left out, as the format wants it; what is cut off is told, so that nothing is missing in silence. */
+/** Chunks of other kinds are left out, as the format wants it; what is cut off is reported, so that nothing is missing in silence. */
 export function midiTracksOf(bytes: Uint8Array): MidiChunks {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const kindAt = (at: number): string => String.fromCharCode(...bytes.subarray(at, at + 4));
@@ -26,10 +26,10 @@ export function midiTracksOf(bytes: Uint8Array): MidiChunks {
     if (isTrack) tracks.push(bytes.subarray(at, end));
     at = end;
   }
-  const told = view.getUint16(TRACK_COUNT_AT);
-  if (tracks.length < told)
+  const declared = view.getUint16(TRACK_COUNT_AT);
+  if (tracks.length < declared)
     return refused(
-      `This MIDI file is cut off: it says that it has ${told} ${told === 1 ? 'track' : 'tracks'}, and ${tracks.length} are there.`,
+      `This MIDI file is cut off: it says that it has ${declared} ${declared === 1 ? 'track' : 'tracks'}, and ${tracks.length} are there.`,
     );
   const whole = new Uint8Array(tracks.reduce((sum, { length }) => sum + length, head.length));
   whole.set(head);

@@ -10,7 +10,7 @@ export type ReadRhythm =
 
 /** Microseconds of a beat where a file names no tempo. */
 const USUAL_BEAT = 500_000;
-/** So many tracks with notes are told. */
+/** So many tracks with notes are reported. */
 const MOST_TRACKS = 200;
 
 interface Timed {

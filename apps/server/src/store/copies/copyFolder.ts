@@ -42,10 +42,10 @@ export class CopyFolder {
     const names = await readdir(this.folder).catch(() => [] as string[]);
     const copies = await Promise.all(
       names.map(async (name): Promise<KeptCopy | null> => {
-        const told = NAME.exec(name);
-        const reason = told?.[6] as Reason | undefined;
-        if (!told || !reason || !(reason in REASONS)) return null;
-        const [, day, hour, minute, second, ms] = told;
+        const match = NAME.exec(name);
+        const reason = match?.[6] as Reason | undefined;
+        if (!match || !reason || !(reason in REASONS)) return null;
+        const [, day, hour, minute, second, ms] = match;
         const { size } = await stat(join(this.folder, name));
         const madeAt = new Date(`${day}T${hour}:${minute}:${second}.${ms}Z`);
         return { name, madeAt, reason, bytes: size };

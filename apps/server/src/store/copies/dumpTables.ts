@@ -10,7 +10,7 @@ export interface CopyHead {
   readonly format: typeof COPY_FORMAT;
   readonly madeAt: string;
   readonly why: string;
-  /** When the newest migration was written, by which it is told among those of the server. */
+  /** When the newest migration was written, by which it is reported among those of the server. */
   readonly migration: number;
   readonly tables: readonly { readonly name: string; readonly rows: number }[];
 }

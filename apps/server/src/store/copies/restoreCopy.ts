@@ -31,7 +31,7 @@ function headOf(line: string | undefined): CopyHead {
     const head = JSON.parse(line ?? '') as CopyHead;
     if (head.format === COPY_FORMAT && Array.isArray(head.tables)) return head;
   } catch {
-    // told below
+    // reported below
   }
   throw new BrokenCopy('This is no copy of a gym.');
 }

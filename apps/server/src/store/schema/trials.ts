@@ -40,7 +40,7 @@ export const attempts = pgTable(
     heard: jsonb('heard').$type<HeardTrial>(),
     /** What counts of it, so that best and median need to read none. */
     count: integer('count').notNull(),
-    /** Seconds, where the test asks how long; null where nothing could be told. */
+    /** Seconds, where the test asks how long; null where nothing could be reported. */
     value: doublePrecision('value'),
     at: at('at').notNull(),
     /** What a clock said that was wrong. */

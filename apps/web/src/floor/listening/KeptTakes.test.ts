@@ -22,7 +22,7 @@ const bag: Listener = {
   device: '',
   detector: null,
   leastStrength: null,
-  told: '',
+  status: '',
 };
 const take = (change: Partial<Take> = {}): Take => ({
   listener: bag,
@@ -67,7 +67,7 @@ describe('what is kept of takes', () => {
     const { keep } = book();
     const first = take();
     expect(keep([first], ebb, flow)).toBe(2);
-    expect(keep([{ ...first, listener: { ...bag, told: 'It is gone.' } }], trial('ines', 'Gale', []))).toBe(
+    expect(keep([{ ...first, listener: { ...bag, status: 'It is gone.' } }], trial('ines', 'Gale', []))).toBe(
       0,
     );
     expect(keep([take({ onsets: [{ at: 3 }] })], ebb, flow)).toBe(0);

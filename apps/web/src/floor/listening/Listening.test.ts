@@ -8,7 +8,7 @@ const pad: Listener = {
   device: 'Built-in',
   detector: 'strikes 1',
   leastStrength: null,
-  told: '',
+  status: '',
 };
 const at = (...instants: number[]) => instants.map((each) => ({ at: each }));
 
@@ -23,7 +23,7 @@ describe('what stations hear', () => {
     expect(listening.hears('s1', 0, 5, at(6))).toBe(3);
     expect(listening.of(0)[0]!.onsets.map((onset) => onset.at)).toEqual([1, 2, 3]);
   });
-  it('is put right where a strike was none, or is told late, whoever lost which piece', () => {
+  it('is put right where a strike was none, or is reported late, whoever lost which piece', () => {
     const listening = new Listening();
     listening.comes(pad);
     listening.hears('s1', 0, 0, at(1, 3, 5));
@@ -47,10 +47,10 @@ describe('what stations hear', () => {
     const listening = new Listening();
     listening.comes(pad);
     listening.hears('s1', 0, 0, at(1));
-    listening.comes({ ...pad, told: 'gone' });
+    listening.comes({ ...pad, status: 'gone' });
     listening.leaves('s1');
     expect(listening.listeners).toEqual([]);
-    expect(listening.of(0)).toMatchObject([{ listener: { told: 'gone' }, onsets: at(1) }]);
+    expect(listening.of(0)).toMatchObject([{ listener: { status: 'gone' }, onsets: at(1) }]);
   });
   it('is theirs who stand there, until the work is over; whoever stands there then, it was not theirs', () => {
     const listening = new Listening();
@@ -60,11 +60,11 @@ describe('what stations hear', () => {
     listening.comes({ ...pad, fighterIds: ['oskar'] });
     expect(listening.of(0)).toMatchObject([{ listener: { fighterIds: ['oskar'] } }]);
     listening.settle(0);
-    listening.comes({ ...pad, fighterIds: ['nia'], told: 'busy' });
+    listening.comes({ ...pad, fighterIds: ['nia'], status: 'busy' });
     listening.hears('s1', 0, 1, at(2));
     listening.hears('s1', 1, 0, at(1));
     expect(listening.of(0)).toMatchObject([
-      { listener: { fighterIds: ['oskar'], told: 'busy' }, onsets: at(1, 2) },
+      { listener: { fighterIds: ['oskar'], status: 'busy' }, onsets: at(1, 2) },
     ]);
     expect(listening.of(1)).toMatchObject([{ listener: { fighterIds: ['nia'] } }]);
     listening.again(0);

@@ -15,7 +15,7 @@ export interface Listener {
   readonly detector: string | null;
   readonly leastStrength: number | null;
   /** What is to be known: that it is gone, that something was lost; empty while all is well. */
-  readonly told: string;
+  readonly status: string;
 }
 
 /** What a listener heard of a round, once through it. */
@@ -36,8 +36,8 @@ export class Listening {
   takes: readonly Take[] = [];
   listeners: readonly Listener[] = [];
   private times = new Map<number, number>();
-  /** All that was told for a take, also what was withdrawn. */
-  private readonly told = new Map<string, readonly OnsetReport[]>();
+  /** All that was reported for a take, also what was withdrawn. */
+  private readonly reports = new Map<string, readonly OnsetReport[]>();
   /** Rounds, each time through them, whose strikes are theirs who stood there by then. */
   private readonly settled = new Set<string>();
   private readonly watchers = new Set<() => void>();
@@ -76,29 +76,29 @@ export class Listening {
   }
 
   /**
-   * Takes what was told of a round, from the `since`th of it on, and gives how many are known by now: who tells from a later one on has
-   * to tell what is missing first. The same told twice is heard once. It listens since `from` in the round.
+   * Takes what was reported about a round, from the `since`th of it on, and gives how many are known by now: who tells from a later one on has
+   * to tell what is missing first. The same reported twice is heard once. It listens since `from` in the round.
    */
-  hears(id: string, round: number, since: number, told: readonly OnsetReport[], from: Seconds = 0): number {
+  hears(id: string, round: number, since: number, added: readonly OnsetReport[], from: Seconds = 0): number {
     const listener = this.listeners.find((each) => each.id === id);
     if (!listener) return 0;
     const time = this.times.get(round) ?? 0;
     const isThis = (take: Take): boolean =>
       take.listener.id === id && take.round === round && take.time === time;
     const before = this.takes.find(isThis) ?? { listener, round, onsets: [], isDropped: false, time, from };
-    const known = this.told.get(`${id} ${round} ${time}`) ?? [];
+    const known = this.reports.get(`${id} ${round} ${time}`) ?? [];
     if (since > known.length) return known.length;
-    const all = [...known.slice(0, since), ...told];
+    const all = [...known.slice(0, since), ...added];
     if (all.length < known.length) return known.length;
-    if (told.length === 0 && this.takes.some(isThis)) return known.length;
-    this.told.set(`${id} ${round} ${time}`, all);
+    if (added.length === 0 && this.takes.some(isThis)) return known.length;
+    this.reports.set(`${id} ${round} ${time}`, all);
     this.set([...this.takes.filter((take) => !isThis(take)), { ...before, onsets: validOnsets(all) }]);
     return all.length;
   }
 
-  /** How much a listener told of a round, the last time through it. */
+  /** How much a listener reported about a round, the last time through it. */
   knownOf(id: string, round: number): number {
-    return this.told.get(`${id} ${round} ${this.times.get(round) ?? 0}`)?.length ?? 0;
+    return this.reports.get(`${id} ${round} ${this.times.get(round) ?? 0}`)?.length ?? 0;
   }
 
   /** A round begins anew: what is heard from now on is another take of it. */

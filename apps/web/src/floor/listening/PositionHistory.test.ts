@@ -14,7 +14,7 @@ function running(until: number): PositionHistory {
 }
 
 describe('where in a round a strike lay', () => {
-  it('is told of one that was just heard, and of one that is told ten seconds late', () => {
+  it('is reported about one that was just heard, and of one that is reported ten seconds late', () => {
     const history = running(62);
     expect(history.at(61.9)).toEqual({ round: 0, at: 11.9 });
     expect(history.at(62.05)).toEqual({ round: 0, at: 12.05 });
@@ -29,7 +29,7 @@ describe('where in a round a strike lay', () => {
     goesOn(history, 0, 2.5, 53, 150);
     expect(history.at(51)).toBeNull();
   });
-  it('is the last second of a round whose end was seen before the strike was told', () => {
+  it('is the last second of a round whose end was seen before the strike was reported', () => {
     const history = running(56);
     history.note(0, null, 56.25);
     expect(history.at(56.1)).toEqual({ round: 0, at: 6.1 });

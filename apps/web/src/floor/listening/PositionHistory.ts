@@ -1,7 +1,7 @@
 import { median } from 'simple-statistics';
 import { thousandths, type Seconds } from '@eurhythm/core/units';
 
-/** Nothing is told later than this: half a minute is heard again beside half a minute that comes. */
+/** Nothing is reported later than this: half a minute is heard again beside half a minute that comes. */
 const REMEMBERED: Seconds = 90;
 /** Going back by more than this is beginning anew. */
 const BACK: Seconds = 1;
@@ -17,14 +17,14 @@ interface Look {
   readonly now: Seconds;
 }
 
-/** Where strikes lay that are told by the page's clock: in which round, and where in it, however late they are told. */
+/** Where strikes lay that are known by the page's clock: in which round, and where in it, however late they are reported. */
 export class PositionHistory {
   private looks: readonly Look[] = [];
   /** How far each round was gone through when it was seen last. */
   private readonly reached = new Map<number, Seconds>();
 
   /**
-   * What is played stands here now, by the page's clock; null while it stands still. To be told a few times a second. Gives whether the
+   * What is played stands here now, by the page's clock; null while it stands still. To be reported a few times a second. Gives whether the
    * round is being begun anew, though others came in between.
    */
   note(round: number, position: Seconds | null, now: Seconds): boolean {

@@ -46,7 +46,7 @@ export class RunListening {
   private readonly kept: KeptTakes;
   /** How far each round was gone through. */
   private readonly reachedIn = new Map<number, Seconds>();
-  /** Rounds that are over; what is reported of them from then on corrects what is kept. */
+  /** Rounds that are over; what is reported about them from then on corrects what is kept. */
   private readonly over = new Set<number>();
   private readonly watchers = new Set<() => void>();
   private readonly run: ListenedRun;
@@ -98,7 +98,7 @@ export class RunListening {
 
   /** Takes what a station reports, and gives how much of it is known by now. */
   hear({ station, name, round, since, strikes, from, isGone, ...input }: StationHeardDto): StationKnownView {
-    const { source, device, latency, fighterIds, told, detector, leastStrength } = input;
+    const { source, device, latency, fighterIds, status, detector, leastStrength } = input;
     if (isGone) this.listening.leaves(station);
     else
       this.listening.comes({
@@ -109,7 +109,7 @@ export class RunListening {
         device,
         detector: detector ?? null,
         leastStrength: leastStrength ?? null,
-        told,
+        status,
       });
     const onsets = strikes.map((strike) => ({ ...strike, at: strike.at - latency }));
     return { known: this.listening.hears(station, round, since, onsets, from) };

@@ -28,7 +28,7 @@ export const listener: Listener = {
   device: 'pad-1',
   detector: null,
   leastStrength: null,
-  told: '',
+  status: '',
 };
 export const takeOf = (at: readonly number[], more: Partial<Take> = {}): Take => ({
   listener,

@@ -5,7 +5,7 @@ import type { SaveAttemptDto } from '@eurhythm/contract';
 import { heardTrial } from '../../strikeInputs/heardTrial.ts';
 import type { BurstInRound, RoundTests, StrikeResult } from './strikeResults.ts';
 
-/** What is told beside a trial: whose run it belongs to, when it was, and the lead where a line says none. */
+/** What is reported beside a trial: whose run it belongs to, when it was, and the lead where a line says none. */
 export interface TrialPlace {
   readonly lead: 'left' | 'right';
   readonly runId: string;

@@ -117,7 +117,7 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
 }
 
 function EntryFields({
-  form: { control, told },
+  form: { control, errorOf },
   gym,
   others,
 }: Pick<EntryFormProps, 'gym' | 'others'> & { form: ContractForm<SaveFighterDto> }) {
@@ -127,7 +127,7 @@ function EntryFields({
         control={control}
         name="name"
         render={({ field }) => (
-          <TextField label="Name" className="col-span-2" error={told('name')} {...field} />
+          <TextField label="Name" className="col-span-2" error={errorOf('name')} {...field} />
         )}
       />
       <Controller
@@ -137,7 +137,7 @@ function EntryFields({
           <ChoiceField
             label="Grade"
             value={value}
-            error={told('gradeId')}
+            error={errorOf('gradeId')}
             choices={gym.grades.map((grade) => ({ value: grade.id, label: grade.name }))}
             onChange={onChange}
           />
@@ -154,7 +154,12 @@ function EntryFields({
         control={control}
         name="note"
         render={({ field }) => (
-          <LongTextField label="Note for the coach" className="col-span-2" error={told('note')} {...field} />
+          <LongTextField
+            label="Note for the coach"
+            className="col-span-2"
+            error={errorOf('note')}
+            {...field}
+          />
         )}
       />
       <Controller
@@ -165,7 +170,7 @@ function EntryFields({
             label="Height, cm"
             hint="for partners of a size; empty: not measured"
             value={value ?? null}
-            error={told('height')}
+            error={errorOf('height')}
             onChange={onChange}
           />
         )}

@@ -23,8 +23,8 @@ export function FitMark({ fighter }: { fighter: FighterView }) {
   if (!mark) return null;
   const { fit, reason, by, at } = mark;
   const { name } = fighter;
-  const told = [
-    reason === '' ? 'no reason was told' : reason,
+  const parts = [
+    reason === '' ? 'no reason given' : reason,
     by === '' ? '' : `said by ${by}`,
     at === null ? '' : dates.tell(at, 'dated'),
   ].filter((part) => part !== '');
@@ -32,10 +32,10 @@ export function FitMark({ fighter }: { fighter: FighterView }) {
     <>
       {!fit && (
         <p className="mt-1 font-semibold text-caution">
-          Not fit to train: {told.join(' · ')}. Cannot join a run until the mark is lifted.
+          Not fit to train: {parts.join(' · ')}. Cannot join a run until the mark is lifted.
         </p>
       )}
-      {fit && reason !== '' && <p className="mt-1 text-sm text-quiet">Fit again: {told.join(' · ')}</p>}
+      {fit && reason !== '' && <p className="mt-1 text-sm text-quiet">Fit again: {parts.join(' · ')}</p>}
       <Button
         weight={fit ? 'bare' : 'plain'}
         className={fit ? 'mt-1 -ml-4' : 'mt-1'}
@@ -58,7 +58,7 @@ function FitForm({ id, mark, onDone }: { id: string; mark: FitView; onDone: () =
   const client = useQueryClient();
   const fit = !mark.fit;
   const form = useContractForm(SetFitDto, { fit, reason: '', by: localStorage.getItem(SAID_BY) ?? '' });
-  const { control, told } = form;
+  const { control, errorOf } = form;
   const refresh = async (): Promise<void> => {
     await client.invalidateQueries({ queryKey: ['fighters'] });
     await client.invalidateQueries({ queryKey: ['today'] });
@@ -91,7 +91,7 @@ function FitForm({ id, mark, onDone }: { id: string; mark: FitView; onDone: () =
         render={({ field }) => (
           <TextField
             label={fit ? 'What lets this fighter train again' : 'Why not'}
-            error={told('reason')}
+            error={errorOf('reason')}
             {...field}
           />
         )}
@@ -99,7 +99,7 @@ function FitForm({ id, mark, onDone }: { id: string; mark: FitView; onDone: () =
       <Controller
         control={control}
         name="by"
-        render={({ field }) => <TextField label="Who says so" error={told('by')} {...field} />}
+        render={({ field }) => <TextField label="Who says so" error={errorOf('by')} {...field} />}
       />
       <p className="text-sm text-quiet">
         Whether somebody may train is for those who are licensed to say so; this only keeps what they said.

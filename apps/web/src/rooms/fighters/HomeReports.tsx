@@ -44,12 +44,12 @@ export function HomeReports({ fighter, reports }: HomeReportsProps) {
       onError: (error) => toast.error(error.message),
     },
   );
-  /** What is mistyped, or somebody else's, is told at once, also without the server. */
+  /** What is mistyped, or somebody else's, is reported at once, also without the server. */
   const enter = (text: string): void => {
     const read = readCodeOf(fighter, text);
     if (!read.ok) return setWrong(read.message);
     setWrong('');
-    take.mutate(read.told.code);
+    take.mutate(read.report.code);
   };
   const drop = async (file: File | undefined): Promise<void> => {
     if (!file) return;
@@ -58,7 +58,7 @@ export function HomeReports({ fighter, reports }: HomeReportsProps) {
     else enter(code);
   };
   return (
-    <Part title="At home" aside="told by the fighter, not seen">
+    <Part title="At home" aside="reported by the fighter, not seen">
       <form
         className="flex flex-wrap items-start gap-3 py-3"
         onSubmit={(event) => {

@@ -24,13 +24,13 @@ export function RunRoom() {
 function RunOf({ runId }: { runId: string }) {
   // Who plays it is asked while the run is fetched.
   const [hall, deskState] = useHostDevice(runId);
-  const { data: told, error } = useQuery({
+  const { data: stored, error } = useQuery({
     ...queries.run(runId),
     refetchOnMount: 'always' as const,
     refetchOnWindowFocus: false,
   });
-  // What was done here and has not arrived, or was told before it did, is part of it.
-  const run = useMemo(() => told && withKept(told), [told]);
+  // What was done here and has not arrived, or was reported before it did, is part of it.
+  const run = useMemo(() => stored && withKept(stored), [stored]);
   const { data: plan, error: noPlan } = useQuery({ ...queries.runPlan(runId), enabled: run !== undefined });
   const { data: fighters } = useQuery(queries.fighters());
   // Whoever starts before there is anything to start with is heard all the same.

@@ -16,24 +16,24 @@ export interface RunWish {
 }
 
 /**
- * Begins a run. The server is told, and where it is away the run begins here as the server would begin it, from what was fetched
+ * Begins a run. The server is reported, and where it is away the run begins here as the server would begin it, from what was fetched
  * ahead; the server hears of it when it is back. @throws WriteRefused with the server's sentence, or that nothing was fetched ahead
  */
 export async function beginRun({ runId, sessionId, present }: RunWish): Promise<RunView> {
   const fighterIds = present.map(({ id }) => id);
   const startedAt = new Date().toISOString();
-  const told = write<RunView>(
+  const message = write<RunView>(
     putRequest(SUBJECTS.run, `runs/${runId}`, { sessionId, fighterIds, startedAt }),
   );
   let late: ReturnType<typeof setTimeout> | undefined;
   const patience = new Promise<null>((done) => (late = setTimeout(() => done(null), PATIENCE_MS)));
-  const answered = await Promise.race([told, patience]);
+  const answered = await Promise.race([message, patience]);
   clearTimeout(late);
   if (answered) return answered;
-  // What becomes of it is told on the rejectedWrites, should it be refused later.
-  told.catch(() => {});
+  // What becomes of it is reported on the rejectedWrites, should it be refused later.
+  message.catch(() => {});
   const beginning = await queryClient.ensureQueryData(queries.beginning(sessionId)).catch(() => null);
-  if (!beginning) return told;
+  if (!beginning) return message;
   const run = await begunHere(beginning, runId, present, startedAt);
   const plan = { ...beginning.plan, runId };
   await keepBegun(run, plan);

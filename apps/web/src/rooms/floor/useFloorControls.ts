@@ -23,7 +23,7 @@ export function useFloorControls(controller: RunController, undo: () => void) {
   };
   const changeTempo = (by: number): void =>
     void controller.changeTempo(by).then(
-      (told) => told && toast(told),
+      (message) => message && toast(message),
       (error: Error) => toast.error(error.message),
     );
   const free = (action: () => void) => () => !isBurst && action();

@@ -44,7 +44,7 @@ export function GradesEditor({ gym }: { gym: GymView }) {
   const change = (i: number, changes: Partial<GradeDto>): void =>
     setGrades(grades.with(i, { ...grades[i]!, ...changes }));
   const swap = (i: number, j: number): void => setGrades(grades.with(i, grades[j]!).with(j, grades[i]!));
-  const told = errors.of('grades');
+  const message = errors.of('grades');
   return (
     <Part title="Grades" aside="lowest first">
       {notice}
@@ -86,9 +86,9 @@ export function GradesEditor({ gym }: { gym: GymView }) {
           </li>
         ))}
       </ol>
-      {told !== undefined && (
+      {message !== undefined && (
         <p role="alert" className="pb-2 font-semibold text-caution">
-          {told}
+          {message}
         </p>
       )}
       <div className="flex gap-3">

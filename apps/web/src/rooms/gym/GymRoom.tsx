@@ -95,7 +95,7 @@ function School({ gym }: { gym: GymView }) {
           <SchoolFields school={school} errors={errors} onChange={change} />
         </Part>
         <div className="grid min-w-0 content-start gap-y-8">
-          <Part title="Children’s limits" aside="what is not ticked is told as a caution">
+          <Part title="Children’s limits" aside="what is not ticked gives a caution">
             <YouthTable bands={bands} school={school} errors={errors} onChange={change} />
             <p className="pt-2 text-sm text-quiet">
               Local rules come first. The strictest limits hold until somebody ticks otherwise.

@@ -10,7 +10,7 @@ import type { HallProps } from './hallProps.ts';
 import { PadPicture } from './PadPicture.tsx';
 import { groupsOf, useShownLine } from './useShownLine.ts';
 
-/** So many pads are told ahead. */
+/** So many pads are reported ahead. */
 const AHEAD = 3;
 const LEVEL_WORDS = { head: 'head high', body: 'body high', low: 'low' } as const;
 

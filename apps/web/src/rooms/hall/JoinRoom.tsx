@@ -14,9 +14,9 @@ const VIEWS: readonly (readonly [HallViewName, string, string])[] = [
 
 /** Any device joins a class with the code that the coach shows. */
 export function JoinRoom() {
-  const { code: told = '' } = useParams();
+  const { code: given = '' } = useParams();
   const navigate = useNavigate();
-  const [code, setCode] = useState(told.toUpperCase());
+  const [code, setCode] = useState(given.toUpperCase());
   const [name, setName] = useState(deviceName);
   const [refusal, setRefusal] = useState('');
   const join = async (view: HallViewName): Promise<void> => {

@@ -81,7 +81,7 @@ interface NumbersProps {
   ask(wish: Omit<WishDto, 'id'>): Promise<void>;
 }
 
-/** After a burst of the class: the numbers of those who are still open, told from here. */
+/** After a burst of the class: the numbers of those who are still open, reported from here. */
 function Numbers({ view, counting, ask }: NumbersProps) {
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const open = view.fighters.filter(({ id }) => counting.includes(id));

@@ -171,10 +171,10 @@ function StationEarRow({ kind, input, isAlone, onKind }: InputRowProps) {
       </span>
       <p
         role="status"
-        className={`min-w-0 flex-1 ${input.told === '' ? 'text-quiet' : 'font-semibold text-caution'}`}
+        className={`min-w-0 flex-1 ${input.status === '' ? 'text-quiet' : 'font-semibold text-caution'}`}
       >
-        {input.told !== ''
-          ? input.told
+        {input.status !== ''
+          ? input.status
           : !input.isOpen
             ? 'It is being opened.'
             : waiting > 0

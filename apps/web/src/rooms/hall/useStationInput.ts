@@ -29,7 +29,7 @@ function stationId(): string {
 export interface StationInput {
   readonly isOpen: boolean;
   /** Why nothing is heard, or what is to be known; empty while all is well. */
-  readonly told: string;
+  readonly status: string;
   /** How many were heard in this round, and how much of that the coach's device does not know yet. */
   readonly count: { readonly heard: number; readonly waiting: number };
 }
@@ -59,12 +59,12 @@ export function useStationInput(props: StationProps): StationInput {
       at: controller.state.phase === 'running' ? controller.position : null,
     };
   });
-  const self = useStable((input: StrikeInput | null, told: string): StationSelf => ({
+  const self = useStable((input: StrikeInput | null, status: string): StationSelf => ({
     station: stationId(),
     name,
     fighterIds: [...fighterIds],
     ...describedInput(input),
-    told,
+    status,
     isGone: input === null,
   }));
   const [teller] = useState(() => new StationTeller(self(null, ''), (heard) => member.heard(heard)));
@@ -110,7 +110,7 @@ export function useStationInput(props: StationProps): StationInput {
   }, [teller, place, session]);
   return {
     isOpen: input !== null,
-    told: failure === '' ? status : failure,
+    status: failure === '' ? status : failure,
     count: teller.countOf(burst ? BURST_ROUND : round),
   };
 }

@@ -5,7 +5,7 @@ import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, TextField, TickField } from '../../ui/Field.tsx';
 import { IconButton } from '../../ui/IconButton.tsx';
 
-/** When a risk is told: always, or only from a side or at a height. */
+/** When a risk is reported: always, or only from a side or at a height. */
 const WHEN = [
   { value: 'any', label: 'always' },
   { value: 'front', label: 'from the front side' },
@@ -18,7 +18,7 @@ type When = (typeof WHEN)[number]['value'];
 
 const whenOf = ({ side, level }: MoveRiskDto): When => side ?? level ?? 'any';
 
-function toldWhen(when: When): Pick<MoveRiskDto, 'side' | 'level'> {
+function whenFields(when: When): Pick<MoveRiskDto, 'side' | 'level'> {
   if (when === 'front' || when === 'rear') return { side: when, level: null };
   return { side: null, level: when === 'any' ? null : when };
 }
@@ -37,7 +37,7 @@ export function RiskFields({ risks, errors, onChange }: RiskFieldsProps) {
     onChange(risks.with(at, { ...risks[at]!, ...changes }));
   return (
     <fieldset className="col-span-2">
-      <legend className="text-sm font-semibold text-quiet">Risks, told at its uses</legend>
+      <legend className="text-sm font-semibold text-quiet">Risks, shown wherever it is used</legend>
       {risks.map((risk, i) => (
         <div key={i} className="grid grid-cols-[1fr_auto_auto] items-center gap-2 pt-2">
           <TextField
@@ -49,13 +49,17 @@ export function RiskFields({ risks, errors, onChange }: RiskFieldsProps) {
             onChange={(e) => set(i, { text: e.target.value })}
           />
           <ChoiceField
-            label={`When risk ${i + 1} is told`}
+            label={`When risk ${i + 1} is shown`}
             isLabelHidden
             value={whenOf(risk)}
             choices={WHEN}
-            onChange={(when) => set(i, toldWhen(when))}
+            onChange={(when) => set(i, whenFields(when))}
           />
-          <TickField label="told" checked={!risk.muted} onChange={(told) => set(i, { muted: !told })} />
+          <TickField
+            label="shown"
+            checked={!risk.muted}
+            onChange={(isShown) => set(i, { muted: !isShown })}
+          />
           <IconButton label={`Take risk ${i + 1} out`} onClick={() => onChange(risks.toSpliced(i, 1))}>
             <X size={16} />
           </IconButton>

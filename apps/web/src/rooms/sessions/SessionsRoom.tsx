@@ -76,7 +76,7 @@ function OneSession({ id }: { id: string }) {
   // One that is begun is not on the server yet.
   const { data, error } = useQuery({
     ...queries.session(id),
-    meta: { toldHere: search.has('new') },
+    meta: { reportedHere: search.has('new') },
   });
   const isNew = search.has('new') && error instanceof Refused && error.status === 404;
   const saved = useMemo(() => (data ? saveable(data) : undefined), [data]);

@@ -55,17 +55,17 @@ function Question({ question }: { question: QuestionView }) {
         >
           {action}
         </Link>
-        {question.goalId && <ToldOnce goalId={question.goalId} />}
+        {question.goalId && <ReportOnce goalId={question.goalId} />}
       </span>
     </li>
   );
 }
 
 /** A goal that is reached is said once. */
-function ToldOnce({ goalId }: { goalId: string }) {
+function ReportOnce({ goalId }: { goalId: string }) {
   const client = useQueryClient();
   const tell = useWrite(
-    () => putRequest(SUBJECTS.goal, `goals/${goalId}/told`, { day: format(new Date(), 'yyyy-MM-dd') }),
+    () => putRequest(SUBJECTS.goal, `goals/${goalId}/reported`, { day: format(new Date(), 'yyyy-MM-dd') }),
     { onSuccess: () => client.invalidateQueries({ queryKey: ['progress'] }) },
   );
   return (

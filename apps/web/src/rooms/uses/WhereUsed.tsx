@@ -17,7 +17,7 @@ interface WhereUsedProps {
   readonly others: readonly { readonly value: string; readonly label: string }[];
 }
 
-/** So many uses are told; the rest is counted. */
+/** So many uses are reported; the rest is counted. */
 const TOLD = 12;
 
 /** Where a combo or a move is used, and how another one takes its place everywhere at once. */

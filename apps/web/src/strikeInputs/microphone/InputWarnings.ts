@@ -6,20 +6,20 @@ export const MUSIC_HEARD =
 export const HOLES_HEARD =
   'The sound of this microphone comes with holes, and strikes fall into them: this device is too busy. Close what else it does, or count by hand.';
 
-/** Where more than this was lost within so long, it is told. */
+/** Where more than this was lost within so long, it is reported. */
 const MUCH_LOST: Seconds = 0.5;
 const LATELY: Seconds = 60;
 
 /** What is to be known of a microphone while it hears, the most pressing first; for as long as it is so. */
 export class InputWarnings {
   private readonly tell: (what: string) => void;
-  private told = '';
+  private reported = '';
   private always = '';
   private hasMusic = false;
   private lost: Seconds = 0;
   private losses: readonly { readonly at: Seconds; readonly seconds: Seconds }[] = [];
 
-  /** `tell` is told what is to be known now, and an empty text when there is nothing more. */
+  /** `tell` gets what is to be known now, and an empty text when there is nothing more. */
   constructor(tell: (what: string) => void) {
     this.tell = tell;
   }
@@ -42,8 +42,8 @@ export class InputWarnings {
   private say(): void {
     const lately = this.losses.reduce((sum, loss) => sum + loss.seconds, 0);
     const what = lately > MUCH_LOST ? HOLES_HEARD : this.hasMusic ? MUSIC_HEARD : this.always;
-    if (what === this.told) return;
-    this.told = what;
+    if (what === this.reported) return;
+    this.reported = what;
     this.tell(what);
   }
 }

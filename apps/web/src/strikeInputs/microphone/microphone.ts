@@ -34,7 +34,7 @@ export interface Microphone {
   close(): void;
 }
 
-/** Opens the microphone and hears it. `onEnd` is told when it is unplugged. @throws NoMicrophone */
+/** Opens the microphone and hears it. `onEnd` is reported when it is unplugged. @throws NoMicrophone */
 export async function hearMicrophone(onEnd: () => void): Promise<Microphone> {
   const stream = await openMicrophone();
   const context = new AudioContext();

@@ -61,7 +61,7 @@ export async function openMicrophoneInput(watch: InputEvents, keepsSound: boolea
       tellsLevel: watch.onLevel !== undefined,
     };
     void work.listen(wish, performance.timeOrigin, transfer(samples, [samples]), proxy(take));
-    // Told once the input is open, or whoever opens it would not have it yet.
+    // Reported once the input is open, or whoever opens it would not have it yet.
     const ownUnknown = (): void => void setTimeout(() => warnings.set(OWN_UNKNOWN));
     if (besideOwn) hearOwn(playing).catch(ownUnknown);
     else if (playing) ownUnknown();

@@ -5,7 +5,7 @@ export interface Samples {
   close(): void;
 }
 
-/** Everything that sounds at a node of this context; where nothing does, nothing comes, or silence if that is to be told. */
+/** Everything that sounds at a node of this context; where nothing does, nothing comes, or silence if that is to be reported. */
 export async function samplesAt(
   node: AudioNode,
   context: AudioContext,

@@ -54,16 +54,16 @@ describe('drafts', () => {
     expect(store.asked).toHaveLength(1);
   });
   it('say when the device has no room, and are there for this page all the same', async () => {
-    let told = 0;
+    let reported = 0;
     const full = {
       ...noting(),
       keepDraft: () => Promise.reject(new DOMException('full', 'QuotaExceededError')),
     };
-    const drafts = new Drafts([], full, () => (told += 1));
+    const drafts = new Drafts([], full, () => (reported += 1));
     drafts.keep('combo.a', 1);
     await drawn();
     await drawn();
-    expect([told, drafts.get('combo.a')]).toEqual([1, 1]);
+    expect([reported, drafts.get('combo.a')]).toEqual([1, 1]);
   });
   it('follow what another tab writes', async () => {
     const [one, two] = [new Drafts([], noting()), new Drafts([], noting())];

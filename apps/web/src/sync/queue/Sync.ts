@@ -3,7 +3,7 @@ import type { QueuedWrite, Outcome, RejectedWrite, Writing } from './queuedWrite
 import type { QueuedWriteStore } from './queuedWriteStore.ts';
 import { Sender, type Post, type SentFrom } from './sender.ts';
 
-/** What a page is told about its writes. */
+/** What a page is reported about its writes. */
 export interface SyncState {
   readonly waiting: readonly QueuedWrite[];
   readonly rejected: readonly RejectedWrite[];
@@ -30,7 +30,7 @@ interface Wait {
   reject(error: unknown): void;
 }
 
-/** A write was refused, as the page that waits for it is told. */
+/** A write was refused, as the page that waits for it is reported. */
 export class WriteRefused extends Refused {
   readonly rejected: RejectedWrite;
 

@@ -21,7 +21,7 @@ export async function takeOverOlderPages(
   newId: () => string,
 ): Promise<void> {
   for (const { method, path, body } of readList(storage.getItem(OUTBOX))) {
-    // Where a run stood is told by its events now; the last place that was not sent is not worth a write.
+    // Where a run stood is known by its events now; the last place that was not sent is not worth a write.
     if (path.endsWith('/clock')) continue;
     const write: QueuedWrite = {
       id: newId(),

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { putRequest, deleteRequest, toldWaiting, versionOf } from './queuedWrite.ts';
+import { putRequest, deleteRequest, waitingText, versionOf } from './queuedWrite.ts';
 import { QueuedWriteStore } from './queuedWriteStore.ts';
 import { takeOverOlderPages } from './olderPages.ts';
 import { SUBJECTS } from './subjects.ts';
@@ -29,8 +29,8 @@ describe('what waits', () => {
     [[mark, mark], '2 marks wait for the server'],
     [[mark, sheet, mark], '2 marks and 1 class sheet wait for the server'],
     [[combo, mark, sheet], '1 combo, 1 mark and 1 class sheet wait for the server'],
-  ])('is told: %#', (subjects, told) => {
-    expect(toldWaiting(subjects.map((subject) => ({ subject })))).toBe(told);
+  ])('is reported: %#', (subjects, reported) => {
+    expect(waitingText(subjects.map((subject) => ({ subject })))).toBe(reported);
   });
   it('has a word for one and for many of everything', () => {
     for (const { one, many } of Object.values(SUBJECTS)) {

@@ -65,9 +65,9 @@ export type Outcome =
  * What waits, in words.
  *
  * @example
- * toldWaiting([{ subject: MARK }, { subject: MARK }]) // '2 marks wait for the server'
+ * waitingText([{ subject: MARK }, { subject: MARK }]) // '2 marks wait for the server'
  */
-export function toldWaiting(writes: readonly Pick<QueuedWrite, 'subject'>[]): string {
+export function waitingText(writes: readonly Pick<QueuedWrite, 'subject'>[]): string {
   const counts = new Map<string, { readonly subject: Subject; n: number }>();
   for (const { subject } of writes) {
     const known = counts.get(subject.one);

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { jest } from '@jest/globals';
 import fc from 'fast-check';
 import { Refused } from '../../server/api.ts';
-import { putRequest, toldWaiting } from './queuedWrite.ts';
+import { putRequest, waitingText } from './queuedWrite.ts';
 import { SUBJECTS } from './subjects.ts';
 import type { WriteRefused } from './Sync.ts';
 import { HandBrowser, HandServer, freshDatabases, rest, type HandTab } from './testTabs.ts';
@@ -51,7 +51,7 @@ describe('writing', () => {
     two.close();
     const later = await browser.open();
     await rest();
-    expect(toldWaiting(later.sync.snapshot().waiting)).toBe('2 marks wait for the server');
+    expect(waitingText(later.sync.snapshot().waiting)).toBe('2 marks wait for the server');
     server.away = false;
     await browser.settled();
     expect(server.got.map(({ body }) => body).sort()).toEqual(['finished', 'part']);

@@ -114,7 +114,7 @@ export class FileRunEvent {
   at!: string;
 
   @MayBeNull()
-  @IsInstant('the time that was told')
+  @IsInstant('the time by the clock of the device')
   toldAt: string | null = null;
 
   @IsInstant('the time of the taking')

@@ -67,7 +67,7 @@ export class FileAttempt {
   at!: string;
 
   @MayBeNull()
-  @IsInstant('the time that was told')
+  @IsInstant('the time by the clock of the device')
   toldAt: string | null = null;
 
   @MayBeNull()

@@ -13,7 +13,7 @@ const IN_THE_AIR = 0.5;
 
 /** The tempo of the combo is more than the body can do cleanly, within the line or from one time through to the next. */
 export const tooFast: FindingRule = ({ walk, clock, repeat, bpm }) => {
-  const told = (tempo: ClockResult, isAgain: boolean): Finding[] => {
+  const findingsAt = (tempo: ClockResult, isAgain: boolean): Finding[] => {
     const { fastestBpm, limit } = tempo;
     if (!limit) return [];
     const pair = [walk.strokes[limit.fromStroke]!, walk.strokes[limit.toStroke]!];
@@ -31,8 +31,8 @@ export const tooFast: FindingRule = ({ walk, clock, repeat, bpm }) => {
       ),
     ];
   };
-  const inLine = told(clock, false);
-  return inLine.length > 0 || !repeat ? inLine : told(repeat, true);
+  const inLine = findingsAt(clock, false);
+  return inLine.length > 0 || !repeat ? inLine : findingsAt(repeat, true);
 };
 
 /** A kick from, or a step with, a leg that has not come down. */

@@ -170,7 +170,7 @@ describe('findings', () => {
 });
 
 describe('a risk that the book tells', () => {
-  const told = (text: string): string[] => {
+  const reported = (text: string): string[] => {
     const parsed = parseLine(text, book);
     if (!parsed.ok) throw new Error(text);
     return findFindings(walkStance(parsed.line, book, 'left'), book, {
@@ -180,11 +180,11 @@ describe('a risk that the book tells', () => {
       finding.risk ? [`${finding.risk.move} ${finding.from}-${finding.to}`] : [],
     );
   };
-  it('is told at each use that it is meant for, and at no other', () => {
-    expect(told('1 2@b 2 2@b')).toEqual(['cross 2-5', 'cross 8-11']);
-    expect(told('1 2')).toEqual([]);
+  it('is reported at each use that it is meant for, and at no other', () => {
+    expect(reported('1 2@b 2 2@b')).toEqual(['cross 2-5', 'cross 8-11']);
+    expect(reported('1 2')).toEqual([]);
   });
-  it('is told of a gym’s own move, by side, and not when it is muted', () => {
+  it('is reported about a gym’s own move, by side, and not when it is muted', () => {
     const hook = book.moves.get('hook')!;
     const withRisk = (muted: boolean) => {
       const own = { text: 'Own.', severity: 'caution' as const, side: 'rear' as const, level: null, muted };

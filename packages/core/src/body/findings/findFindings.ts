@@ -70,7 +70,7 @@ export interface BodyReport extends ClockResult {
 }
 
 /**
- * The limb clock and every finding about a walked line. Strokes of repeated groups are told once.
+ * The limb clock and every finding about a walked line. Strokes of repeated groups are reported once.
  *
  * @example
  * findFindings(walk('1-1-1-1'), book, { factor: 1.25, bpm: 300 }).findings.map(({ severity }) => severity)[0] // 'caution'
@@ -100,12 +100,12 @@ export function findFindings(walk: Walk, book: MoveBook, settings: FindingSettin
   const found = RULES.filter((rule) => !school.muted.includes(rule)).flatMap((rule) =>
     RULE_OF[rule](context),
   );
-  const told = new Map(
+  const byKey = new Map(
     found
       .toReversed()
       .map((finding) => [`${finding.rule} ${finding.from} ${finding.to} ${finding.message}`, finding]),
   );
-  const findings = [...told.values()].sort(
+  const findings = [...byKey.values()].sort(
     (a, b) => WEIGHT[a.severity] - WEIGHT[b.severity] || a.from - b.from,
   );
   return { ...clock, repeat, findings };

@@ -11,7 +11,7 @@ export interface DraftCombo extends BlockCombo {
   readonly focus: readonly string[];
   /** Days since it was last in a session that was held; null when it never was. */
   readonly daysAgo: number | null;
-  /** With how many of those who may come it is due to be asked again, of how many; not told where nobody was asked. */
+  /** With how many of those who may come it is due to be asked again, of how many; not reported where nobody was asked. */
   readonly due?: { readonly with: number; readonly of: number };
 }
 

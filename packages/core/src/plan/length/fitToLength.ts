@@ -29,7 +29,7 @@ const STEP: Seconds = 5;
 /**
  * The changes that bring a session to a length, by the least sum of squared relative changes, so that long parts give more
  * than short ones and none is torn apart. Changes go in steps of five seconds, but for one that makes the sum exact. Parts
- * whose limits are equal stay as they are; what cannot be reached is told.
+ * whose limits are equal stay as they are; what cannot be reached is reported.
  *
  * @example
  * fitToLength([{ id: 'a', seconds: 60, min: 30, max: 120 }], 90).changes // [{ id: 'a', from: 60, to: 90 }]

@@ -35,7 +35,7 @@ export function placeOf(round: { readonly id: string }, blockId: string): string
 
 /**
  * The least changes that bring a session to so many seconds. A block of a series is changed each time it is held, so it
- * counts as often, and its change is told for one time.
+ * counts as often, and its change is reported for one time.
  *
  * @example
  * fitSession([{ id: 'r', title: 'R', kind: 'pads', blocks: [usualBlock('combo', 'b')] }], 130).changes.map(({ from, to }) => [from, to]) // [[120, 130]]

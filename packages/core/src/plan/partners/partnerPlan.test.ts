@@ -105,5 +105,7 @@ describe('heights of partners', () => {
       [121, 183],
     ],
     [['teen', 'teen'], null],
-  ])('%j are told as %j', (members, told) => expect(unequalHeights(members, heights)).toEqual(told));
+  ])('%j are reported as %j', (members, reported) =>
+    expect(unequalHeights(members, heights)).toEqual(reported),
+  );
 });

@@ -75,7 +75,7 @@ export function rolesDone(plan: readonly Rotation[]): Map<string, Record<Role, n
   return done;
 }
 
-/** Partners who differ by more than this, in centimetres, are told: pads and air only, or somebody else. */
+/** Partners who differ by more than this, in centimetres, are reported: pads and air only, or somebody else. */
 const LARGE_GAP = 30;
 
 /**

@@ -1,6 +1,6 @@
 import { usualBlock, type WrittenBlock } from '../../rounds/index.ts';
 import { turnsOf } from './partnerPlan.ts';
-import { inTurns, oneTurn, rotationsOf, turnAt, turnInRun, withPartnersTold } from './partnerRounds.ts';
+import { inTurns, oneTurn, rotationsOf, turnAt, turnInRun, announcePartners } from './partnerRounds.ts';
 
 const work: WrittenBlock = { ...usualBlock('free', 'w'), seconds: 60 };
 const rest: WrittenBlock = { kind: 'rest', id: 'r', seconds: 30 };
@@ -10,18 +10,18 @@ const round = (turns: 1 | 2 | 3 | null, blocks: WrittenBlock[] = [work, rest]) =
   blocks,
   turns,
 });
-const told = (blocks: readonly WrittenBlock[]): [string, number][] =>
+const reported = (blocks: readonly WrittenBlock[]): [string, number][] =>
   blocks.map(({ id, seconds }) => [id, seconds]);
 
 describe('a round in turns', () => {
   it('is worked once by each who stands together, and roles change in between', () => {
-    expect(told(inTurns(round(2)).blocks)).toEqual([
+    expect(reported(inTurns(round(2)).blocks)).toEqual([
       ['w', 60],
       ['turn.1', 15],
       ['w.t2', 60],
       ['r', 30],
     ]);
-    expect(told(inTurns(round(3)).blocks).map(([id]) => id)).toEqual([
+    expect(reported(inTurns(round(3)).blocks).map(([id]) => id)).toEqual([
       'w',
       'turn.1',
       'w.t2',
@@ -36,11 +36,11 @@ describe('a round in turns', () => {
     expect(turnsOf(3)[1]![turnsOf(3)[0]!.indexOf('watch')]).toBe('work');
   });
   it('leaves who works alone a rest of half a minute and a little', () => {
-    expect(told(inTurns(round(1, [work])).blocks)).toEqual([
+    expect(reported(inTurns(round(1, [work])).blocks)).toEqual([
       ['w', 60],
       ['turn.1', 35],
     ]);
-    expect(told(inTurns(round(1)).blocks)).toEqual([
+    expect(reported(inTurns(round(1)).blocks)).toEqual([
       ['w', 60],
       ['r', 30],
     ]);
@@ -79,13 +79,13 @@ describe('rotations', () => {
     expect(rotationsOf(rounds, 3)).toEqual([null, 0, 1, null, 2, 0]);
     expect(rotationsOf(rounds, 0)).toEqual(rounds.map(() => null));
   });
-  it('are told in the rest before them, and the first is not', () => {
+  it('are reported in the rest before them, and the first is not', () => {
     const rounds = [round(null), round(null), round(null)].map((each, i) => ({
       ...each,
       title: `Pads ${i}`,
     }));
     const next = (given: readonly (number | null)[]) =>
-      withPartnersTold(rounds, given).map(({ blocks }) => (blocks.at(-1) as { next?: string }).next);
+      announcePartners(rounds, given).map(({ blocks }) => (blocks.at(-1) as { next?: string }).next);
     expect(next([0, 1, 1])).toEqual(['Pads 1, change partners', undefined, undefined]);
     expect(next([0, null, 1])).toEqual([undefined, 'Pads 2, change partners', undefined]);
     expect(next([null, null, null])).toEqual([undefined, undefined, undefined]);

@@ -119,12 +119,12 @@ export function rotationsOf(rounds: readonly RoundInTurns[], rotations: number):
 }
 
 /**
- * The rounds with the change of partners told in the rest before it.
+ * The rounds with the change of partners reported in the rest before it.
  *
  * @example
- * withPartnersTold([{ kind: 'pads', title: 'A', blocks: [{ kind: 'rest', id: 'r', seconds: 30, next: 'B' }] }, { kind: 'pads', title: 'B', blocks: [] }], [0, 1])[0].blocks[0].next // 'B, change partners'
+ * announcePartners([{ kind: 'pads', title: 'A', blocks: [{ kind: 'rest', id: 'r', seconds: 30, next: 'B' }] }, { kind: 'pads', title: 'B', blocks: [] }], [0, 1])[0].blocks[0].next // 'B, change partners'
  */
-export function withPartnersTold<R extends RoundInTurns & { readonly title: string }>(
+export function announcePartners<R extends RoundInTurns & { readonly title: string }>(
   rounds: readonly R[],
   rotations: readonly (number | null)[],
 ): R[] {
@@ -138,7 +138,7 @@ export function withPartnersTold<R extends RoundInTurns & { readonly title: stri
     const last = round.blocks.at(-1);
     const next = rounds[i + 1];
     if (!changes[i + 1] || !next || !last || !isRest(last)) return round;
-    const told = { ...last, next: `${next.title}, change partners` };
-    return { ...round, blocks: [...round.blocks.slice(0, -1), told] };
+    const announced = { ...last, next: `${next.title}, change partners` };
+    return { ...round, blocks: [...round.blocks.slice(0, -1), announced] };
   });
 }

@@ -27,13 +27,13 @@ describe('replanPartners', () => {
       expect(working.sort()).toEqual(['a', 'b', 'c']);
     }
   });
-  it('told as groups alone is the same plan again', () => {
+  it('reported as groups alone is the same plan again', () => {
     const now = replanPartners(plan, 1, people.slice(0, 3));
-    const told = now.map(({ round, groups }) => ({
+    const reported = now.map(({ round, groups }) => ({
       round,
       groups: groups.map(({ members }) => ({ members })),
     }));
-    expect(withGroups(plan, 1, told)).toEqual(now);
+    expect(withGroups(plan, 1, reported)).toEqual(now);
   });
   it('parts those who worked together before', () => {
     const [first, second] = replanPartners(plan, 1, people);

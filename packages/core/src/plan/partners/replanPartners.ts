@@ -41,10 +41,10 @@ export function replanPartners(
 export function withGroups(
   partners: readonly RoundPartners[],
   now: number,
-  told: readonly { readonly round: number; readonly groups: readonly { readonly members: Group }[] }[],
+  reported: readonly { readonly round: number; readonly groups: readonly { readonly members: Group }[] }[],
 ): RoundPartners[] {
   return partners.map((was, at) => {
-    const groups = was.round > now && told.find(({ round }) => round === was.round)?.groups;
+    const groups = was.round > now && reported.find(({ round }) => round === was.round)?.groups;
     if (!groups) return was;
     return {
       round: was.round,

@@ -2,7 +2,7 @@ import type { Phase } from '../../rounds/index.ts';
 import { heldRounds } from '../heldRounds.ts';
 import { partnerPlan, type Attendee, type PartnerGroup } from './partnerPlan.ts';
 import type { Trainee } from './pairUp.ts';
-import { rotationsOf, withPartnersTold } from './partnerRounds.ts';
+import { rotationsOf, announcePartners } from './partnerRounds.ts';
 
 /** Who came to a class, and how they are put together. */
 export interface ClassToPair {
@@ -70,7 +70,7 @@ export function runBegins<R extends PlannedRound>(
   const partners = rotations.flatMap((rotation, round) =>
     rotation === null ? [] : [{ round, groups: plan[rotation]!.groups }],
   );
-  return { rounds: withPartnersTold(held, rotations), partners };
+  return { rounds: announcePartners(held, rotations), partners };
 }
 
 function attendee(

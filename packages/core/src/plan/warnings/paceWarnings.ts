@@ -40,8 +40,8 @@ export function tooFastForSome(
       of: here.length,
     }));
   });
-  return firstOfEach(found, ({ round, combo }) => `${round.title} ${combo}`).map((told) => {
-    const { slow, of, combo, ...each } = told;
+  return firstOfEach(found, ({ round, combo }) => `${round.title} ${combo}`).map((warning) => {
+    const { slow, of, combo, ...each } = warning;
     const asked = Math.max(...slow.map((some) => some.asked));
     const named = slow.slice(0, NAMED).map(({ name, clean }) => `${name} ${clean}`);
     const more = slow.length > NAMED ? ` and ${slow.length - NAMED} more` : '';

@@ -102,7 +102,7 @@ export const placeOfBlock = ({ round, block, at }: PlacedBlock): SessionWarning[
   at,
 });
 
-/** The first of all that are told alike. */
+/** The first of all that are reported alike. */
 export function firstOfEach<T>(list: readonly T[], key: (each: T) => string): T[] {
   const seen = new Map<string, T>();
   for (const each of list) if (!seen.has(key(each))) seen.set(key(each), each);

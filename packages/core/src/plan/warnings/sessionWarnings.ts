@@ -26,7 +26,7 @@ const ONE_SIDE = 1.5;
 const ENOUGH_STRIKES = 60;
 
 /**
- * Everything about a whole session that a coach would want to hear before the class, each told once, in order of time.
+ * Everything about a whole session that a coach would want to hear before the class, each reported once, in order of time.
  *
  * @example
  * sessionWarnings([], { groups: [], bands: ['adults'], floorSteps: null, kit: [] }) // []

@@ -36,7 +36,7 @@ export interface HandoutLine {
   readonly text: string;
   /** Its lines, as they are written. */
   readonly lines: readonly string[];
-  /** How long, as it is told. */
+  /** How long, as it is reported. */
   readonly time?: string;
 }
 
@@ -62,7 +62,7 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
   usual(id: string): W;
   /** One line about it: what is done, and how much of it; a dash for a number that is still being typed. */
   tell(block: W, nameOf: NameOf): string;
-  /** Whether its length follows from its counts, so that it is told and not asked. */
+  /** Whether its length follows from its counts, so that it is reported and not asked. */
   isCounted(block: W): boolean;
   /** Exact length of counted work at a pace; null for what goes by the clock. */
   length(block: W, book: MoveBook, factor: number, combos: ReadonlyMap<string, BlockCombo>): Seconds | null;
@@ -89,7 +89,7 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
   timesInARow(block: B): number;
   /** What it measures of a fighter; null for most. */
   measures(block: W): Measured | null;
-  /** What is done in it, line by line, for a sheet; null for what is told in one line. */
+  /** What is done in it, line by line, for a sheet; null for what is reported in one line. */
   handout(block: W, combos: ReadonlyMap<string, BlockCombo>): readonly HandoutLine[] | null;
   /** Every line that a fighter does in it, those of groups too. */
   done(block: B, book: MoveBook): readonly string[];

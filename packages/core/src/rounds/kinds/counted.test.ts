@@ -307,7 +307,7 @@ describe('groups with exercises of their own', () => {
     { group: 'Minnows', reps: 5, title: 'Star jumps' },
     { group: 'Flood', reps: 20 },
   ];
-  it('are told theirs before the count, which waits for it', () => {
+  it('are reported theirs before the count, which waits for it', () => {
     const block = condition({ groups });
     expect(countedLength(block, book, 1)).toBe(Math.ceil(3 + 1.8 + 20 * 2));
     const { cues, findings } = compileRound(
@@ -319,7 +319,7 @@ describe('groups with exercises of their own', () => {
     expect(said.slice(0, 3)).toEqual(['squats', 'minnows, star jumps', 'one']);
     expect(findings).toEqual([]);
   });
-  it('are told and shown in a burst', () => {
+  it('are reported and shown in a burst', () => {
     const block: Block = {
       kind: 'burst',
       id: 'x',

@@ -1,5 +1,5 @@
 import { countWord } from '../../calls/index.ts';
-import { toldNumber, type Seconds } from '../../units/index.ts';
+import { numberText, type Seconds } from '../../units/index.ts';
 import type { CallPriority } from '../../calls/index.ts';
 import type { Layout } from '../cue.ts';
 import type { SceneLane } from '../scene.ts';
@@ -44,7 +44,7 @@ export function mostReps(reps: number, groups: readonly GroupReps[]): number {
 export function tellGroups(groups: readonly GroupReps[]): string {
   return groups.length === 0
     ? ''
-    : ` (${groups.map(({ group, reps, line = '', title = line }) => `${group} ${toldNumber(reps)} ${title}`.trimEnd()).join(', ')})`;
+    : ` (${groups.map(({ group, reps, line = '', title = line }) => `${group} ${numberText(reps)} ${title}`.trimEnd()).join(', ')})`;
 }
 
 /**
@@ -78,7 +78,7 @@ export function lanesAt(
 
 /** The sides of a movement in their order; null for what has none. */
 export type SideInTurn = 'first' | 'other' | null;
-/** How a side is told where it is read. */
+/** How a side is written. */
 export const SIDE_WORDS = { first: 'first side', other: 'other side' } as const;
 
 /**

@@ -100,14 +100,14 @@ describe('a block that is not right yet', () => {
 });
 
 describe('faults of a block', () => {
-  it('are told where they are: a combo that is gone, a line that cannot be read', () => {
+  it('are reported where they are: a combo that is gone, a line that cannot be read', () => {
     const gone: WrittenBlock = { ...usualBlock('combo', 'b'), combos: [{ comboId: 'gone' }] };
     expect(blockFaults(gone, combos, book)).toMatchObject([{ field: 'combos.0' }]);
     const count = { ...usualBlock('count', 'b'), line: 'rund' };
     expect(blockFaults(count, combos, book)).toMatchObject([{ field: 'line' }]);
     expect(blockFaults(count, combos, book)[0]!.message).toContain('round');
   });
-  it('are told of each lane', () => {
+  it('are reported about each lane', () => {
     const lanes: WrittenBlock = {
       ...usualBlock('combo', 'b'),
       combos: [{ comboId: 'a' }],

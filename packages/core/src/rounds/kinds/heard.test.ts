@@ -48,7 +48,7 @@ describe('a cue that a line speaks', () => {
   ] as const)('is heard in a block of the kind %s', (kind, more) => {
     expect(texts(heard({ ...usualBlock(kind, 'b'), seconds: 60, ...more } as Block))).toContain('toes back');
   });
-  it('that finds no room is told', () => {
+  it('that finds no room is reported', () => {
     const round = heard(
       combos('1-2 [say "A long word about the hips and the hands"] 3-2-1-2-3-2-1-2', { bpm: 120 }),
     );
@@ -62,7 +62,7 @@ describe('the holder', () => {
       .filter(({ stroke }) => stroke !== undefined)
       .slice(0, 4)
       .map(({ text, stroke }) => `${stroke} ${text}`);
-  it('is told what to throw, what to show, and where', () => {
+  it('is reported what to throw, what to show, and where', () => {
     expect(holder('o:1 . parry . 2 . o:round@l .')).toEqual([
       '0 throw jab head',
       '2 hand head',
@@ -70,10 +70,10 @@ describe('the holder', () => {
       '0 throw jab head',
     ]);
   });
-  it('is told both at once where they land together', () => {
+  it('is reported both at once where they land together', () => {
     expect(holder('2 . o:1+1@b . . .')[1]).toBe('1 throw jab head, hand body');
   });
-  it('is told one slot ahead', () => {
+  it('is reported one slot ahead', () => {
     const round = heard(combos('1 . 2 . o:3 .', { calls: 'holder' }));
     const { at } = round.cycles[0]!;
     const thrown = said(round).find(({ text }) => text.startsWith('throw'))!;
@@ -216,7 +216,7 @@ describe('groups on one count', () => {
   } as Block;
   const timed = { ...lanes, seconds: countedLength(lanes, book, 1.25)! } as Block;
 
-  it('are each told what they do, once, before the first count', () => {
+  it('are each reported what they do, once, before the first count', () => {
     const round = heard(timed);
     const order = texts(round);
     expect(order.slice(0, 4)).toEqual([

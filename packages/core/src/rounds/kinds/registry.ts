@@ -131,12 +131,12 @@ export function handoutOf(
   const kind = kindOf(block);
   const own = kind.handout(block, combos);
   if (own) return own;
-  // Combos are told line by line, so that there is nothing to name here.
-  const told = kind.tell(block, () => '');
-  const lines = kind.written(block).flatMap(({ line }) => (told.includes(line) ? [] : [line]));
+  // Combos are reported line by line, so that there is nothing to name here.
+  const summary = kind.tell(block, () => '');
+  const lines = kind.written(block).flatMap(({ line }) => (summary.includes(line) ? [] : [line]));
   return [
     {
-      text: `${kind.name} ${told}`.trim(),
+      text: `${kind.name} ${summary}`.trim(),
       lines,
       ...(kind.isCounted(block) ? {} : { time: clockText(block.seconds) }),
     },
@@ -154,7 +154,7 @@ export function tellBlock(block: WrittenBlock, nameOf: NameOf): string {
 }
 
 /**
- * Whether the length of a block follows from its counts, so that it is told and not asked.
+ * Whether the length of a block follows from its counts, so that it is reported and not asked.
  *
  * @example
  * isCounted(usualBlock('hold', 'h')) // true

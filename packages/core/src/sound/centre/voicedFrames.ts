@@ -12,7 +12,7 @@ const FFT = 512;
 export const FRAME_BANDS = 14;
 const LOWEST_HERTZ = 100;
 const HIGHEST_HERTZ = 6000;
-/** Bands this far under the loudest one of the clip are as good as silent; and the scale on which they are told. */
+/** Bands this far under the loudest one of the clip are as good as silent; and the scale on which they are reported. */
 const FLOOR_DB = -50;
 const DB_SCALE = 20;
 export const FRAME_SILENT = FLOOR_DB / DB_SCALE;

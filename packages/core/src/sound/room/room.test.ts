@@ -88,12 +88,12 @@ describe('a spoken call', () => {
     expect(Math.abs(call.cutBefore - 1)).toBeLessThan(0.045);
     expect(call.sound.samples.length / RATE).toBeCloseTo(0.84, 1);
   });
-  it('is told from what is none', () => {
+  it('is distinguished from what is none', () => {
     expect(spokenCall(recorded(2, null))).toBe('silent');
     expect(spokenCall(recorded(2, noise(2 * RATE, 0.003), [1, noise(300, 0.9)]))).toBe('click');
     expect(spokenCall(recorded(2, noise(2 * RATE, 0.2)))).toBe('noise');
   });
-  it('that is cut in half is told', () => {
+  it('that is cut in half is reported', () => {
     expect(found(recorded(1.5, noise(2 * RATE, 0.002), [-0.2, vowel(0.5)])).cutOff).toBe('start');
     expect(found(recorded(1.5, noise(2 * RATE, 0.002), [1.2, vowel(0.6)])).cutOff).toBe('end');
   });

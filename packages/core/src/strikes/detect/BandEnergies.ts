@@ -101,7 +101,7 @@ export class BandEnergies {
   }
 
   /**
-   * Each whole frame is told with the mean square of each band; the array is the listener's. Before that the thinned samples are told, the
+   * Each whole frame is reported with the mean square of each band; the array is the listener's. Before that the thinned samples are reported, the
    * first `count` of a piece.
    */
   push(

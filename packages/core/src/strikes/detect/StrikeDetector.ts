@@ -38,7 +38,7 @@ const FLOOR_FACTOR = 2;
 /** From here on a rise is looked at; the highest of so many frames on either side is taken. */
 const LEAST_RISE = 0.3;
 const HIGHEST_OF = 12;
-/** So likely is it told, and so likely it is beyond doubt, as odds in nats: 0.42 and 0.7. */
+/** So likely is it reported, and so likely it is beyond doubt, as odds in nats: 0.42 and 0.7. */
 const TOLD = Math.log(0.42 / 0.58);
 const SURE = Math.log(0.7 / 0.3);
 /** Odds are asked for so much more, in nats, of a rise that the own sound of the device explains wholly; of a half, a quarter of it. */
@@ -48,7 +48,7 @@ const LOUDEST_WITHIN = 9;
 /** The frames about a rise; and so many are kept before those that lie behind are let go of, all at once. */
 const WINDOW = BEHIND + 1 + AHEAD;
 const KEPT = 8 * WINDOW;
-/** The filters need so long to be in tune with what is there; nothing is told of that time. */
+/** The filters need so long to be in tune with what is there; nothing is reported about that time. */
 const TUNED_AFTER: Seconds = 0.02;
 /** What comes out of nothing and is this share as loud after 40 ms is no strike, but a microphone that begins. */
 const STAYS = 0.5;
@@ -84,7 +84,7 @@ export class StrikeDetector {
   private found: LoudOnset[] = [];
   private readonly onRise: ((rise: Rise) => void) | null;
 
-  /** `sampleRate` in hertz, 8,000 to 192,000; `onRise` is told all that is looked at. */
+  /** `sampleRate` in hertz, 8,000 to 192,000; `onRise` is reported all that is looked at. */
   constructor(
     sampleRate: number,
     { leastStrength = -Infinity }: DetectorSetting = {},

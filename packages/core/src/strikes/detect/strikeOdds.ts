@@ -9,24 +9,25 @@ export function strikeOdds(patch: Float64Array): number {
 
 /** What the last of these layers says of this. */
 function saidOf(layers: readonly (readonly number[])[], patch: Float64Array): number {
-  let told = patch;
+  let activations = patch;
   for (const weights of layers.slice(0, -1)) {
-    const units = weights.length / told.length;
+    const units = weights.length / activations.length;
     const next = new Float64Array(units + 1).fill(1);
-    for (let h = 0; h < units; h++) next[h] = Math.tanh(weighed(weights, h * told.length, told));
-    told = next;
+    for (let h = 0; h < units; h++)
+      next[h] = Math.tanh(weighed(weights, h * activations.length, activations));
+    activations = next;
   }
-  return weighed(layers.at(-1)!, 0, told);
+  return weighed(layers.at(-1)!, 0, activations);
 }
 
 /** Two sums side by side: neither waits for the other. */
-function weighed(weights: readonly number[], from: number, told: Float64Array): number {
-  const last = told.length - 1;
+function weighed(weights: readonly number[], from: number, activations: Float64Array): number {
+  const last = activations.length - 1;
   let [even, odd] = [0, 0];
   for (let i = 0; i < last; i += 2) {
-    even += weights[from + i]! * told[i]!;
-    odd += weights[from + i + 1]! * told[i + 1]!;
+    even += weights[from + i]! * activations[i]!;
+    odd += weights[from + i + 1]! * activations[i + 1]!;
   }
-  if (last % 2 === 0) even += weights[from + last]! * told[last]!;
+  if (last % 2 === 0) even += weights[from + last]! * activations[last]!;
   return even + odd;
 }

@@ -21,7 +21,7 @@ const PARTS: readonly (readonly [from: number, to: number])[] = [
   [12, 20],
   [20, 28],
 ];
-/** Quieter than this mean square (−100 dB) is silence; and no part is told lower than this under the loudest one, in nats. */
+/** Quieter than this mean square (−100 dB) is silence; and no part is reported lower than this under the loudest one, in nats. */
 const SILENCE = 1e-10;
 const LOWEST = -8;
 

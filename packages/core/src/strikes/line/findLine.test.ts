@@ -17,12 +17,12 @@ describe('a line among what was heard', () => {
     expect(fit.times.map(({ from }) => from)).toEqual([0, 4, 8, 12]);
     expect(fit.off).toBeLessThan(0.01);
   });
-  it('is told from the others, the longest that explains it first', () => {
+  it('is distinguished from the others, the longest that explains it first', () => {
     const onsets = struck(broken.beats, 0.5, 5, 3.3);
     expect(findLines(onsets, [two, three, broken])[0]!.id).toBe('broken');
     expect(findLines(struck(three.beats, 0.6, 5, 4), [two, broken, three])[0]!.id).toBe('three');
   });
-  it('is looked for at one tempo where that is told', () => {
+  it('is looked for at one tempo where that is reported', () => {
     expect(findLine(struck(three.beats, 0.5, 4, 3), three, 120)!.times).toHaveLength(4);
     expect(findLine(struck(three.beats, 0.5, 4, 3), three, 60)).toBeNull();
   });

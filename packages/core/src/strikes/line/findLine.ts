@@ -37,8 +37,8 @@ const FARTHEST_MEAN: Seconds = 0.06;
 const SAME_TEMPO = 0.06;
 
 /**
- * Finds a line among onsets, at a tempo that is told or is to be found; null where it is nowhere. A line with fewer than two impacts
- * cannot be told from any other.
+ * Finds a line among onsets, at a tempo that is reported or is to be found; null where it is nowhere. A line with fewer than two impacts
+ * cannot be distinguished from any other.
  *
  * @example
  * findLine([0, 0.5, 1], { id: 'a', beats: [0, 1, 2] })?.bpm // 120

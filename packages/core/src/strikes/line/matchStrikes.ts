@@ -46,7 +46,7 @@ const STEP: Seconds = 0.004;
 const FARTHEST: Seconds = 0.16;
 /** Of the scatter of hits, so many standard deviations are one still. */
 const STILL = 4.2;
-/** A trend is told from so many hits on. */
+/** A trend is distinguished from so many hits on. */
 const ENOUGH = 8;
 const ROUNDS = 4;
 

@@ -26,11 +26,11 @@ const tone = (sampleRate: number, seconds: number, hertz: number): Float32Array<
   );
 
 describe('music', () => {
-  it.each(RATES)('is told from strikes and echo, at %d samples a second', (sampleRate) => {
+  it.each(RATES)('is distinguished from strikes and echo, at %d samples a second', (sampleRate) => {
     expect(hasMusic({ sampleRate, samples: hall(sampleRate, null) })).toBe(false);
     expect(hasMusic({ sampleRate, samples: hall(sampleRate, music(sampleRate)) })).toBe(true);
   });
-  it('is told while it plays, and no more a while after it has stopped', () => {
+  it('is reported while it plays, and no more a while after it has stopped', () => {
     const watch = new MusicWatch(16_000);
     watch.push(hall(16_000, music(16_000)));
     expect(watch.isHeard).toBe(true);
@@ -46,16 +46,16 @@ describe('music', () => {
     hum.push(tone(sampleRate, 30, 300));
     expect(hum.isHeard).toBe(false);
   });
-  it('is told the same of pieces of any length', () => {
+  it('is reported the same of pieces of any length', () => {
     const samples = hall(16_000, music(16_000, 8), 8);
     const states = [128, 1000, 16_000].map((size) => {
       const watch = new MusicWatch(16_000);
-      const told: boolean[] = [];
+      const reported: boolean[] = [];
       for (let from = 0; from < samples.length; from += size) {
         watch.push(samples.subarray(from, from + size));
-        if ((from + size) % 16_000 === 0) told.push(watch.isHeard);
+        if ((from + size) % 16_000 === 0) reported.push(watch.isHeard);
       }
-      return told.filter(Boolean).length;
+      return reported.filter(Boolean).length;
     });
     expect(states[0]).toBeGreaterThan(0);
     expect(states[2]).toBe(states[0]);

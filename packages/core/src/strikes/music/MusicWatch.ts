@@ -35,7 +35,7 @@ interface Tone {
 
 /**
  * Tells whether music plays where strikes are heard, by its tones: they stand still and then change, while a voice glides, a strike is
- * over at once, and a ventilator never stops (after K. Seyerlehner et al. 2007). A drum alone has no tone and is not told.
+ * over at once, and a ventilator never stops (after K. Seyerlehner et al. 2007). A drum alone has no tone and is not reported.
  */
 export class MusicWatch {
   private readonly thinner: Thinner;

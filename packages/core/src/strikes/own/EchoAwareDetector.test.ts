@@ -62,11 +62,11 @@ function made(loud = 1, first = FIRST, plays = calls) {
 }
 
 function detected(heard: Float32Array, own: Float32Array, lengths: readonly number[] = [341]): LoudOnset[] {
-  return told(heard, own, lengths).found;
+  return reported(heard, own, lengths).found;
 }
 
-/** What is told at once, and what the first seconds come to when they were heard again. */
-function told(heard: Float32Array, own: Float32Array, lengths: readonly number[] = [341]) {
+/** What is reported at once, and what the first seconds come to when they were heard again. */
+function reported(heard: Float32Array, own: Float32Array, lengths: readonly number[] = [341]) {
   const again: Reprocessed[] = [];
   const detector = new EchoAwareDetector(RATE, {}, (one) => again.push(one));
   const found: LoudOnset[] = [];
@@ -99,7 +99,7 @@ describe('EchoAwareDetector', () => {
   });
   it('hears the first seconds again once the way is learnt, and takes back what it took for strikes', () => {
     const early = made(1, 1.2, claps);
-    const { found, again } = told(early.heard, early.own);
+    const { found, again } = reported(early.heard, early.own);
     const atOnce = early.at.filter((instant) => found.some(near(instant))).length;
     expect(again).toHaveLength(1);
     const { withdrawn, added } = correctionsBy(found, again[0]!);
@@ -113,9 +113,9 @@ describe('EchoAwareDetector', () => {
   });
   it('hears nothing again of what came before anything was played, nor where nothing ever was', () => {
     const silence = new Float32Array(heard.length);
-    expect(told(made(0).heard, silence).again).toEqual([]);
+    expect(reported(made(0).heard, silence).again).toEqual([]);
     const late = own.map((sample, i) => (i < 4 * RATE ? 0 : sample));
-    const { again } = told(heard, late);
+    const { again } = reported(heard, late);
     expect(again).toHaveLength(1);
     expect(again[0]!.from).toBeGreaterThan(3.9);
   });
@@ -125,7 +125,7 @@ describe('EchoAwareDetector', () => {
       const twice = (samples: Float32Array) => Float32Array.from([...samples, ...samples]);
       const struck = [...at, ...at.map((instant) => instant + SECONDS)];
       const late = twice(own).map((_, i, all) => all[i < LOST * RATE ? i : i + Math.round(slip * RATE)] ?? 0);
-      const { found, again } = told(twice(heard), late);
+      const { found, again } = reported(twice(heard), late);
       expect(again).toHaveLength(2);
       expect(again[1]!.from).toBeLessThan(LOST + 0.3);
       expect(again[1]!.until).toBeGreaterThan(LOST + 0.3);
@@ -158,10 +158,10 @@ describe('EchoAwareDetector', () => {
     expect(found.filter(({ doubtful }) => doubtful !== true)).toHaveLength(at.length);
   });
   it('finds the same in pieces of any length', () => {
-    const whole = told(heard, own, [heard.length]);
+    const whole = reported(heard, own, [heard.length]);
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 1, max: 9000 }), { minLength: 1, maxLength: 8 }), (lengths) =>
-        expect(told(heard, own, lengths)).toEqual(whole),
+        expect(reported(heard, own, lengths)).toEqual(whole),
       ),
       { numRuns: 3 },
     );

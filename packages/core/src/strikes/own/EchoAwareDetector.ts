@@ -62,7 +62,7 @@ export class EchoAwareDetector {
   private readonly onAgain: (again: Reprocessed) => void;
 
   /**
-   * `sampleRate` in hertz, 8,000 to 192,000, the same for both; `onAgain` is told what some seconds come to, in place of what was told of
+   * `sampleRate` in hertz, 8,000 to 192,000, the same for both; `onAgain` gets what some seconds come to, in place of what was reported about
    * them at once: the first ones, and those after which samples had got lost.
    */
   constructor(
@@ -175,7 +175,7 @@ export class EchoAwareDetector {
     return Math.abs(one - other) <= SAME * this.rate;
   }
 
-  /** By how many samples later what is played comes by now, once that can be told. */
+  /** By how many samples later what is played comes by now, once that can be reported. */
   private lookForSlip(way: EchoWay): void {
     const count = Math.round(SLIP_LOOKED_AT * this.rate);
     const slip = Math.round(MOST_SLIP * this.rate);

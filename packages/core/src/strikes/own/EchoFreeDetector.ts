@@ -45,7 +45,7 @@ export class EchoFreeDetector {
     return this.fits;
   }
 
-  /** Goes on with another way, which is told what was played until now; it was proved that it is right, or not yet. */
+  /** Goes on with another way, which learns what was played until now; it was proved that it is right, or not yet. */
   take(way: EchoWay, proved: boolean): void {
     this.known = way;
     this.fits = new EchoFit(this.rate, proved);

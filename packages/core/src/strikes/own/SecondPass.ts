@@ -11,7 +11,7 @@ const TUNED_AFTER: Seconds = 1;
 /** A strike is known once so much more was heard. */
 const BEHIND: Seconds = 0.25;
 
-/** All strikes between two instants, in place of what was told of that time. */
+/** All strikes between two instants, in place of what was reported about that time. */
 export interface Reprocessed {
   readonly from: Seconds;
   readonly until: Seconds;

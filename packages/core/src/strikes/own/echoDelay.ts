@@ -8,7 +8,7 @@ const ROUNDED = 1e-18;
 const STANDS_OUT = 9;
 
 /**
- * By how many samples what is played comes later in what is heard, from 0 to `most`; null where it cannot be told. Both have the same
+ * By how many samples what is played comes later in what is heard, from 0 to `most`; null where it cannot be reported. Both have the same
  * length and begin at the same instant. By the correlation of evened spectra (C. Knapp and G. Carter 1976).
  *
  * @example

@@ -38,7 +38,7 @@ describe('strikes on the beats on which the device ticks', () => {
   const ticks = [0, 1, 2, 3, 4, 5, 6, 7].map((at) => ({ at, kind: 'tick' }));
   const heardTicks = ticks.map(({ at }) => ({ at: at + 0.01, strength: -32 }));
   const due = [4, 5, 6];
-  it('are told by being louder than a tick that stands alone', () => {
+  it('are known by being louder than a tick that stands alone', () => {
     const heard = heardTicks.map((onset) =>
       onset.at > 4.5 && onset.at < 6.5 ? { ...onset, strength: -20 } : onset,
     );
@@ -57,7 +57,7 @@ describe('strikes on the beats on which the device ticks', () => {
     const many = Array.from({ length: 8 }, (_, i) => ({ at: i, kind: 'tick' }));
     expect(apartFromReference(heard, many, due)).toEqual({ strikes, unheard: [] });
   });
-  it('are told by the loudest of the other ticks where their own kind never stands alone', () => {
+  it('are known by the loudest of the other ticks where their own kind never stands alone', () => {
     const sounds = [
       { at: 0, kind: 'tick' },
       { at: 5, kind: 'first tick' },

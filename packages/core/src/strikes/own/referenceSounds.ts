@@ -19,7 +19,7 @@ interface Weighed {
 export interface Heard<T> {
   /** What cannot have been the device itself. */
   readonly strikes: readonly T[];
-  /** Stretches in which a strike could not be told from the device's own sound. */
+  /** Stretches in which a strike could not be distinguished from the device's own sound. */
   readonly unheard: readonly { readonly from: Seconds; readonly to: Seconds }[];
 }
 

@@ -69,8 +69,8 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
   const drawn = useDrawnLine(analysis, combo, lead, book);
 
   // The strip follows the keys within a frame; what is worked out from the line comes after it.
-  const told = useMemo(() => ({ combo, analysis, report, lead }), [combo, analysis, report, lead]);
-  const later = useDeferredValue(told);
+  const shown = useMemo(() => ({ combo, analysis, report, lead }), [combo, analysis, report, lead]);
+  const later = useDeferredValue(shown);
 
   const change = useStable((changes: Partial<SaveComboDto>): void => {
     // A new combo takes the next free number of the grade that is chosen for it.

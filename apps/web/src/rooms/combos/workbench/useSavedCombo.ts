@@ -60,7 +60,7 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
         if (isNew) {
           if (since) putDraft(`combo.${id}`, since);
           draft.clear();
-          // Told only once its own page stands, so that nothing is pressed on a page that is about to go.
+          // Reported only once its own page stands, so that nothing is pressed on a page that is about to go.
           await navigate(`/combos/${id}`, { replace: true, flushSync: true });
         }
         toast(`${saved.grade} ${saved.number} is saved.`);
@@ -81,10 +81,10 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
       draft.clear();
       await refresh();
       const isUsed = usedBy.length > 0;
-      const told = isUsed
+      const message = isUsed
         ? `“${before?.title ?? combo.title}” is retired, not gone: used by ${usedBy.slice(0, 3).join(', ')}${usedBy.length > 3 ? ` and ${usedBy.length - 3} more` : ''}.`
         : `“${before?.title ?? combo.title}” is out of the book.`;
-      toastWithUndo(told, async () => {
+      toastWithUndo(message, async () => {
         await write(putRequest(SUBJECTS.combo, `combos/${id}`, before ? saveable(before) : combo));
         if (unsaved) putDraft(`combo.${id}`, unsaved);
         await refresh();

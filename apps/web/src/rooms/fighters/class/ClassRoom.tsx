@@ -6,7 +6,7 @@ import { queries } from '../../../server/queries.ts';
 import { ButtonLink } from '../../../ui/Button.tsx';
 import { ChoiceField } from '../../../ui/Field.tsx';
 import { Plain } from '../../../ui/Panel.tsx';
-import { toldValue } from '@eurhythm/core/progress';
+import { valueText } from '@eurhythm/core/progress';
 import { VerdictMark } from '../progress/VerdictMark.tsx';
 import { Questions } from '../../today/Questions.tsx';
 import { ClassAttendance } from './ClassAttendance.tsx';
@@ -67,15 +67,15 @@ export function ClassRoom() {
             </thead>
             <tbody>
               {data.rows.map((row) => (
-                <Row key={row.fighterId} row={row} told={toldValue(kind)} />
+                <Row key={row.fighterId} row={row} textOf={valueText(kind)} />
               ))}
             </tbody>
           </table>
         </div>
       )}
       <p className="pt-3 text-sm text-quiet">
-        ▲ really better · ▼ really worse · = no real change · ? too little data. A dot in a line is the middle
-        of one day.
+        ▲ clearly better · ▼ clearly worse · = no real change · ? too little data. A dot in a line is the
+        middle of one day.
       </p>
       <div className="grid gap-x-12 gap-y-8 pt-8 lg:grid-cols-2 *:min-w-0">
         <div className="space-y-8">
@@ -90,7 +90,7 @@ export function ClassRoom() {
   );
 }
 
-function Row({ row, told }: { row: ClassRowView; told: (value: number) => string }) {
+function Row({ row, textOf }: { row: ClassRowView; textOf: (value: number) => string }) {
   return (
     <tr className="border-b border-rule">
       <th scope="row" className="py-1.5 pr-3 text-left whitespace-nowrap">
@@ -105,9 +105,9 @@ function Row({ row, told }: { row: ClassRowView; told: (value: number) => string
         </span>
       </th>
       <td>
-        <SmallLine values={row.line} told={told} />
+        <SmallLine values={row.line} textOf={textOf} />
       </td>
-      <td className="tabular">{row.usual === null ? '' : told(row.usual)}</td>
+      <td className="tabular">{row.usual === null ? '' : textOf(row.usual)}</td>
       <td title={row.sentence}>{row.month && <VerdictMark verdict={row.month} />}</td>
       <td className="tabular whitespace-nowrap">
         {row.evenness !== null && `${Math.abs(row.evenness).toFixed(0)} %`}

@@ -4,7 +4,13 @@ const HIGH = 28;
 const EDGE = 4;
 
 /** A course of a test in the height of a line of text. */
-export function SmallLine({ values, told }: { values: readonly number[]; told: (value: number) => string }) {
+export function SmallLine({
+  values,
+  textOf,
+}: {
+  values: readonly number[];
+  textOf: (value: number) => string;
+}) {
   if (values.length === 0) return <span className="text-sm text-quiet">no trial</span>;
   const [low, high] = [Math.min(...values), Math.max(...values)];
   const x = (i: number): number =>
@@ -16,7 +22,7 @@ export function SmallLine({ values, told }: { values: readonly number[]; told: (
       viewBox={`0 0 ${WIDE} ${HIGH}`}
       className="h-7 w-44"
       role="img"
-      aria-label={`${values.length} days, from ${told(values[0]!)} to ${told(values.at(-1)!)}`}
+      aria-label={`${values.length} days, from ${textOf(values[0]!)} to ${textOf(values.at(-1)!)}`}
     >
       <polyline
         points={values.map((value, i) => `${x(i)},${y(value)}`).join(' ')}

@@ -21,7 +21,7 @@ export function FromFile() {
   const [file, setFile] = useState<HeardFile | null>(null);
   const [onsets, setOnsets] = useState<readonly FileOnset[]>([]);
   const [due, setDue] = useState<readonly number[]>([]);
-  const [told, setTold] = useState('');
+  const [message, setMessage] = useState('');
   const [share, setShare] = useState<number | null>(null);
   const playback = usePlayback();
   /** The ids of what was stored, so that pins put right afterwards put the trial right. */
@@ -29,7 +29,7 @@ export function FromFile() {
   const take = async (chosen: File | undefined): Promise<void> => {
     if (!chosen) return;
     playback.stop();
-    setTold('');
+    setMessage('');
     setShare(0);
     try {
       const heard = await readFile(chosen, setShare);
@@ -37,11 +37,11 @@ export function FromFile() {
       setOnsets(heard.onsets);
       setDue([]);
       if (heard.hasMusic)
-        setTold('Music plays in this file: its drum may be among the strikes. Take out what is none.');
+        setMessage('Music plays in this file: its drum may be among the strikes. Take out what is none.');
       if (heard.onsets.length === 0)
-        setTold('No strike was heard in this file. Add them by double clicks, or count by hand.');
+        setMessage('No strike was heard in this file. Add them by double clicks, or count by hand.');
     } catch (error) {
-      setTold(error instanceof Error ? error.message : String(error));
+      setMessage(error instanceof Error ? error.message : String(error));
     }
     setShare(null);
   };
@@ -79,8 +79,8 @@ export function FromFile() {
           }}
         />
       </label>
-      <p role="status" className={told === '' ? 'min-h-6' : 'min-h-6 py-2 font-semibold text-caution'}>
-        {told}
+      <p role="status" className={message === '' ? 'min-h-6' : 'min-h-6 py-2 font-semibold text-caution'}>
+        {message}
       </p>
       {file && (
         <div className="space-y-7">

@@ -100,7 +100,7 @@ interface ComboOfFileProps {
   onStore(fit: LineFit, combo: ComboView): void;
 }
 
-/** Which of the gym's combos this is: the best three that were found, or the one that is told. */
+/** Which of the gym's combos this is: the best three that were found, or the one that is reported. */
 function ComboOfFile({ onsets, lead, onDue, onStore }: ComboOfFileProps) {
   const book = useBook();
   const combos = useCombos();

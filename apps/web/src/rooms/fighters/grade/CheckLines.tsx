@@ -6,9 +6,11 @@ import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { useDates } from '../../../ui/dates.ts';
 
 /** The check list of a grade: what the log shows, with its days; what only a coach sees is marked here. */
 export function CheckLines({ check, by }: { check: GradeCheckView; by: string }) {
+  const { inSentence } = useDates();
   const client = useQueryClient();
   const mark = useWrite<unknown, { requirementId: string; isShown: boolean }>(
     ({ requirementId, isShown }) => {
@@ -32,7 +34,7 @@ export function CheckLines({ check, by }: { check: GradeCheckView; by: string })
             {evidence.map(({ text, day }, i) => (
               <p key={i} className="text-sm text-quiet">
                 {text}
-                {day && `, ${day}`}
+                {day && `, ${inSentence(day)}`}
               </p>
             ))}
             {missing !== '' && <p className="text-sm">{missing}</p>}

@@ -17,6 +17,7 @@ import { useWrite } from '../../../sync/useSync.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { LongTextField } from '../../../ui/Field.tsx';
 import { nextMark, sheetOf, sheetResult } from './sheetLines.ts';
+import { useDates } from '../../../ui/dates.ts';
 
 interface SignSheetProps {
   readonly check: GradeCheckView;
@@ -30,6 +31,7 @@ const MARKS = { passed: '✓', 'not yet': '–' } as const;
 
 /** The sheet of a test: two examiners mark each line, and a coach signs. Nothing signs itself. */
 export function SignSheet({ check, signedBy, second, page }: SignSheetProps) {
+  const { inSentence } = useDates();
   const client = useQueryClient();
   const errors = useFieldErrors();
   const [id] = useState(newId);
@@ -84,7 +86,7 @@ export function SignSheet({ check, signedBy, second, page }: SignSheetProps) {
             <tr key={i} className="border-b border-rule">
               <td className="py-1.5 pr-3">
                 <span className="font-semibold">{line.asked}</span>
-                <span className="block text-sm text-quiet">{line.evidence}</span>
+                <span className="block text-sm text-quiet">{inSentence(line.evidence)}</span>
               </td>
               {(['first', 'second'] as const).map((who) => (
                 <td key={who} className="text-center">

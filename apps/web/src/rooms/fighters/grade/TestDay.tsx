@@ -59,9 +59,9 @@ export function TestDay() {
           </Button>
         </div>
       </div>
-      {plan.told !== '' && (
+      {plan.message !== '' && (
         <p role="alert" className="pb-3 font-semibold text-caution">
-          {plan.told}
+          {plan.message}
         </p>
       )}
       <div className="no-print grid max-w-xl grid-cols-2 gap-3 pb-4">

@@ -10,7 +10,7 @@ import { useWrite } from '../../../sync/useSync.ts';
 import { testSession } from './testSession.ts';
 
 /** Makes the session of a test day and goes there. */
-export function useTestSession(): { isPending: boolean; told: string; make(check: GradeCheckView): void } {
+export function useTestSession(): { isPending: boolean; message: string; make(check: GradeCheckView): void } {
   const client = useQueryClient();
   const navigate = useNavigate();
   const [id] = useState(newId);
@@ -27,7 +27,7 @@ export function useTestSession(): { isPending: boolean; told: string; make(check
   );
   return {
     isPending: save.isPending,
-    told: save.error?.message ?? '',
+    message: save.error?.message ?? '',
     make: (check) => save.mutate(testSession(check, tests, combos, newId)),
   };
 }

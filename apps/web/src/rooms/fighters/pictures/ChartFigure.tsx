@@ -35,7 +35,7 @@ register([
 /** A picture that is taken away has this many points, each of two dots. */
 const TAKEN = { width: 960, height: 480, devicePixelRatio: 2 } as const;
 
-/** Draws a picture with these inks; days are told as the gym writes them. */
+/** Draws a picture with these inks; days are written as the gym writes them. */
 export type Draw = (inks: ChartInks, tellDay: (at: number | string) => string) => Record<string, unknown>;
 
 export interface ChartFigureProps {

@@ -1,4 +1,4 @@
-import { longAgoByWeek, middleOfDay, toldValue } from '@eurhythm/core/progress';
+import { longAgoByWeek, middleOfDay, valueText } from '@eurhythm/core/progress';
 import type { CourseView } from '@eurhythm/contract';
 import { bottomAxis, sideAxis } from './axes.ts';
 import type { ChartInks } from './chartInks.ts';
@@ -12,7 +12,7 @@ const MANY = 800;
 export const isDense = (courses: readonly CourseView[]): boolean =>
   courses.reduce((sum, { trials }) => sum + trials, 0) > MANY;
 
-/** Over more than a year and a half years are told along the bottom, else days. */
+/** Over more than a year and a half years are reported along the bottom, else days. */
 const YEARS_FROM = 550 * 86_400_000;
 function isOfYears(courses: readonly CourseView[]): boolean {
   const days = courses.flatMap((course) => course.days.map(({ day }) => Date.parse(day)));
@@ -31,7 +31,7 @@ export function courseOption(
   tellDay: (at: number) => string,
 ): Record<string, unknown> {
   const { ink, quiet, rule, canvas } = inks;
-  const told = toldValue(courses[0]!.kind);
+  const textOf = valueText(courses[0]!.kind);
   const drawn = isDense(courses) ? longAgoByWeek : (days: CourseView['days']) => days;
   const symbols = {
     left: { color: ink },
@@ -41,7 +41,7 @@ export function courseOption(
     grid: { left: 52, right: 44, top: 18, bottom: 30 },
     tooltip: {
       formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) =>
-        `${told(value[1])}, ${seriesName}<br>${tellDay(value[0])}`,
+        `${textOf(value[1])}, ${seriesName}<br>${tellDay(value[0])}`,
     },
     xAxis: bottomAxis(inks, {
       type: 'time',
@@ -50,7 +50,7 @@ export function courseOption(
         formatter: isOfYears(courses) ? (at: number) => String(new Date(at).getFullYear()) : tellDay,
       },
     }),
-    yAxis: sideAxis(inks, { scale: true, axisLabel: { formatter: (value: number) => told(value) } }),
+    yAxis: sideAxis(inks, { scale: true, axisLabel: { formatter: (value: number) => textOf(value) } }),
     series: courses.flatMap((course) => {
       const { lead, days, usual, outliers } = course;
       return [

@@ -42,7 +42,7 @@ describe('the trials of a test', () => {
     expect(series[0]!.markPoint!.data[0]!.coord).toEqual([Date.parse('2026-03-12T12:00:00'), 24]);
   });
 
-  it('are thinned and told by years where there are ten years of them', () => {
+  it('are thinned and known by years where there are ten years of them', () => {
     const days = Array.from({ length: 1500 }, (_, i) => ({
       day: new Date(Date.parse('2016-03-01') + 2 * i * 86_400_000).toISOString().slice(0, 10),
       values: [20],

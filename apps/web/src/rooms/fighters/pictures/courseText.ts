@@ -1,11 +1,11 @@
-import { toldValue } from '@eurhythm/core/progress';
+import { valueText } from '@eurhythm/core/progress';
 import type { CourseView } from '@eurhythm/contract';
 import { csvOf, type TextTable } from './textTable.ts';
 
 /** How a verdict stands on a small mark. The sign alone says it too, so that nothing hangs on a colour. */
 export const VERDICT_MARKS = {
-  faster: { sign: '▲', text: 'really better' },
-  slower: { sign: '▼', text: 'really worse' },
+  faster: { sign: '▲', text: 'clearly better' },
+  slower: { sign: '▼', text: 'clearly worse' },
   'no real change': { sign: '=', text: 'no real change' },
   'too little data': { sign: '?', text: 'too little data' },
 } as const;
@@ -22,26 +22,26 @@ export function courseCsv(courses: readonly CourseView[]): string {
 
 /** The trials of each day, the leads beside each other. */
 export function courseTable(courses: readonly CourseView[]): TextTable {
-  const told = toldValue(courses[0]!.kind);
+  const textOf = valueText(courses[0]!.kind);
   const days = [...new Set(courses.flatMap((course) => course.days.map(({ day }) => day)))].sort();
   return {
     columns: ['Day', ...courses.map(({ lead }) => `${lead} lead`)],
     rows: days.map((day) => [
       day,
       ...courses.map(({ days: own }) =>
-        (own.find((each) => each.day === day)?.values ?? []).map(told).join(', '),
+        (own.find((each) => each.day === day)?.values ?? []).map(textOf).join(', '),
       ),
     ]),
   };
 }
 
 /** The same in words. */
-export function toldCourses(courses: readonly CourseView[]): string {
+export function courseSentences(courses: readonly CourseView[]): string {
   return courses
     .map(({ title, kind, lead, trials, best, usual }) => {
-      const told = toldValue(kind);
-      const range = usual ? `, usually ${told(usual.low)} to ${told(usual.high)}` : '';
-      return `${title}, ${lead} lead: ${trials} trials, best ${told(best)}${range}.`;
+      const textOf = valueText(kind);
+      const range = usual ? `, usually ${textOf(usual.low)} to ${textOf(usual.high)}` : '';
+      return `${title}, ${lead} lead: ${trials} trials, best ${textOf(best)}${range}.`;
     })
     .join(' ');
 }

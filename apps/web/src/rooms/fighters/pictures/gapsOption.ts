@@ -11,17 +11,17 @@ export interface NamedGap extends UsualGap {
 /** The gaps of a combo as they usually were, beside the line's, and the least of a body as a stroke across. */
 export function gapsOption(gaps: readonly NamedGap[], inks: ChartInks): Record<string, unknown> {
   const { ink, canvas, front, quiet } = inks;
-  const told = (value: number): string => `${value.toFixed(2)} s`;
+  const textOf = (value: number): string => `${value.toFixed(2)} s`;
   return {
     grid: { left: 58, right: 12, top: 34, bottom: 40 },
     legend: { top: 0, left: 0, itemWidth: 18, textStyle: { color: quiet } },
-    tooltip: { trigger: 'axis', valueFormatter: told },
+    tooltip: { trigger: 'axis', valueFormatter: textOf },
     xAxis: bottomAxis(inks, {
       type: 'category',
       data: gaps.map(({ name }) => name),
       axisLabel: { interval: 0, overflow: 'break', width: 90, hideOverlap: false },
     }),
-    yAxis: sideAxis(inks, { axisLabel: { formatter: told } }),
+    yAxis: sideAxis(inks, { axisLabel: { formatter: textOf } }),
     series: [
       { type: 'bar', name: 'usual', data: gaps.map(({ seconds }) => seconds), itemStyle: filled(front) },
       {

@@ -7,12 +7,13 @@ import { DayField } from '../../../ui/DayFields.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
 import { Toggles } from '../../../ui/Toggles.tsx';
 import { MEASURED_WORDS } from '../replay/trialWords.ts';
-import { toldValue } from '@eurhythm/core/progress';
+import { valueText } from '@eurhythm/core/progress';
 import type { Draw } from '../pictures/ChartFigure.tsx';
 import { courseOption, isDense } from '../pictures/courseOption.ts';
-import { courseCsv, courseTable, toldCourses } from '../pictures/courseText.ts';
+import { courseCsv, courseTable, courseSentences } from '../pictures/courseText.ts';
 import { Picture } from '../pictures/Picture.tsx';
 import { VerdictMark } from './VerdictMark.tsx';
+import { useDates } from '../../../ui/dates.ts';
 
 interface CoursesProps {
   readonly fighter: FighterView;
@@ -61,7 +62,7 @@ function CoursePicture({ courses, name }: { courses: readonly CourseView[]; name
   return (
     <Picture
       draw={draw}
-      label={toldCourses(courses)}
+      label={courseSentences(courses)}
       name={name}
       className="h-64"
       isDense={isDense(courses)}
@@ -73,7 +74,8 @@ function CoursePicture({ courses, name }: { courses: readonly CourseView[]; name
 }
 
 function CourseWords({ course }: { course: CourseView }) {
-  const told = toldValue(course.kind);
+  const { inSentence } = useDates();
+  const textOf = valueText(course.kind);
   return (
     <div className="border-b border-rule py-2">
       <p className="flex flex-wrap items-baseline justify-between gap-x-4">
@@ -84,9 +86,9 @@ function CourseWords({ course }: { course: CourseView }) {
           </span>
         </strong>
         <span className="tabular text-sm text-quiet">
-          {course.usual && `usually ${told(course.usual.low)} to ${told(course.usual.high)}, `}best{' '}
-          {told(course.best)}
-          {course.typicalError !== null && `, one trial varies by about ±${told(course.typicalError)}`}
+          {course.usual && `usually ${textOf(course.usual.low)} to ${textOf(course.usual.high)}, `}best{' '}
+          {textOf(course.best)}
+          {course.typicalError !== null && `, one trial varies by about ±${textOf(course.typicalError)}`}
         </span>
       </p>
       <Verdict what="Compared with the month before" verdict={course.month} />
@@ -94,7 +96,7 @@ function CourseWords({ course }: { course: CourseView }) {
       <p className="text-sm">{course.trendSentence}</p>
       {course.notes.map((note) => (
         <p key={note} className="text-sm text-caution">
-          {note}
+          {inSentence(note)}
         </p>
       ))}
     </div>

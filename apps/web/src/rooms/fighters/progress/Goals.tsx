@@ -19,7 +19,8 @@ import { DayField } from '../../../ui/DayFields.tsx';
 import { ChoiceField } from '../../../ui/Field.tsx';
 import { Part, Plain } from '../../../ui/Panel.tsx';
 import { NumberField } from '../../../ui/TypedField.tsx';
-import { toldValue } from '@eurhythm/core/progress';
+import { valueText } from '@eurhythm/core/progress';
+import { useDates } from '../../../ui/dates.ts';
 
 interface GoalsProps {
   readonly fighter: FighterView;
@@ -32,6 +33,7 @@ const WEEKS = 12;
 
 /** What coach and fighter set themselves, each as it stands. */
 export function Goals({ fighter, progress }: GoalsProps) {
+  const { inSentence } = useDates();
   const client = useQueryClient();
   const [isNew, setNew] = useState(false);
   const remove = useWrite<unknown, string>((id) => deleteRequest(SUBJECTS.goal, `goals/${id}`), {
@@ -49,7 +51,7 @@ export function Goals({ fighter, progress }: GoalsProps) {
             <p className="flex items-baseline justify-between gap-4">
               <span>
                 <strong>
-                  {goal.title}, {goal.lead} lead: {toldValue(kindOf(goal))(goal.value)}
+                  {goal.title}, {goal.lead} lead: {valueText(kindOf(goal))(goal.value)}
                 </strong>{' '}
                 <span className="text-sm text-quiet">by {goal.by}</span>
               </span>
@@ -57,7 +59,7 @@ export function Goals({ fighter, progress }: GoalsProps) {
                 Take out
               </Button>
             </p>
-            <p className="text-sm">{goal.sentence}</p>
+            <p className="text-sm">{inSentence(goal.sentence)}</p>
           </li>
         ))}
       </ul>

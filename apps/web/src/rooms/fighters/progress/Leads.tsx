@@ -5,6 +5,7 @@ import { Part, Plain } from '../../../ui/Panel.tsx';
 import type { Draw } from '../pictures/ChartFigure.tsx';
 import { leadsOption, leadsTable } from '../pictures/leadsOption.ts';
 import { Picture } from '../pictures/Picture.tsx';
+import { useDates } from '../../../ui/dates.ts';
 
 interface LeadsProps extends Pick<FighterProgress, 'leads' | 'fading'> {
   readonly fighter: FighterView;
@@ -12,6 +13,7 @@ interface LeadsProps extends Pick<FighterProgress, 'leads' | 'fading'> {
 
 /** Both leads side by side, and how a burst fades. */
 export function Leads({ fighter, leads, fading }: LeadsProps) {
+  const { inSentence } = useDates();
   const draw = useCallback<Draw>((inks) => leadsOption(leads, inks), [leads]);
   return (
     <Part title="Two leads" aside="the bar is what it may be, the dot what it is">
@@ -39,7 +41,7 @@ export function Leads({ fighter, leads, fading }: LeadsProps) {
         <p key={testId} className="border-b border-rule py-1.5 text-sm">
           {title}: the last third is {Math.abs(percent).toFixed(0)} % {percent >= 0 ? 'slower' : 'faster'}{' '}
           than the first, over {bursts} {bursts === 1 ? 'burst' : 'bursts'}.{' '}
-          {across && fadingSentence(across)}
+          {across && inSentence(fadingSentence(across))}
         </p>
       ))}
     </Part>

@@ -86,7 +86,7 @@ export function TrialSheet({ attempt, onClose }: { attempt: AttemptView; onClose
         {dates.tell(attempt.at, 'short time')} · {MEASURED_WORDS[attempt.measured]}
         {heard && ` · ${heard.device}`}
         {heard?.detector && ` · ${heard.detector}`}
-        {attempt.first !== null && ` · first told as ${attempt.first}`}
+        {attempt.first !== null && ` · first reported as ${attempt.first}`}
       </p>
       <TrialPicture onsets={onsets} due={heard?.due ?? []} from={from} to={to} now={playback.at} />
       {heard && <Numbers attempt={attempt} />}

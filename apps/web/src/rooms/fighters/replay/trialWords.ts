@@ -9,7 +9,7 @@ export const MEASURED_WORDS: Readonly<Record<AttemptView['measured'], string>> =
   motion: 'by the motion of a phone',
   sensor: 'by sensor',
   file: 'from a file',
-  'self-reported': 'told, not seen',
+  'self-reported': 'reported, not seen',
 };
 
 /** What a trial came to: “38 in 10 s”, “1.42 s”. */

@@ -14,7 +14,7 @@ import { reportOf } from './reportOf.ts';
 const WEEKS = 12;
 const day = (at: Date): string => format(at, 'yyyy-MM-dd');
 
-/** One page for a fighter or a parent, in plain words: what was trained, what got really better, what comes next. */
+/** One page for a fighter or a parent, in plain words: what was trained, what changed clearly, what comes next. */
 export function ReportRoom() {
   const { id = '' } = useParams();
   const dates = useDates();
@@ -45,7 +45,7 @@ export function ReportRoom() {
           <h2 className="text-xl">{title}</h2>
           <ul className="list-disc pl-5">
             {sentences.map((sentence) => (
-              <li key={sentence}>{sentence}</li>
+              <li key={sentence}>{dates.inSentence(sentence)}</li>
             ))}
           </ul>
         </section>

@@ -40,11 +40,11 @@ describe('a report', () => {
       courses: [course('faster'), course('no real change', 'Kicks'), course('too little data')],
     });
     const of = (title: string) => parts.find((part) => part.title === title)?.sentences;
-    expect(of('What got really better')).toEqual([
+    expect(of('Clear changes for the better')).toEqual([
       'Straights, left lead: from 20 to 24.3. That is more than chance.',
     ]);
     expect(of('What stayed as it was')).toEqual(['Kicks, left lead: about 24.3.']);
-    expect(report({})[1]!.sentences[0]).toMatch(/^Nothing that can be told from chance/);
+    expect(report({})[1]!.sentences[0]).toMatch(/^Nothing yet that stands out from chance/);
   });
 
   it('says what is missing for the grade, and leaves the decision to a coach', () => {

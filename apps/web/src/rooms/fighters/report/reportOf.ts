@@ -1,6 +1,6 @@
 import { groupBy } from '@eurhythm/core/units';
 import type { FighterLog, FighterProgress } from '@eurhythm/contract';
-import { toldValue } from '@eurhythm/core/progress';
+import { valueText } from '@eurhythm/core/progress';
 
 export interface ReportPart {
   readonly title: string;
@@ -20,7 +20,7 @@ export function reportOf(
   const within = rounds.filter(({ at }) => at.slice(0, 10) >= from && at.slice(0, 10) <= to);
   const parts = [
     { title: 'What was trained', sentences: trained(within) },
-    { title: 'What got really better', sentences: better(progress) },
+    { title: 'Clear changes for the better', sentences: better(progress) },
     { title: 'What stayed as it was', sentences: stayed(progress) },
     { title: 'What comes next', sentences: next(progress) },
   ];
@@ -49,14 +49,14 @@ function trained(rounds: FighterLog['rounds']): string[] {
 function better({ courses }: FighterProgress): string[] {
   const found = courses.flatMap(({ title, lead, kind, between, learning }) => {
     if (between?.verdict !== 'faster') return [];
-    const told = toldValue(kind);
+    const textOf = valueText(kind);
     const learnt = learning > 0 ? ' A part of it is that the test itself was new.' : '';
     return [
-      `${title}, ${lead} lead: from ${told(between.means.before!)} to ${told(between.means.after!)}. That is more than chance.${learnt}`,
+      `${title}, ${lead} lead: from ${textOf(between.means.before!)} to ${textOf(between.means.after!)}. That is more than chance.${learnt}`,
     ];
   });
   return found.length === 0
-    ? ['Nothing that can be told from chance yet. That is usual in a short time, and no fault.']
+    ? ['Nothing yet that stands out from chance. That is usual in a short time, and no fault.']
     : found.slice(0, MOST);
 }
 
@@ -64,7 +64,7 @@ function stayed({ courses }: FighterProgress): string[] {
   return courses
     .flatMap(({ title, lead, kind, between }) =>
       between?.verdict === 'no real change'
-        ? [`${title}, ${lead} lead: about ${toldValue(kind)(between.means.after!)}.`]
+        ? [`${title}, ${lead} lead: about ${valueText(kind)(between.means.after!)}.`]
         : [],
     )
     .slice(0, MOST);

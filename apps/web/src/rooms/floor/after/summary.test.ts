@@ -22,13 +22,13 @@ describe('the summary of a run', () => {
       { name: 'Ebb', fighterIds: ['ines', 'gone'] },
       { name: 'Slack', fighterIds: [] },
     ];
-    const told = byGroups(sums, groups).map(({ name, finished, of, sums: own }) => [
+    const reported = byGroups(sums, groups).map(({ name, finished, of, sums: own }) => [
       name,
       finished,
       of,
       own.length,
     ]);
-    expect(told).toEqual([
+    expect(reported).toEqual([
       ['Ebb', 1, 3, 1],
       ['', 1, 3, 1],
     ]);

@@ -88,7 +88,7 @@ function SideWord({
   );
 }
 
-/** Told before the run: the calls that will not be heard, round by round. */
+/** Reported before the run: the calls that will not be heard, round by round. */
 function DroppedCalls({ controller, run }: { controller: ShownController; run: ShownRun }) {
   const dropped = controller.rounds.map(
     (round) => round.findings.filter((finding) => finding.rule === 'call-dropped').length,

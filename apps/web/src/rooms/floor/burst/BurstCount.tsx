@@ -17,13 +17,13 @@ interface BurstCountProps {
   /** The number that is seen; without one, the seconds that are left. */
   readonly count: number | null;
   /** What to do from the bell on. */
-  readonly told: string;
-  /** Told of each tap and of each press of a key between the bells, with its seconds from the first one on. */
+  readonly hint: string;
+  /** Reported of each tap and of each press of a key between the bells, with its seconds from the first one on. */
   readonly onTap: (at: Seconds) => void;
 }
 
 /** What is seen while a burst runs: one large number, and the whole screen to tap on. From when on taps count, it shows. */
-export function BurstCount({ burst, seconds, name, what, count, told, onTap }: BurstCountProps) {
+export function BurstCount({ burst, seconds, name, what, count, hint, onTap }: BurstCountProps) {
   const at = useFrame(() => burst.at, true);
   const isWork = at >= 0;
   const tap = useStable((): void => {
@@ -54,7 +54,7 @@ export function BurstCount({ burst, seconds, name, what, count, told, onTap }: B
         <span className="text-[17rem] leading-none phone:text-[min(17rem,45vh)]" data-testid="burst-count">
           {count ?? secondsLeft(isWork ? seconds - at : seconds)}
         </span>
-        <span className="text-3xl text-quiet">{isWork ? told : 'get ready'}</span>
+        <span className="text-3xl text-quiet">{isWork ? hint : 'get ready'}</span>
       </button>
     </>
   );

@@ -29,7 +29,7 @@ import { heardByStations } from './heardByStations.ts';
 import { useBurstInput } from './useBurstInput.ts';
 import { keepBurst, takeHeard, tellNumber, useKeptBurst } from './keptBurst.ts';
 
-/** What is told while one counts, and before. */
+/** What is reported while one counts, and before. */
 const COUNTS: Readonly<Record<InputKind, string>> = {
   microphone: 'the microphone counts',
   motion: 'the motion of this phone counts',
@@ -72,7 +72,7 @@ interface BurstPaneProps {
   onClose(): void;
 }
 
-/** As many as fit: of one fighter, whose strikes are tapped along, or of the whole class, whose numbers are told after the bell. */
+/** As many as fit: of one fighter, whose strikes are tapped along, or of the whole class, whose numbers are reported after the bell. */
 export function BurstPane({ run, fighters, controller, listening, onClose }: BurstPaneProps) {
   useSyncExternalStore(listening.subscribe, listening.snapshot);
   const timed = useTimed(run);
@@ -186,11 +186,11 @@ export function BurstPane({ run, fighters, controller, listening, onClose }: Bur
           name={isClass ? 'Everybody' : (fighter?.name ?? '')}
           what={isClass ? what.title : `${what.title}, ${lead} lead`}
           count={isClass ? null : counted.length}
-          told={
+          hint={
             isClass
               ? 'partners count aloud'
               : by !== 'taps'
-                ? input.told || COUNTS[by]
+                ? input.status || COUNTS[by]
                 : 'tap anywhere or press any key for each clean one'
           }
           onTap={tap}

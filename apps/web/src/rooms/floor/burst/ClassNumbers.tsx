@@ -37,7 +37,7 @@ export function ClassNumbers({ burst, fighters, onStatus, onClose }: ClassNumber
       <section aria-label="The number of" className="flex flex-1 flex-col items-center justify-center gap-3">
         <p className="text-[1.75rem] text-quiet" role="status">
           {what.title}, {what.seconds} s ·{' '}
-          {open === 0 ? 'all told' : `${open} of ${trials.length} still open`}
+          {open === 0 ? 'all entered' : `${open} of ${trials.length} still open`}
         </p>
         <p className="board text-center text-[4.5rem] leading-none phone:text-4xl">
           {nameOf(trials[place]!.fighterId)}

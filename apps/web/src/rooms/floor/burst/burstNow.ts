@@ -13,7 +13,7 @@ export function playBurst(burst: PlayedBurst | null): void {
   played = burst;
 }
 
-/** As other devices are told it, by the server's clock in milliseconds. */
+/** As other devices are reported it, by the server's clock in milliseconds. */
 export function burstNow(now: number): PulseBurstDto | null {
   return played && { at: new Date(now + 1000 * played.bellIn()).toISOString(), seconds: played.seconds };
 }

@@ -1,4 +1,4 @@
-import { attemptOf, classBurst, nextOpen, oddCount, told } from './classBurst.ts';
+import { attemptOf, classBurst, nextOpen, oddCount, withCount } from './classBurst.ts';
 
 const people = [
   { id: 'ines', lead: 'left' },
@@ -15,15 +15,15 @@ describe('a burst of the class', () => {
     expect(made().trials.map(({ lead }) => lead)).toEqual(['left', 'right', 'left']);
     expect(made('right').trials.map(({ lead }) => lead)).toEqual(['right', 'right', 'right']);
   });
-  it('asks for who is still open, after the one that was told and then from the first', () => {
-    const some = told(told(made(), 0, 21), 2, 19);
+  it('asks for who is still open, after the one that was reported and then from the first', () => {
+    const some = withCount(withCount(made(), 0, 21), 2, 19);
     expect([nextOpen(made().trials, -1), nextOpen(some.trials, 0), nextOpen(some.trials, 2)]).toEqual([
       0, 1, 1,
     ]);
-    expect(nextOpen(told(some, 1, 5).trials, 1)).toBe(2);
+    expect(nextOpen(withCount(some, 1, 5).trials, 1)).toBe(2);
   });
   it('sends what a partner counted, the same trial again when it is corrected', () => {
-    const burst = told(made(), 1, 23);
+    const burst = withCount(made(), 1, 23);
     expect(attemptOf(burst, burst.trials[1]!, 'run')).toEqual({
       fighterId: 'oskar',
       runId: 'run',
@@ -35,7 +35,7 @@ describe('a burst of the class', () => {
       measured: 'partner',
       at: 'then',
     });
-    expect(told(burst, 1, 24).trials[1]!.id).toBe(burst.trials[1]!.id);
+    expect(withCount(burst, 1, 24).trials[1]!.id).toBe(burst.trials[1]!.id);
   });
   it.each([
     ['23', null],

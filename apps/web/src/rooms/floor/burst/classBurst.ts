@@ -2,7 +2,7 @@ import { evaluateTrial, type HeardTrial } from '@eurhythm/core/speed';
 import type { FighterView, SaveAttemptDto } from '@eurhythm/contract';
 import type { BurstWish, Timed } from './BurstChoice.tsx';
 
-/** A burst of the whole class whose numbers are being told; kept in the browser until it is put away, so that a reload loses none. */
+/** A burst of the whole class whose numbers are being reported; kept in the browser until it is put away, so that a reload loses none. */
 export interface ClassBurst {
   readonly what: Timed;
   readonly lead: BurstWish['lead'];
@@ -15,9 +15,9 @@ export interface ClassTrial {
   readonly id: string;
   readonly fighterId: string;
   readonly lead: 'left' | 'right';
-  /** Null as long as nobody has told it. */
+  /** Null as long as nobody has reported it. */
   readonly count: number | null;
-  /** What a station heard of it; nothing where somebody told the number. */
+  /** What a station heard of it; nothing where somebody reported the number. */
   readonly heard?: HeardTrial | null;
 }
 
@@ -25,7 +25,7 @@ export interface ClassTrial {
 const MOST_A_SECOND = 12;
 
 /**
- * A burst of these people that has just ended, with nothing told yet.
+ * A burst of these people that has just ended, with nothing reported yet.
  *
  * @example
  * classBurst([{ id: 'ines', lead: 'left' }], { title: 'Two straights', seconds: 10 }, 'own', 'now', () => 'a').trials.length // 1
@@ -47,12 +47,12 @@ export function classBurst(
 }
 
 /**
- * With the number of one fighter, told or corrected.
+ * With the number of one fighter, reported or corrected.
  *
  * @example
- * told({ what: { title: '', seconds: 10 }, lead: 'own', at: '', trials: [] }, 0, 23).trials // []
+ * reported({ what: { title: '', seconds: 10 }, lead: 'own', at: '', trials: [] }, 0, 23).trials // []
  */
-export function told(burst: ClassBurst, place: number, count: number): ClassBurst {
+export function withCount(burst: ClassBurst, place: number, count: number): ClassBurst {
   return {
     ...burst,
     trials: burst.trials.map((trial, i) => (i === place ? { ...trial, count, heard: null } : trial)),
@@ -60,7 +60,7 @@ export function told(burst: ClassBurst, place: number, count: number): ClassBurs
 }
 
 /**
- * With what a station heard of one fighter, as long as nobody has told a number.
+ * With what a station heard of one fighter, as long as nobody has reported a number.
  *
  * @example
  * heardBy({ what: { title: '', seconds: 10 }, lead: 'own', at: '', trials: [] }, 'ines', { source: 'sensor' }).trials // []

@@ -1,5 +1,5 @@
 import type { Listener, Take } from '../../../floor/listening/Listening.ts';
-import { attemptOf, classBurst, heardBy, told } from './classBurst.ts';
+import { attemptOf, classBurst, heardBy, withCount } from './classBurst.ts';
 import { heardByStations } from './heardByStations.ts';
 
 const listener = (more: Partial<Listener>): Listener => ({
@@ -10,7 +10,7 @@ const listener = (more: Partial<Listener>): Listener => ({
   device: 'pad-1',
   detector: null,
   leastStrength: null,
-  told: '',
+  status: '',
   ...more,
 });
 const take = (of: Partial<Listener>, at: readonly number[], more: Partial<Take> = {}): Take => ({
@@ -57,13 +57,13 @@ describe('a burst of the class that stations hear', () => {
       instants: [1, 2, 3],
       heard,
     });
-    const corrected = told(taken, 0, 5);
+    const corrected = withCount(taken, 0, 5);
     expect(attemptOf(corrected, corrected.trials[0]!, 'run')).toMatchObject({
       measured: 'partner',
       said: 5,
       instants: [],
     });
-    // What is told is not taken back by what was heard.
+    // What is reported is not taken back by what was heard.
     expect(heardBy(corrected, 'ines', heard).trials[0]!.count).toBe(5);
   });
 });

@@ -3,7 +3,7 @@ import type { HeardTrial } from '@eurhythm/core/speed';
 import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
-import { attemptOf, heardBy, told, type ClassBurst } from './classBurst.ts';
+import { attemptOf, heardBy, withCount, type ClassBurst } from './classBurst.ts';
 
 const placeOf = (runId: string): string => `eurhythm.class-burst.${runId}`;
 const listeners = new Set<() => void>();
@@ -11,7 +11,7 @@ const listeners = new Set<() => void>();
 /** What was read last; the same text is the same burst. */
 let last: { readonly text: string | null; readonly burst: ClassBurst | null } = { text: null, burst: null };
 
-/** The burst of this run whose numbers are being told; null when there is none. */
+/** The burst of this run whose numbers are being reported; null when there is none. */
 export function keptBurst(runId: string): ClassBurst | null {
   const text = localStorage.getItem(placeOf(runId));
   if (text !== last.text) last = { text, burst: text === null ? null : read(text) };
@@ -37,7 +37,7 @@ export function tellNumber(runId: string, fighterId: string, count: number): Cla
   const burst = keptBurst(runId);
   const place = burst?.trials.findIndex((trial) => trial.fighterId === fighterId) ?? -1;
   if (!burst || place === -1) return null;
-  const now = told(burst, place, count);
+  const now = withCount(burst, place, count);
   const trial = now.trials[place]!;
   keepBurst(runId, now);
   const page = `/floor/${runId}`;
@@ -45,7 +45,7 @@ export function tellNumber(runId: string, fighterId: string, count: number): Cla
   return now;
 }
 
-/** Keeps what stations heard of the burst and sends it as trials; who heard nobody of it, or whose number was told, changes nothing. */
+/** Keeps what stations heard of the burst and sends it as trials; who heard nobody of it, or whose number was reported, changes nothing. */
 export function takeHeard(runId: string, heard: ReadonlyMap<string, HeardTrial>): void {
   let burst = keptBurst(runId);
   for (const [fighterId, trial] of heard) {

@@ -26,7 +26,7 @@ export interface BurstInput {
   /** The strikes that count so far, in seconds from the bell. */
   readonly instants: readonly number[];
   /** Why it hears nothing any more, or what is to be known of it; empty while all is well. */
-  readonly told: string;
+  readonly status: string;
   /** @throws with a sentence */
   open(kind: InputKind, keepsSound: boolean): Promise<void>;
   /** Closes it, and gives all that it heard; null where none was open. */
@@ -55,7 +55,7 @@ export function useBurstInput(burst: Burst | null, seconds: number): BurstInput 
   );
   return {
     instants,
-    told: state.status,
+    status: state.status,
     open: async (kind, keepsSound) => {
       reports.current = [];
       setOnsets([]);

@@ -64,7 +64,7 @@ export function TempoLadder({
   const take = (): void => {
     if (by === null) return;
     void controller.advance(by).then(
-      (told) => toast(told ?? `The next round goes at ${advice!.bpm} a minute.`),
+      (message) => toast(message ?? `The next round goes at ${advice!.bpm} a minute.`),
       (error: Error) => toast.error(error.message),
     );
   };

@@ -122,7 +122,7 @@ function ListenerRow({ listener, who, count, results, isDouble: isTwice, heard, 
         <strong>{listener.name}</strong> · {who === '' ? 'nobody chosen there' : who}
         {listener.source === null && <span className="text-quiet"> · only tried</span>}
         {isTwice && <span className="text-quiet"> · heard by two inputs: the better one counts</span>}
-        {listener.told !== '' && <span className="block text-base text-caution">{listener.told}</span>}
+        {listener.status !== '' && <span className="block text-base text-caution">{listener.status}</span>}
       </span>
       <ul className="w-full space-y-1 pl-20">
         {results.map((each) => (

@@ -60,7 +60,7 @@ export function useOwnInput(listening: Listening, place: InputPlace): OwnInput {
     if (!input) return;
     const { source, device, detector, leastStrength } = input;
     const named = { id: OWN_INPUT, name: 'this device', fighterIds };
-    listening.comes({ ...named, source, device, detector, leastStrength, told: status });
+    listening.comes({ ...named, source, device, detector, leastStrength, status: status });
     const from = openedAt?.round === round ? Math.max(0, openedAt.at ?? 0) : 0;
     listening.hears(OWN_INPUT, round, listening.knownOf(OWN_INPUT, round), [], from);
   }, [listening, input, openedAt, status, fighterIds, round]);

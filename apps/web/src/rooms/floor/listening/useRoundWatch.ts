@@ -8,7 +8,7 @@ const LOOK_MS = 200;
 /** Going back by more than this is beginning anew. */
 const BACK = 1;
 
-interface RoundTold {
+interface RoundChanges {
   /** A round was gone through so far. */
   reached(round: number, position: number): void;
   /** It begins anew. */
@@ -23,16 +23,16 @@ interface RoundTold {
 export function useRoundWatch(
   run: Pick<RunView, 'rounds'>,
   controller: RunController,
-  told: RoundTold,
+  changes: RoundChanges,
 ): void {
   const look = useStable((seen: Seen): Seen => {
     const { round, phase } = controller.state;
     const isOver = phase === 'over';
     if (isOver || round !== seen.round) {
-      if (seen.round >= 0 && !seen.hasEnded) told.ends(seen.round);
+      if (seen.round >= 0 && !seen.hasEnded) changes.ends(seen.round);
       if (isOver) return { ...seen, hasEnded: true };
-      if (seen.past.has(round)) told.again(round);
-      told.reached(round, controller.position);
+      if (seen.past.has(round)) changes.again(round);
+      changes.reached(round, controller.position);
       return {
         round,
         position: controller.position,
@@ -43,10 +43,10 @@ export function useRoundWatch(
     }
     const { position } = controller;
     const isBack = position < seen.position - BACK;
-    if (isBack) told.again(round);
-    told.reached(round, position);
+    if (isBack) changes.again(round);
+    changes.reached(round, position);
     const isRest = isResting(run.rounds[round]!.blocks, position);
-    if (isRest && !seen.isRest && phase === 'running') told.rests(round);
+    if (isRest && !seen.isRest && phase === 'running') changes.rests(round);
     return { ...seen, position, isRest };
   });
   useEffect(() => {

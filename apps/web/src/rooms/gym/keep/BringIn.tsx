@@ -26,7 +26,7 @@ interface Looked {
 /** What is wrong with a file, each with its place. */
 type Faults = readonly { readonly field: string; readonly message: string }[];
 
-/** Brings a file in: first what it would do is told, then it is done, all or nothing. */
+/** Brings a file in: first what it would do is reported, then it is done, all or nothing. */
 export function BringIn() {
   const client = useQueryClient();
   const [kind, setKind] = useState<Kind>('import');
@@ -93,8 +93,8 @@ export function BringIn() {
       </div>
       {kind === 'import' && !looked && faults.length === 0 && (
         <Plain>
-          A file that was taken away from this gym or another one. What it would do is told first; what is
-          newer here stays.
+          A file that was taken away from this gym or another one. What it would change is shown first; what
+          is newer here stays.
         </Plain>
       )}
       {kind !== 'import' && <Columns kind={kind} />}
@@ -163,7 +163,7 @@ function Preview({
           <p className="text-sm text-quiet">{same} more are here already, unchanged.</p>
         </>
       )}
-      {report.told.map((sentence) => (
+      {report.notes.map((sentence) => (
         <p key={sentence} className="pt-1">
           {sentence}
         </p>

@@ -78,9 +78,9 @@ export function Compare({ first, lab }: CompareProps) {
           {heard ? 'That is enough' : 'Compare'}
         </Button>
       </div>
-      <p role="status" className={other.told === '' ? 'min-h-6 text-quiet' : 'font-semibold text-caution'}>
-        {other.told !== ''
-          ? other.told
+      <p role="status" className={other.status === '' ? 'min-h-6 text-quiet' : 'font-semibold text-caution'}>
+        {other.status !== ''
+          ? other.status
           : heard
             ? 'Strike some twenty times.'
             : compared

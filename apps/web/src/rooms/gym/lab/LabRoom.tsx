@@ -78,10 +78,10 @@ export function LabRoom() {
           />
           <p
             role="status"
-            className={lab.told === '' ? 'min-h-6 pt-1 text-quiet' : 'pt-1 font-semibold text-caution'}
+            className={lab.status === '' ? 'min-h-6 pt-1 text-quiet' : 'pt-1 font-semibold text-caution'}
           >
-            {lab.told !== ''
-              ? lab.told
+            {lab.status !== ''
+              ? lab.status
               : lab.input
                 ? 'A pin is a strike; a ring is a sound that may have been one and does not count.'
                 : 'Nothing is heard and nothing is sent anywhere until you choose.'}

@@ -9,15 +9,15 @@ const ms = (seconds: number): string => `${Math.round(1000 * seconds)} ms`;
 /** From the loudspeaker to the microphone: chirps are played and heard again. */
 export function Latency({ device, onLearnt }: { device: string | null; onLearnt: () => void }) {
   const [found, setFound] = useState<ChirpLatency | null>(null);
-  const [told, setTold] = useState('');
+  const [message, setMessage] = useState('');
   const [isRunning, setRunning] = useState(false);
   const measure = async (): Promise<void> => {
     setRunning(true);
-    setTold('Four chirps; keep quiet for five seconds.');
+    setMessage('Four chirps; keep quiet for five seconds.');
     try {
       const way = await chirpLatency(readOutputSettings().latency);
       setFound(way);
-      setTold(
+      setMessage(
         way
           ? ''
           : 'No chirp came back. Turn the loudspeaker up, lay the microphone nearer, and see that it is the one that is open.',
@@ -27,7 +27,7 @@ export function Latency({ device, onLearnt }: { device: string | null; onLearnt:
         onLearnt();
       }
     } catch (error) {
-      setTold((error as Error).message);
+      setMessage((error as Error).message);
     }
     setRunning(false);
   };
@@ -41,7 +41,7 @@ export function Latency({ device, onLearnt }: { device: string | null; onLearnt:
         Play the chirps
       </Button>
       <p role="status" className="min-h-6 text-quiet">
-        {told}
+        {message}
         {found &&
           `${ms(found.whole)} from loudspeaker to microphone, within ${ms(found.spread)}, from ${found.heard} chirps: ${ms(found.loudspeaker)} the loudspeaker as the browser knows it, ${ms(found.microphone)} the microphone. Kept.`}
       </p>

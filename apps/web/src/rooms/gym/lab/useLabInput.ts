@@ -18,13 +18,13 @@ export interface Past {
   readonly strikes: OnsetReport[];
 }
 
-/** Is told every strike, and where one that was told is none. */
+/** Is reported every strike, and where one that was reported is none. */
 export type OnStrike = (strike: OnsetReport) => void;
 
 export interface LabInput {
   /** Null until it is open. */
   readonly input: StrikeInput | null;
-  readonly told: string;
+  readonly status: string;
   readonly past: Past;
   /** Tells of every strike that is made from now on; gives what ends it. */
   listen(onStrike: OnStrike): () => void;
@@ -73,5 +73,5 @@ export function useLabInput(kind: InputKind | null, again: number): LabInput {
     return () => void listeners.delete(listener);
   });
   const { input, failure, status } = state;
-  return { input, told: failure === '' ? status : failure, past, listen };
+  return { input, status: failure === '' ? status : failure, past, listen };
 }

@@ -30,7 +30,7 @@ export function CallRecorder({
   onNext,
 }: CallRecorderProps) {
   const [take, setTake] = useState<Take | null>(null);
-  const [told, setTold] = useState('');
+  const [message, setMessage] = useState('');
   // Moved by hand until another recording, or another centre of it, comes from the server.
   const [moved, setMoved] = useState<{ readonly from: number; readonly to: number } | null>(null);
   const kept = call.own?.centre ?? 0;
@@ -42,13 +42,15 @@ export function CallRecorder({
       take.stop();
       return;
     }
-    setTold('');
+    setMessage('');
     try {
       const begun = await startTake();
       setTake(begun);
       onSound(await begun.wav);
     } catch (error) {
-      setTold(error instanceof NoMicrophone ? error.message : 'The recording could not be read. Try again.');
+      setMessage(
+        error instanceof NoMicrophone ? error.message : 'The recording could not be read. Try again.',
+      );
     }
     setTake(null);
   };
@@ -99,7 +101,7 @@ export function CallRecorder({
         )}
       </div>
       <p role="status" className="min-h-8 pt-2 font-semibold text-caution">
-        {told}
+        {message}
       </p>
       {call.own ? (
         <Recorded

@@ -14,7 +14,7 @@ const TICKS = 18;
 export function LatencyCheck({ output }: { output: OpenOutput }) {
   const [latency, setLatency] = useState(() => readOutputSettings().latency);
   const [taps, setTaps] = useState<number | null>(null);
-  const [told, setTold] = useState('');
+  const [message, setMessage] = useState('');
   const run = useRef<{ ticks: number[]; taps: number[] } | null>(null);
   const keep = (seconds: number): void => {
     const settings = { ...readOutputSettings(), latency: Math.min(MOST_LATENCY, Math.max(0, seconds)) };
@@ -28,12 +28,12 @@ export function LatencyCheck({ output }: { output: OpenOutput }) {
     run.current = null;
     setTaps(null);
     if (!found) {
-      setTold('Too few taps to tell. Tap with every tick, from the third one on.');
+      setMessage('Too few taps to tell. Tap with every tick, from the third one on.');
       return;
     }
     const own = output.output ? output.output.context.outputLatency || output.output.context.baseLatency : 0;
     keep(found.latency - own);
-    setTold(
+    setMessage(
       `${Math.round(found.latency * 1000)} ms behind the clock, from ${found.taps} taps, half of them within ${Math.round(found.spread * 1000)} ms. Kept.`,
     );
   };
@@ -45,7 +45,7 @@ export function LatencyCheck({ output }: { output: OpenOutput }) {
       opened.play({ at, bus: 'tick', source: { kind: 'synth', sound: 'tick-beat' }, gain: 1 }, at);
     run.current = { ticks, taps: [] };
     setTaps(0);
-    setTold('');
+    setMessage('');
     setTimeout(finish, (TICKS * BEAT + 1.2) * 1000);
   };
   const tap = useStable((): void => {
@@ -91,7 +91,7 @@ export function LatencyCheck({ output }: { output: OpenOutput }) {
         )}
       </div>
       <p role="status" className="min-h-6 text-quiet">
-        {told}
+        {message}
       </p>
     </Part>
   );

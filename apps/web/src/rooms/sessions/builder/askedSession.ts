@@ -48,7 +48,7 @@ export function askedSession(
     // A burst is done from one lead at a time; a combo and reactions change it by themselves.
     const again = wanted.kind === 'burst' ? [measuringRound(wanted, combos, 'round-3')!] : [];
     const rounds =
-      again.length > 0 ? [leadTold(first, 'own lead'), leadTold(again[0]!, 'other lead')] : [first];
+      again.length > 0 ? [withLead(first, 'own lead'), withLead(again[0]!, 'other lead')] : [first];
     return {
       ...begun,
       groups: [],
@@ -68,7 +68,7 @@ export function askedSession(
 
 type Round = SaveSessionDto['rounds'][number];
 
-const leadTold = (round: Round, lead: string): Round => ({
+const withLead = (round: Round, lead: string): Round => ({
   ...round,
   title: `${round.title.slice(0, 46)}, ${lead}`,
 });

@@ -29,7 +29,7 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
   const client = useQueryClient();
   const dates = useDates();
   const form = useContractForm(SaveThemeDto, { title: '', ...daysOf('week', month, new Date(), dates.week) });
-  const { control, told } = form;
+  const { control, errorOf } = form;
   const [id, setId] = useState(newId);
   const refresh = async (): Promise<void> => {
     await client.invalidateQueries({ queryKey: ['themes'] });
@@ -85,7 +85,7 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
         <Controller
           control={control}
           name="title"
-          render={({ field }) => <TextField label="Theme" error={told('title')} {...field} />}
+          render={({ field }) => <TextField label="Theme" error={errorOf('title')} {...field} />}
         />
         <div className="flex gap-2">
           {(['week', 'month'] as const).map((span) => (
@@ -105,7 +105,7 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
             control={control}
             name={name}
             render={({ field: { value, onChange } }) => (
-              <DayField label={label} value={value} error={told(name)} onChange={onChange} />
+              <DayField label={label} value={value} error={errorOf(name)} onChange={onChange} />
             )}
           />
         ))}

@@ -46,7 +46,7 @@ export interface LaneText {
   readonly share: number;
 }
 
-/** How one kind of block is called, set and told on the pages. `B` is the block as it is kept. */
+/** How one kind of block is called, set and reported on the pages. `B` is the block as it is kept. */
 export interface BlockPage<B extends AnyBlockDto> {
   /** What it is for, in a few words. */
   readonly what: string;

@@ -90,13 +90,13 @@ export function SessionCard() {
 
 /** What the children in the class should not do of it, with the place. */
 function YouthOnCard() {
-  const told = usePlanned().warnings.filter(({ rule }) => rule === 'youth-limits');
-  if (told.length === 0) return null;
+  const cautions = usePlanned().warnings.filter(({ rule }) => rule === 'youth-limits');
+  if (cautions.length === 0) return null;
   return (
     <section className="break-inside-avoid border-t-2 border-ink pt-2">
       <h2 className="text-lg">Children’s limits</h2>
       <ul aria-label="Children’s limits" className="text-sm">
-        {told.map(({ message, place }) => (
+        {cautions.map(({ message, place }) => (
           <li key={message}>
             {place && <span className="tabular mr-2">{clockText(place.at)}</span>}
             {message}

@@ -37,10 +37,10 @@ export function TotalsChart() {
   useEffect(() => {
     if (isSeen) chart.current?.setOption(totals(host.current!, planned), { notMerge: true });
   }, [planned, isSeen, theme]);
-  return <div ref={host} className="h-60" role="img" aria-label={told(planned)} />;
+  return <div ref={host} className="h-60" role="img" aria-label={text(planned)} />;
 }
 
-function told({ strikes: { limbs, levels }, phases }: SessionTotals): string {
+function text({ strikes: { limbs, levels }, phases }: SessionTotals): string {
   const list = (counts: Readonly<Record<string, number>>): string =>
     Object.entries(counts)
       .map(([name, n]) => `${name.replace('-', ' ')} ${n}`)

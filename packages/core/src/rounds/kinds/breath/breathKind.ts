@@ -1,4 +1,4 @@
-import { toldNumber, type Seconds } from '../../../units/index.ts';
+import { numberText, type Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { BREATH_FORMS } from '../../../calls/index.ts';
 import type { Scene } from '../../scene.ts';
@@ -34,7 +34,7 @@ export const breathKind: BlockKind<BreathBlock> = {
     outSeconds: 6,
   }),
   tell: ({ title, inSeconds, holdSeconds, outSeconds }) =>
-    `${title}: in ${toldNumber(inSeconds)}${holdSeconds > 0 ? `, kept ${toldNumber(holdSeconds)}` : ''}, out ${toldNumber(outSeconds)}`,
+    `${title}: in ${numberText(inSeconds)}${holdSeconds > 0 ? `, kept ${numberText(holdSeconds)}` : ''}, out ${numberText(outSeconds)}`,
   texts: ({ title, holdSeconds }) => [
     title.toLowerCase(),
     ...BREATH_FORMS.in,

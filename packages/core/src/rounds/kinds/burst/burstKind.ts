@@ -23,13 +23,13 @@ export interface BurstBlock extends BlockBase {
 /** What is done in a burst until a coach says otherwise. */
 export const USUAL_BURST_TITLE = 'Two straights';
 
-/** The bell starts it, groups of their own are told what they do, the last five seconds are counted. */
+/** The bell starts it, groups of their own hear what they do, the last five seconds are counted. */
 export const burstKind: BlockKind<BurstBlock> = {
   ...BY_THE_CLOCK,
   name: 'Burst',
   stretches: false,
   usual: (id) => ({ kind: 'burst', id, seconds: 10, title: USUAL_BURST_TITLE }),
-  tell: (block) => allTold(block),
+  tell: (block) => burstText(block),
   written: ({ groups = [] }) => linesOfTasks(groups),
   done: ({ groups = [] }) => linesOfTasks(groups).map(({ line }) => line),
   measures: ({ title, seconds }) => ({ kind: 'burst', title, seconds }),
@@ -53,10 +53,10 @@ export const burstKind: BlockKind<BurstBlock> = {
   layOut: layOutBurst,
 };
 
-const allTold = ({ title, groups = [] }: BurstBlock): string =>
+const burstText = ({ title, groups = [] }: BurstBlock): string =>
   [title, ...groups.map(({ group, line = '', title = line }) => `${group}: ${title}`)].join(' · ');
 
 function layOutBurst(block: BurstBlock, { from }: BlockTime, { book, layout }: LayOutContext): void {
-  layout.cues.push({ at: from, kind: 'show', text: allTold(block), block: block.id });
+  layout.cues.push({ at: from, kind: 'show', text: burstText(block), block: block.id });
   sayTasks(layout, block.id, block.groups ?? [], from + AFTER_BELL, book);
 }

@@ -77,7 +77,7 @@ describe('combos by repetitions', () => {
     const texts = play(exact(block({ times: 12 }))).cues.flatMap(({ clip, text }) => (clip ? [text] : []));
     expect(texts.filter((text) => /half|seconds|ten|thirty/.test(text))).toEqual([]);
   });
-  it('are told where the block has no time for all of them', () => {
+  it('are reported where the block has no time for all of them', () => {
     const timed = exact(block());
     const { cycles, findings } = play({ ...timed, seconds: timed.seconds / 2 });
     expect(findings.map(({ rule, message }) => [rule, message])).toEqual([
@@ -135,7 +135,7 @@ describe('the way back', () => {
     const { cycles } = play(block({ combos: [{ comboId: 'e3' }], times: 4, wayBack: 1, leadPlan: 'as-set' }));
     expect(cycles[1]!.line).toBe('1 2<');
   });
-  it('is told where a move has no step back', () => {
+  it('is reported where a move has no step back', () => {
     const angle = { line: 'angle 1 2', title: 'Round the side' };
     const { findings } = play(block({ combos: [angle], times: 4, wayBack: 2, seconds: 120 }));
     expect(findings.map(({ rule, message }) => [rule, message])).toContainEqual([

@@ -4,7 +4,7 @@ import { comboForms, intensityPhrase } from '../../../calls/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
-import { BPM_LIMITS, toldNumber, type Bpm, type Seconds } from '../../../units/index.ts';
+import { BPM_LIMITS, numberText, type Bpm, type Seconds } from '../../../units/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { wordOfCount } from '../counting.ts';
 import { saidIn } from '../saidInLine.ts';
@@ -27,7 +27,7 @@ export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
   board: 'times',
   usual: (id) => ({ ...USUAL_COMBO_BLOCK, id, combos: [] }),
   tell: ({ combos, bpm, times }, nameOf) =>
-    `${combos.map(nameOf).join(', ') || 'no combo yet'}${times ? ` · ${toldNumber(times)} times from each lead` : ''} · ${toldNumber(bpm)} a minute`,
+    `${combos.map(nameOf).join(', ') || 'no combo yet'}${times ? ` · ${numberText(times)} times from each lead` : ''} · ${numberText(bpm)} a minute`,
   isCounted: ({ times = null }) => times !== null,
   length: comboLength,
   fill: fillCombos,

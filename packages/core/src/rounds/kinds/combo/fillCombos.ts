@@ -69,7 +69,7 @@ export function handoutOfCombos(
   { combos: refs, lanes = [], seconds, bpm }: WrittenComboBlock,
   combos: ReadonlyMap<string, BlockCombo>,
 ): HandoutLine[] {
-  const told = (each: readonly ComboRef[], who = ''): HandoutLine[] =>
+  const listed = (each: readonly ComboRef[], who = ''): HandoutLine[] =>
     each.map((ref) => {
       const combo = combos.get(ref.comboId ?? '');
       const name = combo ? `${combo.grade} ${combo.number}`.trim() : '';
@@ -81,8 +81,8 @@ export function handoutOfCombos(
       };
     });
   return [
-    ...told(refs),
-    ...lanes.flatMap((lane) => told(lane.combos, lane.group)),
+    ...listed(refs),
+    ...lanes.flatMap((lane) => listed(lane.combos, lane.group)),
     { text: `${clockText(seconds)} at ${bpm} a minute`, lines: [] },
   ];
 }

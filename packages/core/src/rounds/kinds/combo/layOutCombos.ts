@@ -277,7 +277,7 @@ class ComboLayout {
     );
   }
 
-  /** Counted work that its block has no time for is told, never left out in silence. */
+  /** Counted work that its block has no time for is reported, never left out in silence. */
   private tellCut({ to }: LeadTurn): void {
     this.tell(
       'count-cut',

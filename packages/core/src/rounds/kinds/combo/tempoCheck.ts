@@ -13,7 +13,7 @@ interface TooFast {
 
 /** A time through as it is asked of a fighter. */
 export interface AskedTempo {
-  /** As it is told, like “Ebb 3”. */
+  /** As it is reported, like “Ebb 3”. */
   readonly name: string;
   readonly walk: Walk;
   readonly beats: number;

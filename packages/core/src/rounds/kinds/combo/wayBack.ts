@@ -5,7 +5,7 @@ import type { Seconds } from '../../../units/index.ts';
 import type { LayOutContext } from '../../layOutContext.ts';
 import type { BlockCombo, ComboBlock } from './comboBlock.ts';
 
-/** The way back of the combos of a block; what cannot step back is told once. */
+/** The way back of the combos of a block; what cannot step back is reported once. */
 export class WayBack {
   private readonly block: ComboBlock;
   private readonly from: Seconds;

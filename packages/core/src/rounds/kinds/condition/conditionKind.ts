@@ -1,6 +1,6 @@
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import type { Scene, SceneGround } from '../../scene.ts';
-import { toldNumber, type Seconds } from '../../../units/index.ts';
+import { numberText, type Seconds } from '../../../units/index.ts';
 import { groupDoneForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import {
@@ -31,7 +31,7 @@ export const conditionKind: BlockKind<ConditionBlock> = {
   name: 'Condition',
   usual: (id) => ({ ...USUAL_CONDITION_BLOCK, id }),
   tell: ({ title, reps, groups }) =>
-    `${title}${reps === null ? '' : `: ${toldNumber(reps)}${tellGroups(groups)}`}`,
+    `${title}${reps === null ? '' : `: ${numberText(reps)}${tellGroups(groups)}`}`,
   isCounted: ({ reps }) => reps !== null,
   length: ({ reps, groups, repSeconds }) =>
     reps === null ? null : openingOf(groups) + mostReps(reps, groups) * repSeconds,

@@ -1,7 +1,7 @@
 import { walkStance } from '../../../body/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import { isStrike, otherLead, type Lead, type MoveBook } from '../../../moves/index.ts';
-import { toldNumber } from '../../../units/index.ts';
+import { numberText } from '../../../units/index.ts';
 import { NO_STRIKES, tallyStrikes, type StrikeCount } from '../../strikeCount.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { COUNT_PACE, mostReps, tellGroups } from '../counting.ts';
@@ -12,7 +12,7 @@ import { saidIn } from '../saidInLine.ts';
 import { countScenes } from './countScenes.ts';
 import { countForms, layOutCount } from './layOutCount.ts';
 
-/** How many of it there are, told behind the number. */
+/** How many of it there are, reported behind the number. */
 const SIDE_WORDS = { both: ' each side', one: '', 'in-turn': ', sides in turn' } as const;
 
 export const countKind: BlockKind<CountBlock> = {
@@ -21,7 +21,7 @@ export const countKind: BlockKind<CountBlock> = {
   stretches: false,
   usual: (id) => ({ ...USUAL_COUNT_BLOCK, id }),
   tell: ({ title, reps, sides, sets, groups }) =>
-    `${title}: ${toldNumber(reps)}${SIDE_WORDS[sides]} × ${toldNumber(sets)}${tellGroups(groups)}`,
+    `${title}: ${numberText(reps)}${SIDE_WORDS[sides]} × ${numberText(sets)}${tellGroups(groups)}`,
   isCounted: () => true,
   length: (block, book, factor) => countSteps(block, book, factor).seconds,
   written: ({ line, groups }) => [{ field: 'line', line }, ...linesOfTasks(groups)],

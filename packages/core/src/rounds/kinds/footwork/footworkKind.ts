@@ -1,4 +1,4 @@
-import { toldNumber } from '../../../units/index.ts';
+import { numberText } from '../../../units/index.ts';
 import { STARTER_LINES } from '../../../moves/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { comboTexts } from '../combo/comboKind.ts';
@@ -21,7 +21,7 @@ export const footworkKind: BlockKind<FootworkBlock> = {
     bpm: 80,
   }),
   tell: ({ steps, there, strike, back }) =>
-    `${toldNumber(steps)} × ${there}${strike === '' ? '' : `, ${strike}`}, ${toldNumber(steps)} × ${back}`,
+    `${numberText(steps)} × ${there}${strike === '' ? '' : `, ${strike}`}, ${numberText(steps)} × ${back}`,
   board: 'steps',
   written: ({ there, back, strike }) => [
     { field: 'there', line: there },
@@ -36,7 +36,7 @@ export const footworkKind: BlockKind<FootworkBlock> = {
       at: from,
       what: 'Footwork',
       how: [
-        `${toldNumber(steps)} there, ${strike === '' ? '' : 'strike, '}${toldNumber(steps)} back`,
+        `${numberText(steps)} there, ${strike === '' ? '' : 'strike, '}${numberText(steps)} back`,
         `${lead} lead`,
       ],
     },

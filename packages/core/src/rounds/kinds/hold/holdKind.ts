@@ -1,5 +1,5 @@
 import { numberWord } from '../../../calls/index.ts';
-import { toldNumber, type Seconds } from '../../../units/index.ts';
+import { numberText, type Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { otherSideForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
@@ -23,7 +23,7 @@ export const holdKind: BlockKind<HoldBlock> = {
     times: 1,
   }),
   tell: ({ title, holdSeconds, sides, times }) =>
-    `${title}: ${toldNumber(holdSeconds)} s${sides === 'both' ? ' each side' : ''} × ${toldNumber(times)}`,
+    `${title}: ${numberText(holdSeconds)} s${sides === 'both' ? ' each side' : ''} × ${numberText(times)}`,
   isCounted: () => true,
   length: ({ times, sides, holdSeconds }) => times * sidesInTurn(sides).length * (OPENING + holdSeconds),
   *texts(block) {

@@ -28,7 +28,7 @@ export interface Saving {
 interface Save {
   readonly written: SaveSessionDto;
   readonly basedOn: number | undefined;
-  /** Asked for by a press, so that it is told. */
+  /** Asked for by a press, so that it is reported. */
   readonly loud: boolean;
 }
 

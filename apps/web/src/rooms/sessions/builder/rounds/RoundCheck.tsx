@@ -29,7 +29,7 @@ export function RoundCheck({
     queryFn: () => compileHere({ seedKey, id, lead, ...request }),
     enabled: isSound,
     placeholderData: (before) => before,
-    meta: { toldHere: true },
+    meta: { reportedHere: true },
   });
   const [open, setOpen] = useState(false);
   if (!isSound) return null;

@@ -12,20 +12,20 @@ const NAMES: Readonly<Record<TimeCall, string>> = {
 };
 
 interface TimeCallsProps {
-  /** What is told; the usual calls while nobody has chosen. */
+  /** What is reported; the usual calls while nobody has chosen. */
   readonly timeCalls: readonly TimeCall[] | undefined;
   onChange(timeCalls: TimeCall[]): void;
 }
 
-/** What is told of the time in this round. */
+/** What is called out about the time in this round. */
 export function TimeCalls({ timeCalls = USUAL_TIME_CALLS, onChange }: TimeCallsProps) {
-  const told = TIME_CALLS.filter((call) => timeCalls.includes(call));
+  const chosen = TIME_CALLS.filter((call) => timeCalls.includes(call));
   return (
     <details className="mt-3 border-t border-rule pt-1">
       <summary className="flex min-h-11 cursor-pointer items-center text-sm font-semibold text-quiet">
-        Told of the time: {told.length === 0 ? 'nothing' : told.map((call) => NAMES[call]).join(', ')}
+        Time calls: {chosen.length === 0 ? 'nothing' : chosen.map((call) => NAMES[call]).join(', ')}
       </summary>
-      <div role="group" aria-label="Told of the time" className="flex flex-wrap gap-x-4">
+      <div role="group" aria-label="Time calls" className="flex flex-wrap gap-x-4">
         {TIME_CALLS.map((call) => (
           <TickField
             key={call}

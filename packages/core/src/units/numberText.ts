@@ -2,8 +2,8 @@
  * A number within a sentence; a dash for one that is not there, or still being typed.
  *
  * @example
- * [toldNumber(12), toldNumber(NaN), toldNumber(null)] // ['12', '–', '–']
+ * [numberText(12), numberText(NaN), numberText(null)] // ['12', '–', '–']
  */
-export function toldNumber(value: number | null): string {
+export function numberText(value: number | null): string {
   return value === null || Number.isNaN(value) ? '–' : String(value);
 }
