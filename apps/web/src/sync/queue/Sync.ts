@@ -42,7 +42,7 @@ export class WriteRefused extends Refused {
 
 const EMPTY: SyncState = { waiting: [], rejected: [], notKept: 0 };
 
-/** The one way to write: kept in the browser first, sent by one tab for all, told to every page. */
+/** The one way to write: kept in the browser first, sent by one tab for all, reported to every page. */
 export class Sync {
   private state: SyncState = EMPTY;
   private readonly listeners = new Set<() => void>();
@@ -121,11 +121,11 @@ export class Sync {
     await this.look();
   }
 
-  /** Who waited for a write that gave way to a newer one waits for that one now. */
+  /** Who waited for a write that gave way to a newer one waits for that one now, and hears of it first: what was newest is heard last. */
   private follow(replaced: readonly string[], by: string): void {
     const followers = replaced.flatMap((id) => this.waits.get(id) ?? []);
     for (const id of replaced) this.waits.delete(id);
-    if (followers.length > 0) this.waits.set(by, [...(this.waits.get(by) ?? []), ...followers]);
+    if (followers.length > 0) this.waits.set(by, [...followers, ...(this.waits.get(by) ?? [])]);
   }
 
   /** The page has shown what was wrong where it was typed, or the coach has put it away. */

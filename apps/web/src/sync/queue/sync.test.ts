@@ -67,6 +67,18 @@ describe('writing', () => {
     expect(server.mostOpen).toBe(1);
   });
 
+  it('of which only the newest is sent tells those that gave way first, and the newest last', async () => {
+    const tab = await browser.open();
+    server.away = true;
+    const heard: number[] = [];
+    const all = [1, 2, 3].map((n) => tab.sync.write(mark('sheet', n)).then(() => heard.push(n)));
+    await rest();
+    server.away = false;
+    await browser.settled();
+    await Promise.all(all);
+    expect(heard).toEqual([1, 2, 3]);
+  });
+
   it('sends what a closed tab left, from any page that is open', async () => {
     const [first, second] = [await browser.open(), await browser.open()];
     server.away = true;

@@ -139,7 +139,6 @@ function namedSheets(
 /** Keeps the sheet at every press; the newest one is what the server gets, also when it was away. */
 function useKeptSheet({ sessionId, version }: SheetView, sheet: SaveSheetDto) {
   const client = useQueryClient();
-  const [kept, setKept] = useState<SaveSheetDto>(sheet);
   const [basedOn, setBasedOn] = useState(version);
   const [stale, setStale] = useState<StaleSave<SheetView, SaveSheetDto> | null>(null);
   const keep = useWrite<SheetView, { now: SaveSheetDto; over?: number }>(
@@ -149,8 +148,7 @@ function useKeptSheet({ sessionId, version }: SheetView, sheet: SaveSheetDto) {
         page: `/sessions/${sessionId}/sheet`,
       }),
     {
-      onSuccess: (answer, { now }) => {
-        setKept(now);
+      onSuccess: (answer) => {
         setStale(null);
         setBasedOn(answer.version);
         client.setQueryData(['sessions', sessionId, 'sheet'], answer);
@@ -158,7 +156,8 @@ function useKeptSheet({ sessionId, version }: SheetView, sheet: SaveSheetDto) {
       onError: (error, { now }) => setStale(staleSave(error, now)),
     },
   );
-  const { mutate } = keep;
+  // Of several that wait, only the newest is sent, and all of them hear of it: what counts is the newest.
+  const { mutate, reset, isPending, error } = keep;
   return {
     stale,
     send: useStable((now: SaveSheetDto) => mutate({ now })),
@@ -167,10 +166,11 @@ function useKeptSheet({ sessionId, version }: SheetView, sheet: SaveSheetDto) {
     },
     take: (theirs: SheetView): void => {
       setStale(null);
+      reset();
       setBasedOn(theirs.version);
       client.setQueryData(['sessions', sessionId, 'sheet'], theirs);
     },
-    failed: keep.isError && sheet !== kept,
-    text: sheet === kept ? 'kept' : keep.isError ? `not kept: ${keep.error.message}` : 'keeping',
+    failed: error !== null,
+    text: error ? `not kept: ${error.message}` : isPending ? 'keeping' : 'kept',
   };
 }
