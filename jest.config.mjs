@@ -18,6 +18,7 @@ export default {
         'generatedClient\\.test',
       ]
     : ['/node_modules/', 'postgres\\.test'],
+  testSequencer: '<rootDir>/scripts/slowestFirst.mjs',
   reporters: ['default', '<rootDir>/scripts/slowestFiles.mjs'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {

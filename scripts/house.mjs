@@ -107,7 +107,7 @@ export function build() {
   unlessFresh(
     'server',
     [...base, 'apps/server', 'scripts/bundle.mjs'],
-    ['apps/server/dist/bundle/main.js', 'apps/server/dist/empty-database'],
+    ['apps/server/dist/bundle/main.js', 'apps/server/dist/empty-database.tar.gz'],
     () => {
       console.log('Building the server …');
       compile('-b');

@@ -11,7 +11,7 @@ import {
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { folderOfOwn, runToEnd, startServer } from './startedServer.ts';
+import { QUICK, folderOfOwn, runToEnd, startServer, type StartedServer } from './startedServer.ts';
 import { freePort } from '../../../scripts/freePort.mjs';
 
 jest.setTimeout(300_000);
@@ -23,15 +23,20 @@ afterEach(() => rmSync(data, { recursive: true, force: true }));
 const EMPTY = { EURHYTHM_DEMO: '0' };
 const fighter = { name: 'Pavo Nkemelu', gradeId: 'everybody', lead: 'left', note: '' };
 const restore = (...args: string[]) =>
-  spawnSync(process.execPath, [RESTORE, ...args], {
+  spawnSync(process.execPath, [...QUICK, RESTORE, ...args], {
     env: { ...process.env, EURHYTHM_DATA: data },
     encoding: 'utf8',
   });
 const start = () => freePort().then((port) => runToEnd({ EURHYTHM_DATA: data, PORT: String(port) }));
 
 describe('copies of the gym', () => {
+  let server: StartedServer;
+  beforeAll(async () => {
+    server = await startServer(undefined, { ...EMPTY, EURHYTHM_BACKUP_AFTER: '0' });
+  });
+  afterAll(() => server.stop());
+
   it('one is made each day while the server runs, opened, and brought back by the page', async () => {
-    const server = await startServer(data, { ...EMPTY, EURHYTHM_BACKUP_AFTER: '0' });
     let items: any[] = [];
     for (let i = 0; i < 200 && items.length === 0; i++) {
       await new Promise((done) => setTimeout(done, 100));
@@ -49,24 +54,24 @@ describe('copies of the gym', () => {
     expect((await server.call('POST', 'backups/none.ndjson.gz/restore?sure=yes')).status).toBe(404);
     expect((await server.call('GET', 'backups/..%2Feurhythm.lock')).status).toBe(404);
     // A copy that is spoilt afterwards changes nothing.
-    const file = join(data, 'backups', by.name);
+    const file = join(server.data, 'backups', by.name);
     writeFileSync(file, readFileSync(file).subarray(0, 500));
     const spoilt = await server.call('POST', `backups/${by.name}/restore?sure=yes`);
     expect([spoilt.status, spoilt.body.message]).toEqual([422, 'This copy is damaged.']);
     expect((await server.call('GET', 'fighters/pavo')).status).toBe(200);
-    await server.stop();
   });
   it('asked for many times at once are made once more at the most', async () => {
-    const server = await startServer(data, EMPTY);
     const { items: before } = (await server.call('GET', 'backups')).body;
     const all = await Promise.all(Array.from({ length: 6 }, () => server.call('POST', 'backups')));
     expect(new Set(all.map(({ status }) => status))).toEqual(new Set([200]));
     const { items } = (await server.call('GET', 'backups')).body;
     expect(items.length - before.length).toBeLessThanOrEqual(2);
     for (const { body } of all) expect(items).toContainEqual(body);
-    await server.stop();
   });
-  it('are dropped when the server is stopped meanwhile, and nothing of them is left', async () => {
+});
+
+describe('a copy that is being made', () => {
+  it('is dropped when the server is stopped meanwhile, and nothing of it is left', async () => {
     const server = await startServer(data, EMPTY);
     const asked = server.call('POST', 'backups');
     await server.call('GET', 'backups');
@@ -79,7 +84,10 @@ describe('copies of the gym', () => {
     ]);
     expect(readdirSync(join(data, 'backups'))).toEqual([]);
   });
-  it('a damaged database is named and set aside, nothing is put over it, and the copy of choice comes back', async () => {
+});
+
+describe('a damaged database', () => {
+  it('is named and set aside, nothing is put over it, and the copy of choice comes back', async () => {
     const server = await startServer(data, EMPTY);
     const { body: early } = await server.call('POST', 'backups');
     await server.call('PUT', 'fighters/pavo', fighter);

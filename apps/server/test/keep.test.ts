@@ -1,9 +1,9 @@
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
-import { round, session } from './requests.ts';
+import { changes, round, session } from './requests.ts';
 import { serverForThisFile, startGym, type StartedServer } from './startedServer.ts';
 
-const { call, base } = serverForThisFile();
+const { call } = serverForThisFile();
 let empty: Omit<StartedServer, 'data'>;
 beforeAll(async () => {
   empty = await startGym('empty');
@@ -18,10 +18,6 @@ const contents = ({ madeAt: _, ...file }: any): any => file;
 /** How often a thing was changed is known by each gym for itself. */
 const unversioned = (body: any): any =>
   JSON.parse(JSON.stringify(body, (key, value) => (/version/i.test(key) ? undefined : value)));
-const changes = (report: any): string[] =>
-  report.parts.flatMap(({ name, added, changed }: any) =>
-    added + changed > 0 ? [`${name} ${added}/${changed}`] : [],
-  );
 const bringIn = (file: unknown, query = '', into: typeof call = call) => into('POST', `import${query}`, file);
 
 describe('a gym in a file', () => {
@@ -118,77 +114,6 @@ describe('a gym in a file', () => {
   });
 });
 
-describe('a file of a gym', () => {
-  let right: any;
-  beforeAll(async () => {
-    right = await gymFile();
-  });
-  it.each<[string, (file: any) => unknown, RegExp, string]>([
-    ['no JSON', () => '{', /not written in JSON/, 'file'],
-    ['another file', () => ({ a: 1 }), /no file of a gym/, 'format'],
-    ['a newer version', (file) => ({ ...file, version: 99 }), /version 99.*reads up to 1/, 'version'],
-    [
-      'a field that is wrong',
-      (file) => ({ ...file, fighters: [{ ...file.fighters[0], name: '<b>' }] }),
-      /The name is plain text/,
-      'fighters.0.name',
-    ],
-    ['a list that is none', (file) => ({ ...file, combos: 'many' }), /The combos are a list/, 'combos'],
-    ['an unknown list', (file) => ({ ...file, shoes: [] }), /`shoes` is not known/, 'shoes'],
-    [
-      'a grade that nobody has',
-      (file) => ({ ...file, fighters: [{ ...file.fighters[0], gradeId: 'none' }] }),
-      /neither in this file nor in the gym/,
-      'fighters.0.gradeId',
-    ],
-    [
-      'a line with a fault',
-      (file) => ({ ...file, combos: [{ ...file.combos[0], line: '1 (2' }] }),
-      /./,
-      'combos.0.line',
-    ],
-    [
-      'a mark of a run that is not there',
-      (file) => ({ ...file, results: [{ ...file.results[0], runId: 'none' }] }),
-      /This run is neither/,
-      'results.0.runId',
-    ],
-  ])('with %s is refused, with the place', async (_, spoilt, sentence, field) => {
-    const { status, body } = await bringIn(spoilt(right));
-    expect([status, body.errors[0].field]).toEqual([422, field]);
-    expect(body.message).toMatch(sentence);
-  });
-  it('that was refused changed nothing', async () => {
-    expect(contents(await gymFile())).toEqual(contents(right));
-  });
-});
-
-describe('a file that somebody spoilt', () => {
-  let right: any;
-  beforeAll(async () => {
-    right = await gymFile();
-  });
-  it.each([
-    [
-      'nested without end',
-      (file: any) =>
-        `${JSON.stringify(file).slice(0, -1)},"deep":${'['.repeat(50_000)}${']'.repeat(50_000)}}`,
-    ],
-    ['with nothing in a list', (file: any) => ({ ...file, fighters: [null], runs: [[]], results: [{}] })],
-    [
-      'with signs that no text has',
-      (file: any) => JSON.stringify(file).replace('Saltmarsh', 'Salt\\u0000marsh'),
-    ],
-    [
-      'with partners of no kind',
-      (file: any) => ({ ...file, runs: [{ ...file.runs[0], partners: [{ round: 0, groups: [null] }] }] }),
-    ],
-  ])('%s is reported in a sentence', async (_, spoilt) => {
-    const { status, body } = await bringIn(spoilt(right), '?preview=yes');
-    expect([status, body.message]).toEqual([422, expect.stringMatching(/\.$/)]);
-  });
-});
-
 describe('a part of a gym', () => {
   it('is a grade’s combos with what they need; numbers that mean other moves are written anew', async () => {
     const file = await gymFile('?grade=ebb');
@@ -242,63 +167,5 @@ describe('a part of a gym', () => {
       expect(JSON.stringify(file)).not.toContain(name);
       expect(JSON.stringify(file)).not.toContain(`"${id}"`);
     }
-  });
-});
-
-describe('tables', () => {
-  const csv = async (name: string): Promise<string> => (await call('GET', `export/${name}.csv`)).body;
-  const send = async (name: string, text: string, query = ''): Promise<any> => {
-    const response = await fetch(`${base()}/api/import/${name}.csv${query}`, {
-      method: 'POST',
-      headers: { 'content-type': 'text/csv' },
-      body: text,
-    });
-    return { status: response.status, body: await response.json() };
-  };
-  it.each(['fighters', 'results', 'attempts'])('%s go out and come in unchanged', async (name) => {
-    const text = await csv(name);
-    expect(text.split('\r\n').length).toBeGreaterThan(10);
-    const { status, body } = await send(name, text);
-    expect([status, changes(body)]).toEqual([200, []]);
-  });
-  it('bring in new people once, with a preview first', async () => {
-    const text = 'name,grade,lead,height_cm\nPavo Nkemelu,Ebb,right,181\n"=cmd, x",Slack,left,\n';
-    expect(changes((await send('fighters', text, '?preview=yes')).body)).toEqual(['fighters 2/0']);
-    expect((await call('GET', 'fighters')).body.items.some(({ name }: any) => name === 'Pavo Nkemelu')).toBe(
-      false,
-    );
-    expect(changes((await send('fighters', text)).body)).toEqual(['fighters 2/0']);
-    expect(changes((await send('fighters', text)).body)).toEqual([]);
-    const line = (await csv('fighters')).split('\r\n').find((each) => each.includes('cmd'));
-    expect(line).toContain(`"'=cmd, x"`);
-  });
-  it.each([
-    ['fighters', 'name,grade,lead\nPavo,None,left', 'line 2, grade', /no grade “None”/],
-    ['fighters', 'name,grade,lead\nAma,Ebb,left\nPavo,Ebb,front', 'line 3, lead', /left or right/],
-    ['fighters', 'name,grade,lead\n<b>,Ebb,left', 'line 2, name', /plain text/],
-    [
-      'results',
-      'run,round,fighter,done,at\nheld,0,ines,part,2026-03-05T18:30:00Z',
-      'line 2, round',
-      /from 1 on/,
-    ],
-    ['results', 'run,round,fighter,done,at\nheld,1,ines,half,2026-03-05T18:30:00Z', 'line 2, done', /one of/],
-    [
-      'attempts',
-      'fighter,test,lead,instants,at\nines,none,left,0.5,2026-03-05T18:30:00Z',
-      'attempts.0.testId',
-      /This test is neither/,
-    ],
-  ])('%s with a fault tell its line and column', async (name, text, field, sentence) => {
-    const { status, body } = await send(name, text);
-    expect([status, body.errors[0].field]).toEqual([422, field]);
-    expect(body.message).toMatch(sentence);
-  });
-  it('there is no other table', async () => {
-    const { status, body } = await call('GET', 'export/moves.csv');
-    expect([status, body.message]).toEqual([
-      404,
-      'There is no such table; there are fighters, results, attempts.',
-    ]);
   });
 });

@@ -20,3 +20,9 @@ export const round = {
 };
 
 export const session = { title: 'Short', lead: 'left', plannedFor: null, rounds: [round] };
+
+/** What a report of an import added and changed, list by list. */
+export const changes = (report: any): string[] =>
+  report.parts.flatMap(({ name, added, changed }: any) =>
+    added + changed > 0 ? [`${name} ${added}/${changed}`] : [],
+  );

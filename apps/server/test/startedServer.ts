@@ -11,7 +11,7 @@ import { freePort } from '../../../scripts/freePort.mjs';
 import { openGym } from './host/hostedGym.ts';
 
 /** A server of a test is gone before it pays to make its database faster. */
-const QUICK = ['--liftoff-only'];
+export const QUICK = ['--liftoff-only'];
 export const MAIN = fileURLToPath(new URL('../dist/bundle/main.js', import.meta.url));
 
 export interface Answer<T = any> {
@@ -35,7 +35,7 @@ export interface StartedServer {
 /** Runs the server until it ends by itself; gives what it said. */
 export function runToEnd(env: Record<string, string>): Promise<{ code: number | null; said: string }> {
   return new Promise((done) => {
-    const child = spawn(process.execPath, [MAIN], { env: { ...process.env, ...env } });
+    const child = spawn(process.execPath, [...QUICK, MAIN], { env: { ...process.env, ...env } });
     let said = '';
     child.stderr.on('data', (data) => (said += data));
     child.on('exit', (code) => done({ code, said }));

@@ -8,7 +8,7 @@ import type { CopyFolder } from './copies/copyFolder.ts';
 import { DamagedDatabase } from './damagedDatabase.ts';
 import { layEmptyDatabase } from './emptyDatabase.ts';
 import { MIGRATIONS } from './migrations.ts';
-import { openFolder } from './openFolder.ts';
+import { openFolder } from './openPglite.ts';
 import type { Store, StoreWish } from './store.ts';
 import * as schema from './schema.ts';
 

@@ -1,6 +1,3 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import type { PGlite } from '@electric-sql/pglite';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
@@ -10,9 +7,8 @@ import type { GymFile } from '@eurhythm/contract';
 import { eraseOwn } from '../../backup/persons.service.ts';
 import { beginEmptyGym } from '../../demo/emptyGym.ts';
 import type { Database } from '../../store/database.ts';
-import { layEmptyDatabase } from '../../store/emptyDatabase.ts';
 import { MIGRATIONS } from '../../store/migrations.ts';
-import { openFolder } from '../../store/openFolder.ts';
+import { openInMemory } from '../../store/openPglite.ts';
 import * as schema from '../../store/schema.ts';
 import { planImport } from './planImport.ts';
 import { readGym } from './readGym.ts';
@@ -42,7 +38,6 @@ describe('a table that is added to it', () => {
   const more = { refers: { fighterId: 'fighters' }, person: 'fighterId' } as const;
   const parts = [...PARTS, part(name, 'lockers', lockers, more)];
   const now = new Date('2026-03-05T18:30:00Z');
-  const folder = mkdtempSync(join(tmpdir(), 'eurhythm-tables-'));
   let client: PGlite;
   let database: Database;
   const itemsOf = (file: object | null): unknown => (file as Record<string, unknown>)['lockers'];
@@ -55,8 +50,7 @@ describe('a table that is added to it', () => {
   };
 
   beforeAll(async () => {
-    layEmptyDatabase(join(folder, 'database'));
-    client = await openFolder(join(folder, 'database'));
+    client = await openInMemory();
     const made = drizzle(client, { schema });
     database = made;
     await migrate(made, { migrationsFolder: MIGRATIONS });
@@ -73,7 +67,6 @@ describe('a table that is added to it', () => {
   });
   afterAll(async () => {
     await client.close();
-    rmSync(folder, { recursive: true });
   });
 
   const own = { id: 'l1', fighterId: 'ada', note: 'left shin pad' };
