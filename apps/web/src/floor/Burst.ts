@@ -1,5 +1,6 @@
-import { BURST_READY, type RoundToPlay } from '@eurhythm/core/run';
+import { BURST_READY, clipIds, type RoundToPlay } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
+import type { ControllerParts } from './controllerState.ts';
 import type { SoundOutput, Player, PlayerEnd } from './player.ts';
 
 /** Sound that stood still for longer than this, while the device slept, has let the fighters strike for longer, too. */
@@ -69,4 +70,21 @@ export class Burst {
     this.player.hold();
     this.onEnd('slept');
   }
+}
+
+/** A burst between two rounds, ready to be played. */
+export async function openBurst(
+  { output, compileBurst, player, now }: ControllerParts<SoundOutput>,
+  seconds: Seconds,
+  onEnd: (end: BurstEnd) => void,
+  isHeard: boolean,
+): Promise<Burst> {
+  const round = await compileBurst(seconds, isHeard);
+  await output.load(clipIds(round), () => {});
+  return new Burst(
+    output,
+    (ends) => player(round, ends, null),
+    () => now() / 1000,
+    onEnd,
+  );
 }

@@ -2,12 +2,8 @@ import type { RoundPartners } from '@eurhythm/core/plan';
 import {
   afterEvent,
   beatToGoOn,
-  clipIds,
   endOfCombo,
-  nextToChange,
   placeInRun,
-  spliceAt,
-  spliced,
   tempoBy,
   type EpochMs,
   type RoundToPlay,
@@ -15,11 +11,12 @@ import {
   type RunState,
 } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
-import { Burst, type BurstEnd } from './Burst.ts';
+import { openBurst, type Burst, type BurstEnd } from './Burst.ts';
 import { CompiledRounds } from './CompiledRounds.ts';
 import { LOADING, type ControllerParts, type ControllerState } from './controllerState.ts';
 import type { SoundOutput, HandOver, Player, PlayerEnd } from './player.ts';
 import { RunVoice } from './RunVoice.ts';
+import { TempoChanges } from './TempoChanges.ts';
 
 export * from './controllerState.ts';
 
@@ -34,17 +31,24 @@ export class RunController<D extends SoundOutput = SoundOutput> {
   state: ControllerState = LOADING;
   private readonly compiled: CompiledRounds;
   private run: RunState;
-  private changing: Promise<unknown> = Promise.resolve();
   private player: Player | null = null;
   private readonly listeners = new Set<() => void>();
   private readonly parts: ControllerParts<D>;
   private readonly voice: RunVoice;
+  private readonly tempo: TempoChanges;
 
   constructor(parts: ControllerParts<D>) {
     this.parts = parts;
     this.compiled = new CompiledRounds(parts.compile);
     this.voice = new RunVoice(parts.output, (lacksFrom) => this.set({ lacksFrom }));
     this.run = parts.done;
+    this.tempo = new TempoChanges(parts, this.compiled, {
+      player: () => this.player,
+      round: () => this.state.round,
+      shiftsOf: (round) => this.run.shifts.get(round) ?? [],
+      note: (event) => this.note(event),
+      set: (changes) => this.set(changes),
+    });
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -152,52 +156,12 @@ export class RunController<D extends SoundOutput = SoundOutput> {
 
   /** Goes faster or slower from the next time through on; gives a sentence where there is nothing to change. */
   changeTempo(by: number): Promise<string | null> {
-    return this.inTurn(() => this.changeTempoNow(by));
-  }
-
-  /** One after the other: each change builds on the one before. */
-  private inTurn(change: () => Promise<string | null>): Promise<string | null> {
-    const changed = this.changing.then(change);
-    this.changing = changed.catch(() => null);
-    return changed;
-  }
-
-  private async changeTempoNow(by: number): Promise<string | null> {
-    const { player } = this;
-    const { round } = this.state;
-    if (!player) return 'Nothing runs.';
-    const next = nextToChange(player.round, player.position);
-    if (!next) return 'No combo comes after this one in the round.';
-    const shifts = [...(this.run.shifts.get(round) ?? []), { from: next.at, by }];
-    const compiled = await this.parts.compile(round, shifts);
-    await this.output.load(clipIds(compiled), () => {});
-    if (this.player !== player) return null; // another round has begun meanwhile
-    const from = spliceAt(next.at, player.position);
-    const joined = spliced(player.round, compiled, from);
-    player.swap(joined, from);
-    this.compiled.replace(round, joined);
-    this.note({ kind: 'tempo', at: this.parts.now(), round, position: next.at, by });
-    this.set({ tempoBy: tempoBy(shifts) });
-    return null;
+    return this.tempo.fromNext(by);
   }
 
   /** The round that comes next goes so much faster than planned, from its start; gives a sentence where there is none to change. */
   advance(by: number): Promise<string | null> {
-    return this.inTurn(() => this.advanceNow(by));
-  }
-
-  private async advanceNow(by: number): Promise<string | null> {
-    const round = this.state.round + 1;
-    if (!this.rounds[round]) return 'No round comes after this one.';
-    const shifts = [...(this.run.shifts.get(round) ?? []), { from: 0, by }];
-    const compiled = await this.parts.compile(round, shifts);
-    await this.output.load(clipIds(compiled), () => {});
-    if (this.state.round + 1 !== round) return 'That round has begun meanwhile.';
-    this.compiled.advise(round, compiled);
-    this.player?.follow(compiled);
-    this.note({ kind: 'tempo', at: this.parts.now(), round, position: 0, by });
-    this.set({});
-    return null;
+    return this.tempo.ofNextRound(by);
   }
 
   /** Goes to another round, from its start and at its planned tempo, or the one taken for it before; runs on if it ran. Behind the last one it is over. */
@@ -216,16 +180,8 @@ export class RunController<D extends SoundOutput = SoundOutput> {
   }
 
   /** A burst between two rounds, ready to be played. */
-  async burst(seconds: Seconds, onEnd: (end: BurstEnd) => void, isHeard = false): Promise<Burst> {
-    const { output, compileBurst, player, now } = this.parts;
-    const round = await compileBurst(seconds, isHeard);
-    await output.load(clipIds(round), () => {});
-    return new Burst(
-      output,
-      (ends) => player(round, ends, null),
-      () => now() / 1000,
-      onEnd,
-    );
+  burst(seconds: Seconds, onEnd: (end: BurstEnd) => void, isHeard = false): Promise<Burst> {
+    return openBurst(this.parts, seconds, onEnd, isHeard);
   }
 
   /** The rounds whose end bell has rung, and whether all that was finished in them was clean. */

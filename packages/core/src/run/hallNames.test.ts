@@ -14,5 +14,6 @@ describe('hallNames', () => {
   });
   it('tell two of the same name apart', () => {
     expect(hallNames(['Ana Duarte', 'Ana Duarte'], 'first')).toEqual(['Ana D. 1', 'Ana D. 2']);
+    expect(hallNames(['Ana', ' Ana ', 'Ana Bo Duarte'], 'first')).toEqual(['Ana 1', 'Ana 2', 'Ana D.']);
   });
 });

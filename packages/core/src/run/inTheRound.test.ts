@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import { lettersVoice } from '../calls/testLibrary.ts';
 import { starterBook } from '../moves/index.ts';
-import { compileRound, soundEvents, usualBlock, type Block, type RoundPlan } from '../rounds/index.ts';
+import {
+  compileRound,
+  soundEvents,
+  usualBlock,
+  type Block,
+  type CompiledRound,
+  type RoundPlan,
+} from '../rounds/index.ts';
+import { synthSeconds } from '../sound/index.ts';
 import {
   beatToGoOn,
   clipIds,
@@ -9,6 +17,7 @@ import {
   excerpt,
   firstSoundFrom,
   nextToChange,
+  soundsAt,
   soundsBetween,
   spliceAt,
   spliced,
@@ -88,4 +97,41 @@ describe('inside a round', () => {
     expect(new Set(ids).size).toBe(ids.length);
     expect(new Set(ids)).toEqual(new Set(round.cues.flatMap(({ clip }) => clip?.id ?? [])));
   });
+});
+
+describe('what sounds at an instant', () => {
+  const call = {
+    at: 11,
+    kind: 'call',
+    text: 'jab',
+    block: 'c',
+    clip: { id: 'jab', start: 10, seconds: 0.5 },
+  } as const;
+  const bell = { at: 20, kind: 'bell', text: '', block: 'c', sound: 'bell-start' } as const;
+  const tick = { at: 30, kind: 'tick', text: '', block: 'c', sound: 'tick' } as const;
+  const cues = [call, bell, tick] as unknown as CompiledRound['cues'];
+  const rung = synthSeconds('bell-start');
+  it.each([
+    ['before a call', 9.8, false],
+    ['just before a call', 9.851, true],
+    ['in a call', 10.3, true],
+    ['while a call rings on', 10.649, true],
+    ['after a call', 10.651, false],
+    ['where a call is due and was said before', 11, false],
+    ['before a bell', 19.84, false],
+    ['just before a bell', 19.86, true],
+    ['in a bell', 20 + rung / 2, true],
+    ['while a bell rings on', 20 + rung + 0.149, true],
+    ['after a bell', 20 + rung + 0.151, false],
+    ['on a tick', 30, false],
+  ])('%s', (_, at, sounds) => expect(soundsAt({ cues }, at)).toBe(sounds));
+});
+
+it('a round that goes on from an instant has what falls on it once, from the later one', () => {
+  const of = (...ats: number[]) => ({
+    ...round,
+    cues: ats.map((at) => ({ ...round.cues[0]!, at })),
+    cycles: [],
+  });
+  expect(spliced(of(1, 2, 3), of(1.5, 2, 4), 2).cues.map(({ at }) => at)).toEqual([1, 2, 4]);
 });

@@ -70,6 +70,23 @@ describe('a run', () => {
     const anew = afterEvent(changed, { kind: 'again', at: 0, round: 1, running: true });
     expect(tempoBy(anew.shifts.get(1))).toBe(0);
   });
+  it('keeps the tempo that was advised before a round, also when the round begins anew', () => {
+    const advised = { kind: 'tempo', at: 0, round: 1, position: 0, by: 6 } as const;
+    const changed = runState([advised, { ...advised, position: 20, by: -2 }]);
+    for (const kind of ['again', 'skip'] as const)
+      expect(afterEvent(changed, { kind, at: 9, round: 1, running: false }).shifts).toEqual(
+        new Map([[1, [{ from: 0, by: 6 }]]]),
+      );
+    const none = afterEvent(runState([]), { kind: 'again', at: 9, round: 1, running: false });
+    expect(none.shifts.size).toBe(0);
+  });
+  it('remembers that everybody was clean, in whatever order that and the bell arrive', () => {
+    const bell = { kind: 'bell', at: 0, round: 2 } as const;
+    const clean = { kind: 'all-clean', at: 0, round: 2 } as const;
+    const isClean = (...events: RunEvent[]) => runState(events).endedRounds.get(2)?.isClean;
+    expect([isClean(bell), isClean(bell, clean), isClean(clean, bell)]).toEqual([false, true, true]);
+    expect(runState([bell]).endedRounds.has(1)).toBe(false);
+  });
   it('is the same however its log is cut, kept and read again', () => {
     fc.assert(
       fc.property(fc.array(event, { maxLength: 12 }), fc.nat(12), (events, cut) => {

@@ -28,3 +28,9 @@ it('after the round says nothing of when, and keeps what was known of it', () =>
   expect(markText(stamped(undefined, 'part', later))).toBe('part');
   expect(markText(stamped(after('part'), 'part', later))).toBe('part 1:12');
 });
+
+it('says how far only where it was done in part', () => {
+  expect(markText({ done: 'finished', quality: null, seconds: 72, lead: null })).toBe('finished');
+  expect(markText({ done: 'part', quality: null, seconds: 0, lead: null })).toBe('part 0:00');
+  expect(markText({ done: 'part', quality: null, lead: 'left' } as Mark)).toBe('part, left lead');
+});
