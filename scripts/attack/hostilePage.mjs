@@ -2,7 +2,7 @@
 import { createServer } from 'node:http';
 import { chromium } from '@playwright/test';
 import { needChromium } from '../chromium.mjs';
-import { acceptNotice } from '../views.mjs';
+import { acceptNotice } from '../acceptNotice.mjs';
 
 const TEXTS = [
   '<img src=x onerror="window.ran=1">',

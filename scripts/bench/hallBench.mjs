@@ -9,7 +9,7 @@ import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { needChromium } from '../chromium.mjs';
 import { serveApp } from '../servedApp.mjs';
-import { acceptNotice } from '../views.mjs';
+import { acceptNotice } from '../acceptNotice.mjs';
 import { row } from './table.mjs';
 
 const PORT = 4394;

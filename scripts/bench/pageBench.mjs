@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { needChromium } from '../chromium.mjs';
 import { serveApp } from '../servedApp.mjs';
-import { acceptNotice } from '../views.mjs';
+import { acceptNotice } from '../acceptNotice.mjs';
 import { both, ms, row, spread } from './table.mjs';
 
 const data = mkdtempSync(join(tmpdir(), 'eurhythm-bench-'));

@@ -6,7 +6,7 @@ import { chromium } from '@playwright/test';
 import { needChromium } from '../chromium.mjs';
 import { ROOT } from '../house.mjs';
 import { serveApp } from '../servedApp.mjs';
-import { acceptNotice } from '../views.mjs';
+import { acceptNotice } from '../acceptNotice.mjs';
 import { both, row, spread, timed } from './table.mjs';
 
 const ROUNDS = 20;

@@ -9,7 +9,7 @@ import { chromium } from '@playwright/test';
 import { needChromium } from '../chromium.mjs';
 import { ROOT } from '../house.mjs';
 import { serveApp } from '../servedApp.mjs';
-import { acceptNotice } from '../views.mjs';
+import { acceptNotice } from '../acceptNotice.mjs';
 import { ms, row } from './table.mjs';
 
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));

@@ -6,7 +6,7 @@ import { chromium } from '@playwright/test';
 import { needChromium } from '../chromium.mjs';
 import { serveApp } from '../servedApp.mjs';
 import { strikingPage } from '../strikes/strikingPage.mjs';
-import { acceptNotice } from '../views.mjs';
+import { acceptNotice } from '../acceptNotice.mjs';
 import { row } from './table.mjs';
 
 const PORT = 4394;

@@ -3,10 +3,12 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import { needChromium } from './chromium.mjs';
-import { ROOT, build, install } from './house.mjs';
-import { serveApp } from './servedApp.mjs';
-import { SHEETS, STRIPS, VIEWS, acceptNotice, contactSheet, drawStrip } from './views.mjs';
+import { needChromium } from '../chromium.mjs';
+import { ROOT, build, install } from '../house.mjs';
+import { serveApp } from '../servedApp.mjs';
+import { acceptNotice } from '../acceptNotice.mjs';
+import { SHEETS, STRIPS, contactSheet, drawStrip } from './sheets.mjs';
+import { VIEWS } from './views.mjs';
 
 install();
 build();

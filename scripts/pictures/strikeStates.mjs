@@ -1,7 +1,7 @@
 /** How to come to the pages that hear strikes, for their picture. */
 import { join } from 'node:path';
-import { ROOT } from './house.mjs';
-import { strikingPage } from './strikes/strikingPage.mjs';
+import { ROOT } from '../house.mjs';
+import { strikingPage } from '../strikes/strikingPage.mjs';
 
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
 
