@@ -33,51 +33,9 @@ export class GradeFactsService {
     const counted = weeksBefore(now, Math.max(0, ...weeks));
     const ids = [...fighterIds];
     const [clean, trials, rounds, shown, graded] = await Promise.all([
-      requirements.some(({ kind }) => kind === 'combo')
-        ? this.sets.of(ids, since, { onlyClean: true })
-        : Promise.resolve([]),
-      testIds.length === 0
-        ? Promise.resolve([])
-        : this.database
-            .select({
-              fighterId: attempts.fighterId,
-              testId: attempts.testId,
-              lead: attempts.lead,
-              value: TRIAL_VALUE.mapWith(Number),
-              better: tests.direction,
-              day: daySql(attempts.at),
-            })
-            .from(attempts)
-            .innerJoin(tests, eq(attempts.testId, tests.id))
-            .where(
-              and(
-                inArray(attempts.fighterId, ids),
-                inArray(attempts.testId, testIds),
-                gte(attempts.at, since),
-                ne(attempts.measured, 'self-reported'),
-                sql`${TRIAL_VALUE} is not null`,
-              ),
-            )
-            .orderBy(asc(attempts.at)),
-      weeks.length === 0
-        ? Promise.resolve([])
-        : this.database
-            .select({
-              fighterId: roundResults.fighterId,
-              runId: roundResults.runId,
-              done: roundResults.done,
-              day: daySql(runs.startedAt),
-            })
-            .from(roundResults)
-            .innerJoin(runs, eq(roundResults.runId, runs.id))
-            .where(
-              and(
-                inArray(roundResults.fighterId, ids),
-                gte(runs.startedAt, counted),
-                inArray(roundResults.done, ['finished', 'part']),
-              ),
-            )
-            .orderBy(asc(runs.startedAt)),
+      requirements.some(({ kind }) => kind === 'combo') ? this.sets.of(ids, since, { onlyClean: true }) : [],
+      this.trials(ids, testIds, since),
+      weeks.length === 0 ? [] : this.rounds(ids, counted),
       this.database.select().from(shownMarks).where(inArray(shownMarks.fighterId, ids)),
       this.database
         .select({ fighterId: gradings.fighterId, day: max(gradings.day) })
@@ -111,5 +69,51 @@ export class GradeFactsService {
         ];
       }),
     );
+  }
+
+  private async trials(ids: string[], testIds: string[], since: Date) {
+    if (testIds.length === 0) return [];
+    return this.database
+      .select({
+        fighterId: attempts.fighterId,
+        testId: attempts.testId,
+        lead: attempts.lead,
+        value: TRIAL_VALUE.mapWith(Number),
+        better: tests.direction,
+        day: daySql(attempts.at),
+      })
+      .from(attempts)
+      .innerJoin(tests, eq(attempts.testId, tests.id))
+      .where(
+        and(
+          inArray(attempts.fighterId, ids),
+          inArray(attempts.testId, testIds),
+          gte(attempts.at, since),
+          ne(attempts.measured, 'self-reported'),
+          sql`${TRIAL_VALUE} is not null`,
+        ),
+      )
+      .orderBy(asc(attempts.at));
+  }
+
+  /** Rounds of classes that were done, in part or to their end. */
+  private rounds(ids: string[], since: Date) {
+    return this.database
+      .select({
+        fighterId: roundResults.fighterId,
+        runId: roundResults.runId,
+        done: roundResults.done,
+        day: daySql(runs.startedAt),
+      })
+      .from(roundResults)
+      .innerJoin(runs, eq(roundResults.runId, runs.id))
+      .where(
+        and(
+          inArray(roundResults.fighterId, ids),
+          gte(runs.startedAt, since),
+          inArray(roundResults.done, ['finished', 'part']),
+        ),
+      )
+      .orderBy(asc(runs.startedAt));
   }
 }

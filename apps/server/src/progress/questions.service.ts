@@ -12,7 +12,7 @@ import { GradeChecksService } from './gradeChecks.service.ts';
 import { MemoryService } from './memory.service.ts';
 import { SetsService, type MarkedSet } from './sets.service.ts';
 import { TemposService } from './tempos.service.ts';
-import { TrialsService } from './trials.service.ts';
+import { TrialsService, type TestTrials } from './trials.service.ts';
 import { VolumeService } from './volume.service.ts';
 
 /** Trials of half a year say who improved and who is behind. */
@@ -82,62 +82,13 @@ export class QuestionsService {
       ),
       ...few(changed(ofEach, 'faster')),
       ...few(changed(ofEach, 'slower')),
-      ...few(
-        who.flatMap((fighter) => {
-          const came = attendance.get(fighter.id);
-          const days = came ? differenceInCalendarDays(now, new Date(came.last)) : 0;
-          return days >= AWAY_DAYS
-            ? [
-                about(
-                  fighter,
-                  'away',
-                  `Not here for ${days} days; ${came!.classes} classes in the half year before.`,
-                  'Write a note',
-                  '?entry',
-                ),
-              ]
-            : [];
-        }),
-      ),
+      ...few(awayFor(who, attendance, now)),
       ...few(leadsBehind(ofEach)),
       ...leadLeftOut(sets, who),
       ...limbLeftOut(limbs),
-      ...few(
-        checks
-          .filter(({ lines, met }) => met >= lines.length - 1)
-          .sort((a, b) => a.lines.length - a.met - (b.lines.length - b.met))
-          .map(({ fighterId, name, grade, lines, met }) => ({
-            kind: 'grade near' as const,
-            fighterId,
-            name,
-            sentence:
-              met === lines.length
-                ? `Has all ${met} that ${grade} asks for.`
-                : `One thing is missing for ${grade}: ${lines.find(({ isMet }) => !isMet)!.asked}.`,
-            to: `/fighters/${fighterId}/grade`,
-            action: 'Open the check list',
-          })),
-      ),
+      ...few(nearGrades(checks)),
       ...few(readyCombos(tempos)),
-      ...testsDue(
-        trials.map(({ testId, title, fighterId, trials: own }) => ({
-          testId,
-          title,
-          fighterId,
-          last: own.at(-1)!.day,
-        })),
-        new Set(ids.filter((id) => (attendance.get(id)?.lately ?? 0) > 0)),
-        today,
-      )
-        .slice(0, 1)
-        .map(({ testId, title, late, of, weeks }) => ({
-          kind: 'test due' as const,
-          fighterId: null,
-          name: title,
-          sentence: `${late} of ${of} who come were not measured in it for ${weeks} weeks or more: nobody knows whether they got faster.`,
-          to: `/sessions/new?test=${testId}`,
-          action: 'Plan the test',
-        })),
+      ...dueTest(trials, new Set(ids.filter((id) => (attendance.get(id)?.lately ?? 0) > 0)), today),
       ...dueCombos(memory),
     ];
   }
@@ -233,6 +184,59 @@ function limbLeftOut({ shares, neglected }: ReturnType<typeof limbShares>): Ques
       action: 'Build a session',
     },
   ];
+}
+
+/** Who came before and has not for some weeks. */
+function awayFor(
+  who: readonly FighterView[],
+  attendance: Awaited<ReturnType<AttendanceService['of']>>,
+  now: Date,
+): QuestionView[] {
+  return who.flatMap((fighter) => {
+    const came = attendance.get(fighter.id);
+    const days = came ? differenceInCalendarDays(now, new Date(came.last)) : 0;
+    if (days < AWAY_DAYS) return [];
+    const sentence = `Not here for ${days} days; ${came!.classes} classes in the half year before.`;
+    return [about(fighter, 'away', sentence, 'Write a note', '?entry')];
+  });
+}
+
+/** Who has all that a grade asks for, or all but one thing. */
+function nearGrades(checks: Awaited<ReturnType<GradeChecksService['of']>>): QuestionView[] {
+  return checks
+    .filter(({ lines, met }) => met >= lines.length - 1)
+    .sort((a, b) => a.lines.length - a.met - (b.lines.length - b.met))
+    .map(({ fighterId, name, grade, lines, met }) => ({
+      kind: 'grade near' as const,
+      fighterId,
+      name,
+      sentence:
+        met === lines.length
+          ? `Has all ${met} that ${grade} asks for.`
+          : `One thing is missing for ${grade}: ${lines.find(({ isMet }) => !isMet)!.asked}.`,
+      to: `/fighters/${fighterId}/grade`,
+      action: 'Open the check list',
+    }));
+}
+
+/** The test in which most of those who come were not measured for long. */
+function dueTest(trials: readonly TestTrials[], coming: ReadonlySet<string>, today: string): QuestionView[] {
+  const last = trials.map(({ testId, title, fighterId, trials: own }) => ({
+    testId,
+    title,
+    fighterId,
+    last: own.at(-1)!.day,
+  }));
+  return testsDue(last, coming, today)
+    .slice(0, 1)
+    .map(({ testId, title, late, of, weeks }) => ({
+      kind: 'test due' as const,
+      fighterId: null,
+      name: title,
+      sentence: `${late} of ${of} who come were not measured in it for ${weeks} weeks or more: nobody knows whether they got faster.`,
+      to: `/sessions/new?test=${testId}`,
+      action: 'Plan the test',
+    }));
 }
 
 function readyCombos(tempos: Awaited<ReturnType<TemposService['of']>>): QuestionView[] {
