@@ -11,7 +11,7 @@ export default {
   ignoreStatic: true,
   ignorePatterns: ['apps', 'e2e', 'test-results', 'data', '.build', 'docs'],
   concurrency: Number(process.env.MUTATED_BESIDE ?? 2),
-  timeoutMS: 15_000,
+  timeoutMS: 5_000,
   tempDirName: '.build/mutants',
   reporters: ['json'],
   jsonReporter: { fileName: `.build/mutation-${folder}.json` },
