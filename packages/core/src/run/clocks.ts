@@ -20,7 +20,7 @@ export interface ClockDifference {
  * Null before the first.
  *
  * @example
- * clockDifference([{ sent: 0, reported: 1050, came: 100 }]) // { ahead: 1000, within: 50 }
+ * clockDifference([{ sent: 0, answered: 1050, came: 100 }]) // { ahead: 1000, within: 50 }
  */
 export function clockDifference(trips: readonly RoundTrip[]): ClockDifference | null {
   let [least, most] = [-Infinity, Infinity];
