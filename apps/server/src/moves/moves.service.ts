@@ -35,8 +35,9 @@ export class MovesService {
   private async viewIn(from: Database | Transaction): Promise<BookView> {
     const items = await this.moves(from);
     const map = await this.numbers(from);
-    const [gym] = await from.select({ version: gyms.numbersVersion }).from(gyms);
-    return { items, numbers: map, numbersVersion: gym?.version ?? 0 };
+    const [gym] = await from.select({ version: gyms.numbersVersion, school: gyms.school }).from(gyms);
+    const sides = gym?.school?.sides ?? 'lead-rear';
+    return { items, numbers: map, numbersVersion: gym?.version ?? 0, sides };
   }
 
   private async moves(from: Database | Transaction = this.database): Promise<MoveView[]> {
@@ -56,9 +57,9 @@ export class MovesService {
 
   /** The gym's book as it is now; retired moves stay readable. */
   async book(from: Database | Transaction = this.database): Promise<MoveBook> {
-    const { items, numbers: map } = await this.view(from);
-    const text = JSON.stringify([items, map]);
-    if (this.kept?.text !== text) this.kept = { text, book: moveBook(items, map) };
+    const { items, numbers: map, sides } = await this.view(from);
+    const text = JSON.stringify([items, map, sides]);
+    if (this.kept?.text !== text) this.kept = { text, book: moveBook(items, map, sides) };
     return this.kept.book;
   }
 

@@ -99,5 +99,5 @@ function numberedBook(book: MoveBook, { numbers }: SaveNumbersDto): MoveBook {
       throw refuse(`numbers.${i}.side`, `The side of ${move.name.toLowerCase()} is fixed.`);
     seen.set(number, move.name.toLowerCase());
   }
-  return moveBook([...book.moves.values()], numbers);
+  return moveBook([...book.moves.values()], numbers, book.sides);
 }

@@ -56,7 +56,7 @@ export class RoundsService {
 
   /** The compiled round with its combos, as the JSON of a `CompiledRoundView`. */
   async compile({ lead, seed, shifts = [], ...wanted }: CompileRoundDto): Promise<Uint8Array> {
-    const [{ items, numbers }, { blocks, clips, count, factor }] = await Promise.all([
+    const [{ items, numbers, sides }, { blocks, clips, count, factor }] = await Promise.all([
       this.moves.view(),
       this.plan(wanted, 'round'),
     ]);
@@ -64,8 +64,8 @@ export class RoundsService {
     const plan = { blocks, lead, seed, shifts, count, word, factor, ...(timeCalls ? { timeCalls } : {}) };
     const seconds = blocks.reduce((sum, block) => sum + block.seconds, 0);
     return seconds > AT_ONCE
-      ? this.heavy.run('compile', plan, { items, numbers }, clips)
-      : compiledJson(plan, { items, numbers }, clips);
+      ? this.heavy.run('compile', plan, { items, numbers, sides }, clips)
+      : compiledJson(plan, { items, numbers, sides }, clips);
   }
 
   /** Rounds that follow each other, with all that is needed to compile them elsewhere. */

@@ -1,5 +1,5 @@
 import type { Block, Phase, TimeCall } from '@eurhythm/core/rounds';
-import type { Lead, Move, NumberedMove } from '@eurhythm/core/moves';
+import type { Lead, Move, NumberedMove, SideNames } from '@eurhythm/core/moves';
 import type { RoundSetting } from '@eurhythm/core/run';
 
 /** What the server puts into the page: a session for one fighter, and all that is needed to compile it. */
@@ -16,7 +16,11 @@ export interface HomeSession {
     readonly timeCalls?: readonly TimeCall[] | undefined;
   }[];
   readonly setting: RoundSetting;
-  readonly book: { readonly items: readonly Move[]; readonly numbers: readonly NumberedMove[] };
+  readonly book: {
+    readonly items: readonly Move[];
+    readonly numbers: readonly NumberedMove[];
+    readonly sides?: SideNames;
+  };
 }
 
 const BROKEN = 'This file is not whole. Ask your coach for a new one.';

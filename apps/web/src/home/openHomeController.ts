@@ -11,10 +11,10 @@ import type { HomeKeeper } from './keptAtHome.ts';
 
 /** A controller that plays the session of this page, with the sound that stands in it. */
 export function openHomeController(
-  { rounds, setting, book: { items, numbers } }: HomeSession,
+  { rounds, setting, book: { items, numbers, sides } }: HomeSession,
   keeper: HomeKeeper,
 ): { readonly controller: RunController<FloorOutput>; readonly book: MoveBook } {
-  const book = moveBook(items, numbers);
+  const book = moveBook(items, numbers, sides);
   const output = makesSound() ? new AudioOutput(callInPage(document)) : new SilentOutput();
   const controller = new RunController<FloorOutput>({
     output,

@@ -45,7 +45,7 @@ describe('what the pages ask for', () => {
   });
   it('the book is looked up ready for use', () => {
     const select = queries.book().select!;
-    expect(select({ items: [], numbers: [], numbersVersion: 1 }).numbers.size).toBe(0);
+    expect(select({ items: [], numbers: [], sides: 'lead-rear', numbersVersion: 1 }).numbers.size).toBe(0);
   });
 });
 

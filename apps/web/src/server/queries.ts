@@ -77,7 +77,7 @@ const queryOf = (fields: Readonly<Record<string, string | undefined>>): string =
 /** Nobody in particular is everybody. */
 const whoOf = (ids: readonly string[]): { who?: string } => (ids.length === 0 ? {} : { who: ids.join(',') });
 
-const bookOf = ({ items: moves, numbers }: BookView): MoveBook => moveBook(moves, numbers);
+const bookOf = ({ items, numbers, sides }: BookView): MoveBook => moveBook(items, numbers, sides);
 
 export const queries = {
   /** Who asks, and how others reach the gym. */

@@ -7,7 +7,7 @@ import { compileToPlay, type PlannedRound, type RoundSetting } from '@eurhythm/c
 import type { BookView } from '@eurhythm/contract';
 
 /** The book as it is sent to the worker. */
-export type WiredBook = Pick<BookView, 'items' | 'numbers'>;
+export type WiredBook = Pick<BookView, 'items' | 'numbers' | 'sides'>;
 
 /** What a session is planned from, beside the book. */
 export type GroundBesideBook = Omit<PlanGround, 'book'>;
@@ -18,8 +18,8 @@ let planner: ReturnType<typeof sessionPlanner> | null = null;
 /** What takes long is worked out in a thread of its own, with the same core as on the server. */
 const work = {
   /** The book that rounds are compiled and sessions planned with, until the next one is given. */
-  takeBook: ({ items, numbers }: WiredBook): void => {
-    book = moveBook(items, numbers);
+  takeBook: ({ items, numbers, sides }: WiredBook): void => {
+    book = moveBook(items, numbers, sides);
   },
 
   compile: (round: PlannedRound, setting: RoundSetting, shifts: readonly TempoShift[]) =>

@@ -16,8 +16,8 @@ let given: { readonly book: WiredBook; readonly taken: Promise<void> } | null = 
 /** The same thread with this book, which is sent when it is another one, not with every round. */
 export async function coreWorkWith(book: WiredBook): Promise<Remote<CoreWork>> {
   if (given?.book !== book) {
-    const { items, numbers } = book;
-    given = { book, taken: coreWork().takeBook({ items, numbers }) };
+    const { items, numbers, sides } = book;
+    given = { book, taken: coreWork().takeBook({ items, numbers, sides }) };
   }
   await given.taken;
   return coreWork();

@@ -1,6 +1,7 @@
 import { VOICE_SOUNDS, type VoiceSound } from '@eurhythm/core/sound';
 import { CLOCKS, DAY_ORDERS, STARTER_DATES, WEEK_BEGINS, type DateWays } from '@eurhythm/core/units';
 import { RULES, STARTER_SCHOOL, type School, type YouthLimits } from '@eurhythm/core/body';
+import { SIDE_NAMES, type SideNames } from '@eurhythm/core/moves';
 import { COUNT_LANGUAGES, VOICE_RATES, type CountLanguage } from '@eurhythm/core/calls';
 import type { SpeedAim } from '@eurhythm/core/teach';
 import { Type } from 'class-transformer';
@@ -93,6 +94,11 @@ export class SchoolDto implements School {
 
   @IsOneOf('what is called', ['numbers', 'names'])
   words!: 'numbers' | 'names';
+
+  /** How calls name the sides of a body. */
+  @MayBeMissing()
+  @IsOneOf('the words for sides', SIDE_NAMES)
+  sides: SideNames = 'lead-rear';
 
   /** How a new move is counted first: each part, or one count for the whole. */
   @MayBeMissing()
@@ -216,6 +222,7 @@ export const STARTER_SCHOOL_SETTINGS: SchoolDto = {
   muted: [],
   pace: 'club',
   words: 'numbers',
+  sides: 'lead-rear',
   youth: [],
 };
 

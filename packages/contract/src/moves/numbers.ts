@@ -1,6 +1,7 @@
-import type { NumberedMove } from '@eurhythm/core/moves';
+import { SIDE_NAMES, type NumberedMove, type SideNames } from '@eurhythm/core/moves';
 import { IsBoolean, Matches } from 'class-validator';
 import {
+  MayBeMissing,
   IsCount,
   IsListOf,
   IsListed,
@@ -42,6 +43,11 @@ export class BookView {
 
   @IsCount()
   readonly numbersVersion!: number;
+
+  /** How calls name the sides. */
+  @MayBeMissing()
+  @IsOneOf('the words for sides', SIDE_NAMES)
+  readonly sides: SideNames = 'lead-rear';
 }
 
 /** A line that a change of the number map would touch. */

@@ -123,8 +123,8 @@ describe('fitCalls', () => {
     };
     const stroke = onBeat(['one'], 1.2)[0]!;
     expect(fitCalls([stroke, time], library)).toMatchObject({
-      fitted: [{ wanted: time }],
-      dropped: [{ wanted: stroke, reason: 'no-room' }],
+      fitted: [{ wanted: stroke }],
+      dropped: [{ wanted: time, reason: 'no-room' }],
     });
     expect(fitCalls([stroke], lettersVoice(['one'])).dropped).toEqual([
       { wanted: stroke, reason: 'no-clip' },

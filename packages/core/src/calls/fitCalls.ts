@@ -2,7 +2,7 @@ import type { Seconds } from '../units/index.ts';
 import { VOICE_RATES, type ClipLibrary, type VoiceClip } from './voiceClip.ts';
 
 /** What gives way to what: an earlier kind is never dropped for a later one. */
-export const CALL_PRIORITIES = ['trigger', 'time', 'stance', 'combo', 'stroke', 'count', 'prompt'] as const;
+export const CALL_PRIORITIES = ['trigger', 'stance', 'combo', 'stroke', 'count', 'time', 'prompt'] as const;
 export type CallPriority = (typeof CALL_PRIORITIES)[number];
 
 const RANK = Object.fromEntries(CALL_PRIORITIES.map((priority, rank) => [priority, rank])) as Readonly<

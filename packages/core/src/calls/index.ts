@@ -8,3 +8,6 @@ export * from './vocabulary.ts';
 export * from './soundAlike.ts';
 export * from './plainLetters.ts';
 export * from './roundPhrases.ts';
+export * from './callLanguage.ts';
+export * from './hear.ts';
+export * from './speakTogether.ts';

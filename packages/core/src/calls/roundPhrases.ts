@@ -14,10 +14,14 @@ export const TIME_PHRASES = {
   ready: 'ready',
   getReady: 'get ready',
   rest: 'rest',
+  over: 'session over',
 } as const;
 
 /** What a rest says comes after it. */
 export const nextPhrase = (title: string): string => `next, ${title.toLowerCase()}`;
+
+/** What stands as the next thing of a rest that nothing follows. */
+export const SESSION_OVER = TIME_PHRASES.over;
 
 const CHANGE_WORDS = /^change\b/i;
 /**

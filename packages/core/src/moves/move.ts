@@ -4,6 +4,10 @@ export type Lead = 'left' | 'right';
 export type Side = 'front' | 'rear';
 export type Level = 'head' | 'body' | 'low';
 
+/** How a gym names the sides of a body; left and right follow the lead that stands. */
+export const SIDE_NAMES = ['lead-rear', 'front-back', 'left-right'] as const;
+export type SideNames = (typeof SIDE_NAMES)[number];
+
 export type Family =
   'punch' | 'open-hand' | 'elbow' | 'kick' | 'knee' | 'block' | 'evasion' | 'clinch' | 'step' | 'stance';
 

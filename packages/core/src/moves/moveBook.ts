@@ -1,9 +1,11 @@
-import type { Move, NumberedMove, Side } from './move.ts';
+import type { Move, NumberedMove, Side, SideNames } from './move.ts';
 
 /** A gym's techniques and its number map, ready to be looked up by what a beat line says. */
 export interface MoveBook {
   readonly moves: ReadonlyMap<string, Move>;
   readonly numbers: ReadonlyMap<number, NumberedMove>;
+  /** How the gym names the sides when it calls strokes. */
+  readonly sides: SideNames;
 }
 
 /** What a word of a beat line stands for: the move, and the side when the number fixes it. */
@@ -16,10 +18,15 @@ export interface BookEntry {
  * @example
  * moveBook(STARTER_MOVES, STARTER_NUMBERS).moves.has('jab') // true
  */
-export function moveBook(moves: readonly Move[], numbers: readonly NumberedMove[]): MoveBook {
+export function moveBook(
+  moves: readonly Move[],
+  numbers: readonly NumberedMove[],
+  sides: SideNames = 'lead-rear',
+): MoveBook {
   return {
     moves: new Map(moves.map((move) => [move.code, move])),
     numbers: new Map(numbers.map((entry) => [entry.number, entry])),
+    sides,
   };
 }
 

@@ -55,7 +55,7 @@ export const STARTER_HANDS: readonly Move[] = [
   ),
   describeMove(
     'punch',
-    'lead',
+    'thumb up',
     {
       code: 'lead', name: 'Thumb-up straight', side: front, level: 'head', surface: 'lower three knuckles', target: HIGH_MITT, out: 0.17, back: 0.17, turn: 1,
       faults: ['the elbow flares', 'the front foot lands after the hand'], easier: 'jab', cautions: ['head-contact'],

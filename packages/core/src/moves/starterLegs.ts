@@ -92,7 +92,7 @@ export const STARTER_LEGS: readonly Move[] = [
     ['Lift: foot out to the side', 'Sweep: in over the top', 'Home: foot down'],
   ),
   leg(
-    'back',
+    'back kick',
     {
       code: 'back', name: 'Back kick', level: 'body', surface: 'heel', target: 'shield at the belly', out: 0.46, back: 0.44, turn: -1, spin: 180,
       faults: ['kicks before the eyes are round', 'the knees come apart'], easier: 'side', cautions: [...SPIN, 'toes-back'], minGrade: STARTER_GRADES[2],

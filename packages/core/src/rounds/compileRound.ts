@@ -50,7 +50,12 @@ export function compileRound(plan: RoundPlan, book: MoveBook, library: ClipLibra
       ? [{ ...wanted.cue, at: wanted.place.at, text: wanted.forms.at(-1)! }]
       : [],
   );
-  const findings = [...layout.findings, ...dropped.map((drop) => droppedFinding(drop.wanted, drop.reason))];
+  const findings = [
+    ...layout.findings,
+    // A second that is not counted aloud ticks all the same.
+    ...dropped.flatMap((drop) => (drop.wanted.cue.sound ? [] : [droppedFinding(drop.wanted, drop.reason)])),
+    ...fitted.flatMap(({ wanted, clip, start }) => incompleteFinding(wanted, clip.text, start + clip.centre)),
+  ];
   return {
     duration: plan.blocks.reduce((sum, block) => sum + block.seconds, 0),
     cues: inOrder(layout.cues, spoken, unspoken),
@@ -84,8 +89,10 @@ function layOut(plan: RoundPlan, book: MoveBook, library: ClipLibrary): Layout {
     (timed.find(({ from, to }) => at >= from && at < to) ?? timed.at(-1)!).block.id;
   const isCountedAt = (at: Seconds): boolean =>
     timed.some(({ from, to, block }) => at >= from && at < to && isCounted(block));
+  const isNumberedAt = (at: Seconds): boolean =>
+    timed.some(({ from, to, block }) => at >= from && at < to && kindOf(block).callsNumbers(block));
   for (const { from, to } of workStretches(timed))
-    layOutWorkClock(from, to, { blockAt, isCountedAt }, context.timeCalls, layout);
+    layOutWorkClock(from, to, { blockAt, isCountedAt, isNumberedAt }, context.timeCalls, layout);
   for (const time of timed) kindOf(time.block).layOut(time.block, time, context);
   if (plan.word) layOutAttentionWord(plan.word, timed, context);
   return layout;
@@ -116,6 +123,13 @@ function workStretches(timed: readonly TimedBlock[]): { from: Seconds; to: Secon
   return stretches;
 }
 
+function incompleteFinding({ lacks, cue }: RoundCall, text: string, at: Seconds): RoundFinding[] {
+  const left = lacks?.get(text) ?? [];
+  if (left.length === 0) return [];
+  const message = `“${text}” at ${clockTextToTenths(at)} leaves out: ${left.join(', ')}. There is no room to say it.`;
+  return [{ rule: 'call-incomplete', severity: 'note', at, block: cue.block, message }];
+}
+
 function droppedFinding(call: RoundCall, reason: 'no-room' | 'no-clip'): RoundFinding {
   const why =
     reason === 'no-clip'
@@ -127,6 +141,6 @@ function droppedFinding(call: RoundCall, reason: 'no-room' | 'no-clip'): RoundFi
       CALL_PRIORITIES.indexOf(call.priority) <= CALL_PRIORITIES.indexOf('stance') ? 'caution' : 'note',
     at: call.place.at,
     block: call.cue.block,
-    message: `“${call.forms.at(-1)!}” at ${clockTextToTenths(call.place.at)} is not called: ${why}.`,
+    message: `“${call.forms[0]!}” at ${clockTextToTenths(call.place.at)} is not called: ${why}.`,
   };
 }

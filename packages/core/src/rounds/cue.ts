@@ -45,6 +45,8 @@ export interface Cue {
 
 export const ROUND_RULES = [
   'call-dropped',
+  'call-incomplete',
+  'call-unclear',
   'no-cycle-fits',
   'count-cut',
   'no-way-back',
@@ -91,6 +93,8 @@ export interface CompiledRound {
 /** A call that a block would like to have, with the cue it becomes once it has its place. */
 export interface RoundCall extends WantedCall {
   readonly cue: Omit<Cue, 'at' | 'clip' | 'text'>;
+  /** What each of its texts leaves out of what is done at its instant, for those that do. */
+  readonly lacks?: ReadonlyMap<string, readonly string[]>;
 }
 
 /** What a block brings to a round before its calls are fitted. */

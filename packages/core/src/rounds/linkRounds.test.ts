@@ -20,7 +20,7 @@ describe('linkRounds', () => {
       ],
       [
         ['b1', 60, ''],
-        ['b2', 20, ''],
+        ['b2', 20, 'session over'],
       ],
     ]);
   });

@@ -60,4 +60,10 @@ describe('time calls', () => {
     expect(heard([]).some((text) => text.startsWith('next, pads'))).toBe(true);
     expect(heard([]).some((text) => /^(start|halfway|ten|five|end|ready)@/.test(text))).toBe(false);
   });
+  it('say that the session is over behind its last round, and get nobody ready for another', () => {
+    const last: Block[] = [blocks[1]!, { kind: 'rest', id: 'r', seconds: 60, next: 'session over' }];
+    const { cues } = compileRound({ blocks: last, lead: 'left', seed: 1 }, book, lettersVoice());
+    const after = cues.filter(({ at, kind }) => at > 120.5 && kind !== 'bell');
+    expect(after.map(({ text }) => text)).toEqual(['session over']);
+  });
 });

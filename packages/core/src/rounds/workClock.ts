@@ -9,15 +9,23 @@ const HALFWAY_FROM: Seconds = 40;
 const THIRTY_FROM: Seconds = 75;
 export const TEN_FROM: Seconds = 24;
 const LAST_FIVE_FROM: Seconds = 10;
+/** A time call comes so much later where strokes are called. */
+const GIVES_WAY: Seconds = 3;
 
-/**
- * Bells and time calls of a stretch of work. `blockAt` gives the block that an instant falls into, and
- * `isCountedAt` whether its work is counted: there the clock stays silent.
- */
+/** What is done at an instant of the work. */
+interface WorkAt {
+  readonly blockAt: (at: Seconds) => string;
+  /** Whether it is counted: there the clock stays silent. */
+  readonly isCountedAt: (at: Seconds) => boolean;
+  /** Whether numbers stand for strokes: there the last seconds are ticks, and nobody strikes a "three". */
+  readonly isNumberedAt: (at: Seconds) => boolean;
+}
+
+/** Bells and time calls of a stretch of work. They give way to calls of strokes. */
 export function layOutWorkClock(
   from: Seconds,
   to: Seconds,
-  { blockAt, isCountedAt }: { blockAt: (at: Seconds) => string; isCountedAt: (at: Seconds) => boolean },
+  { blockAt, isCountedAt, isNumberedAt }: WorkAt,
   timeCalls: ReadonlySet<TimeCall>,
   layout: Layout,
 ): void {
@@ -25,34 +33,29 @@ export function layOutWorkClock(
   const endsCounted = isCountedAt(to - 0.001);
   if (timeCalls.has('start-bell'))
     layout.cues.push({ at: from, kind: 'bell', text: 'start', block: blockAt(from), sound: 'bell-start' });
-  const say = (text: string, at: Seconds, slack: Seconds): void => {
+  const say = (text: string, at: Seconds): void => {
     // What is counted ends when the work is done, and no call may stand in place of a count.
     if (isCountedAt(at)) return;
     layout.calls.push({
       forms: [text],
       priority: 'time',
-      place: { kind: 'start', at, latest: at + slack },
+      place: { kind: 'start', at, latest: at + GIVES_WAY },
       cue: { kind: 'time', block: blockAt(at) },
     });
   };
-  if (seconds >= HALFWAY_FROM && timeCalls.has('halfway')) say(TIME_PHRASES.halfway, from + seconds / 2, 0.5);
-  if (seconds >= THIRTY_FROM && !endsCounted && timeCalls.has('thirty'))
-    say(TIME_PHRASES.thirty, to - 30, 0.5);
-  if (seconds >= TEN_FROM && !endsCounted && timeCalls.has('ten')) say(TIME_PHRASES.ten, to - 10, 0.5);
+  if (seconds >= HALFWAY_FROM && timeCalls.has('halfway')) say(TIME_PHRASES.halfway, from + seconds / 2);
+  if (seconds >= THIRTY_FROM && !endsCounted && timeCalls.has('thirty')) say(TIME_PHRASES.thirty, to - 30);
+  if (seconds >= TEN_FROM && !endsCounted && timeCalls.has('ten')) say(TIME_PHRASES.ten, to - 10);
   if (seconds >= LAST_FIVE_FROM && !endsCounted && timeCalls.has('last-five'))
-    layOutLastFive(to, 5, blockAt(to - 5), layout);
+    for (let left = 5; left >= 1; left--)
+      layOutLast(to - left, isNumberedAt(to - left) ? '' : numberWord(left), blockAt(to - left), layout);
   if (timeCalls.has('end-bell'))
     layout.cues.push({ at: to, kind: 'bell', text: 'end', block: blockAt(to - 0.001), sound: 'bell-end' });
 }
 
-/** Counts the last seconds down, the centre of each number on its second. */
-function layOutLastFive(to: Seconds, from: number, block: string, layout: Layout): void {
-  for (let left = from; left >= 1; left--) {
-    layout.calls.push({
-      forms: [numberWord(left)],
-      priority: 'time',
-      place: { kind: 'centre', at: to - left },
-      cue: { kind: 'count', block, sound: 'last-five' },
-    });
-  }
+/** One of the last seconds: a tick, and its number on it where there is room for one. */
+function layOutLast(at: Seconds, number: string, block: string, layout: Layout): void {
+  const cue = { kind: 'count', block, sound: 'last-five' } as const;
+  if (number === '') layout.cues.push({ at, text: '', ...cue });
+  else layout.calls.push({ forms: [number], priority: 'time', place: { kind: 'centre', at }, cue });
 }

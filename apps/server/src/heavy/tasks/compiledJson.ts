@@ -6,10 +6,10 @@ import type { SentBook } from './playedSession.ts';
 /** A compiled round with the combos that its cues name, as the bytes of its JSON. */
 export function compiledJson(
   plan: RoundPlan,
-  { items, numbers }: SentBook,
+  { items, numbers, sides }: SentBook,
   clips: readonly VoiceClip[],
 ): Uint8Array {
-  const book = moveBook(items, numbers);
+  const book = moveBook(items, numbers, sides);
   const compiled = compileRound(plan, book, clipLibrary(clips));
   return new TextEncoder().encode(JSON.stringify({ ...compiled, combos: combosOf(plan.blocks, book) }));
 }

@@ -1,4 +1,4 @@
-import { moveBook, type Move, type NumberedMove } from '@eurhythm/core/moves';
+import { moveBook, type Move, type NumberedMove, type SideNames } from '@eurhythm/core/moves';
 import type { WrittenBlock } from '@eurhythm/core/rounds';
 import { compileToPlay, type PlannedRound, type RoundSetting, type RoundToPlay } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
@@ -7,6 +7,7 @@ import type { Seconds } from '@eurhythm/core/units';
 export interface SentBook {
   readonly items: readonly Move[];
   readonly numbers: readonly NumberedMove[];
+  readonly sides?: SideNames;
 }
 
 /** A session, or one round of it, with all that is needed to compile it as it is played from its first second on. */
@@ -36,7 +37,7 @@ export interface PlayedSession {
 
 /** Compiles the rounds one after the other on one clock. */
 export function playSession({ title, rounds, setting, book }: SessionToPlay): PlayedSession {
-  const moves = moveBook(book.items, book.numbers);
+  const moves = moveBook(book.items, book.numbers, book.sides);
   let seconds = 0;
   const played = rounds.map((planned): PlayedRound => {
     const at = seconds;

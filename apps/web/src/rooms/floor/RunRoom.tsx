@@ -61,7 +61,7 @@ interface RunProps {
 
 function RunHere({ run, plan, fighters, grades, starts, hall }: RunProps) {
   const controller = useController(run, plan, starts);
-  const book = useMemo(() => moveBook(plan.book.items, plan.book.numbers), [plan]);
+  const book = useMemo(() => moveBook(plan.book.items, plan.book.numbers, plan.book.sides), [plan]);
   if (!controller) return <FloorNote title="Making room for sound" starts={starts} />;
   return (
     <PlayedRun

@@ -54,6 +54,8 @@ function School({ gym }: { gym: GymView }) {
     nowOf: (now) => ({ ...(now as GymView).school, version: (now as GymView).version }),
     onSaved: (after) => {
       client.setQueryData(['gym'], after);
+      // The book says how sides are called.
+      void client.invalidateQueries({ queryKey: ['moves'] });
       toast('The gym’s ways are saved.');
     },
     onTheirs: async ({ version: _, ...theirs }) => {

@@ -7,6 +7,12 @@ import { MaybeNumberField, WordsField } from '../../ui/TypedField.tsx';
 /** A way in which schools differ: its name, what is said about it, and the choices. */
 const WAYS = [
   ['words', 'What is called', 'for new rounds', { numbers: 'numbers', names: 'names' }],
+  [
+    'sides',
+    'Sides are called',
+    'the usual side of a move is not said',
+    { 'lead-rear': 'lead and rear', 'front-back': 'front and back', 'left-right': 'left and right' },
+  ],
   ['strikes', 'End of a strike', '', { snap: 'stops and snaps back', through: 'drives through' }],
   ['hips', 'Turn of the hips on a kick', '', { full: 'always full', square: 'kept square before a punch' }],
   [

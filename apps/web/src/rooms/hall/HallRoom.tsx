@@ -48,8 +48,8 @@ interface ShownProps {
 
 function Shown({ joined, member, view, controller, shown }: ShownProps) {
   const state = useSyncExternalStore(controller.subscribe, controller.snapshot);
-  const { items, numbers } = view.plan.book;
-  const book = useMemo(() => moveBook(items, numbers), [items, numbers]);
+  const { items, numbers, sides } = view.plan.book;
+  const book = useMemo(() => moveBook(items, numbers, sides), [items, numbers, sides]);
   if (state.phase === 'failed') return <HallNote title={state.failure} />;
   if (state.phase === 'loading') return <HallNote title="Joining the class" />;
   if (state.phase === 'over' && shown !== 'remote') return <HallNote title="That was the session" />;

@@ -97,6 +97,8 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
   combos(block: B, book: MoveBook): readonly BlockCombo[];
   /** Names of groups that do something of their own. */
   groups(block: W): readonly string[];
+  /** Whether its voice calls strokes by numbers. */
+  callsNumbers(block: B): boolean;
   /** Every text that its voice may say. */
   texts(block: B, book: MoveBook, count: CountWords): Iterable<string>;
   /** Puts its cues, calls and findings into the layout. */
@@ -114,6 +116,7 @@ export const BY_THE_CLOCK = {
   board: 'scenes',
   stretches: true,
   isCounted: () => false,
+  callsNumbers: () => false,
   length: () => null,
   fill: <B>(block: B): B => block,
   refer: <B>(block: B): B => block,

@@ -62,16 +62,16 @@ describe('the holder', () => {
       .filter(({ stroke }) => stroke !== undefined)
       .slice(0, 4)
       .map(({ text, stroke }) => `${stroke} ${text}`);
-  it('is reported what to throw, what to show, and where', () => {
+  it('is told what to throw, what to hold for, and where', () => {
     expect(holder('o:1 . parry . 2 . o:round@l .')).toEqual([
-      '0 throw jab head',
-      '2 hand head',
-      '3 throw round low',
-      '0 throw jab head',
+      '0 throw jab',
+      '2 cross',
+      '3 throw round kick low',
+      '0 throw jab',
     ]);
   });
   it('is reported both at once where they land together', () => {
-    expect(holder('2 . o:1+1@b . . .')[1]).toBe('1 throw jab head, hand body');
+    expect(holder('2 . o:1+1@b . . .')[1]).toBe('1 throw jab, jab body');
   });
   it('is reported one slot ahead', () => {
     const round = heard(combos('1 . 2 . o:3 .', { calls: 'holder' }));

@@ -23,11 +23,9 @@ const SAID_LATE: Seconds = 0.6;
 export function sayInLine(
   words: string,
   at: Seconds,
-  until: Seconds,
   ids: Pick<Cue, 'block' | 'combo' | 'cycle'>,
   layout: Layout,
 ): void {
-  if (at > until) return;
   layout.calls.push({
     forms: [saidPhrase(words)],
     priority: 'prompt',

@@ -29,6 +29,7 @@ export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
   tell: ({ combos, bpm, times }, nameOf) =>
     `${combos.map(nameOf).join(', ') || 'no combo yet'}${times ? ` · ${numberText(times)} times from each lead` : ''} · ${numberText(bpm)} a minute`,
   isCounted: ({ times = null }) => times !== null,
+  callsNumbers: ({ words, calls }) => words === 'numbers' && (calls === 'on-beat' || calls === 'ahead'),
   length: comboLength,
   fill: fillCombos,
   refer: referCombos,
@@ -113,11 +114,10 @@ export function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords
     const parsed = parseLine(line, book);
     const callsStrokes = block.calls !== 'lead-in' && block.calls !== 'one-count';
     if (!parsed.ok || !(callsStrokes || isBuildUp)) continue;
-    const walk = walkStance(parsed.line, book, 'left');
-    const called = [
-      ...(block.calls === 'holder' ? formsOf(walk, true) : []),
-      ...(block.calls !== 'holder' || isBuildUp ? formsOf(walk, false) : []),
-    ];
-    yield* called.flatMap(({ forms }) => forms);
+    for (const lead of ['left', 'right'] as const) {
+      const walk = walkStance(parsed.line, book, lead);
+      if (block.calls === 'holder') yield* formsOf(walk, true).flatMap(({ forms }) => forms);
+      if (block.calls !== 'holder' || isBuildUp) yield* formsOf(walk, false).flatMap(({ forms }) => forms);
+    }
   }
 }

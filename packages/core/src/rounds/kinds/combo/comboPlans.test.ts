@@ -165,7 +165,7 @@ describe('gaps, leads, orders and contact', () => {
   it('tells the holder what to offer, one slot ahead', () => {
     const round = compile({ calls: 'holder', combos: [combo('1 r:round')] });
     const calls = round.cues.filter((cue) => cue.kind === 'call' && cue.cycle === 0);
-    expect(calls.map((cue) => cue.text)).toEqual(['hand head', 'kick body']);
+    expect(calls.map((cue) => cue.text)).toEqual(['jab', 'round kick']);
     expect(calls[1]!.at).toBeCloseTo(round.cycles[0]!.at, 9);
   });
   it('calls only the number of the combo where the gym does', () => {

@@ -7,7 +7,7 @@ import { announceSet } from './announcements.ts';
 import type { BlockCombo, CallStyle, ComboBlock } from './comboBlock.ts';
 import { comboOrder } from './comboOrder.ts';
 import type { CyclePlan, CyclePlanner } from './cyclePlan.ts';
-import { LAST_COUNT, layOutCycle } from './layOutCycle.ts';
+import { layOutCycle } from './layOutCycle.ts';
 import { countedCycles, leadTurns, type LeadTurn } from './leadTurns.ts';
 import type { FormsOf } from './strokeFormsOf.ts';
 import { stageAt, tempoAt, type Stage } from './tempoOf.ts';
@@ -195,7 +195,6 @@ class ComboLayout {
           inSet: n,
           intensity: this.intensity,
           until: turn.to,
-          callsUntil: this.counted === null ? this.time.workEnds - LAST_COUNT : Infinity,
           count: context.count,
           lanes: this.lanesOfSet().map(({ group, combo }) => ({ group, combo: combo.id })),
           line: now.combo.line === plan.combo.line ? null : now.combo.line,

@@ -1,6 +1,6 @@
 import { isHeard, type Walk, type WalkedStroke } from '../../../body/index.ts';
 import { isStrike, type Lead } from '../../../moves/index.ts';
-import { toNumber, type Seconds } from '../../../units/index.ts';
+import { clockTextToTenths, toNumber, type Seconds } from '../../../units/index.ts';
 import type { Cue, Cycle, Layout } from '../../cue.ts';
 import { SWITCH_BACK_FORMS } from '../../../calls/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
@@ -8,10 +8,7 @@ import type { CallStyle, ComboBlock } from './comboBlock.ts';
 import type { CyclePlan } from './cyclePlan.ts';
 import { wordOfCount } from '../counting.ts';
 import { sayInLine } from '../saidInLine.ts';
-import type { FormsOf } from './strokeFormsOf.ts';
-
-/** In the last five seconds the voice only counts down. */
-export const LAST_COUNT: Seconds = 5.4;
+import type { FormsOf, LineCall } from './strokeFormsOf.ts';
 
 /** One time through a combo, as it is to be laid out. */
 export interface PlacedCycle {
@@ -28,8 +25,6 @@ export interface PlacedCycle {
   readonly intensity: number | null;
   /** Ticks beyond this instant are not wanted. */
   readonly until: Seconds;
-  /** The voice calls nothing from here on. */
-  readonly callsUntil: Seconds;
   readonly count: CountWords;
   readonly lanes: NonNullable<Cycle['lanes']>;
   /** What is done where it is not the combo as it is written. */
@@ -63,7 +58,7 @@ export function layOutCycle(block: ComboBlock, placed: PlacedCycle, formsOf: For
     });
   }
   const word = wordOfCount(placed.inSet + 1, placed.count);
-  if (placed.calls === 'one-count' && at <= placed.callsUntil && word !== '') {
+  if (placed.calls === 'one-count' && word !== '') {
     layout.calls.push({
       forms: [word],
       priority: 'count',
@@ -77,17 +72,10 @@ export function layOutCycle(block: ComboBlock, placed: PlacedCycle, formsOf: For
   const aheadOf = (stroke: WalkedStroke): Seconds => at + ahead[stroke.index]! * beat;
   for (const stroke of strokes) layOutStroke(stroke, dueAt(stroke), aheadOf(stroke), ids, layout);
   if (callsStrokes(placed.calls) && block.words !== 'combo-number')
-    for (const { stroke, forms } of formsOf(plan.walk, placed.calls === 'holder'))
-      callStroke(
-        stroke,
-        forms,
-        placed.calls === 'on-beat' ? dueAt(stroke) : aheadOf(stroke),
-        placed,
-        ids,
-        layout,
-      );
+    for (const call of formsOf(plan.walk, placed.calls === 'holder'))
+      callStrokes(call, placed.calls === 'on-beat' ? dueAt(call.stroke) : aheadOf(call.stroke), ids, layout);
   for (const { beat: said, words } of plan.walk.said)
-    sayInLine(words, at + toNumber(said) * beat, placed.callsUntil, ids, layout);
+    sayInLine(words, at + toNumber(said) * beat, ids, layout);
   callHome(placed, ids, layout);
 }
 
@@ -164,24 +152,22 @@ function layOutStroke(
     });
 }
 
-function callStroke(
-  walked: WalkedStroke,
-  forms: readonly string[],
+function callStrokes(
+  { stroke, last, switches, forms, lacks }: LineCall,
   at: Seconds,
-  { callsUntil }: PlacedCycle,
   ids: CycleIds,
   layout: Layout,
 ): void {
-  if (at > callsUntil || forms.length === 0) return;
-  const switches = walked.stroke.by === 'fighter' && walked.move.lead === 'flips';
+  if (forms.length === 0) return tellUnclear(stroke, at, ids, layout);
   layout.calls.push({
     forms,
+    lacks,
     priority: switches ? 'stance' : 'stroke',
     place: { kind: 'centre', at },
     cue: {
       kind: switches ? 'stance' : 'call',
-      stroke: walked.index,
-      lead: walked.after.lead,
+      stroke: stroke.index,
+      lead: last.after.lead,
       block: ids.block,
       combo: ids.combo,
       cycle: ids.cycle,
@@ -189,16 +175,27 @@ function callStroke(
   });
 }
 
+/** Words that mean something else too are not said, which is reported. */
+function tellUnclear({ move }: WalkedStroke, at: Seconds, { block }: CycleIds, layout: Layout): void {
+  layout.findings.push({
+    rule: 'call-unclear',
+    severity: 'caution',
+    at,
+    block,
+    message: `${move.name} at ${clockTextToTenths(at)} is not called: its words mean something else too. Give it other words in the move book.`,
+  });
+}
+
 /** A combo that ends in the other lead is followed by a change back, called in the recovery. */
 function callHome(
-  { plan, at: start, beat, lead, calls, until, callsUntil }: PlacedCycle,
+  { plan, at: start, beat, lead, calls, until }: PlacedCycle,
   ids: CycleIds,
   layout: Layout,
 ): void {
   if (plan.walk.end.lead === lead) return;
   const at = start + (plan.lastImpact + 1) * beat;
   if (at > until - 0.5) return;
-  if (calls === 'silent' || at > callsUntil) {
+  if (calls === 'silent') {
     layout.cues.push({ at, kind: 'stance', text: `${lead} lead`, lead, ...ids });
     return;
   }

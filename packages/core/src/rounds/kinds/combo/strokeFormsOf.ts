@@ -1,11 +1,23 @@
 import type { Walk, WalkedStroke } from '../../../body/index.ts';
-import { holderForms, strokeForms, throwForms, type CallWords } from '../../../calls/index.ts';
-import type { MoveBook } from '../../../moves/index.ts';
+import {
+  spokenTogether,
+  type CallStyleWords,
+  type CallWords,
+  type SpokenStroke,
+  type SpokenText,
+  type StrokeWords,
+} from '../../../calls/index.ts';
+import { isStrike, type MoveBook } from '../../../moves/index.ts';
 
-/** A call of a line: the stroke whose instant it belongs to, and what can be said for it, longest first. */
+/** A call of a line: the first stroke of those that it says, the last of them, and what can be said for them, longest first. */
 export interface LineCall {
   readonly stroke: WalkedStroke;
+  readonly last: WalkedStroke;
+  /** Whether somebody's feet change by it, which nobody may miss. */
+  readonly switches: boolean;
   readonly forms: readonly string[];
+  /** What each of the texts leaves out, for those that do. */
+  readonly lacks: ReadonlyMap<string, readonly string[]>;
 }
 
 /** What is called in a line, to the fighter or to the holder. */
@@ -16,46 +28,78 @@ export function strokeFormsOf(book: MoveBook, words: CallWords): FormsOf {
   let byWords = known.get(book);
   if (!byWords) known.set(book, (byWords = new Map()));
   let formsOf = byWords.get(words);
-  if (!formsOf) byWords.set(words, (formsOf = findOnce(book, words)));
+  if (!formsOf) byWords.set(words, (formsOf = findOnce(book, words === 'numbers' ? 'numbers' : 'names')));
   return formsOf;
 }
 
 const known = new WeakMap<MoveBook, Map<CallWords, FormsOf>>();
 
-function findOnce(book: MoveBook, words: CallWords): FormsOf {
+function findOnce(book: MoveBook, words: StrokeWords): FormsOf {
   const [ofFighter, ofHolder] = [new WeakMap<Walk, LineCall[]>(), new WeakMap<Walk, LineCall[]>()];
   return (walk, toHolder) => {
     const found = toHolder ? ofHolder : ofFighter;
     let calls = found.get(walk);
-    if (!calls) found.set(walk, (calls = toHolder ? holderCalls(walk) : fighterCalls(walk, book, words)));
+    // A holder is told names, whatever the fighters count in: he throws and holds, and does no numbers.
+    if (!calls)
+      found.set(
+        walk,
+        (calls = toHolder
+          ? callsOf(walk, isForHolder, book, 'names')
+          : callsOf(walk, isForFighter, book, words)),
+      );
     return calls;
   };
 }
 
-/** The fighter is called his own strokes; of those that land together, the first. */
-function fighterCalls({ strokes }: Walk, book: MoveBook, words: CallWords): LineCall[] {
-  return strokes
-    .filter(({ stroke, together }) => stroke.by === 'fighter' && !together)
-    .map((walked) => {
-      const { feint, conditional } = walked.stroke;
-      return { stroke: walked, forms: strokeForms({ ...walked, feint, conditional }, book, words) };
-    });
+/** The fighter is called his own strokes. */
+const isForFighter = ({ stroke }: WalkedStroke): boolean => stroke.by === 'fighter';
+/** The holder is called everything that he holds a pad for, shows and throws. */
+const isForHolder = ({ stroke, move }: WalkedStroke): boolean =>
+  stroke.by === 'holder' || (isStrike(move) && !stroke.feint);
+
+/** One call for all that is done at one instant. */
+function callsOf(
+  walk: Walk,
+  isCalled: (stroke: WalkedStroke) => boolean,
+  book: MoveBook,
+  words: StrokeWords,
+): LineCall[] {
+  const bothSides = doneFromBothSides(walk);
+  const together: WalkedStroke[][] = [];
+  for (const stroke of walk.strokes.filter(isCalled)) {
+    const group = together.at(-1);
+    if (group && isAtOnce(group[0]!, stroke)) group.push(stroke);
+    else together.push([stroke]);
+  }
+  return together.map((group) => {
+    const [stroke, last] = [group[0]!, group.at(-1)!];
+    const style: CallStyleWords = { words, lead: stroke.before.lead, bothSides };
+    const newLead = last.after.lead === stroke.before.lead ? null : last.after.lead;
+    const texts = spokenTogether(group.map(spokenOf), newLead, book, style);
+    return {
+      stroke,
+      last,
+      switches: group.some(({ move, stroke: { by } }) => by === 'fighter' && move.lead === 'flips'),
+      forms: texts.map(({ text }) => text),
+      lacks: lacksOf(texts),
+    };
+  });
 }
 
-/** The holder is called everything that he shows and throws; what lands together is one call. */
-function holderCalls({ strokes }: Walk): LineCall[] {
-  const calls: { stroke: WalkedStroke; forms: string[] }[] = [];
-  for (const walked of strokes) {
-    const { stroke, move, level } = walked;
-    const forms =
-      stroke.by === 'holder' ? throwForms(move, level) : holderForms({ ...walked, feint: stroke.feint });
-    if (forms.length === 0) continue;
-    const last = calls.at(-1);
-    if (last && isAtOnce(last.stroke, walked))
-      last.forms = [`${last.forms[0]!}, ${forms[0]!}`, `${last.forms.at(-1)!}, ${forms.at(-1)!}`];
-    else calls.push({ stroke: walked, forms });
-  }
-  return calls;
+const lacksOf = (texts: readonly SpokenText[]): ReadonlyMap<string, readonly string[]> =>
+  new Map(texts.flatMap(({ text, lacks }) => (lacks.length > 0 ? [[text, lacks] as const] : [])));
+
+function spokenOf({ move, side, level, stroke }: WalkedStroke): SpokenStroke {
+  const { feint, conditional, step, by } = stroke;
+  const travel = step === 'through' ? 'forward' : step;
+  return { move, side, level, feint, travel, isHolders: by === 'holder', isConditional: conditional };
+}
+
+/** Codes of the moves that a line does from both sides. */
+function doneFromBothSides({ strokes }: Walk): ReadonlySet<string> {
+  const sides = new Map<string, Set<unknown>>();
+  for (const { move, side } of strokes) sides.set(move.code, (sides.get(move.code) ?? new Set()).add(side));
+  return new Set([...sides].flatMap(([code, of]) => (of.size > 1 ? [code] : [])));
 }
 
 function isAtOnce(a: WalkedStroke, b: WalkedStroke): boolean {

@@ -95,7 +95,7 @@ export function layOutCount(
       layout.cues.push({ at, kind: 'show', text: step.shown, block: block.id });
     if (step.kind === 'count' && step.isFirst)
       for (const { beat, words } of said)
-        sayInLine(words, at + toNumber(beat) * beatSeconds(LINE_BPM), to, { block: block.id }, layout);
+        sayInLine(words, at + toNumber(beat) * beatSeconds(LINE_BPM), { block: block.id }, layout);
     if (forms.length === 0) continue;
     const kind: Cue['kind'] = step.kind === 'count' ? 'call' : step.kind === 'group-done' ? 'call' : 'time';
     layout.calls.push({

@@ -29,9 +29,9 @@ export interface Reaction {
   readonly line: string;
 }
 
-/** From the start to the first call, and from the last one to the end. */
+/** From the start to the first call at least, and from the last one to the end. */
 const BEFORE: Seconds = 3;
-const AFTER: Seconds = 7;
+const AFTER: Seconds = 1;
 
 export const reactKind: BlockKind<ReactBlock> = {
   ...BY_THE_CLOCK,
@@ -112,7 +112,8 @@ function layOutReact(block: ReactBlock, time: BlockTime, context: LayOutContext)
   const wait = (at: Seconds): Seconds =>
     at - time.from < block.regular ? (min + max) / 2 : min + random() * (max - min);
   const last: Answered[] = [];
-  for (let at = time.from + BEFORE; at < Math.min(time.to - 1, time.workEnds - AFTER);) {
+  const from = time.from + Math.max(BEFORE, wait(time.from));
+  for (let at = from; at < Math.min(time.to, time.workEnds) - AFTER;) {
     const isWorn = last.length === MOST_IN_A_ROW && last.every((each) => each === last[0]);
     const open = isWorn && reactions.length > 1 ? reactions.filter((each) => each !== last[0]) : reactions;
     const next = open.length === 1 ? open[0]! : pick(random, open);
@@ -126,14 +127,10 @@ function layOutReact(block: ReactBlock, time: BlockTime, context: LayOutContext)
         place: { kind: 'centre', at },
         cue: { kind: 'call', block: block.id },
       });
-    for (const { beat, words } of next.said)
-      sayInLine(
-        words,
-        at + REACTION + toNumber(beat) * beatSeconds(ANSWER_BPM),
-        time.to,
-        { block: block.id },
-        layout,
-      );
+    for (const { beat, words } of next.said) {
+      const due = at + REACTION + toNumber(beat) * beatSeconds(ANSWER_BPM);
+      if (due <= time.to) sayInLine(words, due, { block: block.id }, layout);
+    }
     at += next.seconds + wait(at);
   }
 }

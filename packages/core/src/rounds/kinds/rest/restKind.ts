@@ -1,6 +1,6 @@
 import type { Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
-import { TIME_PHRASES, changePhrase, nextPhrase, tellsChange } from '../../../calls/index.ts';
+import { SESSION_OVER, TIME_PHRASES, changePhrase, nextPhrase, tellsChange } from '../../../calls/index.ts';
 import { TEN_FROM } from '../../workClock.ts';
 import type { BlockBase } from '../blockBase.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
@@ -23,12 +23,15 @@ export const restKind: BlockKind<RestBlock> = {
   board: 'next',
   usual: (id) => ({ kind: 'rest', id, seconds: 40 }),
   tell: () => '',
-  texts: ({ next = '' }) => (next === '' ? [] : [tellsChange(next) ? changePhrase(next) : nextPhrase(next)]),
+  texts: ({ next = '' }) =>
+    next === ''
+      ? []
+      : [next === SESSION_OVER ? next : tellsChange(next) ? changePhrase(next) : nextPhrase(next)],
   handout: () => [],
   layOut: layOutRest,
 };
 
-/** A rest: said at its start, with who changes, and near its end what comes next, ready, and three ticks. */
+/** A rest: said at its start, with who changes, and near its end what comes next, ready, and three ticks; or that the session is over. */
 function layOutRest(
   { id, next = '' }: RestBlock,
   { from, to }: BlockTime,
@@ -45,6 +48,8 @@ function layOutRest(
       cue: { kind: 'time', block: id },
     });
   };
+  // Nothing comes: no ready, and no ticks for a bell that never rings.
+  if (next === SESSION_OVER) return say(next, from + 1.4, from + 3);
   if (tellsChange(next)) say(changePhrase(next), from + 1.4, from + 3);
   else if (seconds >= TOLD_FROM)
     say(opensRound ? TIME_PHRASES.getReady : TIME_PHRASES.rest, from + (opensRound ? 0.2 : 1.4), from + 3);
