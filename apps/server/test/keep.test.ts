@@ -88,6 +88,14 @@ describe('a gym in a file', () => {
     expect((await combo('ebb-2')).title).not.toBe('Spoilt');
     expect(changes((await bringIn(file)).body)).toEqual([]);
   });
+  it('of a release whose voice spoke faster is read, with the fastest that it speaks now', async () => {
+    const file = await gymFile();
+    const { school } = file.gym;
+    const older = { ...file, gym: { ...file.gym, school: { ...school, voiceRate: 1.75, sides: undefined } } };
+    expect((await bringIn(older)).status).toBe(200);
+    expect((await call('GET', 'gym')).body.school).toMatchObject({ voiceRate: 1.35, sides: 'lead-rear' });
+    await bringIn(file);
+  });
   it('does not lift a mark that was set after it was made, and says so', async () => {
     const file = await gymFile();
     await call('PUT', 'fighters/sanne/fit', { fit: false, reason: 'Concussion', by: 'Ama' });

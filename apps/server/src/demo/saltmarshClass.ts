@@ -128,7 +128,7 @@ export const FULL_CLASS: DemoSession = {
           id: 'tg-5-1',
           seconds: 160,
           combos: [{ comboId: 'ebb-1' }, { comboId: 'slack-2' }],
-          bpm: 76,
+          bpm: 68,
           calls: 'on-beat',
           words: 'numbers',
           leadPlan: 'halves',

@@ -58,20 +58,25 @@ export const SESSIONS: readonly DemoSession[] = [
     inDays: 0,
     rounds: [
       { id: 'kbc-1', title: 'Shadow, loosen up', kind: 'shadow', blocks: shadow('kbc-1', 120, 30) },
-      { id: 'kbc-2', title: 'Slack two', kind: 'pads', blocks: pads('kbc-2', ['slack-2'], 120, 84, 40) },
+      { id: 'kbc-2', title: 'Slack two', kind: 'pads', blocks: pads('kbc-2', ['slack-2'], 120, 70, 40) },
       {
         id: 'kbc-3',
         title: 'Slack two and three',
         kind: 'pads',
-        blocks: pads('kbc-3', ['slack-2', 'slack-3'], 180, 88, 40),
+        blocks: pads('kbc-3', ['slack-2', 'slack-3'], 180, 70, 40),
       },
       {
         id: 'kbc-4',
         title: 'Flood four',
         kind: 'pads',
-        blocks: pads('kbc-4', ['flood-4'], 180, 84, 40, { calls: 'ahead' }),
+        blocks: pads('kbc-4', ['flood-4'], 180, 74, 40, { calls: 'ahead' }),
       },
-      { id: 'kbc-5', title: 'Flood six', kind: 'pads', blocks: pads('kbc-5', ['flood-6'], 120, 84, 60) },
+      {
+        id: 'kbc-5',
+        title: 'Flood six',
+        kind: 'pads',
+        blocks: pads('kbc-5', ['flood-6'], 120, 56, 60, { calls: 'lead-in' }),
+      },
     ],
   },
   {

@@ -5,6 +5,7 @@ import { askedTogether } from '../store/askedTogether.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { grades, gyms, techniqueLists } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { keptSchool } from './keptSchool.ts';
 import { refusingStale, writeVersioned } from '../store/versionedWrite.ts';
 
 @Injectable()
@@ -23,7 +24,7 @@ export class GymService {
       name: row?.name ?? 'Your gym',
       noticeAcceptedAt: row?.noticeAcceptedAt?.toISOString() ?? null,
       grades: order.map(({ id, name, band }) => ({ id, name, band })),
-      school: { ...STARTER_SCHOOL_SETTINGS, ...row?.school },
+      school: keptSchool(row?.school),
       version: row?.version ?? 0,
       gradesVersion: row?.gradesVersion ?? 0,
       listVersions: Object.fromEntries(lists.map((list) => [list.gradeId, list.version])),
@@ -61,7 +62,7 @@ export class GymService {
               read: async () => {
                 const [kept] = await tx.select().from(gyms).for('update');
                 return {
-                  content: { ...STARTER_SCHOOL_SETTINGS, ...kept?.school },
+                  content: keptSchool(kept?.school),
                   version: kept?.version ?? 0,
                 };
               },

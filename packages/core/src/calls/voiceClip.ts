@@ -15,8 +15,18 @@ export interface ClipLibrary {
   find(text: string, rate: number): VoiceClip | null;
 }
 
-/** Speeds at which the voice may speak, slowest first. Faster than 1.5 is hard to follow, and better than no call at all. */
-export const VOICE_RATES: readonly number[] = [1, 1.15, 1.3, 1.5, 1.75];
+/** Speeds at which the voice may speak, slowest first. Beyond the last a listener loses words, and a call that is lost is better left out and reported. */
+export const VOICE_RATES: readonly number[] = [1, 1.15, 1.25, 1.3, 1.35];
+
+/**
+ * The nearest speed that is no faster; the fastest for one of a release that spoke faster.
+ *
+ * @example
+ * knownRate(1.75) // 1.35
+ */
+export function knownRate(rate: number): number {
+  return VOICE_RATES.findLast((known) => known <= rate) ?? VOICE_RATES[0]!;
+}
 
 /**
  * The clip of a text at the slowest rate that the library has; null when it has none.

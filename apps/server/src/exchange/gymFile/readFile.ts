@@ -1,4 +1,5 @@
 import { GYM_FILE_FORMAT, GYM_FILE_VERSION, GymFile, checkFields, type FieldError } from '@eurhythm/contract';
+import { knownRate } from '@eurhythm/core/calls';
 import { plainToInstance } from 'class-transformer';
 import { isKeepable } from '../../http/keepable.ts';
 import { plain } from './tableDescriptions.ts';
@@ -52,7 +53,21 @@ function upgraded(file: Record<string, unknown>): Record<string, unknown> | stri
     return `This file is of version ${version}, and this server reads up to ${GYM_FILE_VERSION}. Bring the server up to date first.`;
   let now = file;
   for (let from = version; from < GYM_FILE_VERSION; from++) now = UPGRADES[from]!(now);
-  return { ...now, version: GYM_FILE_VERSION };
+  return { ...withKnownRate(now), version: GYM_FILE_VERSION };
+}
+
+/** The fastest that a voice ever spoke. */
+const FASTEST_EVER = 1.75;
+
+/** A voice that an older release let speak faster than anybody follows. */
+function withKnownRate(file: Record<string, unknown>): Record<string, unknown> {
+  const { gym } = file as { gym?: { school?: { voiceRate?: unknown } | null } | null };
+  const rate = gym?.school?.voiceRate;
+  if (typeof rate !== 'number' || !(rate > 0)) return file;
+  return {
+    ...file,
+    gym: { ...gym, school: { ...gym!.school, voiceRate: rate <= FASTEST_EVER ? knownRate(rate) : rate } },
+  };
 }
 
 function refused(message: string, field = 'file'): ReadFile {

@@ -1,3 +1,4 @@
+import { keptSchool } from '../../gym/keptSchool.ts';
 import { GYM_FILE_FORMAT, GYM_FILE_VERSION, type FileGym, type GymFile } from '@eurhythm/contract';
 import { asc, getTableColumns } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
@@ -22,7 +23,7 @@ export async function readGym(
     ? {
         name: row.name,
         noticeAcceptedAt: row.noticeAcceptedAt?.toISOString() ?? null,
-        school: row.school,
+        school: row.school && keptSchool(row.school),
       }
     : null;
   return {
