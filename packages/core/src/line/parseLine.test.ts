@@ -120,3 +120,9 @@ describe('parseLine', () => {
     expect(error!.message).toBe(`Marks of a feint stand inside its brackets: write ${meant}.`);
   });
 });
+
+it.each([
+  ['o:(1)', '(o:1)'],
+  ['f:(round@h) 2', '(f:round@h) 2'],
+  ['2 ?o:(1) 2', '2 (o:?1) 2'],
+])('a feint inside a prefix, %s, is %s', (typed, written) => expect(canonical(typed)).toBe(written));

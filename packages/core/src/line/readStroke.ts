@@ -4,6 +4,7 @@ import type { LineReader } from './lineReader.ts';
 
 const MOVE_EXPECTED = 'a number of the map or a code of the move book';
 const LEVELS: Readonly<Record<string, Level>> = { h: 'head', b: 'body', l: 'low' };
+const PREFIXED_FEINT = /^(?:[ofr]:|[?^])+\(/;
 /** Where a stroke certainly ends. */
 const STROKE_END = /[\s\-=+#(){}[\]]/;
 
@@ -21,10 +22,11 @@ interface Marks {
 /** Reads a stroke or a feint at the reader's place; null when it was faulty (the fault is noted, the word passed). */
 export function readStroke(reader: LineReader, book: MoveBook): Stroke | null {
   const from = reader.at;
-  if (!reader.take('(')) {
-    return readBareStroke(reader, book, from, false);
-  }
-  const stroke = readBareStroke(reader, book, reader.at, true);
+  const marks = unmarked();
+  // A feint may stand inside a prefix: `o:(1)` is `(o:1)`.
+  if (PREFIXED_FEINT.test(reader.text.slice(from))) while (readPrefix(reader, marks));
+  if (!reader.take('(')) return readBareStroke(reader, book, from, false, marks);
+  const stroke = readBareStroke(reader, book, reader.at, true, marks);
   if (!reader.take(')')) {
     reader.fault(from, reader.at, 'This feint is not closed.', 'a closing bracket `)`');
     return null;
@@ -32,12 +34,12 @@ export function readStroke(reader: LineReader, book: MoveBook): Stroke | null {
   const end = reader.at;
   if (!atStrokeEnd(reader)) {
     skipStroke(reader);
-    const marks = reader.text.slice(end, reader.at);
+    const behind = reader.text.slice(end, reader.at);
     const inside = reader.text.slice(from, end - 1);
     reader.fault(
       end,
       reader.at,
-      `Marks of a feint stand inside its brackets: write \`${inside}${marks})\`.`,
+      `Marks of a feint stand inside its brackets: write \`${inside}${behind})\`.`,
       'a gap',
     );
     return null;
@@ -45,17 +47,24 @@ export function readStroke(reader: LineReader, book: MoveBook): Stroke | null {
   return stroke && { ...stroke, feint: true, from, to: end };
 }
 
-function readBareStroke(reader: LineReader, book: MoveBook, from: number, feint: boolean): Stroke | null {
-  const marks: Marks = {
-    by: 'fighter',
-    side: null,
-    conditional: false,
-    keptUp: false,
-    level: null,
-    step: null,
-    power: null,
-    shout: false,
-  };
+const unmarked = (): Marks => ({
+  by: 'fighter',
+  side: null,
+  conditional: false,
+  keptUp: false,
+  level: null,
+  step: null,
+  power: null,
+  shout: false,
+});
+
+function readBareStroke(
+  reader: LineReader,
+  book: MoveBook,
+  from: number,
+  feint: boolean,
+  marks: Marks,
+): Stroke | null {
   const faultsBefore = reader.errors.length;
   while (readPrefix(reader, marks));
   const wordAt = reader.at;

@@ -35,3 +35,4 @@ export * from './momentOfRound.ts';
 export * from './scene.ts';
 export * from './roundScenes.ts';
 export * from './soundEvents.ts';
+export * from './heardLine.ts';

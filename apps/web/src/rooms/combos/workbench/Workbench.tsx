@@ -22,6 +22,7 @@ import { freeNumber } from '../list/newCombo.ts';
 import { ComboHistory } from './ComboHistory.tsx';
 import { BenchTools } from './BenchTools.tsx';
 import { HearButton } from './Hear.tsx';
+import { Listener } from './Listener.tsx';
 import { LineEditor } from '../line/LineEditor.tsx';
 import { LineStrip } from '../line/LineStrip.tsx';
 import { TeachIt } from '../teach/TeachIt.tsx';
@@ -164,6 +165,14 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
               pace={school.pace}
               onPlace={choosePlace}
               onMute={mute}
+            />
+          </Part>
+          <Part title="What a listener hears" aside={`on the beat, at ${later.combo.bpm} bpm`}>
+            <Listener
+              line={later.analysis.ok ? later.combo.line : ''}
+              lead={later.lead}
+              bpm={later.combo.bpm}
+              words={school.words}
             />
           </Part>
           <Part title="On the card" aside={draft.isChanged ? 'not saved yet' : isNew ? '' : 'saved'}>
