@@ -1,4 +1,5 @@
 import { HttpStatus, Injectable, NotFoundException } from '@nestjs/common';
+import { callClash } from '@eurhythm/core/calls';
 import { easierChain, moveBook, type Move, type MoveBook, type NumberedMove } from '@eurhythm/core/moves';
 import {
   MOVE_CODE,
@@ -100,7 +101,17 @@ export class MovesService {
     if (!grade) throw refuseField('minGrade', 'This grade does not exist.');
   }
 
-  private mustFit(move: Move, all: readonly Move[]): void {
+  private mustFit(move: Move, all: readonly MoveView[]): void {
+    const clash = callClash(
+      move,
+      all.filter(({ retired }) => !retired),
+    );
+    if (clash)
+      throw refuseField(
+        clash.which === 'long' ? 'sayLong' : 'sayShort',
+        clash.message,
+        HttpStatus.BAD_REQUEST,
+      );
     if (move.easier === null) return;
     const book = new Map([...all, move].map((each) => [each.code, each]));
     if (!book.has(move.easier))

@@ -63,13 +63,23 @@ function usualSide({ side }: Move): Side | null {
       : null;
 }
 
+/**
+ * A spoken name without a word of a side in front: the call says the side.
+ *
+ * @example
+ * withoutSide('Front snap kick') // 'snap kick'
+ */
+export function withoutSide(name: string): string {
+  return name.toLowerCase().replace(OF_SIDES, '');
+}
+
 /** What is stepped while something else is done. */
 const STEPPING: Readonly<Record<string, string>> = { step: 'stepping', slide: 'sliding' };
 const STEPS = /^(step|slide)(?= )/;
 
 /** A move's spoken names without a word of a side: the long one, and the short one; "stepping in" beside a strike. */
 function namesOf({ say }: Move, isJoined: boolean): readonly string[] {
-  const names = [say.long, say.short].map((name) => name.toLowerCase().replace(OF_SIDES, ''));
+  const names = [say.long, say.short].map(withoutSide);
   return isJoined ? names.map((name) => name.replace(STEPS, (_, verb: string) => STEPPING[verb]!)) : names;
 }
 

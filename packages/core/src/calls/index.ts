@@ -8,6 +8,7 @@ export * from './vocabulary.ts';
 export * from './soundAlike.ts';
 export * from './plainLetters.ts';
 export * from './roundPhrases.ts';
+export * from './callClash.ts';
 export * from './callLanguage.ts';
 export * from './hear.ts';
 export * from './speakTogether.ts';

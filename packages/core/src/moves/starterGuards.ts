@@ -23,12 +23,12 @@ export const STARTER_GUARDS: readonly Move[] = [
 export const STARTER_FEET: readonly Move[] = [
   describeMove('step', 'switch', { code: 'sw', name: 'Switch', limb: 'feet', side: none, out: 0.2, back: 0.1, support: 'airborne', lead: 'flips', faults: ['jumps high', 'the feet land on one line'] }, ['Change: both feet, low and quick']),
   ...([
-    ['in', 'Step in', 1, 0, 'front foot first'],
-    ['out', 'Step out', -1, 0, 'rear foot first'],
-    ['left', 'Step left', 0, -1, 'left foot first'],
-    ['right', 'Step right', 0, 1, 'right foot first'],
-  ] as const).map(([code, name, forward, right, cue]) =>
-    describeMove('step', code, { code, name, limb: 'feet', side: none, out: 0.2, back: 0.14, step: { forward, right }, faults: ['the feet come together'] }, [`Step: ${cue}`, 'Follow: same width as before']),
+    ['in', 'in', 'Step in', 1, 0, 'front foot first'],
+    ['out', 'out', 'Step out', -1, 0, 'rear foot first'],
+    ['left', 'step left', 'Step left', 0, -1, 'left foot first'],
+    ['right', 'step right', 'Step right', 0, 1, 'right foot first'],
+  ] as const).map(([code, short, name, forward, right, cue]) =>
+    describeMove('step', short, { code, name, limb: 'feet', side: none, out: 0.2, back: 0.14, step: { forward, right }, faults: ['the feet come together'] }, [`Step: ${cue}`, 'Follow: same width as before']),
   ),
   describeMove('step', 'skip', { code: 'skip', name: 'Slide up', limb: 'feet', side: none, out: 0.24, back: 0.12, step: { forward: 1, right: 0 }, faults: ['hops upward'] }, ['Slide: rear foot to the front foot', 'Go: front leg is free']),
   describeMove('step', 'pivot', { code: 'pivot', name: 'Pivot', limb: 'feet', side: over('rear'), out: 0.24, back: 0.14, facing: 45, faults: ['stands up tall'] }, ['Turn: on the ball of the front foot', 'Swing: rear foot comes round']),

@@ -57,6 +57,12 @@ interface MoveEditorProps {
   readonly move: MoveView | null;
 }
 
+/** A move that nobody gave spoken names is called by its name. */
+function withSpokenNames(form: SaveMoveDto): SaveMoveDto {
+  const sayLong = form.sayLong.trim() || form.name.toLowerCase();
+  return { ...form, sayLong, sayShort: form.sayShort.trim() || sayLong };
+}
+
 /** One move of the book, with everything that the walk, the clock, the voice and the findings read from it. */
 export function MoveEditor({ code, saved, move }: MoveEditorProps) {
   const book = useBookView();
@@ -106,13 +112,14 @@ export function MoveEditor({ code, saved, move }: MoveEditorProps) {
     },
   );
   const trySave = (): void => {
-    const wrong = checkFields(SaveMoveDto, form);
+    const sent = withSpokenNames(form);
+    const wrong = checkFields(SaveMoveDto, sent);
     if (code === null && !/^[a-z]{1,24}$/.test(newCode))
       wrong.unshift({ field: 'code', message: 'A code is 1 to 24 small letters, such as jab.' });
     if (code === null && book.items.some((each) => each.code === newCode))
       wrong.unshift({ field: 'code', message: `“${newCode}” is in the book already.` });
     errors.show(wrong);
-    if (wrong.length === 0) save(form, draft.basedOn);
+    if (wrong.length === 0) save(sent, draft.basedOn);
   };
   useShortcut('mod+s', trySave);
   return (
