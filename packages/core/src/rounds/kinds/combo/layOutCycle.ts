@@ -186,14 +186,19 @@ function tellUnclear({ move }: WalkedStroke, at: Seconds, { block }: CycleIds, l
   });
 }
 
+/** From the last impact to the change back, so that the last stroke can be called whole; and from there to the next time through. */
+const AFTER_LAST: Seconds = 1;
+const BEFORE_NEXT: Seconds = 0.6;
+
 /** A combo that ends in the other lead is followed by a change back, called in the recovery. */
 function callHome(
-  { plan, at: start, beat, lead, calls, until }: PlacedCycle,
+  { plan, at: start, beat, beats, lead, calls, until }: PlacedCycle,
   ids: CycleIds,
   layout: Layout,
 ): void {
   if (plan.walk.end.lead === lead) return;
-  const at = start + (plan.lastImpact + 1) * beat;
+  const free = (beats - plan.lastImpact) * beat;
+  const at = start + plan.lastImpact * beat + Math.max(beat, Math.min(AFTER_LAST, free - BEFORE_NEXT));
   if (at > until - 0.5) return;
   if (calls === 'silent') {
     layout.cues.push({ at, kind: 'stance', text: `${lead} lead`, lead, ...ids });
