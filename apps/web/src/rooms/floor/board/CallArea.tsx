@@ -2,6 +2,7 @@ import type { RoundMoment, PlacedScene } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
 import type { ControllerState } from '../../../floor/RunController.ts';
 import type { bigText } from './bigText.ts';
+import { Fitted } from './Fitted.tsx';
 import type { ShownController, ShownRun } from './shown.ts';
 
 interface CallAreaProps {
@@ -41,28 +42,6 @@ export function CallArea({ state, controller, run, moment, scene, big, restText 
           {controller.audible ? '' : 'Press any key for sound.'}
         </p>
       )}
-    </div>
-  );
-}
-
-/** A narrow letter of the board is so much of its height wide. */
-const LETTER = 0.52;
-/** Longer texts stand on two lines. */
-const ONE_LINE = 22;
-
-/** A text as large as its place allows, on one line or two, and never larger. */
-function Fitted({ text }: { text: string }) {
-  const lines = text.length > ONE_LINE ? 2 : 1;
-  const longest = Math.max(3, lines === 1 ? text.length : Math.ceil(text.length / 2) + 3);
-  return (
-    <div className="min-w-0 flex-1 overflow-clip [container-type:size] phone:min-h-24">
-      <p
-        className="board flex h-full items-center justify-center text-center leading-[0.92] uppercase"
-        style={{ fontSize: `min(${96 / lines}cqh, ${(100 / (longest * LETTER)).toFixed(2)}cqw)` }}
-        data-testid="call"
-      >
-        {text}
-      </p>
     </div>
   );
 }
