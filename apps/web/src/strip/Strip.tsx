@@ -1,9 +1,9 @@
 import { memo, useMemo, type KeyboardEvent } from 'react';
 import type { ClockLimit, Finding, Walk } from '@eurhythm/core/body';
-import type { Lead } from '@eurhythm/core/moves';
+import type { Lead, MoveBook } from '@eurhythm/core/moves';
 import type { StrokeLanded } from '@eurhythm/core/speed';
 import { PinHead, pinColour } from './PinHead.tsx';
-import { STRIP_SCALES, layOutStrip, type Pin, type StripScale } from './stripLayout.ts';
+import { STRIP_SCALES, labelY, layOutStrip, type Pin, type StripScale } from './stripLayout.ts';
 import { editOfKey, useDrag, type OnStripEdit } from './stripEdits.ts';
 import { LandedMarks } from './LandedMarks.tsx';
 import { FindingMarks, LimitBracket, MovingNotch } from './StripMarks.tsx';
@@ -18,6 +18,8 @@ interface StripProps {
   readonly size: keyof typeof STRIP_SCALES;
   /** Pixels to fill. */
   readonly room: number;
+  /** The book by whose numbers the voice calls strokes: the labels are the same words. */
+  readonly numbered?: MoveBook | null;
   /** The stroke that is chosen, and what happens when another is. */
   readonly chosen?: number | null;
   readonly onChoose?: (pin: Pin) => void;
@@ -40,6 +42,7 @@ export const Strip = memo(function Strip({
   lead,
   size,
   room,
+  numbered = null,
   chosen = null,
   onChoose,
   onEdit,
@@ -51,8 +54,8 @@ export const Strip = memo(function Strip({
 }: StripProps) {
   const scale = STRIP_SCALES[size];
   const picture = useMemo(
-    () => layOutStrip(walk, beats, lead, room, scale),
-    [walk, beats, lead, room, scale],
+    () => layOutStrip(walk, beats, lead, room, scale, numbered),
+    [walk, beats, lead, room, scale, numbered],
   );
   const small = size === 'row';
   const text = useMemo(() => tellStrip(walk, lead), [walk, lead]);
@@ -209,8 +212,6 @@ const PinMark = memo(function PinMark({
         cursor: 'pointer',
       }
     : {};
-  const labelY =
-    pin.by === 'holder' ? pin.y + scale.head + scale.label : pin.y - scale.head * (pin.shout ? 2.3 : 1.4) - 4;
   return (
     <g opacity={faded ? 0.45 : 1} {...pressable}>
       {onChoose && <rect x={pin.x - 14} y={pin.y - 34} width={28} height={58} fill="transparent" />}
@@ -229,7 +230,7 @@ const PinMark = memo(function PinMark({
       {!small && (
         <text
           x={pin.x}
-          y={pin.shape === 'foot' && pin.by === 'fighter' ? pin.y - scale.tape / 2 - 8 : labelY}
+          y={labelY(pin, scale)}
           textAnchor="middle"
           fontSize={scale.label}
           fontWeight={700}

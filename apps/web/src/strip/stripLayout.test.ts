@@ -1,7 +1,7 @@
 import { walkStance } from '@eurhythm/core/body';
 import { parseLine } from '@eurhythm/core/line';
 import { starterBook } from '@eurhythm/core/moves';
-import { STRIP_SCALES, layOutStrip } from './stripLayout.ts';
+import { STRIP_SCALES, labelY, layOutStrip } from './stripLayout.ts';
 import { tellStrip } from './tellStrip.ts';
 
 const book = starterBook();
@@ -59,9 +59,31 @@ describe('layOutStrip', () => {
     const text = '1-(2)  r:round@l';
     expect(strip(text).pins.map(({ from, to }) => text.slice(from, to))).toEqual(['1', '(2)', 'r:round@l']);
   });
-  it('writes the spoken name where there is room, and the word of the line where there is none', () => {
-    expect(strip('r:round . . r:round', 8, 1200).pins[0]!.label).toBe('round');
-    expect(strip('8=8=8', 4, 300).pins.map(({ label }) => label)).toContain('8');
+  it('writes the words that the voice says, and none over another', () => {
+    expect(strip('r:round . . 8', 8, 1200).pins.map(({ label }) => label)).toEqual(['round', 'round']);
+    const numbered = layOutStrip(
+      walkOf('1-1 2 r:round f:round'),
+      8,
+      'left',
+      600,
+      STRIP_SCALES.mat,
+      starterBook(),
+    );
+    expect(numbered.pins.map(({ label }) => label)).toEqual(['1', '1', '2', '8', 'round']);
+    for (const scale of [STRIP_SCALES.bench, STRIP_SCALES.mat, STRIP_SCALES.wall])
+      for (const text of ['8=8=8=8', '{1-1}x8 2', 'in+2-f:push=r:push 1+sw', 'o:1=o:1=o:1 parry']) {
+        const { pins, height } = layOutStrip(walkOf(text), 8, 'left', 300, scale);
+        for (const [i, pin] of pins.entries()) {
+          expect(labelY(pin, scale) - scale.label).toBeGreaterThanOrEqual(-1e-9);
+          expect(labelY(pin, scale)).toBeLessThan(height);
+          for (const other of pins.slice(i + 1)) {
+            const wide = ((pin.label.length + other.label.length) * scale.label * 0.58) / 2;
+            const isBeside = Math.abs(pin.x - other.x) >= wide;
+            const isAbove = Math.abs(labelY(pin, scale) - labelY(other, scale)) >= scale.label - 1e-9;
+            expect([text, pin.label, other.label, isBeside || isAbove]).toContain(true);
+          }
+        }
+      }
   });
   it('has a notch for each half beat, and a number on the whole ones', () => {
     const { notches } = strip('1 2', 3);

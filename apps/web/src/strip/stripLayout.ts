@@ -1,5 +1,5 @@
 import type { Walk, WalkedStroke } from '@eurhythm/core/body';
-import type { Family, Lead, Level, Side } from '@eurhythm/core/moves';
+import { numberOf, type Family, type Lead, type Level, type MoveBook, type Side } from '@eurhythm/core/moves';
 import { toNumber } from '@eurhythm/core/units';
 
 /** Measures of a strip in pixels. */
@@ -99,6 +99,8 @@ export interface Pin {
   /** Kept up from the pin before it. */
   readonly keptUp: boolean;
   readonly label: string;
+  /** So many pixels higher than usual stands its label, for it does not fit beside its neighbours'. */
+  readonly rise: number;
   readonly from: number;
   readonly to: number;
 }
@@ -124,53 +126,64 @@ export interface StripPicture {
 
 /** Pins that land at one instant stand this share of a head apart. */
 const TOGETHER = 1.5;
-/** Width of a letter of a label as a share of its height; labels that would touch are cut down to the written word. */
+/** Width of a letter of a label as a share of its height. */
 const LETTER = 0.58;
 
-/** Lays a walked line out as pins on a tape that is `beats` long and about `room` pixels wide. */
+/**
+ * Lays a walked line out as pins on a tape that is `beats` long and about `room` pixels wide.
+ *
+ * @param numbered the book whose numbers are called; without it the labels are names
+ */
 export function layOutStrip(
   walk: Walk,
   beats: number,
   lead: Lead,
   room: number,
   scale: StripScale,
+  numbered: MoveBook | null = null,
 ): StripPicture {
   const beatWidth = Math.min(
     scale.mostBeat,
     Math.max(scale.leastBeat, (room - scale.left - scale.right) / beats),
   );
-  const tapeY = scale.top + scale.heights.head + scale.head;
   const xOfBeat = (beat: number): number => scale.left + beat * beatWidth;
   const xs = pinPlaces(walk.strokes, xOfBeat, scale);
-  const pins = walk.strokes.map((stroke, i): Pin => {
-    const gap = Math.min(xs[i]! - (xs[i - 1] ?? -Infinity), (xs[i + 1] ?? Infinity) - xs[i]!);
-    const shape = shapeOfFamily(stroke.move.family);
-    return {
-      index: stroke.index,
-      x: xs[i]!,
-      y: headHeight(stroke, shape, tapeY, scale),
-      shape,
-      side: stroke.side,
-      by: stroke.stroke.by,
-      feint: stroke.stroke.feint,
-      power: stroke.stroke.power,
-      shout: stroke.stroke.shout,
-      keptUp: stroke.stroke.keptUp,
-      label:
-        gap < stroke.move.say.short.length * scale.label * LETTER + 4
-          ? stroke.stroke.word
-          : stroke.move.say.short,
-      from: stroke.stroke.from,
-      to: stroke.stroke.to,
-    };
-  });
+  const pinsAbove = (tape: number): Pin[] =>
+    withRises(
+      walk.strokes.map((walked, i): Pin => {
+        const { stroke, move, side, index } = walked;
+        const shape = shapeOfFamily(move.family);
+        return {
+          index,
+          x: xs[i]!,
+          y: headHeight(walked, shape, tape, scale),
+          shape,
+          side,
+          by: stroke.by,
+          feint: stroke.feint,
+          power: stroke.power,
+          shout: stroke.shout,
+          keptUp: stroke.keptUp,
+          label: (numbered && numberOf(numbered, move, side)?.toString()) ?? move.say.short,
+          rise: 0,
+          from: stroke.from,
+          to: stroke.to,
+        };
+      }),
+      scale,
+    );
+  const usual = scale.top + scale.heights.head + scale.head;
+  const least = Math.min(0, ...pinsAbove(usual).map((pin) => labelY(pin, scale) - scale.label));
+  const tapeY = usual - least;
+  const pins = pinsAbove(tapeY);
   const whole = Math.floor(beats + 1e-9);
   return {
     width: xOfBeat(beats) + scale.right,
     height:
       tapeY +
       scale.tape +
-      Math.max(scale.below, pins.some(hangs) ? scale.head * 3 + 1 + labelRoom(scale) : 0),
+      Math.max(scale.below, pins.some(hangs) ? scale.head * 3 + 1 + labelRoom(scale) : 0) +
+      Math.max(0, ...pins.filter(hangs).map(({ rise }) => rise)),
     tapeY,
     beatWidth,
     xOfBeat,
@@ -248,4 +261,27 @@ function tapePieces(walk: Walk, lead: Lead, xs: readonly number[], end: number):
   }
   pieces.push({ from, to: end, lead: now });
   return pieces;
+}
+
+/** The foot of a pin's label. */
+export function labelY(pin: Pin, scale: StripScale): number {
+  if (pin.by === 'holder') return pin.y + scale.head + scale.label + pin.rise;
+  const above = pin.shape === 'foot' ? scale.tape / 2 + 8 : scale.head * (pin.shout ? 2.3 : 1.4) + 4;
+  return pin.y - above - pin.rise;
+}
+
+/** Labels that would touch others before them stand higher. */
+function withRises(pins: readonly Pin[], scale: StripScale): Pin[] {
+  if (scale.label === 0) return [...pins];
+  const placed: Pin[] = [];
+  const half = ({ label }: Pin): number => (label.length * scale.label * LETTER) / 2 + 2;
+  for (const pin of pins) {
+    let risen = pin;
+    const touches = (other: Pin): boolean =>
+      Math.abs(other.x - risen.x) < half(other) + half(risen) &&
+      Math.abs(labelY(other, scale) - labelY(risen, scale)) < scale.label;
+    while (placed.some(touches)) risen = { ...risen, rise: risen.rise + scale.label * 0.5 };
+    placed.push(risen);
+  }
+  return placed;
 }

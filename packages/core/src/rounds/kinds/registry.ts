@@ -67,6 +67,16 @@ export function isPause(block: { readonly kind: BlockKindName }): boolean {
 }
 
 /**
+ * What a block's voice calls strokes by.
+ *
+ * @example
+ * callWordsOf({ kind: 'combo', words: 'numbers', calls: 'on-beat' }) // 'numbers'
+ */
+export function callWordsOf(block: WrittenBlock): 'numbers' | 'names' {
+  return kindOf(block as Block).callsNumbers(block as Block) ? 'numbers' : 'names';
+}
+
+/**
  * Whether people rest, change places, and look for what comes next.
  *
  * @example

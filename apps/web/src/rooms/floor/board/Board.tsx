@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { comboName } from '@eurhythm/core/plan';
-import { momentOfRound, sceneAt, boardOf } from '@eurhythm/core/rounds';
+import { momentOfRound, sceneAt, boardOf, callWordsOf } from '@eurhythm/core/rounds';
 import type { ControllerState } from '../../../floor/RunController.ts';
 import { lineTeller } from '../../../strip/lineWords.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
@@ -63,7 +63,9 @@ export function Board({ run, fighters, controller, state, book, landed = NOTHING
   // What landed has the first part of a rest; then people look for each other.
   const isSeen =
     isRest && ofRound.length > 0 && (block?.seconds ?? 0) - left < SEEN_SHARE * (block?.seconds ?? 0);
+  const source = shown && run.rounds[state.round]?.blocks.find(({ id }) => id === shown.block);
   const strip = {
+    isNumbered: source ? callWordsOf(source) === 'numbers' : false,
     cycle: shown,
     combo,
     book,

@@ -32,6 +32,7 @@ function Lane({
   cycle,
   combo,
   book,
+  isNumbered,
   now,
   done,
   isOwn = false,
@@ -51,6 +52,7 @@ function Lane({
             walk={walk}
             beats={cycle.beats}
             lead={cycle.lead}
+            numbered={isNumbered ? book : null}
             size="lane"
             room={width / scale - 10}
             now={now}

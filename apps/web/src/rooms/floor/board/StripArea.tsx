@@ -11,6 +11,8 @@ export interface ShownLine {
   readonly cycle: Cycle | undefined;
   readonly combo: BlockCombo | undefined;
   readonly book: MoveBook;
+  /** Whether its strokes are called by numbers. */
+  readonly isNumbered: boolean;
   /** Beat in the time through; null before it begins. */
   readonly now: number | null;
   /** The last stroke that is over. */
@@ -25,6 +27,7 @@ export function StripArea({
   cycle,
   combo,
   book,
+  isNumbered,
   now,
   done,
   isFootwork,
@@ -50,6 +53,7 @@ export function StripArea({
               walk={walk}
               beats={cycle.beats}
               lead={cycle.lead}
+              numbered={isNumbered ? book : null}
               size={room < NARROW ? 'wall' : 'mat'}
               room={room}
               now={now}
