@@ -7,10 +7,11 @@ interface CalledCombo {
   readonly grade: string;
   readonly number: number;
   readonly title?: string;
+  readonly line?: string;
 }
 
 /**
- * A combo as its grade and number call it; by its title where it is no grade's.
+ * A combo as its grade and number call it; by its title where it is no grade's, and by its line where it has none.
  *
  * @example
  * comboName({ grade: 'Ebb', number: 3 }) // 'Ebb 3'
@@ -19,7 +20,8 @@ interface CalledCombo {
  */
 export function comboName(combo: CalledCombo | undefined): string {
   if (!combo) return GONE_COMBO_NAME;
-  return combo.grade === '' && combo.title ? combo.title : `${combo.grade} ${combo.number}`.trim();
+  const { grade, number, title, line } = combo;
+  return grade === '' ? title || line || String(number) : `${grade} ${number}`;
 }
 
 /**

@@ -135,3 +135,17 @@ describe('who only hears the voice', () => {
     expect(said.map(({ text }) => text)).toEqual(texts);
   });
 });
+
+it.each([
+  ['1 . 2 .', 'jab, cross'],
+  ['1 2 3 r:round 2', 'jab, cross, hook, round'],
+])('a line without a name, %s, is announced by its moves', (line, said) => {
+  const combo = { id: 'a', grade: '', number: 1, title: '', line, beatsPerBar: 4 };
+  const block = { ...usualBlock('combo', 'c'), seconds: 60, combos: [combo], calls: 'lead-in', bpm: 60 };
+  const round = compileRound(
+    { blocks: [block as Block], lead: 'left', seed: 1 },
+    bookOf['lead-rear'],
+    ABOUT_SPOKEN,
+  );
+  expect(round.cues.find(({ kind, clip }) => kind === 'call' && clip)!.text).toBe(said);
+});

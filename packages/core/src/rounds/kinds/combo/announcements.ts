@@ -1,5 +1,7 @@
-import { comboForms, slowestClip, type ClipLibrary } from '../../../calls/index.ts';
-import type { Lead } from '../../../moves/index.ts';
+import { walkStance } from '../../../body/index.ts';
+import { comboForms, slowestClip, withoutSide, type ClipLibrary } from '../../../calls/index.ts';
+import { parseLine } from '../../../line/index.ts';
+import type { Lead, MoveBook } from '../../../moves/index.ts';
 import type { Seconds } from '../../../units/index.ts';
 import type { Layout } from '../../cue.ts';
 import { intensityPhrase, switchForms } from '../../../calls/index.ts';
@@ -32,10 +34,23 @@ export interface SetOpening {
   readonly lanes: readonly { readonly group: string; readonly combo: BlockCombo }[];
 }
 
+/** So many strokes name a line that has no name. */
+const MOST_NAMED = 4;
+
+/** What announces a combo: its grade and number, its title, or the moves that it begins with. */
+export function announcedForms(combo: BlockCombo, book: MoveBook): string[] {
+  const parsed = combo.grade === '' && combo.title === '' ? parseLine(combo.line, book) : null;
+  if (!parsed?.ok) return comboForms(combo);
+  const names = walkStance(parsed.line, book, 'left')
+    .strokes.filter(({ stroke }) => stroke.by === 'fighter')
+    .map(({ move }) => withoutSide(move.say.short));
+  return [...new Set([names.slice(0, MOST_NAMED).join(', '), names.slice(0, 2).join(', ')])];
+}
+
 /** What calls a group to a combo of its own. */
-export function laneForms(group: string, combo: BlockCombo): string[] {
+export function laneForms(group: string, combo: BlockCombo, book: MoveBook): string[] {
   const name = group.toLowerCase();
-  return [`${name}, ${comboForms(combo).at(-1)!}`, name];
+  return [`${name}, ${announcedForms(combo, book).at(-1)!}`, name];
 }
 
 /**
@@ -46,7 +61,7 @@ export function announceSet(
   block: ComboBlock,
   opening: SetOpening,
   at: Seconds,
-  library: ClipLibrary,
+  { book, library }: { readonly book: MoveBook; readonly library: ClipLibrary },
   layout: Layout,
 ): Seconds {
   const { combo, switchTo, intensity, stage } = opening;
@@ -70,8 +85,8 @@ export function announceSet(
   if (block.calls === 'silent') return clock;
   const staged = stage && stageCall(stage);
   if (staged) say([staged], 'call');
-  const forms = comboForms(combo);
+  const forms = announcedForms(combo, book);
   say(block.words === 'combo-number' ? forms.slice(-1) : forms, 'call');
-  for (const lane of opening.lanes) say(laneForms(lane.group, lane.combo), 'call');
+  for (const lane of opening.lanes) say(laneForms(lane.group, lane.combo, book), 'call');
   return clock - BETWEEN;
 }

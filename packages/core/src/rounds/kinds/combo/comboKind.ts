@@ -1,6 +1,6 @@
 import { walkStance } from '../../../body/index.ts';
 import { stepBack } from '../../../teach/index.ts';
-import { comboForms, intensityPhrase } from '../../../calls/index.ts';
+import { intensityPhrase } from '../../../calls/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
@@ -8,7 +8,7 @@ import { BPM_LIMITS, numberText, type Bpm, type Seconds } from '../../../units/i
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { wordOfCount } from '../counting.ts';
 import { saidIn } from '../saidInLine.ts';
-import { laneForms, stageCall } from './announcements.ts';
+import { announcedForms, laneForms, stageCall } from './announcements.ts';
 import { USUAL_COMBO_BLOCK, type BlockCombo, type ComboBlock } from './comboBlock.ts';
 import {
   fillCombos,
@@ -102,13 +102,13 @@ export function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords
   for (const combo of block.combos) yield* saidIn(combo.line, book);
   if (block.calls === 'silent') return;
   for (const { group, combos } of block.lanes ?? [])
-    yield* combos.flatMap((combo) => laneForms(group, combo));
+    yield* combos.flatMap((combo) => laneForms(group, combo, book));
   const isBuildUp = block.tempo?.kind === 'build-up';
   if (isBuildUp) yield* (['parts', 'joined', 'fast'] as const).flatMap((stage) => stageCall(stage) ?? []);
   if (block.calls === 'one-count' || isBuildUp)
     for (let n = 1; n <= (block.times ?? block.cyclesEach); n++)
       yield* wordOfCount(n, count) === '' ? [] : [wordOfCount(n, count)];
-  for (const combo of block.combos) yield* comboForms(combo);
+  for (const combo of block.combos) yield* announcedForms(combo, book);
   const formsOf = strokeFormsOf(book, block.words);
   for (const line of waysOf(block, book)) {
     const parsed = parseLine(line, book);

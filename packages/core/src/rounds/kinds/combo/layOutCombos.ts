@@ -125,7 +125,8 @@ class ComboLayout {
     const calls: typeof context.layout = { ...context.layout, calls: [] };
     // Counted work is as long with every voice.
     const library = this.counted === null ? context.library : ABOUT_SPOKEN;
-    const countIn = announceSet(block, opening, clock, library, calls) + BEFORE_COUNT_IN;
+    const countIn =
+      announceSet(block, opening, clock, { book: context.book, library }, calls) + BEFORE_COUNT_IN;
     const first = countIn + combo.beatsPerBar * beatSeconds(bpm);
     if (first + plan.lastImpact * beatSeconds(bpm) > turn.to - BEFORE_END) return null;
     context.layout.calls.push(...calls.calls);

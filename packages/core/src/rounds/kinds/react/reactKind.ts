@@ -103,6 +103,16 @@ function answered({ call, line }: Reaction, book: MoveBook, lead: Lead): Answere
   };
 }
 
+/** "Go" and "relax" take turns: nobody relaxes twice. */
+const PAIR = ['go', 'relax'];
+
+function asPair(reactions: readonly Answered[]): readonly [Answered, Answered] | null {
+  const [first, second] = PAIR.map((word) =>
+    reactions.find(({ call }) => call.toLowerCase().trim() === word),
+  );
+  return reactions.length === 2 && first && second ? [first, second] : null;
+}
+
 /** A call, or the holder's own sign, after regular and then random waits; the wait counts from the end of the answer. */
 function layOutReact(block: ReactBlock, time: BlockTime, context: LayOutContext): void {
   const { book, lead, random, layout } = context;
@@ -111,12 +121,20 @@ function layOutReact(block: ReactBlock, time: BlockTime, context: LayOutContext)
   const { min, max } = block.every;
   const wait = (at: Seconds): Seconds =>
     at - time.from < block.regular ? (min + max) / 2 : min + random() * (max - min);
+  const inPairs = asPair(reactions);
   const last: Answered[] = [];
   const from = time.from + Math.max(BEFORE, wait(time.from));
   for (let at = from; at < Math.min(time.to, time.workEnds) - AFTER;) {
+    const before = last.at(-1);
     const isWorn = last.length === MOST_IN_A_ROW && last.every((each) => each === last[0]);
     const open = isWorn && reactions.length > 1 ? reactions.filter((each) => each !== last[0]) : reactions;
-    const next = open.length === 1 ? open[0]! : pick(random, open);
+    const next = inPairs
+      ? before === inPairs[0]
+        ? inPairs[1]
+        : inPairs[0]
+      : open.length === 1
+        ? open[0]!
+        : pick(random, open);
     last.push(next);
     if (last.length > MOST_IN_A_ROW) last.shift();
     layout.cues.push({ at, kind: 'show', text: next.holder, block: block.id });
