@@ -2,6 +2,7 @@ import type { RhythmQuery } from '@eurhythm/contract';
 import type { VoiceClip } from '@eurhythm/core/calls';
 import { webVtt } from '@eurhythm/core/formats';
 import { clipIds } from '@eurhythm/core/run';
+import { moveBook } from '@eurhythm/core/moves';
 import type { RoundPlan } from '@eurhythm/core/rounds';
 import { matchStrikes } from '@eurhythm/core/strikes';
 import { giveWay } from '../process/giveWay.ts';
@@ -42,8 +43,10 @@ const tasks = {
   sound: (session: SessionToPlay): SoundPlan => soundPlan(playSession(session)),
   homework(session: SessionToPlay): Homework {
     const played = playSession(session);
+    const { items, numbers, sides } = session.book;
+    const book = moveBook(items, numbers, sides);
     return {
-      sheet: encoded(homeworkSheet(played)),
+      sheet: encoded(homeworkSheet(played, book, session.setting.lead)),
       captions: captionsOf(played),
       sound: soundPlan(played),
     };

@@ -36,3 +36,4 @@ export * from './scene.ts';
 export * from './roundScenes.ts';
 export * from './soundEvents.ts';
 export * from './heardLine.ts';
+export * from './kinds/combo/lineInWords.ts';

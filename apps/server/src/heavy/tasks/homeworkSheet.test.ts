@@ -1,4 +1,5 @@
 import { CAUTIONS } from '@eurhythm/contract';
+import { starterBook } from '@eurhythm/core/moves';
 import { usualBlock, type WrittenBlock } from '@eurhythm/core/rounds';
 import { homeworkSheet } from './homeworkSheet.ts';
 import type { PlayedSession } from './playedSession.ts';
@@ -49,11 +50,11 @@ const session: PlayedSession = {
 };
 
 describe('the sheet to take home', () => {
-  const sheet = homeworkSheet(session);
+  const sheet = homeworkSheet(session, starterBook(), 'left');
   it('tells rounds, times and lines, with every sign as text', () => {
     expect(sheet).toContain('Knees &lt;b&gt;&amp; more');
     expect(sheet).toContain('Flood &quot;four&quot;');
-    expect(sheet).toContain('1-1 2&gt; [say &quot;up&quot;]');
+    expect(sheet).toContain('jab, jab, cross forward, right lead');
     expect(sheet).toContain('<td>0:10</td>');
     expect(sheet).toContain('2:00 in all, after 10 s to get ready');
     expect(sheet).toContain('<td>2:00</td>');
@@ -61,9 +62,9 @@ describe('the sheet to take home', () => {
   it('lists everything that is done, each group’s own too', () => {
     for (const part of [
       '<b>Flood 4</b> Low gate',
-      '<b></b> Own <code>1 2</code>',
-      'Minnows: <b></b> One <code>1</code>',
-      'On the count Round kick: 20 each side × 2 (Minnows 12) <code>r:round</code>',
+      '<b></b> Own <span class="line">jab, cross</span>',
+      'Minnows: <b></b> One <span class="line">jab</span>',
+      'On the count Round kick: 20 each side × 2 (Minnows 12) <span class="line">round kick</span>',
       'Hold Low stance: 30 s each side × 1',
       'Shadow Hands high 2:00',
       'React “now”: 1 2 1:00',

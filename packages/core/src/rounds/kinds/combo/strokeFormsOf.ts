@@ -57,6 +57,10 @@ const isForFighter = ({ stroke }: WalkedStroke): boolean => stroke.by === 'fight
 const isForHolder = ({ stroke, move }: WalkedStroke): boolean =>
   stroke.by === 'holder' || (isStrike(move) && !stroke.feint);
 
+/** The calls of all that is done in a line, by names: of the fighter and of the holder. */
+export const everyCall = (walk: Walk, book: MoveBook): readonly LineCall[] =>
+  callsOf(walk, () => true, book, 'names');
+
 /** One call for all that is done at one instant. */
 function callsOf(
   walk: Walk,
