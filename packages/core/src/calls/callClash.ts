@@ -17,7 +17,7 @@ export interface CallClash {
  * @param others the rest of the book
  *
  * @example
- * callClash({ ...book.moves.get('roll'), say: { long: 'three', short: 'roll' } }, []).which // 'long'
+ * callClash({ ...walk('roll').strokes[0].move, say: { long: 'three', short: 'roll' } }, []).which // 'long'
  */
 export function callClash({ code, say }: Move, others: readonly Move[]): CallClash | null {
   for (const which of ['long', 'short'] as const) {

@@ -5,7 +5,8 @@ describe('vocabularyOf', () => {
   const words = vocabularyOf(starterBook());
   it('has what every round says, the numbers, and every move by both its names, each once', () => {
     expect(words).toEqual(expect.arrayContaining([...ROUND_CALLS, 'one', 'twenty', 'round kick', 'round']));
-    for (const { say } of STARTER_MOVES) expect(words).toEqual(expect.arrayContaining([say.long, say.short]));
+    for (const { say } of STARTER_MOVES)
+      for (const name of [say.long, say.short]) expect(words).toContain(name.replace(/^front /, ''));
     expect(new Set(words).size).toBe(words.length);
   });
   it('has the numbers that the gym gives beyond those that are counted', () => {

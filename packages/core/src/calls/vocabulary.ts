@@ -1,4 +1,5 @@
 import type { MoveBook } from '../moves/index.ts';
+import { withoutSide } from './callLanguage.ts';
 import { numberWord } from './numberWords.ts';
 import { SWITCH_BACK_FORMS, TIME_PHRASES, switchForms } from './roundPhrases.ts';
 
@@ -25,7 +26,7 @@ const COUNTED = 20;
  * vocabularyOf(book).includes('jab') // true
  */
 export function vocabularyOf(book: MoveBook): string[] {
-  const moves = [...book.moves.values()].flatMap(({ say }) => [say.long, say.short]);
+  const moves = [...book.moves.values()].flatMap(({ say }) => [say.long, say.short].map(withoutSide));
   const numbers = Array.from({ length: COUNTED }, (_, i) => numberWord(i + 1));
   const own = [...book.numbers.keys()].map(numberWord);
   return [...new Set([...ROUND_CALLS, ...numbers, ...own, ...moves])];
