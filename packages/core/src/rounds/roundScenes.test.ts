@@ -23,16 +23,16 @@ describe('what there is to see', () => {
     };
     const scenes = scenesOf(block);
     expect(scenes.map(reported)).toEqual([
-      '0 | Round kick | first side | left lead',
-      '4.8 | Round kick | first side | left lead | 1 of 4',
-      '6.8 | Round kick | first side | left lead | 2 of 4',
-      '8.8 | Round kick | first side | left lead | 3 of 4',
-      '10.8 | Round kick | first side | left lead | 4 of 4',
-      '12.8 | Round kick | other side | right lead',
-      '15.8 | Round kick | other side | right lead | 1 of 4',
-      '17.8 | Round kick | other side | right lead | 2 of 4',
-      '19.8 | Round kick | other side | right lead | 3 of 4',
-      '21.8 | Round kick | other side | right lead | 4 of 4',
+      '0 | Round kick | right side | left lead',
+      '4.8 | Round kick | right side | left lead | 1 of 4',
+      '6.8 | Round kick | right side | left lead | 2 of 4',
+      '8.8 | Round kick | right side | left lead | 3 of 4',
+      '10.8 | Round kick | right side | left lead | 4 of 4',
+      '12.8 | Round kick | left side | right lead',
+      '15.8 | Round kick | left side | right lead | 1 of 4',
+      '17.8 | Round kick | left side | right lead | 2 of 4',
+      '19.8 | Round kick | left side | right lead | 3 of 4',
+      '21.8 | Round kick | left side | right lead | 4 of 4',
     ]);
     expect(scenes[3]!.lanes).toEqual([
       { group: 'Minnows', what: 'Round kick', count: { n: 2, of: 2 }, isDone: true },

@@ -5,7 +5,7 @@ import { TIME_PHRASES } from '../calls/index.ts';
 import type { TimeCall } from './roundSettings.ts';
 
 /** Work shorter than this has no such call. */
-const HALFWAY_FROM: Seconds = 40;
+const HALFWAY_FROM: Seconds = 30;
 const THIRTY_FROM: Seconds = 75;
 export const TEN_FROM: Seconds = 24;
 const LAST_FIVE_FROM: Seconds = 10;

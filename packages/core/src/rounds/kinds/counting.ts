@@ -1,4 +1,7 @@
+import { walkStance } from '../../body/index.ts';
 import { countWord } from '../../calls/index.ts';
+import { parseLine } from '../../line/index.ts';
+import { isStrike, otherLead, type Lead, type MoveBook } from '../../moves/index.ts';
 import { numberText, type Seconds } from '../../units/index.ts';
 import type { CallPriority } from '../../calls/index.ts';
 import type { Layout } from '../cue.ts';
@@ -80,6 +83,35 @@ export function lanesAt(
 export type SideInTurn = 'first' | 'other' | null;
 /** How a side is written. */
 export const SIDE_WORDS = { first: 'first side', other: 'other side' } as const;
+
+/**
+ * The side of the body with which a line begins, from a lead; null where it has none, or cannot be read.
+ *
+ * @example
+ * sideOfLine('r:round', book, 'left') // 'right'
+ * sideOfLine('horse', book, 'left') // null
+ */
+export function sideOfLine(line: string, book: MoveBook, lead: Lead): Lead | null {
+  const parsed = parseLine(line, book);
+  if (!parsed.ok) return null;
+  const first = walkStance(parsed.line, book, lead).strokes.find(
+    ({ stroke, move, side }) => stroke.by === 'fighter' && isStrike(move) && side !== null,
+  );
+  return first ? (first.side === 'front' ? lead : otherLead(lead)) : null;
+}
+
+/**
+ * What a side in its turn is called: left or right where that is known.
+ *
+ * @param first the side that is first; null where nobody knows
+ *
+ * @example
+ * sidePhrase('other', 'right') // 'left side'
+ * sidePhrase('other', null) // 'other side'
+ */
+export function sidePhrase(side: 'first' | 'other', first: Lead | null): string {
+  return first === null ? SIDE_WORDS[side] : `${side === 'first' ? first : otherLead(first)} side`;
+}
 
 /**
  * @example

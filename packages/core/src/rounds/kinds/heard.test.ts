@@ -220,7 +220,7 @@ describe('groups on one count', () => {
     const round = heard(timed);
     const order = texts(round);
     expect(order.slice(0, 4)).toEqual([
-      'round kick, first side',
+      'round kick, right side',
       'minnows, push kick',
       'herons, jab cross round',
       'one',
@@ -237,4 +237,20 @@ describe('groups on one count', () => {
     expect(blockFaults(wrong, new Map(), book)).toMatchObject([{ field: 'groups.0.line' }]);
     expect(kindOf(timed).done(timed, book)).toEqual(['r:round', 'f:push', '1 2 r:round']);
   });
+});
+
+it('a stretch is counted down in the gym’s language, and the sides of a kick by their names', () => {
+  const hold = { ...usualBlock('hold', 'h'), holdSeconds: 12, seconds: 30, sides: 'one' } as Block;
+  const plan = { blocks: [hold], lead: 'left', seed: 1, count: { language: 'spanish', own: [] } } as const;
+  const round = compileRound(plan, book, lettersVoice());
+  expect(texts(round).slice(-5)).toEqual(['cinco', 'cuatro', 'tres', 'dos', 'uno']);
+  const kicks = { ...usualBlock('count', 'c'), line: 'r:round', seconds: 120 } as Block;
+  for (const [lead, ...sides] of [
+    ['left', 'right', 'left'],
+    ['right', 'left', 'right'],
+  ] as const) {
+    const counted = texts(compileRound({ blocks: [kicks], lead, seed: 1 }, book, lettersVoice()));
+    const named = counted.filter((text) => text.includes(' side'));
+    expect(named.slice(0, 2).map((text) => text.split(' ').at(-2))).toEqual(sides);
+  }
 });

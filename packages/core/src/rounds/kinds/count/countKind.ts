@@ -4,7 +4,7 @@ import { isStrike, otherLead, type Lead, type MoveBook } from '../../../moves/in
 import { numberText } from '../../../units/index.ts';
 import { NO_STRIKES, tallyStrikes, type StrikeCount } from '../../strikeCount.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
-import { COUNT_PACE, mostReps, tellGroups } from '../counting.ts';
+import { COUNT_PACE, mostReps, sideOfLine, tellGroups } from '../counting.ts';
 import { USUAL_COUNT_BLOCK, type CountBlock } from './countBlock.ts';
 import { countSteps } from './countSteps.ts';
 import { linesOfTasks, taskForms, tasksOf } from '../groupTasks.ts';
@@ -35,7 +35,9 @@ export const countKind: BlockKind<CountBlock> = {
     // Which words are counted does not depend on the pace.
     yield* saidIn(block.line, book);
     for (const task of tasksOf(block.groups)) yield* taskForms(task, book);
-    for (const step of countSteps(block, book, COUNT_PACE).steps) yield* countForms(step, block, count);
+    const { steps } = countSteps(block, book, COUNT_PACE);
+    const firsts = sideOfLine(block.line, book, 'left') === null ? [null] : (['left', 'right'] as const);
+    for (const first of firsts) for (const step of steps) yield* countForms(step, block, count, first);
   },
   scenes: countScenes,
   layOut: layOutCount,

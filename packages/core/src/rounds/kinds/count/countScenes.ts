@@ -1,5 +1,5 @@
 import { otherLead, type Lead } from '../../../moves/index.ts';
-import { SIDE_WORDS, lanesAt, mostReps, type GroupReps } from '../counting.ts';
+import { lanesAt, mostReps, sideOfLine, sidePhrase, type GroupReps } from '../counting.ts';
 import { taskName } from '../groupTasks.ts';
 import type { BlockTime } from '../../layOutContext.ts';
 import type { Scene, SceneGround } from '../../scene.ts';
@@ -16,6 +16,7 @@ export function countScenes(
   { lead, book, factor }: SceneGround,
 ): Scene[] {
   const { steps } = countSteps(block, book, factor);
+  const first = sideOfLine(block.line, book, lead);
   const most = mostReps(block.reps, block.groups);
   const counts = countsOfReps(steps);
   const lanes = (begun: number) =>
@@ -28,7 +29,7 @@ export function countScenes(
     switch (step.kind) {
       case 'open':
         speed = step.speed ?? speed;
-        set = howOfSet(block, step, speed, lead);
+        set = howOfSet(block, step, speed, lead, first);
         return [{ at, what: block.title, how: set, until: nextCount(i), lanes: lanes(0) }];
       case 'count': {
         const isWhole = counts[i] === 1;
@@ -36,7 +37,7 @@ export function countScenes(
           ...(step.shown === null ? [] : [step.shown]),
           ...(step.level === null ? [] : [step.level]),
           ...(isWhole ? [] : [`${step.rep + 1} of ${most}`]),
-          ...(block.sides === 'in-turn' ? [SIDE_WORDS[step.rep % 2 === 0 ? 'first' : 'other']] : []),
+          ...(block.sides === 'in-turn' ? [sidePhrase(step.rep % 2 === 0 ? 'first' : 'other', first)] : []),
           ...set,
         ];
         const count = { n: step.n, of: isWhole ? most : counts[i]! };
@@ -66,9 +67,15 @@ function countsOfReps(steps: readonly CountStep[]): number[] {
   return begun.map(([counts]) => counts!);
 }
 
-function howOfSet(block: CountBlock, { side, set }: Opened, speed: CountSpeed, lead: Lead): string[] {
+function howOfSet(
+  block: CountBlock,
+  { side, set }: Opened,
+  speed: CountSpeed,
+  lead: Lead,
+  first: Lead | null,
+): string[] {
   return [
-    ...(side === null ? [] : [SIDE_WORDS[side]]),
+    ...(side === null ? [] : [sidePhrase(side, first)]),
     `${side === 'other' ? otherLead(lead) : lead} lead`,
     ...(block.from === 'standing' ? [] : [block.from]),
     ...(speed === 'usual' ? [] : [speed === 'slow' ? 'slow' : 'full speed']),

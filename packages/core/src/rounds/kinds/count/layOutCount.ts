@@ -1,11 +1,19 @@
-import { otherLead } from '../../../moves/index.ts';
+import { otherLead, type Lead } from '../../../moves/index.ts';
 import { beatSeconds, toNumber } from '../../../units/index.ts';
 import type { Cue } from '../../cue.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { TIME_PHRASES, groupDoneForms, shoutPhrase } from '../../../calls/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
 import { LANE_OPENING, taskForms, tasksOf } from '../groupTasks.ts';
-import { BEFORE_BLOCK_ENDS, OPENING, tellCut, tellWordsEnd, wordOfCount } from '../counting.ts';
+import {
+  BEFORE_BLOCK_ENDS,
+  OPENING,
+  sideOfLine,
+  sidePhrase,
+  tellCut,
+  tellWordsEnd,
+  wordOfCount,
+} from '../counting.ts';
 import type { CountBlock, CountSpeed } from './countBlock.ts';
 import { saidBeats, sayInLine } from '../saidInLine.ts';
 import { LINE_BPM, countSteps, type CountStep } from './countSteps.ts';
@@ -18,10 +26,15 @@ const SPEED_WORDS: Readonly<Record<CountSpeed, string>> = {
 };
 
 /** What is said at a step; empty when nothing is. Forms longest first. */
-export function countForms(step: CountStep, block: CountBlock, count: CountWords): string[] {
+export function countForms(
+  step: CountStep,
+  block: CountBlock,
+  count: CountWords,
+  first: Lead | null,
+): string[] {
   switch (step.kind) {
     case 'open': {
-      const side = step.side === null ? '' : step.side === 'first' ? ', first side' : ', other side';
+      const side = step.side === null ? '' : `, ${sidePhrase(step.side, first)}`;
       const stance = block.from === 'standing' ? '' : `, ${block.from}`;
       const change = block.sides === 'in-turn' && step.set === 0 ? ', change sides each time' : '';
       const speed = step.speed === null ? '' : `, ${SPEED_WORDS[step.speed]}`;
@@ -30,7 +43,11 @@ export function countForms(step: CountStep, block: CountBlock, count: CountWords
         ...new Set([
           `${title}${stance}${side}${change}${speed}`,
           // A new speed is heard whatever else there is no time for.
-          step.side === 'other' ? 'other side' : step.speed === null ? title : SPEED_WORDS[step.speed],
+          step.side === 'other'
+            ? sidePhrase('other', first)
+            : step.speed === null
+              ? title
+              : SPEED_WORDS[step.speed],
         ]),
       ];
     }
@@ -59,6 +76,7 @@ export function layOutCount(
   const counts = steps.map((step) => (step.kind === 'count' ? step.n : 0));
   tellWordsEnd(layout, block.id, from, count, Math.max(0, ...counts));
   const said = saidBeats(block.line, book);
+  const first = sideOfLine(block.line, book, lead);
   // Sides end on the other one.
   standing.lead = block.sides === 'both' ? otherLead(lead) : lead;
   for (const step of steps) {
@@ -68,7 +86,7 @@ export function layOutCount(
       tellCut(layout, block.id, to, countsOf(before), countsOf(steps));
       break;
     }
-    const forms = countForms(step, block, count);
+    const forms = countForms(step, block, count, first);
     if (step.kind === 'count') {
       const text = String(step.n);
       layout.cues.push({

@@ -3,7 +3,16 @@ import { numberText, type Seconds } from '../../../units/index.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
 import { otherSideForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
-import { OPENING, SIDE_WORDS, sayAbout, tellCut, sidesInTurn, type SideInTurn } from '../counting.ts';
+import type { CountWords } from '../../roundSettings.ts';
+import {
+  OPENING,
+  SIDE_WORDS,
+  sayAbout,
+  sidesInTurn,
+  tellCut,
+  wordOfCount,
+  type SideInTurn,
+} from '../counting.ts';
 import type { HoldBlock } from './holdBlock.ts';
 
 /** The end of a hold is counted down from here. */
@@ -26,8 +35,9 @@ export const holdKind: BlockKind<HoldBlock> = {
     `${title}: ${numberText(holdSeconds)} s${sides === 'both' ? ' each side' : ''} × ${numberText(times)}`,
   isCounted: () => true,
   length: ({ times, sides, holdSeconds }) => times * sidesInTurn(sides).length * (OPENING + holdSeconds),
-  *texts(block) {
+  *texts(block, _, count) {
     for (const side of sidesInTurn(block.sides)) yield* holdForms(block, side);
+    for (let left = COUNTED_DOWN; left >= 1; left--) yield inWords(left, count);
   },
   scenes: (block, { from, to }) =>
     holdStarts(block).flatMap(({ at, side }, i, all) => {
@@ -43,6 +53,9 @@ export const holdKind: BlockKind<HoldBlock> = {
     }),
   layOut: layOutHold,
 };
+
+/** In the gym's language, as far as it goes. */
+const inWords = (n: number, count: CountWords): string => wordOfCount(n, count) || numberWord(n);
 
 function holdForms({ title }: HoldBlock, side: SideInTurn): string[] {
   const name = title.toLowerCase();
@@ -61,7 +74,7 @@ function holdStarts({
 }
 
 /** A stretch or stance: named, held, its last five seconds counted. */
-function layOutHold(block: HoldBlock, { from, to }: BlockTime, { layout }: LayOutContext): void {
+function layOutHold(block: HoldBlock, { from, to }: BlockTime, { layout, count }: LayOutContext): void {
   for (const [held, { at, side }] of holdStarts(block).entries()) {
     const start = from + at;
     if (start >= to) {
@@ -79,7 +92,7 @@ function layOutHold(block: HoldBlock, { from, to }: BlockTime, { layout }: LayOu
     const end = Math.min(to, start + block.holdSeconds);
     for (let left = Math.min(COUNTED_DOWN, Math.floor(end - start) - 1); left >= 1; left--) {
       layout.calls.push({
-        forms: [numberWord(left)],
+        forms: [inWords(left, count)],
         priority: 'count',
         place: { kind: 'centre', at: end - left },
         cue: { kind: 'count', block: block.id, sound: 'last-five' },
