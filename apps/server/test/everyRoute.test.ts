@@ -240,7 +240,11 @@ beforeAll(async () => {
     ['moves/known', 'PUT moves/fuzzed'],
     ['fighters/known', 'PUT fighters/fuzzed'],
   ] as const)
-    await call('PUT', known, { ...RIGHT[like], ...(known === 'combos/known' ? { number: 97 } : {}) });
+    await call('PUT', known, {
+      ...RIGHT[like],
+      ...(known === 'combos/known' ? { number: 97 } : {}),
+      ...(known === 'moves/known' ? { sayLong: 'known kick', sayShort: 'known' } : {}),
+    });
   await call('PUT', 'goals/known', RIGHT['PUT goals/fuzzed']);
   await call('PUT', 'runs/known', { sessionId: 'first-steps', fighterIds: ['ines'], startedAt: at });
 });
