@@ -167,7 +167,10 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
               onMute={mute}
             />
           </Part>
-          <Part title="What a listener hears" aside={`on the beat, at ${later.combo.bpm} bpm`}>
+          <Part
+            title="What a listener hears"
+            aside={later.combo.bpm > 0 ? `on the beat, at ${later.combo.bpm} bpm` : 'needs a tempo'}
+          >
             <Listener
               line={later.analysis.ok ? later.combo.line : ''}
               lead={later.lead}
