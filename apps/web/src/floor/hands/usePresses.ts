@@ -13,12 +13,13 @@ export function usePresses(onPress: (press: Press) => boolean): void {
   const stable = useStable(onPress);
   useEffect(() => {
     const once = new OnePress();
-    const tell = (press: Press): boolean => !once.isNew(press, performance.now()) || stable(press);
+    // When it was pressed, not when the page came to look: one that stalls must not take a press for two.
+    const tell = (press: Press, at = performance.now()): boolean => !once.isNew(press, at) || stable(press);
     const byKey = (event: KeyboardEvent): void => {
       const { ctrlKey, metaKey, altKey } = event;
       if (ctrlKey || metaKey || altKey || isTaken(event)) return;
       const press = pressOfKey(event.key);
-      if (press && tell(press)) event.preventDefault();
+      if (press && (event.repeat || tell(press, event.timeStamp))) event.preventDefault();
     };
     const stopPads = watchPads(tell);
     const stopMedia = watchMedia(tell);
