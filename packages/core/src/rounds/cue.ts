@@ -63,6 +63,17 @@ export interface RoundFinding {
   readonly message: string;
 }
 
+/**
+ * Whether a finding says that a call is not heard, or not whole.
+ *
+ * @example
+ * isAboutCall({ rule: 'call-incomplete' }) // true
+ * isAboutCall({ rule: 'count-cut' }) // false
+ */
+export function isAboutCall({ rule }: Pick<RoundFinding, 'rule'>): boolean {
+  return rule === 'call-dropped' || rule === 'call-incomplete' || rule === 'call-unclear';
+}
+
 /** One time through a combo. */
 export interface Cycle {
   readonly at: Seconds;

@@ -1,9 +1,10 @@
-import { walkStance, type WalkedStroke } from '../body/index.ts';
+import { walkStance } from '../body/index.ts';
 import { ABOUT_SPOKEN, hear, type ClipLibrary, type HeardStroke, type StrokeWords } from '../calls/index.ts';
 import { parseLine } from '../line/index.ts';
 import { type Lead, type MoveBook, type Side } from '../moves/index.ts';
 import { beatSeconds, toNumber, type Bpm, type Seconds } from '../units/index.ts';
 import { compileRound } from './compileRound.ts';
+import { atOnce, isForFighter, spokenOf } from './kinds/combo/strokeFormsOf.ts';
 import { usualBlock, type Block } from './kinds/registry.ts';
 
 /** How a line is called to a fighter. */
@@ -70,13 +71,16 @@ export function heardLine(
         : [],
     ),
   );
-  return atOnce(walkStance(parsed.line, book, cycle.lead).strokes).map((strokes) => {
+  return atOnce(walkStance(parsed.line, book, cycle.lead).strokes.filter(isForFighter)).map((strokes) => {
     const [first] = strokes;
     const { index, before } = first!;
     const text = said.get(index) ?? null;
     const heard = text === null ? [] : hear(text, book, { words, lead: before.lead }).strokes;
     const understood = heard.map((stroke) => inWords(stroke, book, before.lead));
-    const written = strokes.map((stroke) => inWords(asHeard(stroke), book, before.lead));
+    const written = strokes.map((stroke) => {
+      const { move, ...spoken } = spokenOf(stroke);
+      return inWords({ code: move.code, ...spoken }, book, before.lead);
+    });
     return {
       stroke: index,
       said: text,
@@ -87,25 +91,6 @@ export function heardLine(
   });
 }
 
-/** The fighter's own strokes, those together that are done at one instant. */
-function atOnce(strokes: readonly WalkedStroke[]): WalkedStroke[][] {
-  const groups: WalkedStroke[][] = [];
-  for (const stroke of strokes.filter((each) => each.stroke.by === 'fighter')) {
-    const { beat } = groups.at(-1)?.[0] ?? {};
-    if (beat && beat.n * stroke.beat.d === stroke.beat.n * beat.d) groups.at(-1)!.push(stroke);
-    else groups.push([stroke]);
-  }
-  return groups;
-}
-
-function asHeard({ move, side, level, stroke }: WalkedStroke): HeardStroke {
-  const { feint, conditional, step } = stroke;
-  const travel = step === 'through' ? 'forward' : step;
-  return { code: move.code, side, level, feint, travel, isHolders: false, isConditional: conditional };
-}
-
-const LIMBS = { hand: 'hand', leg: 'leg' } as const;
-
 /** What is done, with what, where to: "left hand: jab, head". */
 function inWords(
   { code, side, level, feint, travel, isConditional }: HeardStroke,
@@ -113,7 +98,7 @@ function inWords(
   lead: Lead,
 ): string {
   const move = book.moves.get(code)!;
-  const limb = move.limb === 'hand' || move.limb === 'leg' ? ` ${LIMBS[move.limb]}` : '';
+  const limb = move.limb === 'hand' || move.limb === 'leg' ? ` ${move.limb}` : '';
   const done = side === null ? '' : `${ofBody(side, lead)}${limb}: `;
   const more = [level, travel, feint ? 'only shown' : '', isConditional ? 'if the last one landed' : ''];
   return [`${done}${move.name.toLowerCase()}`, ...more.filter((each) => each)].join(', ');

@@ -1,4 +1,4 @@
-import type { RoundMoment, PlacedScene } from '@eurhythm/core/rounds';
+import { isAboutCall, type PlacedScene, type RoundMoment } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
 import type { ControllerState } from '../../../floor/RunController.ts';
 import type { bigText } from './bigText.ts';
@@ -67,11 +67,9 @@ function SideWord({
   );
 }
 
-/** Reported before the run: the calls that will not be heard, round by round. */
+/** Reported before the run: the calls that will not be heard, or not whole, round by round. */
 function DroppedCalls({ controller, run }: { controller: ShownController; run: ShownRun }) {
-  const dropped = controller.rounds.map(
-    (round) => round.findings.filter((finding) => finding.rule === 'call-dropped').length,
-  );
+  const dropped = controller.rounds.map((round) => round.findings.filter(isAboutCall).length);
   const all = dropped.reduce((sum, n) => sum + n, 0);
   if (all === 0) return null;
   const where = dropped.flatMap((n, i) => (n === 0 ? [] : [`${run.rounds[i]!.title} ${n}`]));

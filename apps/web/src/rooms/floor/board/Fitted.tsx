@@ -11,7 +11,9 @@ export function Fitted({ text }: { text: string }) {
   const [fitted, setFitted] = useState<FittedLines>({ lines: [text], size: 0 });
   useLayoutEffect(() => {
     const fit = (): void => {
-      const [box, line] = [place.current!, ruler.current!];
+      const [box, line] = [place.current, ruler.current];
+      // The letters may come when the board has gone.
+      if (!box || !line) return;
       const widthOf = (words: string): number => {
         line.textContent = words;
         return line.offsetWidth / MEASURED_AT;

@@ -52,7 +52,7 @@ function findOnce(book: MoveBook, words: StrokeWords): FormsOf {
 }
 
 /** The fighter is called his own strokes. */
-const isForFighter = ({ stroke }: WalkedStroke): boolean => stroke.by === 'fighter';
+export const isForFighter = ({ stroke }: WalkedStroke): boolean => stroke.by === 'fighter';
 /** The holder is called everything that he holds a pad for, shows and throws. */
 const isForHolder = ({ stroke, move }: WalkedStroke): boolean =>
   stroke.by === 'holder' || (isStrike(move) && !stroke.feint);
@@ -69,13 +69,7 @@ function callsOf(
   words: StrokeWords,
 ): LineCall[] {
   const bothSides = doneFromBothSides(walk);
-  const together: WalkedStroke[][] = [];
-  for (const stroke of walk.strokes.filter(isCalled)) {
-    const group = together.at(-1);
-    if (group && isAtOnce(group[0]!, stroke)) group.push(stroke);
-    else together.push([stroke]);
-  }
-  return together.map((group) => {
+  return atOnce(walk.strokes.filter(isCalled)).map((group) => {
     const [stroke, last] = [group[0]!, group.at(-1)!];
     const style: CallStyleWords = { words, lead: stroke.before.lead, bothSides };
     const newLead = last.after.lead === stroke.before.lead ? null : last.after.lead;
@@ -93,7 +87,19 @@ function callsOf(
 const lacksOf = (texts: readonly SpokenText[]): ReadonlyMap<string, readonly string[]> =>
   new Map(texts.flatMap(({ text, lacks }) => (lacks.length > 0 ? [[text, lacks] as const] : [])));
 
-function spokenOf({ move, side, level, stroke }: WalkedStroke): SpokenStroke {
+/** Strokes that are done at one instant, instant by instant. */
+export function atOnce(strokes: readonly WalkedStroke[]): WalkedStroke[][] {
+  const together: WalkedStroke[][] = [];
+  for (const stroke of strokes) {
+    const group = together.at(-1);
+    if (group && isAtOnce(group[0]!, stroke)) group.push(stroke);
+    else together.push([stroke]);
+  }
+  return together;
+}
+
+/** A stroke of a walk as a call says it. */
+export function spokenOf({ move, side, level, stroke }: WalkedStroke): SpokenStroke {
   const { feint, conditional, step, by } = stroke;
   const travel = step === 'through' ? 'forward' : step;
   return { move, side, level, feint, travel, isHolders: by === 'holder', isConditional: conditional };

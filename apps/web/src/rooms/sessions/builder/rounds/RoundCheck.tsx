@@ -5,7 +5,7 @@ import { PlanBlocksDto, checkFields, type RoundDto } from '@eurhythm/contract';
 import { compileHere } from '../../../../floor/compileHere.ts';
 import { Part } from '../../../../ui/Panel.tsx';
 import { useDebounced } from '../../../../ui/useDebounced.ts';
-import { clockText } from '@eurhythm/core/units';
+import { isAboutCall } from '@eurhythm/core/rounds';
 
 /** Milliseconds without a change before the round is compiled. */
 const RESTS_FOR = 300;
@@ -37,8 +37,8 @@ export function RoundCheck({
   if (!data) return <p className="pt-4 text-quiet">Listening to the round…</p>;
   const strikes = data.cues.filter((cue) => cue.kind === 'strike').length;
   const calls = data.cues.filter((cue) => cue.clip).length;
-  const dropped = data.findings.filter((finding) => finding.rule === 'call-dropped');
-  const others = data.findings.filter((finding) => finding.rule !== 'call-dropped');
+  const dropped = data.findings.filter(isAboutCall);
+  const others = data.findings.filter((finding) => !isAboutCall(finding));
   const byWord = groupBy(dropped, (finding) => finding.message.split(' at ')[0]!);
   return (
     <Part title="Heard in this round" className="mt-6">
@@ -67,9 +67,7 @@ export function RoundCheck({
         <ul className="text-sm">
           {[...byWord].map(([word, same]) => (
             <li key={word} className="border-b border-rule py-1">
-              {same.length === 1
-                ? same[0]!.message
-                : `${word} is not called ${same.length} times, first at ${clockText(same[0]!.at)}: another call fills its place.`}
+              {same.length === 1 ? same[0]!.message : `${same[0]!.message} ${same.length} times in all.`}
             </li>
           ))}
         </ul>
