@@ -100,7 +100,7 @@ const CIRCUIT = item(
           steps: 2,
           strike: kick!,
           room: 2,
-          bpm: 60,
+          bpm: 44,
           kit: ['floor tape'],
         },
         ...(i < 4 ? [rest(15)] : []),
