@@ -22,7 +22,7 @@ export function CallArea({ state, controller, run, moment, scene, big, restText 
   const { text, said } = big;
   const offer = scene?.isSurprise ? null : moment.offer;
   return (
-    <div className="relative flex min-h-[9.5rem] flex-1 items-stretch gap-6 px-10 phone:flex-col phone:px-4">
+    <div className="relative flex min-h-[9.5rem] flex-1 items-stretch gap-6 px-10 phone:min-h-[12.5rem] phone:flex-col phone:px-4">
       {isRunning && restText === null && moment.before && !scene && (
         <SideWord over="just called" word={moment.before.text} tone="text-quiet phone:hidden" />
       )}

@@ -42,12 +42,16 @@ function Lane({
   const line = isOwn ? combo?.line : (cycle?.line ?? combo?.line);
   const walk = useWalk(line, cycle?.lead ?? 'left', book);
   return (
-    <section ref={ref} aria-label={name} className="min-w-0 overflow-hidden border-t-4 border-tape pt-1">
+    <section
+      ref={ref}
+      aria-label={name}
+      className="flex min-w-0 flex-col overflow-hidden border-t-4 border-tape pt-1"
+    >
       <h2 className="truncate font-text text-[1.75rem] leading-tight tracking-normal phone:text-base">
         {name} <span className="font-normal text-quiet">{comboName(combo)}</span>
       </h2>
       {walk && cycle && (
-        <div style={{ zoom: scale }}>
+        <div className="mt-auto" style={{ zoom: scale }}>
           <Strip
             walk={walk}
             beats={cycle.beats}
