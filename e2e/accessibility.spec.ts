@@ -16,11 +16,13 @@ for (const path of [
   '/fighters/new',
   '/fighters/from-file',
   '/fighters/class',
+  '/fighters/register',
   '/fighters/memory',
   '/fighters/test-day/flood',
   '/fighters/mbali/grade',
   '/fighters/mbali/report',
   '/gym/requirements/slack',
+  '/fighters/tests/new',
 ]) {
   test(`axe finds nothing on ${path}, light on a laptop and dark on a phone`, async ({ page, request }) => {
     await request.put('/api/gym/notice', { data: { accepted: true } });

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from './test.ts';
 import { choose } from './choose.ts';
+import { moveByKeys } from './moveByKeys.ts';
 
 /** Forms of combos, the palette, the list, and what each grade trains. */
 async function open(page: Page, path: string): Promise<void> {
@@ -52,11 +53,7 @@ test('combos are narrowed by filters, and take another number by keyboard', asyn
     (await list.getByRole('link', { name: new RegExp(title) }).textContent())!.replace(/\D/g, '');
   expect([await numberOf('Round the post'), await numberOf('Push away')]).toEqual(['2', '3']);
   await list.getByRole('button', { name: 'Move Ebb 2 to another number' }).focus();
-  await page.keyboard.press(' ');
-  await page.waitForTimeout(200);
-  await page.keyboard.press('ArrowDown');
-  await page.waitForTimeout(200);
-  await page.keyboard.press(' ');
+  await moveByKeys(page, 'ArrowDown');
   await expect.poll(() => numberOf('Round the post')).toBe('3');
   expect(await numberOf('Push away')).toBe('2');
 });

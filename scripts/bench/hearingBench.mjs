@@ -1,92 +1,103 @@
-/** How many calls a speech recogniser makes out in pink noise, as the synthesiser says them and as they are shaped. */
+/**
+ * How many words of the voices an open speech recogniser makes out, in quiet and in pink noise: of all that the demonstration and the
+ * starter book say. It knows these texts and nothing else, as somebody who trains in the gym.
+ */
 import { join } from 'node:path';
 import { ROOT } from '../house.mjs';
-import { hasRecogniser, heard } from './recogniser.mjs';
+import { demoTexts } from './demoTexts.mjs';
 import { row } from './table.mjs';
 
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
-const [{ starterBook }, { vocabularyOf }, sounds, { seededRandom }] = await Promise.all([
+const server = (file) => import(join(ROOT, `apps/server/dist/${file}.js`));
+const [{ starterBook }, calls, sounds, { seededRandom }] = await Promise.all([
   core('moves'),
   core('calls'),
   core('sound'),
   core('units'),
 ]);
-const { levelVoice, parsePhones, readWav, shapeVoice, trimClip } = sounds;
-const { utter } = await import(join(ROOT, 'apps/server/dist/voice/flite.js'));
+const [{ utter }, { clearerPhones }, { finishedClip }, { Recogniser }] = await Promise.all([
+  server('voice/flite'),
+  server('voice/clearerWords'),
+  server('voice/finishedClip'),
+  server('soundCheck/recogniser'),
+]);
+const { spokenWords } = calls;
 
-const VOICES = ['slt', 'rms'];
-/** Decibels of the call over the noise, both as root mean squares of what is sent out. */
-const RATIOS = [Infinity, 10, 5];
-const AROUND_SECONDS = 0.3;
-const SHAPES = {
-  'as the synthesiser says them': (sound) => sound,
-  'for a room': (sound) => levelVoice(shapeVoice(sound, 'room')),
-  'for a hall': (sound) => levelVoice(shapeVoice(sound, 'hall')),
-};
+const VOICES = { rms: 'lower voice (default)', slt: 'higher voice' };
+/** Decibels of the call over the noise. */
+const RATIOS = { quiet: Infinity, '10 dB': 10, '5 dB': 5 };
+const WORST = 12;
 
-/** Pink noise by the filter of P. Kellet. */
-function pinkNoise(count, seed) {
-  const random = seededRandom(seed);
-  const poles = [
-    [0.99886, 0.0555179],
-    [0.99332, 0.0750759],
-    [0.969, 0.153852],
-    [0.8665, 0.3104856],
-    [0.55, 0.5329522],
-    [-0.7616, -0.016898],
-  ];
-  const states = poles.map(() => 0);
-  let last = 0;
-  return Float32Array.from({ length: count }, () => {
-    const white = 2 * random() - 1;
-    poles.forEach(([keep, take], i) => (states[i] = keep * states[i] + take * white));
-    const pink = states.reduce((sum, each) => sum + each, 0) + last + white * 0.5362;
-    last = white * 0.115926;
-    return pink;
-  });
+/** All that the book says of its strokes by their names, usual side or not, and what every round says. */
+function bookTexts() {
+  const book = starterBook();
+  const dictionary = calls.callDictionary(book, { words: 'names', lead: 'left' });
+  const plain = [...dictionary].flatMap(([text, [stroke, ...others]]) =>
+    others.length === 0 &&
+    !stroke.feint &&
+    stroke.travel === null &&
+    stroke.level === book.moves.get(stroke.code).level
+      ? [text]
+      : [],
+  );
+  return [...calls.vocabularyOf(book), ...plain];
 }
 
-const rms = (samples) => Math.sqrt(samples.reduce((sum, x) => sum + x * x, 0) / samples.length);
-
-/** The phones of a call from its first to its last; a pause between them stays. */
-function withinPauses(phones) {
-  const isSaid = (phone) => phone !== 'pau';
-  return phones.slice(phones.findIndex(isSaid), phones.findLastIndex(isSaid) + 1);
+async function clip(text, voice) {
+  const phones = calls.phonesOf(text) ?? clearerPhones(text, voice);
+  const { wav, phones: printed } = await utter({ text, phones, voice, rate: 1 });
+  return finishedClip(wav, printed, 'hall');
 }
 
-function inNoise({ sampleRate, samples }, ratio, seed) {
-  const around = Math.round(AROUND_SECONDS * sampleRate);
-  const mixed = new Float32Array(samples.length + 2 * around);
-  mixed.set(samples, around);
-  if (ratio !== Infinity) {
-    const noise = pinkNoise(mixed.length, seed);
-    const gain = rms(samples) / 10 ** (ratio / 20) / rms(noise);
-    noise.forEach((x, i) => (mixed[i] += x * gain));
+/** Which words of `said` are heard in the same order, by the fewest changes; and what the others were taken for. */
+function compared(said, heard) {
+  const costs = Array.from({ length: said.length + 1 }, (_, i) => Array.from(heard, () => i).concat(i));
+  const at = (i, j) => (i < 0 || j < 0 ? Infinity : costs[i][j]);
+  for (let i = 0; i <= said.length; i++)
+    for (let j = 0; j <= heard.length; j++)
+      if (i || j)
+        costs[i][j] = Math.min(
+          at(i - 1, j - 1) + (said[i - 1] === heard[j - 1] ? 0 : 1),
+          at(i - 1, j) + 1,
+          at(i, j - 1) + 1,
+        );
+  const pairs = [];
+  for (let [i, j] = [said.length, heard.length]; i || j;) {
+    const change = said[i - 1] === heard[j - 1] ? 0 : 1;
+    if (costs[i][j] === at(i - 1, j - 1) + change) pairs.push([said[--i], heard[--j]]);
+    else if (costs[i][j] === at(i - 1, j) + 1) pairs.push([said[--i], 'nothing']);
+    else pairs.push(['nothing', heard[--j]]);
   }
-  const peak = mixed.reduce((most, x) => Math.max(most, Math.abs(x)), 0);
-  return { sampleRate, samples: mixed.map((x) => (x * 0.9) / Math.max(0.9, peak)) };
+  return pairs;
 }
 
-if (hasRecogniser()) {
-  const clips = [];
-  for (const voice of VOICES)
-    for (const text of vocabularyOf(starterBook())) {
-      const spoken = await utter({ text, voice, rate: 1 });
-      const trimmed = 'wav' in spoken ? trimClip(readWav(spoken.wav).sound) : null;
-      if (!trimmed) continue;
-      const phones = withinPauses(parsePhones(spoken.phones).map(({ phone }) => phone));
-      clips.push({ text, voice, phones, sound: trimmed.sound });
+const texts = [...new Set([...(await demoTexts()), ...bookTexts()])];
+for (const [voice, name] of Object.entries(VOICES)) {
+  const clips = new Map();
+  for (const text of texts) {
+    const made = await clip(text, voice);
+    if (made) clips.set(text, sounds.readWav(made.wav).sound);
+  }
+  const phones = new Map();
+  for (const word of new Set(texts.flatMap(spokenWords)))
+    phones.set(word, (await clip(word, voice))?.phones ?? []);
+  const shares = [];
+  const mistaken = new Map();
+  for (const [quality, ratio] of Object.entries(RATIOS)) {
+    const recogniser = await Recogniser.open();
+    recogniser.listenFor(clips.keys(), phones);
+    let [right, all, i] = [0, 0, 0];
+    for (const [text, sound] of clips) {
+      const heard = recogniser.hear(sounds.inNoise(sound, ratio, seededRandom((i += 1))).samples);
+      for (const [said, taken] of compared(spokenWords(text), heard.split(' ').filter(Boolean))) {
+        if (said !== 'nothing') all += 1;
+        if (said === taken) right += 1;
+        else mistaken.set(`${said} > ${taken}`, (mistaken.get(`${said} > ${taken}`) ?? 0) + 1);
+      }
     }
-  for (const [name, shape] of Object.entries(SHAPES)) {
-    const shares = RATIOS.map((ratio) => {
-      const made = clips.map((clip, i) => ({ ...clip, sound: inNoise(shape(clip.sound), ratio, i + 1) }));
-      const right = heard(made).filter(Boolean).length;
-      return `${((100 * right) / clips.length).toFixed(1)} %`;
-    });
-    row(
-      `calls made out ${name}`,
-      `quiet ${shares[0]}, 10 dB ${shares[1]}, 5 dB ${shares[2]}`,
-      `${clips.length} calls, both voices`,
-    );
+    shares.push(`${quality} ${((100 * right) / all).toFixed(1)} %`);
   }
-} else row('calls made out in noise', 'left out', 'Debian’s package pocketsphinx is not here');
+  row(`words made out, ${name}`, shares.join(', '), `${clips.size} texts`);
+  const worst = [...mistaken].sort((a, b) => b[1] - a[1]).slice(0, WORST);
+  row('  mistaken most', worst.map(([pair, times]) => `${pair} ×${times}`).join(', '));
+}

@@ -6,10 +6,11 @@ import { chromium } from '@playwright/test';
 import { needChromium } from '../chromium.mjs';
 import { ROOT } from '../house.mjs';
 import { serveApp } from '../servedApp.mjs';
+import { calibrate } from './calibration.mjs';
 import { ms, row, spread } from './table.mjs';
 
 const core = (folder) => import(join(ROOT, `packages/core/dist/${folder}/index.js`));
-const { compareTrials, fitPace, shrunk, typicalError } = await core('progress');
+const { fitPace, shrunk, typicalError } = await core('progress');
 const { classDays, virtualTrials } = await core('simulation');
 const { normalDraw, seededRandom } = await core('units');
 const { PACE_FACTORS } = await core('body');
@@ -18,40 +19,7 @@ const FIGHTERS = 1000;
 const ERROR = 1.2;
 const percent = (share) => `${(100 * share).toFixed(1)} %`;
 
-for (const [what, dayError] of [
-  ['days alike', 0],
-  ['days apart as far as trials', ERROR],
-]) {
-  const random = seededRandom(20);
-  const counts = { right: 0, none: 0, noneRight: 0, falselyFaster: 0 };
-  for (let i = 0; i < FIGHTERS; i++) {
-    // Half of them do not change; the others by three to six typical errors, to either side.
-    const size = (3 + 3 * random()) * ERROR;
-    const gain = i % 2 === 0 ? 0 : i % 4 === 1 ? size : -size;
-    const of = (level, first) =>
-      virtualTrials(
-        { level, perFourWeeks: 0, error: ERROR, dayError, isCount: true },
-        classDays(first, 5, 7),
-        3,
-        random,
-      );
-    const { verdict } = compareTrials({
-      better: 'higher',
-      before: of(24, '2026-01-05'),
-      after: of(24 + gain, '2026-03-02'),
-    });
-    const truth = gain > 0 ? 'faster' : gain < 0 ? 'slower' : 'no real change';
-    counts.right += verdict === truth;
-    counts.falselyFaster += verdict === 'faster' && gain === 0;
-    counts.none += gain === 0;
-    counts.noneRight += gain === 0 && verdict === truth;
-  }
-  row(
-    `verdicts, ${what}`,
-    `${percent(counts.right / FIGHTERS)} right`,
-    `${FIGHTERS} fighters; without a change ${percent(counts.noneRight / counts.none)} right, falsely faster ${percent(counts.falselyFaster / counts.none)}; at least 90 %, at most 5 %`,
-  );
-}
+calibrate();
 
 const random = seededRandom(21);
 const errors = Array.from({ length: FIGHTERS }, () => {

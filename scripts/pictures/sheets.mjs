@@ -26,6 +26,15 @@ export async function drawStrip(page, base, line) {
   return strip;
 }
 
+/** Writes a line that is called too closely into a new combo; gives what a listener makes of its calls. */
+export async function drawListener(page, base, line) {
+  await drawStrip(page, base, line);
+  const title = page.getByRole('heading', { name: 'What a listener hears' });
+  const heard = page.locator('section').filter({ has: title });
+  await heard.getByRole('listitem').first().waitFor({ timeout: 30_000 });
+  return heard;
+}
+
 /** Several views on one picture: on a phone, and dark. */
 export const SHEETS = {
   phone: {

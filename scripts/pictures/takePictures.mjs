@@ -7,7 +7,7 @@ import { needChromium } from '../chromium.mjs';
 import { ROOT, build, install } from '../house.mjs';
 import { serveApp } from '../servedApp.mjs';
 import { acceptNotice } from '../acceptNotice.mjs';
-import { SHEETS, STRIPS, contactSheet, drawStrip } from './sheets.mjs';
+import { SHEETS, STRIPS, contactSheet, drawListener, drawStrip } from './sheets.mjs';
 import { VIEWS } from './views.mjs';
 
 install();
@@ -56,6 +56,8 @@ try {
         clip: { x: x - 4, y, width: width + 4, height: height - 6 },
       });
     }
+    const listener = await drawListener(page, base, '1-2 sw f:round@l-2');
+    await listener.screenshot({ path: join(folder, 'what-a-listener-hears.png') });
     console.log('strips');
   }
   await browser.close();

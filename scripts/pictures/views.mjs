@@ -16,7 +16,8 @@ export const VIEWS = {
   },
   async 'sound-check'(page, base) {
     await page.goto(`${base}/gym/sound`);
-    await page.getByText('five and nine').waitFor({ timeout: 60_000 });
+    await page.getByText(/^\d+ of \d+ calls$/).waitFor({ timeout: 240_000 });
+    await page.getByRole('list', { name: 'Calls that are misheard' }).scrollIntoViewIfNeeded();
   },
   async keep(page, base) {
     await page.request.post(`${base}/api/backups`);

@@ -22,7 +22,8 @@ export async function strikingPage(page, at = [], { hearsItself = 0, beside = nu
   await page.addInitScript(
     ({ impact, rate, instants, loud, other }) => {
       const LATE = 0.04;
-      const [SOON, LOOK_MS] = [120, 20];
+      // So far ahead that a page that stands still for a moment strikes none of them late.
+      const [SOON, LOOK_MS] = [600, 20];
       const loudspeakers = [];
       const hear = (stream) => {
         const played = new MediaStreamAudioSourceNode(open.context, { mediaStream: stream });

@@ -5,7 +5,7 @@ import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { EMPTY_DATABASE, EMPTY_DATABASE_FILE } from './store/emptyDatabase.ts';
 import { MIGRATIONS } from './store/migrations.ts';
-import { openFolder } from './store/openPglite.ts';
+import { openFolder } from './store/open/openPglite.ts';
 
 rmSync(EMPTY_DATABASE, { recursive: true, force: true });
 const client = await openFolder(EMPTY_DATABASE);

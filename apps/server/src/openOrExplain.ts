@@ -1,9 +1,9 @@
 import { CannotStart } from './process/cannotStart.ts';
 import { CopyFolder } from './store/copies/copyFolder.ts';
-import { DamagedDatabase } from './store/damagedDatabase.ts';
+import { DamagedDatabase } from './store/open/damagedDatabase.ts';
 import type { Database } from './store/database.ts';
 import * as schema from './store/schema.ts';
-import { openStore } from './store/openStore.ts';
+import { openStore } from './store/open/openStore.ts';
 import type { Store, StoreWish } from './store/store.ts';
 
 /** Opens the database, brings it up to date, and fills an empty one. @throws CannotStart with a sentence. */

@@ -1,14 +1,17 @@
 /** `npm run restore`: brings back a copy of the gym, the newest one or the one that is named; `-- --list` shows them. */
 import { resolve } from 'node:path';
+import { getTableName } from 'drizzle-orm';
+import { erasedIn, forgetAgain, type ErasedPerson } from './backup/erasePerson.ts';
 import { CannotStart } from './process/cannotStart.ts';
 import { takeDataFolder } from './process/dataFolder.ts';
 import { openOrExplain } from './openOrExplain.ts';
 import { checkCopy } from './store/copies/checkCopy.ts';
 import { CopyFolder, REASONS } from './store/copies/copyFolder.ts';
 import { dumpTables } from './store/copies/dumpTables.ts';
-import { BrokenCopy, restoreCopy } from './store/copies/restoreCopy.ts';
-import { DamagedDatabase } from './store/damagedDatabase.ts';
-import { openStore } from './store/openStore.ts';
+import { BrokenCopy, readCopy, restoreCopy } from './store/copies/restoreCopy.ts';
+import { DamagedDatabase } from './store/open/damagedDatabase.ts';
+import { openStore } from './store/open/openStore.ts';
+import { erasedPeople } from './store/schema.ts';
 import type { Store, StoreWish } from './store/store.ts';
 
 const say = (line: string): void => void process.stdout.write(`${line}\n`);
@@ -33,15 +36,12 @@ async function restore(wanted: string | undefined): Promise<void> {
   const taken = takeDataFolder(folder);
   process.on('exit', () => taken.release());
   const wish: StoreWish = { folder, url: process.env['DATABASE_URL'], isRestoring: true };
-  const store = await openOrSetAside(wish);
-  try {
-    await keepWhatIsThere(store, copies);
-    await restoreCopy(store.database, text);
-  } finally {
-    await store.close();
-  }
+  const erased = await putBack(await openOrSetAside(wish), copies, text);
   // As at every start: a copy of an older version is brought up to date.
-  await (await openOrExplain(wish)).close();
+  const again = await openOrExplain(wish);
+  const known = erased.length > 0 ? erased : await erasedInNewest(copies);
+  await forgetAgain(again.database, known, new Date(readCopy(text).head.madeAt));
+  await again.close();
   say(`The copy ${name} is back. “npm start” opens it.`);
 }
 
@@ -54,6 +54,29 @@ async function openOrSetAside(wish: StoreWish): Promise<Store> {
     say(`The database was damaged (${error.why}); it is set aside as ${error.aside}.`);
     return openStore(wish);
   }
+}
+
+/** Puts a copy in the place of what is there, which is kept; gives whose data was erased by then. */
+async function putBack(store: Store, copies: CopyFolder, text: string): Promise<readonly ErasedPerson[]> {
+  try {
+    await keepWhatIsThere(store, copies);
+    const erased = await erasedIn(store.database);
+    await restoreCopy(store.database, text);
+    return erased;
+  } finally {
+    await store.close();
+  }
+}
+
+/** Whose data was erased, as the newest copy knows it: where the database itself was damaged. */
+async function erasedInNewest(copies: CopyFolder): Promise<ErasedPerson[]> {
+  const [newest] = await copies.list();
+  if (!newest) return [];
+  const rows = readCopy(await copies.text(newest.name)).rows.get(getTableName(erasedPeople)) ?? [];
+  return rows.map((row) => {
+    const { mark, at } = JSON.parse(row) as { mark: string; at: string };
+    return { mark, at: new Date(at) };
+  });
 }
 
 /** What is replaced can be brought back too. */

@@ -1,5 +1,5 @@
 import type { INestApplication } from '@nestjs/common';
-import { loggable } from './store/databaseFaults.ts';
+import { loggable } from './store/open/databaseFaults.ts';
 import { FightersService } from './fighters/fighters.service.ts';
 import { ClassProgressService } from './progress/classProgress.service.ts';
 import { FighterProgressService } from './progress/fighterProgress.service.ts';

@@ -36,6 +36,9 @@ describe('copies of the gym', () => {
   });
   afterAll(() => server.stop());
 
+  const theme = { title: 'Low kicks', from: '2026-03-02', until: '2026-03-08' };
+  const themes = async () => (await server.call('GET', 'themes')).body.items;
+
   it('one is made each day while the server runs, opened, and brought back by the page', async () => {
     let items: any[] = [];
     for (let i = 0; i < 200 && items.length === 0; i++) {
@@ -43,13 +46,13 @@ describe('copies of the gym', () => {
       ({ items } = (await server.call('GET', 'backups')).body);
     }
     expect(items).toMatchObject([{ why: 'as every day', checked: true }]);
-    await server.call('PUT', 'fighters/pavo', fighter);
+    await server.call('PUT', 'themes/low', theme);
     const { body: by } = await server.call('POST', 'backups');
-    await server.call('DELETE', 'fighters/pavo?sure=yes');
+    await server.call('DELETE', 'themes/low');
     expect((await server.call('POST', `backups/${by.name}/restore`)).status).toBe(400);
     const back = await server.call('POST', `backups/${by.name}/restore?sure=yes`);
     expect([back.status, back.body.why]).toEqual([200, 'before an older copy was brought back']);
-    expect((await server.call('GET', 'fighters/pavo')).body).toMatchObject(fighter);
+    expect(await themes()).toMatchObject([theme]);
     expect((await server.call('GET', 'keeping')).body.audit[0].what).toMatch(/older copy/);
     expect((await server.call('POST', 'backups/none.ndjson.gz/restore?sure=yes')).status).toBe(404);
     expect((await server.call('GET', 'backups/..%2Feurhythm.lock')).status).toBe(404);
@@ -58,7 +61,7 @@ describe('copies of the gym', () => {
     writeFileSync(file, readFileSync(file).subarray(0, 500));
     const spoilt = await server.call('POST', `backups/${by.name}/restore?sure=yes`);
     expect([spoilt.status, spoilt.body.message]).toEqual([422, 'This copy is damaged.']);
-    expect((await server.call('GET', 'fighters/pavo')).status).toBe(200);
+    expect(await themes()).toMatchObject([theme]);
   });
   it('asked for many times at once are made once more at the most', async () => {
     const { items: before } = (await server.call('GET', 'backups')).body;

@@ -1,5 +1,5 @@
 import { heldRounds } from '@eurhythm/core/plan';
-import type { CompiledRound, Cue } from '@eurhythm/core/rounds';
+import { isAboutCall, type CompiledRound, type Cue } from '@eurhythm/core/rounds';
 import { roundSeed } from '@eurhythm/core/run';
 import { serverForThisFile } from './startedServer.ts';
 
@@ -55,6 +55,14 @@ function neverCalled({ cues }: CompiledRound): string[] {
 }
 
 describe('the calls of the demonstration', () => {
+  it('is done nowhere faster than a body does it cleanly at the pace of the gym', async () => {
+    const fast = (await demoRounds()).flatMap(({ name, round }) =>
+      round.findings
+        .filter(({ rule }) => rule === 'tempo-too-fast')
+        .map(({ message }) => `${name}: ${message}`),
+    );
+    expect(fast).toEqual([]);
+  });
   it('are lost in one of a hundred at the most, and no stroke in every time through', async () => {
     const rounds = await demoRounds();
     const said = rounds.flatMap(({ round }) => round.cues.filter(({ clip }) => clip)).length;
@@ -68,5 +76,26 @@ describe('the calls of the demonstration', () => {
     expect(rounds.flatMap(({ name, round }) => neverCalled(round).map((each) => `${name}: ${each}`))).toEqual(
       [],
     );
+  });
+  it('of each combo at its own tempo, called stroke by stroke, are all said', async () => {
+    const { items } = (await call('GET', 'combos')).body;
+    expect(items.length).toBeGreaterThan(10);
+    for (const { id, grade, number, bpm } of items)
+      for (const words of ['numbers', 'names']) {
+        const block = { kind: 'combo', id: 'c', seconds: 90, combos: [{ comboId: id }], bpm, words };
+        const blocks = [{ ...block, calls: 'on-beat', leadPlan: 'halves', cyclesEach: 4 }];
+        const asked = { blocks, lead: 'left', seed: 7, timeCalls: ['end-bell'] };
+        const { findings } = (await call('POST', 'rounds/compile', asked)).body as CompiledRound;
+        const lost = findings.filter(isAboutCall).map(({ message }) => message);
+        expect([grade, number, words, lost]).toEqual([grade, number, words, []]);
+      }
+  });
+  it('of the starter library are all said', async () => {
+    for (const { title, rounds } of (await call('GET', 'library')).body.items)
+      for (const { blocks, timeCalls } of rounds) {
+        const asked = { blocks, lead: 'left', seed: 7, ...(timeCalls ? { timeCalls } : {}) };
+        const { findings } = (await call('POST', 'rounds/compile', asked)).body as CompiledRound;
+        expect([title, findings.filter(isAboutCall).map(({ message }) => message)]).toEqual([title, []]);
+      }
   });
 });

@@ -125,6 +125,7 @@ describe('a fighter’s log', () => {
         title: 'Pads',
         kind: 'pads',
         combos: ['Ebb 1'],
+        work: [],
         bpm: 80,
       },
     ]);

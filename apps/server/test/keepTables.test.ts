@@ -52,6 +52,78 @@ describe('tables', () => {
     expect([status, body.errors[0].field]).toEqual([422, field]);
     expect(body.message).toMatch(sentence);
   });
+  /** The head of a table, and one of its lines as its cells by their columns. */
+  const lineOf = async (name: string, wanted: (cells: Record<string, string>) => boolean) => {
+    const [head = '', ...rows] = (await csv(name)).split('\r\n');
+    const columns = head.split(',');
+    const all = rows.map((row) => Object.fromEntries(row.split(',').map((cell, i) => [columns[i], cell])));
+    return { columns, line: all.find(wanted) as Record<string, string> };
+  };
+  const written = (columns: readonly string[], line: Record<string, string>, sign = ','): string =>
+    [columns, columns.map((column) => line[column] ?? '')].map((row) => row.join(sign)).join('\r\n');
+
+  it('a mark that is put right in the table is a change in the preview, and arrives', async () => {
+    const isFinished = ({ done, quality }: Record<string, string>): boolean =>
+      done === 'finished' && quality === 'clean';
+    const { columns, line } = await lineOf('results', isFinished);
+    const right = written(columns, { ...line, done: 'part', quality: 'loose' });
+    expect(changes((await send('results', right, '?preview=yes')).body)).toEqual(['marks 0/1']);
+    expect(changes((await send('results', right)).body)).toEqual(['marks 0/1']);
+    const same = await lineOf('results', ({ id }) => id === line['id']);
+    expect(same.line).toMatchObject({ done: 'part', quality: 'loose', at: line['at'] });
+    // What was marked on the Floor meanwhile is newer, and it is said that it stays.
+    const older = written(columns, { ...line, done: 'sat-out', quality: '', at: '2020-01-01T10:00:00Z' });
+    const { body } = await send('results', older);
+    expect([changes(body), body.notes]).toEqual([
+      [],
+      [expect.stringMatching(/^One mark of the file is older/)],
+    ]);
+  });
+  it('a number that is put right beside its instants arrives as counted by hand', async () => {
+    const { columns, line } = await lineOf(
+      'attempts',
+      ({ instants = '', counted }) => instants.includes(';') && counted === 'taps',
+    );
+    const right = written(columns, { ...line, count: '31' });
+    expect(changes((await send('attempts', right)).body)).toEqual(['trials 0/1']);
+    const same = await lineOf('attempts', ({ id }) => id === line['id']);
+    expect(same.line).toMatchObject({ count: '31', counted: 'by-hand', instants: line['instants'] });
+  });
+  it('days are read in the order of the gym, and the preview says in words how; the future is asked about', async () => {
+    const { columns, line } = await lineOf(
+      'attempts',
+      ({ counted }) => counted === 'partner' || counted === 'taps',
+    );
+    const trial = { ...line, id: 'own-order', instants: '', count: '19' };
+    const { body } = await send(
+      'attempts',
+      written(columns, { ...trial, at: '05.10.2025 18:30' }, ';'),
+      '?preview=yes',
+    );
+    expect(body.notes).toEqual(['“05.10.2025 18:30” is read as 5 October 2025, and all others like it.']);
+    const ahead = await send(
+      'attempts',
+      written(columns, { ...trial, at: '2099-03-05T18:30:00Z' }),
+      '?preview=yes',
+    );
+    expect(ahead.body.notes).toEqual([
+      expect.stringMatching(/^1 of the times lies in the future, the first on 5 March 2099/),
+    ]);
+    for (const at of ['31.02.2026', '5.10.26', 'soon', '13/13/2026'])
+      expect((await send('attempts', written(columns, { ...trial, at }))).body.errors[0].field).toBe(
+        'line 2, at',
+      );
+  });
+  it('semicolons leave the comma for the decimals', async () => {
+    const text = 'name;grade;lead;height_cm\nKomma Vesely;Ebb;left;171,5\n';
+    expect(changes((await send('fighters', text)).body)).toEqual(['fighters 1/0']);
+    const { line } = await lineOf('fighters', ({ name }) => name === 'Komma Vesely');
+    expect(line['height_cm']).toBe('171.5');
+  });
+  it('open in table programs as what they are', async () => {
+    const bytes = new Uint8Array(await (await fetch(`${base()}/api/export/fighters.csv`)).arrayBuffer());
+    expect([...bytes.subarray(0, 3)]).toEqual([0xef, 0xbb, 0xbf]);
+  });
   it('there is no other table', async () => {
     const { status, body } = await call('GET', 'export/moves.csv');
     expect([status, body.message]).toEqual([

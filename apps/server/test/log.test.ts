@@ -52,12 +52,116 @@ describe('the log of a round with lanes', () => {
   });
 });
 
+describe('the log of counts, bursts and reactions', () => {
+  const rest = { kind: 'rest', id: 'x', seconds: 30 };
+  const count = {
+    kind: 'count',
+    id: 'c',
+    seconds: 90,
+    title: 'Own kick',
+    line: 'r:round',
+    reps: 12,
+    groups: [{ group: 'Flood', reps: 20, line: 'f:push' }],
+    sides: 'both',
+    sets: 1,
+    rest: 0,
+    repSeconds: null,
+    method: 'whole',
+    direction: 'up',
+    levels: 'fixed',
+    from: 'standing',
+    shoutLast: false,
+  };
+  const react = {
+    kind: 'react',
+    id: 'x2',
+    seconds: 60,
+    call: 'go',
+    line: '1-2',
+    every: { min: 3, max: 5 },
+    regular: 0,
+  };
+  const burst = { kind: 'burst', id: 'b', seconds: 10, title: 'Two straights' };
+  const rounds = [count, react, burst].map((block, i) => ({
+    ...round,
+    id: `w${i}`,
+    title: 'Work',
+    blocks: [block, rest],
+  }));
+  const workOf = async (fighter: string) =>
+    (await call('GET', `fighters/${fighter}/log`)).body.rounds
+      .filter((each: any) => each.runId === 'counted')
+      .sort((a: any, b: any) => a.round - b.round)
+      .map((each: any) => each.work);
+
+  it('says what was done, how many, and which side', async () => {
+    const kept = await call('PUT', 'sessions/work', { ...lanes, title: 'Work', rounds });
+    expect(kept.status).toBe(200);
+    const fighterIds = ['emeka', 'radek'];
+    await call('PUT', 'runs/counted', { sessionId: 'work', fighterIds, startedAt: at });
+    for (const fighterId of fighterIds)
+      for (const i of [0, 1, 2])
+        await call('PUT', `runs/counted/results/${fighterId}-${i}`, {
+          round: i,
+          fighterId,
+          done: 'finished',
+          at,
+        });
+    const trial = {
+      fighterId: 'radek',
+      runId: 'counted',
+      title: 'Two straights',
+      seconds: 10,
+      lead: 'right',
+      at,
+    };
+    await call('PUT', 'attempts/work-1', { ...trial, instants: [], said: 33, measured: 'partner' });
+    expect(await workOf('emeka')).toEqual([
+      ['Own kick (round kick): 12 each side'],
+      [expect.stringMatching(/^“go”: jab, cross: 1[0-9] calls$/)],
+      ['Two straights: 10 s'],
+    ]);
+    const [counted, , burstOfRadek] = await workOf('radek');
+    expect(counted).toEqual(['push kick: 20 each side']);
+    expect(burstOfRadek).toEqual(['Two straights: 10 s', 'Two straights: 33 from the right lead']);
+  });
+  it('puts each number of a burst that comes twice with its own round', async () => {
+    const twice = [0, 1].map((i) => ({ ...round, id: `t${i}`, title: 'Burst', blocks: [burst, rest] }));
+    await call('PUT', 'sessions/twice', { ...lanes, title: 'Twice', rounds: twice });
+    await call('PUT', 'runs/twice', { sessionId: 'twice', fighterIds: ['radek'], startedAt: at });
+    const later = (seconds: number) => new Date(Date.parse(at) + 1000 * seconds).toISOString();
+    const marked = { fighterId: 'radek', done: 'finished' };
+    for (const [i, seconds] of [20, 60].entries())
+      await call('PUT', `runs/twice/results/t-${i}`, { ...marked, round: i, at: later(seconds) });
+    const trial = { fighterId: 'radek', runId: 'twice', title: 'Two straights', seconds: 10, lead: 'right' };
+    for (const [said, seconds] of [
+      [31, 21],
+      [28, 62],
+    ] as const)
+      await call('PUT', `attempts/twice-${said}`, {
+        ...{ ...trial, instants: [], said, measured: 'partner' },
+        at: later(seconds),
+      });
+    const { rounds: logged } = (await call('GET', 'fighters/radek/log')).body;
+    const works = logged
+      .filter((each: any) => each.runId === 'twice')
+      .map((each: any) => [each.round, each.work[1]]);
+    expect(works.sort()).toEqual([
+      [0, 'Two straights: 31 from the right lead'],
+      [1, 'Two straights: 28 from the right lead'],
+    ]);
+  });
+});
+
 describe('tests', () => {
   const knees = { title: 'Knees', kind: 'burst', line: 'r:knee', seconds: 20, direction: 'higher' };
   const trial = { fighterId: 'emeka', lead: 'left', at };
   it('are kept once, and changed', async () => {
     const first = await call('PUT', 'tests/knees', knees);
-    expect([first.status, first.body]).toEqual([200, { id: 'knees', ...knees, version: 1 }]);
+    expect([first.status, first.body]).toEqual([
+      200,
+      { id: 'knees', ...knees, unit: null, sides: null, worthwhile: null, version: 1 },
+    ]);
     await call('PUT', 'tests/knees', knees);
     const { items } = (await call('GET', 'tests')).body;
     expect(items.filter(({ id }: any) => id === 'knees')).toHaveLength(1);

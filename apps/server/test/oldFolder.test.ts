@@ -85,8 +85,10 @@ describe('a data folder of the version before', () => {
     const byCode = new Map(items.map((move: { code: string }) => [move.code, move]));
     expect(byCode.get('scoop')).toMatchObject({ minGrade: 'flood', role: null });
     expect(byCode.get('jab')).toMatchObject({ minGrade: null });
-    for (const { code, role, minGrade } of starterMovesFor(['ebb', 'slack', 'flood', 'spring']))
-      expect(byCode.get(code)).toMatchObject({ role, minGrade });
+    // Moves that came into the starter book since are not put into a gym's own.
+    const old = starterMovesFor(['ebb', 'slack', 'flood', 'spring']).filter(({ code }) => byCode.has(code));
+    expect(old.length).toBeGreaterThan(60);
+    for (const { code, role, minGrade } of old) expect(byCode.get(code)).toMatchObject({ role, minGrade });
   });
   it('has tests for what was timed, and takes more of it', async () => {
     const { items } = await get('tests');

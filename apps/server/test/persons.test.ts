@@ -5,7 +5,9 @@ const at = '2026-03-05T18:30:00Z';
 const everything = async (): Promise<string> => JSON.stringify((await call('GET', 'export.json')).body);
 
 describe('the data of a person', () => {
+  let copy: string;
   beforeAll(async () => {
+    copy = (await call('POST', 'backups')).body.name;
     const { id: _, grade: __, version: ___, ...dario } = (await call('GET', 'fighters/dario')).body;
     await call('PUT', 'fighters/dario', { ...dario, apart: ['radek', 'sanne'] });
     await call('PUT', 'sessions/first-steps/sheet', {
@@ -30,6 +32,22 @@ describe('the data of a person', () => {
       at,
     });
     await call('PUT', 'runs/last/end');
+  });
+  it('leaves no mark with a trial that was taken out before', async () => {
+    const { attempts } = (await call('GET', 'export.json')).body;
+    const own = attempts.find(({ id, fighterId }: any) => fighterId === 'sanne' && id.includes('sanne'));
+    const again = {
+      fighterId: 'sanne',
+      testId: own.testId,
+      lead: own.lead,
+      instants: own.instants,
+      at: own.at,
+    };
+    expect((await call('DELETE', `attempts/${own.id}`)).status).toBe(204);
+    expect((await call('PUT', `attempts/${own.id}`, again)).status).toBe(410);
+    const { removedAttempts } = (await call('GET', 'export.json')).body;
+    expect(removedAttempts).toHaveLength(1);
+    expect(JSON.stringify(removedAttempts)).not.toContain('sanne');
   });
   it('is not erased without being sure', async () => {
     const { status, body } = await call('DELETE', 'fighters/sanne');
@@ -58,5 +76,24 @@ describe('the data of a person', () => {
     const { audit } = (await call('GET', 'keeping')).body;
     expect(audit[0].what).toBe('The data of a person was erased.');
     expect(JSON.stringify(audit)).not.toMatch(/sanne/i);
+  });
+  it('is known to be in an older copy, and does not come back with it', async () => {
+    const copies = async () => (await call('GET', 'backups')).body.items;
+    const [older, newer] = [copy, (await call('POST', 'backups')).body.name];
+    const since = new Map((await copies()).map(({ name, erasedSince }: any) => [name, erasedSince]));
+    expect([since.get(older), since.get(newer)]).toEqual([1, 0]);
+    expect((await call('POST', `backups/${older}/restore?sure=yes`)).status).toBe(200);
+    expect((await call('GET', 'fighters/emeka')).status).toBe(200);
+    expect((await call('GET', 'fighters/sanne')).status).toBe(404);
+    expect(await everything()).not.toMatch(/sanne/i);
+    // A second time too: the copy knew nobody who was erased.
+    expect((await call('POST', `backups/${older}/restore?sure=yes`)).status).toBe(200);
+    expect((await call('GET', 'fighters/sanne')).status).toBe(404);
+    // Who came back to the gym since is in the copies from then on, and stays when one of them is brought back.
+    const entry = { name: 'Sanne Ibarra', gradeId: 'ebb', lead: 'left', note: 'Back again' };
+    expect((await call('PUT', 'fighters/sanne', entry)).status).toBe(200);
+    const { name } = (await call('POST', 'backups')).body;
+    expect((await call('POST', `backups/${name}/restore?sure=yes`)).status).toBe(200);
+    expect((await call('GET', 'fighters/sanne')).body).toMatchObject(entry);
   });
 });

@@ -75,12 +75,15 @@ describe('on a PostgreSQL server', () => {
   });
   it('a copy is made and brought back', async () => {
     const server = await startServer();
+    open.push(server);
     const { body: copy } = await server.call('POST', 'backups');
     expect(copy.checked).toBe(true);
+    await server.call('DELETE', 'combos/ebb-1?sure=yes');
     await server.call('DELETE', 'fighters/ines?sure=yes');
     expect((await server.call('POST', `backups/${copy.name}/restore?sure=yes`)).status).toBe(200);
-    expect((await server.call('GET', 'fighters/ines')).status).toBe(200);
-    await server.stop();
+    expect((await server.call('GET', 'combos/ebb-1')).body.retired ?? false).toBe(false);
+    // Who was erased meanwhile is not brought back.
+    expect((await server.call('GET', 'fighters/ines')).status).toBe(404);
   });
   it.each([
     [

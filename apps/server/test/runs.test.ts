@@ -54,8 +54,13 @@ describe('runs', () => {
     expect(body.partners.map(({ round }: any) => round)).toEqual([0, 1, 2]);
     for (const { groups } of body.partners) {
       expect(groups.flatMap(({ members }: any) => members).sort()).toEqual([...four].sort());
-      for (const { turns } of groups) expect(turns.flat().sort()).toEqual(['hold', 'hold', 'work', 'work']);
+      // Nobody changes roles inside these rounds.
+      for (const { turns } of groups) expect(turns.flat().sort()).toEqual(['hold', 'work']);
     }
+    const worked = body.partners.flatMap(({ groups }: any) =>
+      groups.map(({ members, turns }: any) => members[turns[0].indexOf('work')]),
+    );
+    for (const id of four) expect([1, 2]).toContain(worked.filter((each: string) => each === id).length);
     const pairs = body.partners.map(({ groups }: any) =>
       groups
         .map(({ members }: any) => [...members].sort().join())
@@ -165,5 +170,14 @@ describe('runs', () => {
     const first = await call('PUT', 'runs/run1/end', {});
     const again = await call('PUT', 'runs/run1/end', {});
     expect(again.body.endedAt).toBe(first.body.endedAt);
+  });
+  it('puts people together in rounds in turns, also where nobody was ticked before', async () => {
+    const rounds = [{ ...session.rounds[0], id: 'turns', kind: 'pads', turns: 2 }];
+    expect((await call('PUT', 'sessions/turns', { ...session, title: 'In turns', rounds })).status).toBe(200);
+    const fighterIds = ['ines', 'radek', 'emeka', 'sanne'];
+    const { body } = await call('PUT', 'runs/turns', { ...start, sessionId: 'turns', fighterIds });
+    const members = body.partners.flatMap(({ groups }: any) => groups.map((group: any) => group.members));
+    expect(members.map((each: string[]) => each.length)).toEqual([2, 2]);
+    expect(members.flat().sort()).toEqual([...fighterIds].sort());
   });
 });

@@ -7,6 +7,7 @@ import {
   type Sound,
 } from '../../../packages/core/src/sound/index.ts';
 import { seededRandom } from '@eurhythm/core/units';
+import { DEFAULT_VOICE } from '@eurhythm/contract';
 import { serverForThisFile } from './startedServer.ts';
 
 const server = serverForThisFile();
@@ -90,7 +91,7 @@ describe('the bundled voices', () => {
   });
   it.each([
     ['text=', 'Say a plain text of 1 to 120 characters.'],
-    ['text=a&voice=nosuch', 'The voice is one of: slt, rms, own.'],
+    ['text=a&voice=nosuch', 'The voice is one of: rms, slt, own.'],
     ['text=a&rate=9', 'The speed of the voice is one of: 1, 1.15, 1.25, 1.3, 1.35.'],
   ])('refuse %s', async (query, message) => {
     expect(await call('GET', `voice/say?${query}`)).toMatchObject({ status: 400, body: { message } });
@@ -168,7 +169,7 @@ describe('the own voice', () => {
     const again = await upload('two', await recorded());
     expect(again.body).toEqual(body);
 
-    const [own, plain] = await Promise.all([clipsOf('own'), clipsOf('slt')]);
+    const [own, plain] = await Promise.all([clipsOf('own'), clipsOf(DEFAULT_VOICE)]);
     expect(own.get('two')).not.toBe(plain.get('two'));
     expect(own.get('one')).toBe(plain.get('one')); // not recorded: the bundled voice says it
     const { calls } = (await call('GET', 'voice')).body;
@@ -265,11 +266,37 @@ describe('the own voice', () => {
 });
 
 describe('the sound check', () => {
-  it('tells the short calls that blur', async () => {
-    const { alike } = (await call('GET', 'voice/check')).body;
-    expect(alike).toContainEqual({ a: 'five', b: 'nine' });
-    expect(alike).not.toContainEqual({ a: 'one', b: 'six' });
-  });
+  it('tells which calls a listener takes for others, those of the gym’s own moves too', async () => {
+    const hold = { family: 'clinch', limb: 'both-hands', side: 'both', support: 'both-feet', lead: 'keeps' };
+    const body = { turn: 0, spin: 0, facing: 0, forward: 0, right: 0, out: 0.3, back: 0.3, stance: null };
+    const free = {
+      level: null,
+      surface: '',
+      target: '',
+      parts: [{ name: 'Bin', cue: 'close' }],
+      faults: [],
+      cautions: [],
+      aliases: [],
+    };
+    const names = { name: 'Bin', sayLong: 'bin', sayShort: 'bin', easier: null, minGrade: null };
+    const saved = await call('PUT', 'moves/bin', { ...hold, ...body, ...free, ...names });
+    expect(saved.status).toBe(200);
+    // One of the two has to be taken for something else, which no call of the book that is long is.
+    const said = (): Promise<any> => call('GET', 'voice/check').then(({ body }) => body);
+    let check = await said();
+    expect(check).toMatchObject({ misheard: [] });
+    const isOf = ({ said: text }: any): boolean => ['pin', 'bin'].includes(text);
+    for (let tries = 0; tries < 200 && !check.misheard.some(isOf); tries++) {
+      await new Promise((done) => setTimeout(done, 500));
+      const before = check.listened;
+      check = await said();
+      expect(check.listened).toBeGreaterThanOrEqual(before);
+    }
+    const [pair] = check.misheard.filter(isOf);
+    expect(pair.heard).not.toBe(pair.said);
+    expect(pair).toMatchObject({ times: expect.any(Number), of: expect.any(Number), instead: null });
+    expect(check.misheard.map((each: any) => each.said)).not.toContain('round kick');
+  }, 120_000);
   it('own count words are said by their phones', async () => {
     const { school } = (await call('GET', 'gym')).body;
     const counted = async (): Promise<Map<string, string>> => {

@@ -25,6 +25,8 @@ interface Documented {
   readonly name: string;
   /** What the example writes and what comes out, as text. */
   readonly claims: readonly (readonly [written: string, comesOut: string])[];
+  /** Numbers that it is given of which its comment gives no unit. */
+  readonly withoutUnit: readonly string[];
 }
 
 /** Every function that core exports, with the claims of its `@example`. */
@@ -49,10 +51,19 @@ function documentedFunctions(): Documented[] {
       if (!declared || !ts.isFunctionDeclaration(declared)) continue;
       const tags = ts.getJSDocTags(declared).filter((tag) => tag.tagName.text === 'example');
       const claims = tags.flatMap((tag) => claimsOf(ts.getTextOfJSDocComment(tag.comment) ?? ''));
-      found.set(own, { name: own.name, claims });
+      const withoutUnit = declared.parameters
+        .filter((each) => isNumber(each) && ts.getJSDocParameterTags(each).length === 0)
+        .map((each) => `${own.name}: ${each.name.getText()}`);
+      found.set(own, { name: own.name, claims, withoutUnit });
     }
   }
   return [...found.values()];
+}
+
+/** Whether a parameter is a number, or a list of them; types as Seconds or Bpm give their unit themselves. */
+function isNumber({ type, initializer }: ts.ParameterDeclaration): boolean {
+  if (!type) return initializer !== undefined && ts.isNumericLiteral(initializer);
+  return /^(readonly )?number\b(\[\])?( \| null)?$/.test(type.getText());
 }
 
 /** "f(1) // 2", or what comes out on the next line. */
@@ -93,6 +104,18 @@ const round = rounds.compileRound(
 const noFacts: progress.GradeFacts = {
   ...{ clean: [], trials: [], rounds: [], sessions: [], shown: [], gradedOn: null },
 };
+const noReportFacts: progress.ReportFacts = {
+  ...{
+    trained: progress.tally([]),
+    combos: [],
+    courses: [],
+    grade: null,
+    behind: [],
+    up: [],
+    due: [],
+    goals: [],
+  },
+};
 const words: progress.GradeWords = { combo: String, test: String, value: String };
 
 /**
@@ -102,7 +125,7 @@ const words: progress.GradeWords = { combo: String, test: String, value: String 
 const SCOPE: Readonly<Record<string, unknown>> = {
   ...{ ...units, ...moves, ...lines, ...body, ...teach, ...sound, ...calls },
   ...{ ...rounds, ...plan, ...run, ...home, ...strikes, ...simulation, ...speed, ...progress, ...formats },
-  ...{ book, line, voice, combo, filled, round, noFacts, words },
+  ...{ book, line, voice, combo, filled, round, noFacts, noReportFacts, words },
   walk: (text: string) => body.walkStance(line(text), book, 'left'),
 };
 
@@ -115,6 +138,9 @@ describe('the examples of core', () => {
   it('stand at every function that others use', () => {
     expect(FUNCTIONS.length).toBeGreaterThan(180);
     expect(FUNCTIONS.filter(({ claims }) => claims.length === 0).map(({ name }) => name)).toEqual([]);
+  });
+  it('say of each number that is given in which unit it is', () => {
+    expect(FUNCTIONS.flatMap(({ withoutUnit }) => withoutUnit)).toEqual([]);
   });
   it.each(FUNCTIONS.map(({ name, claims }) => [name, claims] as const))(
     '%s does what it says',

@@ -5,7 +5,8 @@ import {
   NotFoundException,
   UnprocessableEntityException,
 } from '@nestjs/common';
-import { countOf, evaluateTrial, type EarlierCount, type HeardTrial } from '@eurhythm/core/speed';
+import { countOf, evaluateTrial, type HeardTrial } from '@eurhythm/core/speed';
+import type { Lead } from '@eurhythm/core/moves';
 import type {
   AttemptPage,
   AttemptView,
@@ -22,8 +23,10 @@ import { refuseField } from '../http/refuse.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { attempts, recordings, removedAttempts, tests } from '../store/schema.ts';
+import { goneMark } from '../store/goneMark.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { burstId, ownTestId } from './assessmentIds.ts';
+import { attemptView, earlierCounts, saveable, valueOf } from './attemptRow.ts';
 import { TRIAL_VALUE } from './trialValue.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 
@@ -77,12 +80,15 @@ export class AssessmentsService {
     const test = await this.testOf(attempt);
     const { fighterId, lead, instants, said = null, measured = 'taps' } = attempt;
     const count = countOf(attempt, test);
-    const value = test.kind === 'burst' ? null : (attempt.time ?? timeOf(test, attempt));
+    const value = valueOf(test, attempt);
     const done = doneAt(attempt.at, offset);
     const runId = attempt.runId ?? null;
     const row = { fighterId, runId, testId: test.id, lead, instants, said, measured, count, value, ...done };
     return this.database.transaction(async (tx) => {
-      const [removed] = await tx.select().from(removedAttempts).where(eq(removedAttempts.id, id));
+      const [removed] = await tx
+        .select()
+        .from(removedAttempts)
+        .where(eq(removedAttempts.id, goneMark(id)));
       if (removed) throw new GoneException('This trial was taken out; it stays out.');
       const [before] = await tx.select().from(attempts).where(eq(attempts.id, id)).for('update');
       // What was heard stays with a trial that is counted again by hand.
@@ -159,7 +165,10 @@ export class AssessmentsService {
   /** Takes a trial out for good. */
   async removeAttempt(id: string): Promise<void> {
     await this.database.transaction(async (tx) => {
-      await tx.insert(removedAttempts).values({ id, at: new Date() }).onConflictDoNothing();
+      await tx
+        .insert(removedAttempts)
+        .values({ id: goneMark(id), at: new Date() })
+        .onConflictDoNothing();
       await tx.delete(attempts).where(eq(attempts.id, id));
     });
   }
@@ -176,6 +185,28 @@ export class AssessmentsService {
       .orderBy(desc(attempts.at), desc(attempts.id))
       .limit(most);
     return rows.map((row) => attemptView(row.attempts, row.tests, row.recorded)).reverse();
+  }
+
+  /** How many a fighter did in the bursts of some runs. */
+  async inRuns(
+    fighterId: string,
+    runIds: readonly string[],
+  ): Promise<
+    {
+      readonly runId: string | null;
+      readonly title: string;
+      readonly count: number;
+      readonly lead: Lead;
+      readonly at: Date;
+    }[]
+  > {
+    const { runId, count, lead, at } = attempts;
+    return this.database
+      .select({ runId, title: tests.title, count, lead, at })
+      .from(attempts)
+      .innerJoin(tests, eq(attempts.testId, tests.id))
+      .where(and(eq(attempts.fighterId, fighterId), inArray(runId, [...runIds]), eq(tests.kind, 'burst')))
+      .orderBy(asc(attempts.at), asc(attempts.id));
   }
 
   /** A page of a fighter's trials, newest first. */
@@ -219,43 +250,4 @@ export class AssessmentsService {
       .groupBy(tests.id, tests.title, tests.kind, tests.direction, attempts.lead, selfReported)
       .orderBy(first, attempts.lead);
   }
-}
-
-type AttemptRow = typeof attempts.$inferSelect;
-
-/** How long what was heard took; null where that cannot be reported. */
-function timeOf(test: TestView, { heard }: SaveAttemptDto): number | null {
-  return heard ? evaluateTrial(test, heard).value : null;
-}
-
-type TrialCounts = Pick<AttemptRow, 'count' | 'value' | 'measured'> & Partial<Pick<AttemptRow, 'heard'>>;
-
-/** What a trial said before it says something else. */
-function earlierCounts(before: AttemptRow | undefined, now: TrialCounts): EarlierCount[] {
-  if (!before) return [];
-  const { count, value, measured, at, history } = before;
-  if (count === now.count && value === now.value && measured === now.measured) return history;
-  const detector = now.heard && now.heard.detector !== before.heard?.detector ? before.heard?.detector : null;
-  return [
-    ...history,
-    {
-      count,
-      ...(value === null ? {} : { value }),
-      measured,
-      at: at.toISOString(),
-      ...(detector ? { detector } : {}),
-    },
-  ];
-}
-
-function saveable({ title, kind, line, seconds, direction }: SaveTestDto): SaveTestDto {
-  return { title, kind, line, seconds, direction };
-}
-
-function attemptView(row: AttemptRow, test: TestView, recorded: number | null): AttemptView {
-  const { title, seconds, kind } = test;
-  const perSecond = row.count / seconds;
-  const first = row.history[0]?.count ?? null;
-  const value = kind === 'burst' ? row.count : row.value;
-  return { ...row, title, seconds, kind, value, recorded, at: row.at.toISOString(), first, perSecond };
 }

@@ -4,7 +4,7 @@ import type { NextFunction, Request, Response } from 'express';
 import type { IncomingMessage } from 'node:http';
 import { isOpenPage } from '@eurhythm/contract';
 import { SAY_PASSPHRASE, setWho, whoAsks, type Who } from './allowRoles.ts';
-import { databaseFault } from '../store/databaseFaults.ts';
+import { databaseFault } from '../store/open/databaseFaults.ts';
 import { isLoopback } from '../http/loopback.ts';
 import { AuthService } from './auth.service.ts';
 

@@ -12,10 +12,11 @@ import { refuseField } from '../http/refuse.ts';
 import { HeavyWork } from '../heavy/heavyWork.ts';
 import { CopyFolder, REASONS, type KeptCopy, type Reason } from '../store/copies/copyFolder.ts';
 import { dumpTables } from '../store/copies/dumpTables.ts';
-import { BrokenCopy, restoreCopy } from '../store/copies/restoreCopy.ts';
+import { BrokenCopy, readCopy, restoreCopy } from '../store/copies/restoreCopy.ts';
 import type { Store } from '../store/store.ts';
 import { InjectStore } from '../store/store.module.ts';
 import { AuditService } from './audit.service.ts';
+import { erasedIn, erasedSince, forgetAgain } from './erasePerson.ts';
 
 export const COPIES = Symbol('copies');
 
@@ -56,7 +57,12 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy, 
   }
 
   async list(): Promise<BackupList> {
-    return { items: (await this.copies.list()).map(backupView), trouble: this.trouble };
+    const copies = await this.copies.list();
+    const items = copies.map(async (copy) => ({
+      ...backupView(copy),
+      erasedSince: await erasedSince(this.store.database, copy.madeAt),
+    }));
+    return { items: await Promise.all(items), trouble: this.trouble };
   }
 
   /** A copy that is asked for. Who asks while one waits for its turn gets that one: it will hold all that is there now. */
@@ -84,9 +90,13 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy, 
     await this.mustHave(name);
     const text = await this.copies.text(name).catch(refuse);
     const before = await this.make('before-restore');
+    const erased = await erasedIn(this.store.database);
     await restoreCopy(this.store.database, text).catch(refuse);
     await this.store.prepare(async () => {});
     await this.audit.note('An older copy of the gym was brought back.');
+    const { madeAt } = readCopy(text).head;
+    if ((await forgetAgain(this.store.database, erased, new Date(madeAt))) > 0)
+      await this.audit.note('The data of people who were erased after that copy was made was erased again.');
     return before;
   }
 
@@ -130,5 +140,5 @@ function sentence(error: unknown): string {
 }
 
 function backupView({ name, madeAt, reason, bytes }: KeptCopy): BackupView {
-  return { name, madeAt: madeAt.toISOString(), why: REASONS[reason], bytes, checked: true };
+  return { erasedSince: 0, name, madeAt: madeAt.toISOString(), why: REASONS[reason], bytes, checked: true };
 }

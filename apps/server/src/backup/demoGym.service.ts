@@ -105,79 +105,84 @@ async function touchedIds(tx: Transaction): Promise<ReadonlySet<string>> {
   );
 }
 
-/** What of the demonstration nothing of the gym's own needs. */
+const isDemoLog = (id: string): boolean => id.startsWith(DEMO_PREFIX);
+const isOwn = ({ id }: { readonly id: string }): boolean => !isDemoLog(id);
+
+interface Named {
+  readonly id: string;
+}
+
+const idsOf = (all: readonly Named[]): ReadonlySet<string> => new Set(all.map(({ id }) => id));
+
+/** What of the demonstration nothing of the gym's own needs: first what needs most, then what only that needed. */
 function demoThings(gym: WholeGymFile, touched: ReadonlySet<string>): DemoThings {
-  const demo = (ids: readonly { readonly id: string }[]): ReadonlySet<string> =>
-    new Set(ids.map(({ id }) => id));
-  const isDemoLog = (id: string): boolean => id.startsWith(DEMO_PREFIX);
-  const ownRuns = gym.runs.filter(({ id }) => !isDemoLog(id));
-  const ownAttempts = gym.attempts.filter(({ id }) => !isDemoLog(id));
-  const isOwn = ({ id }: { readonly id: string }): boolean => !isDemoLog(id);
-  const ownGoals = gym.goals.filter(isOwn);
-  const neededFighters = new Set([
-    ...[...gym.gradings, ...gym.recalls].filter(isOwn).map(({ fighterId }) => fighterId),
-    ...ownGoals.map(({ fighterId }) => fighterId),
-    ...ownRuns.flatMap(({ fighterIds }) => fighterIds),
-    ...gym.results.filter(({ runId }) => !isDemoLog(runId)).map(({ fighterId }) => fighterId),
-    ...ownAttempts.map(({ fighterId }) => fighterId),
-  ]);
-  const goes = (
-    all: readonly { readonly id: string }[],
-    demoIds: ReadonlySet<string>,
-    needed: ReadonlySet<string>,
-  ): string[] =>
-    all.map(({ id }) => id).filter((id) => demoIds.has(id) && !touched.has(id) && !needed.has(id));
+  const goes = (all: readonly Named[], demo: readonly Named[], needed: Iterable<string>): string[] => {
+    const [ours, stays] = [idsOf(demo), new Set(needed)];
+    return all.map(({ id }) => id).filter((id) => ours.has(id) && !touched.has(id) && !stays.has(id));
+  };
+  const own = ownOf(gym);
   const sessions = goes(
     gym.sessions,
-    demo([...SESSIONS, FULL_CLASS]),
-    new Set([
-      ...ownRuns.map(({ sessionId }) => sessionId),
+    [...SESSIONS, FULL_CLASS],
+    [
+      ...own.runs.map(({ sessionId }) => sessionId),
       // Somebody of the gym's own comes to it.
       ...gym.sheets.map(({ sessionId }) => sessionId),
-    ]),
+    ],
   );
-  const sheetFighters = gym.sheets.flatMap(({ sheet }) => sheet.present.map(({ fighterId }) => fighterId));
-  const fighters = goes(gym.fighters, demo(FIGHTERS), new Set([...neededFighters, ...sheetFighters]));
+  const fighters = goes(gym.fighters, FIGHTERS, fightersNeeded(gym, own));
   const staying = {
     sessions: gym.sessions.filter(({ id }) => !sessions.includes(id)),
     fighters: gym.fighters.filter(({ id }) => !fighters.includes(id)),
   };
-  const ownGrades = new Set(gym.grades.filter(({ id }) => !demo(GRADES).has(id)).map(({ id }) => id));
+  const ownGrades = new Set(gym.grades.filter(({ id }) => !idsOf(GRADES).has(id)).map(({ id }) => id));
   const asked = gym.requirements
     .filter(({ gradeId }) => ownGrades.has(gradeId))
     .flatMap(({ requirements }) => requirements);
-  const named = new Set([
+  const combos = goes(gym.combos, COMBOS, [
     ...asked.flatMap(({ comboId }) => comboId ?? []),
     ...[...staying.sessions, ...gym.library].flatMap(({ rounds }) => namedIn(rounds)),
     ...gym.techniques
       .filter(({ gradeId }) => ownGrades.has(gradeId))
       .flatMap(({ techniques }) => techniques.flatMap(({ comboId }) => comboId ?? [])),
   ]);
-  const combos = goes(gym.combos, demo(COMBOS), named);
-  const tests = goes(
-    gym.tests,
-    demo(TESTS),
-    new Set([...ownAttempts, ...ownGoals, ...asked].flatMap(({ testId }) => testId ?? [])),
-  );
-  const grades = goes(
-    gym.grades,
-    demo(GRADES),
-    new Set([
-      ...gym.combos.filter(({ id }) => !combos.includes(id)).map(({ gradeId }) => gradeId),
-      ...staying.fighters.map(({ gradeId }) => gradeId),
-      ...staying.sessions.flatMap(({ groups = [] }) => groups.flatMap(({ gradeIds }) => gradeIds)),
-    ]),
-  );
+  const tested = [...own.attempts, ...own.goals, ...asked];
   return {
     runs: gym.runs.map(({ id }) => id).filter(isDemoLog),
     attempts: gym.attempts.map(({ id }) => id).filter(isDemoLog),
     sessions,
     fighters,
     combos,
-    tests,
-    themes: gym.themes.map(({ id }) => id).filter((id) => id.startsWith(DEMO_PREFIX) && !touched.has(id)),
-    grades,
+    tests: goes(
+      gym.tests,
+      TESTS,
+      tested.flatMap(({ testId }) => testId ?? []),
+    ),
+    themes: gym.themes.map(({ id }) => id).filter((id) => isDemoLog(id) && !touched.has(id)),
+    grades: goes(gym.grades, GRADES, [
+      ...gym.combos.filter(({ id }) => !combos.includes(id)).map(({ gradeId }) => gradeId),
+      ...staying.fighters.map(({ gradeId }) => gradeId),
+      ...staying.sessions.flatMap(({ groups = [] }) => groups.flatMap(({ gradeIds }) => gradeIds)),
+    ]),
   };
+}
+
+/** What the gym logged itself. */
+const ownOf = ({ runs, attempts, goals, gradings, recalls, results }: WholeGymFile) => ({
+  runs: runs.filter(isOwn),
+  attempts: attempts.filter(isOwn),
+  goals: goals.filter(isOwn),
+  learnt: [...gradings, ...recalls].filter(isOwn),
+  results: results.filter(({ runId }) => !isDemoLog(runId)),
+});
+
+function fightersNeeded(gym: WholeGymFile, own: ReturnType<typeof ownOf>): string[] {
+  const logged = [...own.learnt, ...own.goals, ...own.results, ...own.attempts];
+  return [
+    ...logged.map(({ fighterId }) => fighterId),
+    ...own.runs.flatMap(({ fighterIds }) => fighterIds),
+    ...gym.sheets.flatMap(({ sheet }) => sheet.present.map(({ fighterId }) => fighterId)),
+  ];
 }
 
 function namedIn(rounds: readonly RoundDto[]): string[] {

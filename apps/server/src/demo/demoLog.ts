@@ -94,6 +94,25 @@ function holdClass(log: DemoLog, { id, session, at, week, classOfWeek }: DemoCla
     for (const fighter of present) log.results.push(playRound(random, id, round, fighter, clock, week));
   }
   const test = TESTS[classOfWeek % TESTS.length]!;
+  clock = doTests(log, { id, test, present, week, clock }, random);
+  hearCombos(log, id, present, clock, week);
+}
+
+interface DemoTests {
+  readonly id: string;
+  readonly test: (typeof TESTS)[number];
+  readonly present: readonly DemoFighter[];
+  readonly week: number;
+  readonly clock: number;
+}
+
+/** Everybody's trials of a class's test, one behind the other; gives when they were over. */
+function doTests(
+  log: DemoLog,
+  { id, test, present, week, clock: from }: DemoTests,
+  random: () => number,
+): number {
+  let clock = from;
   for (const fighter of present) {
     // both leads of the same test on the same day, mostly twice, so that they can be compared
     for (const lead of ['left', 'right'] as const) {
@@ -120,7 +139,7 @@ function holdClass(log: DemoLog, { id, session, at, week, classOfWeek }: DemoCla
       }
     }
   }
-  hearCombos(log, id, present, clock, week);
+  return clock;
 }
 
 /** The first combo of each fighter's grade, from the own lead, heard at the bag. */

@@ -1,5 +1,5 @@
 /** The made-up demo gym: its grades, people and combos. Its log is generated (demoLog.ts). */
-import type { SaveComboDto, SaveFighterDto, SaveTestDto } from '@eurhythm/contract';
+import type { SaveComboDto, SaveFighterDto, SaveTestDto, SchoolDto } from '@eurhythm/contract';
 import type { FighterProfile } from '@eurhythm/core/simulation';
 
 export const GYM_NAME = 'Saltmarsh Striking Hall';
@@ -15,6 +15,17 @@ export const GRADES = [
   { id: 'flood', name: 'Flood', band: 'adults' },
   { id: 'spring', name: 'Spring', band: 'adults' },
 ] as const;
+
+/** What the children of the gym may do: a light touch to the body, and nothing else. */
+export const YOUTH: SchoolDto['youth'] = ['minnows', 'herons'].map((gradeId) => ({
+  gradeId,
+  headContact: false,
+  knees: false,
+  elbows: false,
+  spins: false,
+  jumps: false,
+  contact: 25,
+}));
 
 /** How somebody changes over the eight weeks, for the generated log. */
 export interface Story extends FighterProfile {
@@ -167,17 +178,17 @@ export const COMBOS: readonly DemoCombo[] = [
   ),
   combo('ebb-2', 'ebb', 2, 'Round the post', '1 2 3', 80, 'The hook comes round the post, not through it.'),
   combo('ebb-3', 'ebb', 3, 'Push away', '7 . 2', 72, 'Let the foot come down before the hand goes.'),
-  combo('slack-1', 'slack', 1, 'Slide and kick', '1 2 skip-f:round', 84),
-  combo('slack-2', 'slack', 2, 'Knee behind', '3 2-r:knee', 84, 'The knee rides on the turn of the cross.'),
-  combo('slack-3', 'slack', 3, 'Weave and answer', '1 weave 3-2', 88),
-  combo('flood-3', 'flood', 3, 'Two steps up', '1-1 2@b 3-r:round@l', 92),
+  combo('slack-1', 'slack', 1, 'Slide and kick', '1 2 skip-f:round', 80),
+  combo('slack-2', 'slack', 2, 'Knee behind', '3 2-r:knee', 82, 'The knee rides on the turn of the cross.'),
+  combo('slack-3', 'slack', 3, 'Weave and answer', '1 weave 3-2', 86),
+  combo('flood-3', 'flood', 3, 'Two steps up', '1-1 2@b 3-r:round@l', 76),
   combo(
     'flood-4',
     'flood',
     4,
     'Low gate, knee through',
     '1-1 2> 3@b r:round@l*:3/2 2 . r:knee!',
-    84,
+    76,
     'Low kick with the hip all the way over. Wait for the foot, then the cross. Shout on the knee.',
     { focus: ['hip over', 'wait for the foot'], contact: [0, 10, 25, 40] },
   ),
@@ -187,7 +198,7 @@ export const COMBOS: readonly DemoCombo[] = [
     5,
     'One leg, two doors',
     "f:round@b'-^f:hookkick@h",
-    76,
+    54,
     'The foot does not touch the floor in between.',
   ),
   combo(
@@ -195,8 +206,8 @@ export const COMBOS: readonly DemoCombo[] = [
     'flood',
     6,
     'Change at the door',
-    '1-2 sw f:round@l-2',
-    88,
+    '1-2 sw f:round@l 2',
+    68,
     'The switch is small: both feet, one sound.',
   ),
   combo(
@@ -216,7 +227,7 @@ export const COMBOS: readonly DemoCombo[] = [
     2,
     'Broken step',
     '1 sw-f:round@l:3/2 2 , 3@b!',
-    84,
+    72,
     'Two quick, a wait, then the hook to the body.',
   ),
 ];

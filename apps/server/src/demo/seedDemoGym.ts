@@ -8,7 +8,7 @@ import * as schema from '../store/schema.ts';
 import { comboTestId } from '../assessments/assessmentIds.ts';
 import { demoLog } from './demoLog.ts';
 import { HEARD_COMBOS } from './heardTrials.ts';
-import { COMBOS, FIGHTERS, GRADES, GYM_NAME, KIT, TESTS } from './saltmarsh.ts';
+import { COMBOS, FIGHTERS, GRADES, GYM_NAME, KIT, TESTS, YOUTH } from './saltmarsh.ts';
 import { FULL_CLASS } from './saltmarshClass.ts';
 import { REQUIREMENTS, demoGrades } from './saltmarshGrades.ts';
 import { SESSIONS } from './saltmarshSessions.ts';
@@ -33,7 +33,7 @@ export async function seedDemoGym(database: Database, now: Date): Promise<void> 
     await tx.insert(schema.gyms).values({
       id: 'gym',
       name: GYM_NAME,
-      school: { ...STARTER_SCHOOL_SETTINGS, kit: KIT, repetitions: 2000 },
+      school: { ...STARTER_SCHOOL_SETTINGS, kit: KIT, repetitions: 2000, youth: YOUTH },
     });
     await tx.insert(schema.grades).values(GRADES.map((grade, position) => ({ ...grade, position })));
     await tx

@@ -30,6 +30,11 @@ export class FightersService {
   }
 
   /** Everybody who may train now. */
+  /** Everybody, by grades. */
+  all(): Promise<FighterView[]> {
+    return this.read(undefined);
+  }
+
   fit(): Promise<FighterView[]> {
     return this.read(eq(fighters.fit, true));
   }

@@ -32,7 +32,7 @@ import type { DefaultEventsMap, RemoteSocket, Server, Socket } from 'socket.io';
 import { AuthService } from '../auth/auth.service.ts';
 import { whoIs } from '../auth/watchSessions.ts';
 import { SAY_PASSPHRASE } from '../auth/allowRoles.ts';
-import { loggable } from '../store/databaseFaults.ts';
+import { loggable } from '../store/open/databaseFaults.ts';
 import { contractPipe } from '../http/refusals.ts';
 import { RunNews } from '../runs/runNews.ts';
 import { HallService } from './hall.service.ts';

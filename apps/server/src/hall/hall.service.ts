@@ -5,7 +5,7 @@ import { CODE_LENGTH, CODE_LETTERS, type HallRunView } from '@eurhythm/contract'
 import { and, eq, isNull } from 'drizzle-orm';
 import { RateLimit } from '../auth/rateLimit.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
-import { loggable } from '../store/databaseFaults.ts';
+import { loggable } from '../store/open/databaseFaults.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { RunNews } from '../runs/runNews.ts';
 import { RunPlanService } from '../runs/runPlan.service.ts';

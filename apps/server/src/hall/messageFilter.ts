@@ -1,7 +1,7 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { Refusal } from '@eurhythm/contract';
 import type { Socket } from 'socket.io';
-import { loggable } from '../store/databaseFaults.ts';
+import { loggable } from '../store/open/databaseFaults.ts';
 
 /** What cannot be done with a message is told to who sent it, in a sentence. */
 @Catch()

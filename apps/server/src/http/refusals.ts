@@ -4,7 +4,7 @@ import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, Validatio
 import { BadRequestException, UnprocessableEntityException } from '@nestjs/common';
 import { breaksOnlyAcross, fieldErrors, type Refusal } from '@eurhythm/contract';
 import type { Response } from 'express';
-import { databaseFault, loggable } from '../store/databaseFaults.ts';
+import { databaseFault, loggable } from '../store/open/databaseFaults.ts';
 
 /** Largest request body that is read. */
 export const BODY_LIMIT = '256kb';

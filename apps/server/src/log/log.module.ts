@@ -1,11 +1,14 @@
 import { Controller, Get, Module, Param, Query } from '@nestjs/common';
 import { AttemptPage, FighterLog, PageQuery } from '@eurhythm/contract';
 import { AllowRoles } from '../auth/allowRoles.ts';
+import { CombosModule } from '../combos/combos.module.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { answers } from '../http/answers.ts';
 import { HomeModule } from '../home/home.module.ts';
+import { MovesModule } from '../moves/moves.module.ts';
 import { AssessmentsModule } from '../assessments/assessments.module.ts';
 import { AssessmentsService } from '../assessments/assessments.service.ts';
+import { ProgressModule } from '../progress/progress.module.ts';
 import { FighterLogService } from './fighterLog.service.ts';
 
 @AllowRoles('coach')
@@ -30,7 +33,7 @@ class FighterLogController {
 }
 
 @Module({
-  imports: [FightersModule, AssessmentsModule, HomeModule],
+  imports: [CombosModule, FightersModule, AssessmentsModule, HomeModule, MovesModule, ProgressModule],
   controllers: [FighterLogController],
   providers: [FighterLogService],
 })

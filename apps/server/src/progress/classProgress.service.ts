@@ -1,5 +1,12 @@
 import { Injectable } from '@nestjs/common';
-import { evenCourses, middleOfDay, valueText, verdictSentence, type Course } from '@eurhythm/core/progress';
+import {
+  countedUnit,
+  evenCourses,
+  middleOfDay,
+  valueText,
+  verdictSentence,
+  type Course,
+} from '@eurhythm/core/progress';
 import { groupBy } from '@eurhythm/core/units';
 import type { ClassProgress, ClassQuery, ClassRowView, FighterView } from '@eurhythm/contract';
 import { FightersService } from '../fighters/fighters.service.ts';
@@ -7,7 +14,7 @@ import { AttendanceService } from './attendance.service.ts';
 import { courseOf } from './courseViews.ts';
 import { dayOf, weeksBefore } from './days.ts';
 import { MemoryService } from './memory.service.ts';
-import { TrialsService, type TestTrials } from './trials.service.ts';
+import { TrialsService, type GymErrors, type TestTrials } from './trials.service.ts';
 
 /** Trials of half a year are looked at, and twelve weeks of them drawn. */
 const WEEKS = 26;
@@ -64,7 +71,7 @@ type TestRow = Pick<ClassRowView, 'line' | 'usual' | 'month' | 'sentence' | 'eve
 function testRow(
   { lead }: FighterView,
   trials: readonly TestTrials[],
-  errors: Awaited<ReturnType<TrialsService['gymErrors']>>,
+  errors: GymErrors,
   now: Date,
 ): TestRow {
   const [left, right] = (['left', 'right'] as const).map((side) => {
@@ -73,14 +80,14 @@ function testRow(
   }) as [Course | null, Course | null];
   const own = lead === 'left' ? left : right;
   if (!own) return { line: [], usual: null, month: null, sentence: '', evenness: null, behind: null };
-  const { kind, better } = trials[0]!;
+  const { kind, unit, better } = trials[0]!;
   const even = evenCourses(left, right, better);
   const drawn = own.days.filter(({ day }) => day >= dayOf(weeksBefore(now, DRAWN_WEEKS)));
   return {
     line: drawn.map(middleOfDay),
     usual: own.usual && (own.usual.low + own.usual.high) / 2,
     month: own.month?.verdict ?? null,
-    sentence: own.month ? verdictSentence(own.month, valueText(kind)) : '',
+    sentence: own.month ? verdictSentence(own.month, valueText(kind, unit), countedUnit(trials[0]!)) : '',
     evenness: even?.percent ?? null,
     behind: even?.behind ?? null,
   };

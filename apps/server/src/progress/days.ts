@@ -1,3 +1,4 @@
+import { subDays } from 'date-fns';
 import { sql, type SQL, type SQLWrapper } from 'drizzle-orm';
 
 const two = (n: number): string => (n < 10 ? `0${n}` : String(n));
@@ -18,3 +19,6 @@ export const daySql = (at: SQLWrapper): SQL<string> =>
 const DAY = 86_400_000;
 /** So many weeks before an instant. */
 export const weeksBefore = (now: Date, weeks: number): Date => new Date(now.getTime() - 7 * weeks * DAY);
+
+/** The first day of so many weeks of seven days that end today. */
+export const firstDayOf = (now: Date, weeks: number): string => dayOf(subDays(now, 7 * weeks - 1));

@@ -1,5 +1,5 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { valueText, goalNow, type Course, type GoalNow, type TypicalError } from '@eurhythm/core/progress';
+import { valueText, goalNow, type Course, type GoalNow } from '@eurhythm/core/progress';
 import type { GoalView, SaveGoalDto } from '@eurhythm/contract';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { FightersService } from '../fighters/fighters.service.ts';
@@ -10,7 +10,7 @@ import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 import { courseOf } from './courseViews.ts';
 import { dayOf } from './days.ts';
-import { TrialsService, type TestTrials } from './trials.service.ts';
+import { TrialsService, type GymErrors, type TestTrials } from './trials.service.ts';
 
 type Row = typeof goals.$inferSelect;
 type Test = typeof tests.$inferSelect;
@@ -34,7 +34,7 @@ export class GoalsService {
   async against(
     fighterId: string,
     own: readonly TestTrials[],
-    errors: ReadonlyMap<string, TypicalError>,
+    errors: GymErrors,
     now: Date,
   ): Promise<GoalView[]> {
     const rows = await this.rows([fighterId]);
@@ -92,7 +92,12 @@ export class GoalsService {
 
 function goalView({ toldOn: _, ...goal }: Row, test: Test, course: Course | null, today: string): GoalView {
   const now = goalNow(goal, course, test.direction, today);
-  return { ...goal, title: test.title, ...now, sentence: goalSentence(goal, now, valueText(test.kind)) };
+  return {
+    ...goal,
+    title: test.title,
+    ...now,
+    sentence: goalSentence(goal, now, valueText(test.kind, test.unit)),
+  };
 }
 
 function goalSentence(

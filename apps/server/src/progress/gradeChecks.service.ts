@@ -1,5 +1,11 @@
 import { Injectable } from '@nestjs/common';
-import { valueText, gradeCheck, type GradeWords, type Requirement } from '@eurhythm/core/progress';
+import {
+  valueText,
+  gradeAbove,
+  gradeCheck,
+  type GradeWords,
+  type Requirement,
+} from '@eurhythm/core/progress';
 import { comboName } from '@eurhythm/core/plan';
 import { requirementOf, type FighterView, type GradeCheckView, type MarkShownDto } from '@eurhythm/contract';
 import { and, eq } from 'drizzle-orm';
@@ -33,12 +39,8 @@ export class GradeChecksService {
     const asked = new Map(
       lists.map(({ gradeId, requirements }) => [gradeId, requirements.map(requirementOf)]),
     );
-    const nextOf = (gradeId: string): (typeof grades)[number] | undefined => {
-      const place = grades.findIndex(({ id }) => id === gradeId);
-      return grades.slice(place + 1).find(({ band }) => band === grades[place]?.band);
-    };
     const wanted = fighters.flatMap((fighter) => {
-      const grade = nextOf(fighter.gradeId);
+      const grade = gradeAbove(grades, fighter.gradeId);
       const requirements = (grade && asked.get(grade.id)) ?? [];
       return grade && requirements.length > 0 ? [{ fighter, grade, requirements }] : [];
     });
@@ -77,7 +79,7 @@ export class GradeChecksService {
     return {
       combo: (id) => comboName(comboOf.get(id)),
       test: (id) => testOf.get(id)?.title ?? 'a test that is gone',
-      value: (id, value) => valueText(testOf.get(id)?.kind ?? 'burst')(value),
+      value: (id, value) => valueText(testOf.get(id)?.kind ?? 'burst', testOf.get(id)?.unit)(value),
     };
   }
 }

@@ -1,11 +1,12 @@
 import { Injectable } from '@nestjs/common';
-import type { GradeFacts, Requirement } from '@eurhythm/core/progress';
+import { hasTrained, type GradeFacts, type Requirement } from '@eurhythm/core/progress';
 import { groupBy } from '@eurhythm/core/units';
-import { and, asc, eq, gte, inArray, max, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, isNull, max, ne, sql } from 'drizzle-orm';
 import type { Database } from '../store/database.ts';
-import { attempts, gradings, roundResults, runs, shownMarks, tests } from '../store/schema.ts';
+import { attempts, gradings, shownMarks, tests } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { TRIAL_VALUE } from '../assessments/trialValue.ts';
+import { AttendanceService, type ClassesByFighter } from './attendance.service.ts';
 import { daySql, weeksBefore } from './days.ts';
 import { SetsService } from './sets.service.ts';
 
@@ -18,6 +19,7 @@ export class GradeFactsService {
   constructor(
     @InjectDatabase() private readonly database: Database,
     private readonly sets: SetsService,
+    private readonly attendance: AttendanceService,
   ) {}
 
   /** The facts of some that these requirements ask for; everybody who is asked for is in it. */
@@ -32,28 +34,26 @@ export class GradeFactsService {
     const weeks = requirements.flatMap((one) => ('count' in one ? [one.weeks] : []));
     const counted = weeksBefore(now, Math.max(0, ...weeks));
     const ids = [...fighterIds];
-    const [clean, trials, rounds, shown, graded] = await Promise.all([
+    const [clean, trials, classes, shown, graded] = await Promise.all([
       requirements.some(({ kind }) => kind === 'combo') ? this.sets.of(ids, since, { onlyClean: true }) : [],
       this.trials(ids, testIds, since),
-      weeks.length === 0 ? [] : this.rounds(ids, counted),
+      weeks.length === 0 ? (new Map() as ClassesByFighter) : this.attendance.classesOf(ids, counted),
       this.database.select().from(shownMarks).where(inArray(shownMarks.fighterId, ids)),
       this.database
         .select({ fighterId: gradings.fighterId, day: max(gradings.day) })
         .from(gradings)
-        .where(and(inArray(gradings.fighterId, ids), eq(gradings.passed, true)))
+        .where(and(inArray(gradings.fighterId, ids), eq(gradings.passed, true), isNull(gradings.withdrawn)))
         .groupBy(gradings.fighterId),
     ]);
     const own = {
       clean: groupBy(clean, ({ fighterId }) => fighterId),
       trials: groupBy(trials, ({ fighterId }) => fighterId),
-      rounds: groupBy(rounds, ({ fighterId }) => fighterId),
       shown: groupBy(shown, ({ fighterId }) => fighterId),
     };
     const gradedOn = new Map(graded.map(({ fighterId, day }) => [fighterId, day]));
     return new Map(
       ids.map((id): [string, GradeFacts] => {
-        const marks = own.rounds.get(id) ?? [];
-        const classes = new Map(marks.map(({ runId, day }) => [runId, day]));
+        const trained = (classes.get(id) ?? []).filter(hasTrained);
         return [
           id,
           {
@@ -61,8 +61,8 @@ export class GradeFactsService {
               leads.map((lead) => ({ comboId, bpm, lead, day })),
             ),
             trials: own.trials.get(id) ?? [],
-            rounds: marks.filter(({ done }) => done === 'finished').map(({ day }) => day),
-            sessions: [...classes.values()],
+            rounds: trained.flatMap(({ day, finished }) => Array.from({ length: finished }, () => day)),
+            sessions: trained.map(({ day }) => day),
             shown: own.shown.get(id) ?? [],
             gradedOn: gradedOn.get(id) ?? null,
           },
@@ -94,26 +94,5 @@ export class GradeFactsService {
         ),
       )
       .orderBy(asc(attempts.at));
-  }
-
-  /** Rounds of classes that were done, in part or to their end. */
-  private rounds(ids: string[], since: Date) {
-    return this.database
-      .select({
-        fighterId: roundResults.fighterId,
-        runId: roundResults.runId,
-        done: roundResults.done,
-        day: daySql(runs.startedAt),
-      })
-      .from(roundResults)
-      .innerJoin(runs, eq(roundResults.runId, runs.id))
-      .where(
-        and(
-          inArray(roundResults.fighterId, ids),
-          gte(runs.startedAt, since),
-          inArray(roundResults.done, ['finished', 'part']),
-        ),
-      )
-      .orderBy(asc(runs.startedAt));
   }
 }

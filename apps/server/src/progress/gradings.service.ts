@@ -1,13 +1,22 @@
-import { ConflictException, Injectable, UnprocessableEntityException } from '@nestjs/common';
-import type { GradingView, SignGradeDto } from '@eurhythm/contract';
+import {
+  ConflictException,
+  Injectable,
+  NotFoundException,
+  UnprocessableEntityException,
+} from '@nestjs/common';
+import { gradeBelow, openInSheet } from '@eurhythm/core/progress';
+import type { FighterView, GradingView, SignGradeDto, WithdrawGradeDto } from '@eurhythm/contract';
 import { desc, eq } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { refuseField } from '../http/refuse.ts';
 import type { Database } from '../store/database.ts';
-import { gradings } from '../store/schema.ts';
+import { fighters, gradings } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { GradeChecksService } from './gradeChecks.service.ts';
+
+type Row = typeof gradings.$inferSelect;
 
 /** Sheets of grades that a coach signed, and with them the history of everybody's grades. */
 @Injectable()
@@ -16,20 +25,22 @@ export class GradingsService {
     @InjectDatabase() private readonly database: Database,
     private readonly fighters: FightersService,
     private readonly gym: GymService,
+    private readonly checks: GradeChecksService,
   ) {}
 
   /** Of one fighter, newest first. */
-  of(fighterId: string): Promise<GradingView[]> {
-    return this.database
+  async of(fighterId: string): Promise<GradingView[]> {
+    const rows = await this.database
       .select()
       .from(gradings)
       .where(eq(gradings.fighterId, fighterId))
       .orderBy(desc(gradings.day), desc(gradings.id));
+    return rows.map(gradingView);
   }
 
   /**
-   * Keeps a signed sheet; who passed has the grade from then on. The same again changes nothing. @throws 409 for another sheet under
-   * the same id: what is signed stays as it was.
+   * Keeps a signed sheet; who passed has the grade from then on. What is open has to be signed with a reason. The same again changes
+   * nothing. @throws 409 for another sheet under the same id: what is signed stays as it was.
    */
   async sign(id: string, sheet: SignGradeDto): Promise<GradingView> {
     const { grades } = await this.gym.gym();
@@ -37,16 +48,68 @@ export class GradingsService {
     if (!grade) throw refuseField('gradeId', 'This grade does not exist.');
     const [fighter] = await this.fighters.some([sheet.fighterId]);
     if (!fighter) throw new UnprocessableEntityException('This fighter is not in the gym.');
-    const row = { id, ...sheet, secondExaminer: sheet.secondExaminer ?? '', grade: grade.name };
+    const { secondExaminer = '', reason = '' } = sheet;
+    const signed = { id, ...sheet, secondExaminer, reason, grade: grade.name };
+    const [before] = await this.database.select().from(gradings).where(eq(gradings.id, id));
+    if (!before) await this.mustBeWhole(sheet, fighter);
     await this.database.transaction(async (tx) => {
-      const [before] = await tx.select().from(gradings).where(eq(gradings.id, id)).for('update');
-      if (before) {
-        if (isDeepStrictEqual(JSON.parse(JSON.stringify(before)), JSON.parse(JSON.stringify(row)))) return;
+      const [kept] = await tx.select().from(gradings).where(eq(gradings.id, id)).for('update');
+      if (kept) {
+        const { previousGradeId: _, withdrawn: __, ...asSigned } = kept;
+        if (isDeepStrictEqual(plain(asSigned), plain(signed))) return;
         throw new ConflictException('This sheet is signed already, and stays as it was. Sign a new one.');
       }
-      await tx.insert(gradings).values({ ...row, lines: sheet.lines.map((line) => ({ ...line })) });
+      const lines = sheet.lines.map((line) => ({ ...line }));
+      await tx.insert(gradings).values({ ...signed, lines, previousGradeId: fighter.gradeId });
       if (sheet.passed) await this.fighters.promote(tx, sheet.fighterId, sheet.gradeId);
     });
     return (await this.of(sheet.fighterId)).find((each) => each.id === id)!;
   }
+
+  /** A grade that was passed is taken back, and with it goes the grade itself; who did so, when and why stays in the history. */
+  async withdraw(id: string, { by, day, reason }: WithdrawGradeDto): Promise<GradingView> {
+    const { grades } = await this.gym.gym();
+    const fighterId = await this.database.transaction(async (tx) => {
+      const [sheet] = await tx.select().from(gradings).where(eq(gradings.id, id)).for('update');
+      if (!sheet) throw new NotFoundException('There is no such sheet.');
+      if (!sheet.passed)
+        throw new ConflictException('This sheet gave no grade, so there is none to take back.');
+      const withdrawn = { by, day, reason };
+      if (sheet.withdrawn !== null) {
+        if (isDeepStrictEqual(plain(sheet.withdrawn), withdrawn)) return sheet.fighterId;
+        throw new ConflictException('This grade was taken back already.');
+      }
+      await tx.update(gradings).set({ withdrawn }).where(eq(gradings.id, id));
+      const [fighter] = await tx.select().from(fighters).where(eq(fighters.id, sheet.fighterId));
+      // Who has another grade by now keeps it.
+      // Sheets of earlier releases do not say which grade was before; then it is the one below.
+      const previous = sheet.previousGradeId ?? gradeBelow(grades, sheet.gradeId)?.id ?? null;
+      if (fighter?.gradeId === sheet.gradeId && previous !== null)
+        await this.fighters.promote(tx, sheet.fighterId, previous);
+      return sheet.fighterId;
+    });
+    return (await this.of(fighterId)).find((each) => each.id === id)!;
+  }
+
+  /** @throws 422 at the reason where something is open and nobody says why it is passed all the same */
+  private async mustBeWhole(
+    { passed, gradeId, lines, secondExaminer = '', reason = '' }: SignGradeDto,
+    fighter: FighterView,
+  ): Promise<void> {
+    if (!passed || reason.trim() !== '') return;
+    const [check] = await this.checks.of([fighter], new Date());
+    const unmet = check?.gradeId === gradeId ? check.lines.filter(({ isMet }) => !isMet) : [];
+    const open = openInSheet(
+      { lines, secondExaminer },
+      unmet.map(({ asked }) => asked),
+    );
+    if (open.length > 0)
+      throw refuseField('reason', `${open.join(' ')} Say why you pass it anyway; the reason is kept.`);
+  }
+}
+
+const plain = (value: object): unknown => JSON.parse(JSON.stringify(value));
+
+function gradingView({ previousGradeId: _, withdrawn, ...row }: Row): GradingView {
+  return { ...row, withdrawn: withdrawn ?? null };
 }

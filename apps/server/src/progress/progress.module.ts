@@ -18,6 +18,10 @@ import {
   MemoryList,
   PaceList,
   QuestionList,
+  RegisterQuery,
+  RegisterView,
+  ReportList,
+  ReportQuery,
   RequirementsList,
   RequirementsView,
   SaveGoalDto,
@@ -28,6 +32,7 @@ import {
   GoalReportedDto,
   VolumeView,
   WhoQuery,
+  WithdrawGradeDto,
 } from '@eurhythm/contract';
 import { CombosModule } from '../combos/combos.module.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
@@ -48,6 +53,7 @@ import { GradingsService } from './gradings.service.ts';
 import { MemoryService } from './memory.service.ts';
 import { PaceService } from './pace.service.ts';
 import { QuestionsService } from './questions.service.ts';
+import { ReportsService } from './reports.service.ts';
 import { RequirementsService } from './requirements.service.ts';
 import { SetsService } from './sets.service.ts';
 import { TemposService } from './tempos.service.ts';
@@ -67,6 +73,7 @@ class ProgressController {
     private readonly who: FightersService,
     private readonly volumes: VolumeService,
     private readonly attendance: AttendanceService,
+    private readonly reports: ReportsService,
   ) {}
 
   /** Whether trials after something are really better than those before it. */
@@ -116,6 +123,21 @@ class ProgressController {
         new Date(),
       ),
     };
+  }
+
+  /** A page about each of some, of a grade, or of all who may train: what was trained, what changed for sure, what comes next. */
+  @Get('progress/reports')
+  @answers(ReportList)
+  async reported(@Query() query: ReportQuery): Promise<ReportList> {
+    return { items: await this.reports.of(query) };
+  }
+
+  /** Who was in which class of a month. */
+  @Get('progress/register')
+  @answers(RegisterView)
+  async register(@Query() { month, gradeId }: RegisterQuery): Promise<RegisterView> {
+    const who = (await this.who.all()).filter((each) => gradeId === undefined || each.gradeId === gradeId);
+    return this.attendance.register(month, who);
   }
 
   /** What the log asks the coach today. */
@@ -211,6 +233,13 @@ class GradeChecksController {
   sign(@Param('id', OwnId) id: string, @Body() body: SignGradeDto): Promise<GradingView> {
     return this.gradings.sign(id, body);
   }
+
+  /** Takes a passed grade back, with who, when and why. */
+  @Put('gradings/:id/withdrawn')
+  @answers(GradingView)
+  withdraw(@Param('id', OwnId) id: string, @Body() body: WithdrawGradeDto): Promise<GradingView> {
+    return this.gradings.withdraw(id, body);
+  }
 }
 
 @AllowRoles('coach')
@@ -264,7 +293,8 @@ class GoalsController {
     ClassProgressService,
     QuestionsService,
     VolumeService,
+    ReportsService,
   ],
-  exports: [MemoryService, TemposService, PaceService],
+  exports: [MemoryService, TemposService, PaceService, AttendanceService],
 })
 export class ProgressModule {}

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { neglectedLead, testsDue, type limbShares } from '@eurhythm/core/progress';
+import { neglectedLead, standTogether, testsDue, type limbShares } from '@eurhythm/core/progress';
+import { ofSide } from '@eurhythm/core/speed';
 import { groupBy } from '@eurhythm/core/units';
 import type { CourseView, EvennessView, FighterView, QuestionView } from '@eurhythm/contract';
 import { differenceInCalendarDays } from 'date-fns';
@@ -73,6 +74,7 @@ export class QuestionsService {
         ),
       })),
     );
+    const stand = standingIn(ofEach);
     return [
       ...reached.flatMap(({ fighter, goals }) =>
         goals.map(({ id: goalId, title, sentence }) => ({
@@ -80,8 +82,8 @@ export class QuestionsService {
           goalId,
         })),
       ),
-      ...few(changed(ofEach, 'faster')),
-      ...few(changed(ofEach, 'slower')),
+      ...few(changed(ofEach, stand, 'faster')),
+      ...few(changed(ofEach, stand, 'slower')),
       ...few(awayFor(who, attendance, now)),
       ...few(leadsBehind(ofEach)),
       ...leadLeftOut(sets, who),
@@ -113,18 +115,25 @@ type Each = readonly {
   readonly leads: readonly EvennessView[];
 }[];
 
+/** The comparisons of the last month that may stand in one list: everybody in every test is asked about at once. */
+const standingIn = (ofEach: Each): ReadonlySet<CourseView> =>
+  standTogether(
+    ofEach.flatMap(({ courses }) => courses),
+    ({ month }) => month?.chance ?? null,
+  );
+
 /** Who really changed in the last month, by the test in which it shows most; the most first. */
-function changed(ofEach: Each, verdict: 'faster' | 'slower'): QuestionView[] {
+function changed(ofEach: Each, stand: ReadonlySet<CourseView>, verdict: 'faster' | 'slower'): QuestionView[] {
   return ofEach
     .flatMap(({ fighter, courses }) => {
       const [most] = courses
-        .filter(({ month }) => month?.verdict === verdict)
+        .filter((each) => stand.has(each) && each.month?.verdict === verdict)
         .sort((a, b) => sizeOf(b) - sizeOf(a));
       return most ? [{ fighter, most }] : [];
     })
     .sort((a, b) => sizeOf(b.most) - sizeOf(a.most))
     .map(({ fighter, most }) => {
-      const sentence = `${most.title}, ${most.lead} lead. ${most.month!.sentence}`;
+      const sentence = `${ofSide(most.title, most.lead, most.sides)}. ${most.month!.sentence}`;
       // Whether a fall is real shows when it is tried again.
       return verdict === 'faster'
         ? about(fighter, 'improved', sentence, 'See the trials', '')
@@ -138,9 +147,15 @@ function changed(ofEach: Each, verdict: 'faster' | 'slower'): QuestionView[] {
 /** Whose lead is behind, by the test in which it is most; the most first. */
 function leadsBehind(ofEach: Each): QuestionView[] {
   const size = ({ percent }: { readonly percent: number }): number => Math.abs(percent);
+  const stand = standTogether(
+    ofEach.flatMap(({ leads }) => leads),
+    ({ chance }) => chance,
+  );
   return ofEach
     .flatMap(({ fighter, leads }) => {
-      const [worst] = leads.filter(({ behind }) => behind !== null).sort((a, b) => size(b) - size(a));
+      const [worst] = leads
+        .filter((each) => each.behind !== null && stand.has(each))
+        .sort((a, b) => size(b) - size(a));
       return worst ? [{ fighter, worst }] : [];
     })
     .sort((a, b) => size(b.worst) - size(a.worst))

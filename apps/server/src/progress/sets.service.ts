@@ -14,6 +14,7 @@ export interface MarkedSet {
   readonly quality: SetQuality | null;
   /** The leads from which it was done. */
   readonly leads: readonly ('left' | 'right')[];
+  /** Of the class. */
   readonly day: string;
 }
 
@@ -22,11 +23,14 @@ export interface MarkedSet {
 export class SetsService {
   constructor(@InjectDatabase() private readonly database: Database) {}
 
-  /** The marked rounds with combos of some since an instant, the oldest first: each with the combos of the own group. */
+  /**
+   * The rounds with combos of some since an instant whose quality was marked, or all that were done, the oldest first: each with the
+   * combos of the own group.
+   */
   async of(
     fighterIds: readonly string[],
     since: Date,
-    { onlyClean = false }: { onlyClean?: boolean } = {},
+    { onlyClean = false, alsoUnjudged = false }: { onlyClean?: boolean; alsoUnjudged?: boolean } = {},
   ): Promise<MarkedSet[]> {
     if (fighterIds.length === 0) return [];
     const group = sql`coalesce(${runs.groupOf}->>${roundResults.fighterId}, '')`;
@@ -42,7 +46,7 @@ export class SetsService {
         plan: sql<
           string | null
         >`${runs.rounds}->${roundResults.round}->'blocks'->${runRoundCombos.block}->>'leadPlan'`,
-        day: daySql(roundResults.at),
+        day: daySql(runs.startedAt),
       })
       .from(roundResults)
       .innerJoin(runs, eq(roundResults.runId, runs.id))
@@ -58,7 +62,7 @@ export class SetsService {
         and(
           inArray(roundResults.fighterId, [...fighterIds]),
           gte(roundResults.at, since),
-          isNotNull(roundResults.quality),
+          alsoUnjudged ? undefined : isNotNull(roundResults.quality),
           inArray(roundResults.done, ['finished', 'part']),
           onlyClean ? eq(roundResults.quality, 'clean') : undefined,
           // The combos of the own group, where it has any in this block; else those of everybody.

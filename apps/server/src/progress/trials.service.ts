@@ -1,6 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import type { Better, CourseTrial, TypicalError } from '@eurhythm/core/progress';
-import type { Measured, TrialKind } from '@eurhythm/core/speed';
+import {
+  worthwhileOf,
+  type Better,
+  type CourseTrial,
+  type DaySpread,
+  type TypicalError,
+  type Worthwhile,
+} from '@eurhythm/core/progress';
+import type { Measured, TestSides, TrialKind } from '@eurhythm/core/speed';
 import { and, asc, desc, eq, gte, inArray, ne, sql } from 'drizzle-orm';
 import type { Database } from '../store/database.ts';
 import { attempts, tests } from '../store/schema.ts';
@@ -15,7 +22,13 @@ export interface TestTrials {
   readonly testId: string;
   readonly title: string;
   readonly kind: TrialKind;
+  readonly unit: string | null;
+  /** Of a burst. */
+  readonly seconds: number;
+  readonly sides: TestSides | null;
   readonly better: Better;
+  /** A change below it is of no use. */
+  readonly worthwhile: Worthwhile;
   readonly lead: 'left' | 'right';
   /** The oldest first. */
   readonly trials: readonly CourseTrial[];
@@ -24,8 +37,14 @@ export interface TestTrials {
 /** A trial as the database puts it together: seconds of the epoch, what it came to, how it was counted. */
 type TrialTuple = readonly [at: number, value: number, measured: Measured];
 
-/** Typical errors by `errorKey`. */
-type Errors = ReadonlyMap<string, TypicalError>;
+/** How much trials of a day differ over the gym, and how much days do beyond that; null where nobody repeated either. */
+export interface GymError {
+  readonly trial: TypicalError | null;
+  readonly days: DaySpread | null;
+}
+
+/** By `errorKey`. */
+export type GymErrors = ReadonlyMap<string, GymError>;
 
 /** Trials as they were read; the same ones as long as none of them is another one. */
 type Row = Pick<TestTrials, 'fighterId' | 'testId' | 'lead' | 'trials'>;
@@ -98,8 +117,18 @@ export class TrialsService {
     if (this.recent.size > MOST_KEPT) this.recent.delete(this.recent.keys().next().value!);
     const known = new Map((await this.database.select().from(tests)).map((test) => [test.id, test]));
     return rows.map((of) => {
-      const { title, kind, direction: better } = known.get(of.testId)!;
-      return { ...of, title, kind, better };
+      const test = known.get(of.testId)!;
+      const { title, kind, unit, seconds, sides, direction: better } = test;
+      return {
+        ...of,
+        title,
+        kind,
+        unit,
+        seconds,
+        sides,
+        better,
+        worthwhile: worthwhileOf(test, test.worthwhile),
+      };
     });
   }
 
@@ -125,10 +154,10 @@ export class TrialsService {
   }
 
   /** The errors that were worked out last, for which day and revision. */
-  private kept: { readonly from: string; readonly errors: Errors } | null = null;
+  private kept: { readonly from: string; readonly errors: GymErrors } | null = null;
 
   /** The typical error of every test and way of counting over the gym, by `errorKey`. */
-  async gymErrors(now: Date): Promise<Errors> {
+  async gymErrors(now: Date): Promise<GymErrors> {
     const from = `${dayOf(now)} ${await revisionOfGym(this.database)}`;
     if (this.kept?.from === from) return this.kept.errors;
     const errors = await this.readErrors(now);
@@ -136,15 +165,18 @@ export class TrialsService {
     return errors;
   }
 
-  private async readErrors(now: Date): Promise<Errors> {
-    const day = localDay(attempts.at);
+  private async readErrors(now: Date): Promise<GymErrors> {
     const days = this.database.$with('days').as(
       this.database
         .select({
           testId: attempts.testId,
           measured: attempts.measured,
-          beyond: sql<number>`count(*) - 1`.as('beyond'),
-          spread: sql<number>`var_samp(${TRIAL_VALUE})`.as('spread'),
+          fighterId: attempts.fighterId,
+          lead: attempts.lead,
+          day: sql<Date>`${localDay(attempts.at)}`.as('of_day'),
+          trials: sql<number>`count(*)`.as('trials'),
+          middle: sql<number>`avg(${TRIAL_VALUE})`.as('middle'),
+          spread: sql<number | null>`var_samp(${TRIAL_VALUE})`.as('spread'),
         })
         .from(attempts)
         .innerJoin(tests, eq(attempts.testId, tests.id))
@@ -155,27 +187,66 @@ export class TrialsService {
             sql`${TRIAL_VALUE} is not null`,
           ),
         )
-        .groupBy(attempts.testId, attempts.measured, attempts.fighterId, attempts.lead, day)
+        .groupBy(attempts.testId, attempts.measured, attempts.fighterId, attempts.lead, sql`of_day`)
         // A day on which one trial is three times another has a slip in it, and says nothing of the error.
-        .having(sql`count(*) > 1 and max(${TRIAL_VALUE}) <= 3 * min(${TRIAL_VALUE})`),
+        .having(sql`max(${TRIAL_VALUE}) <= 3 * min(${TRIAL_VALUE})`),
     );
+    const windows = this.database.$with('windows').as(
+      this.database
+        .select({
+          testId: days.testId,
+          measured: days.measured,
+          window: sql<number>`floor(extract(epoch from ${days.day}) / ${WINDOW_SECONDS})`.as('of_window'),
+          beyond: sql<number>`sum(${days.trials} - 1)`.as('beyond'),
+          squares: sql<number>`sum((${days.trials} - 1) * coalesce(${days.spread}, 0))`.as('squares'),
+          days: sql<number>`count(*)`.as('days'),
+          daySquares: sql<number>`coalesce((count(*) - 1) * var_samp(${days.middle}), 0)`.as('day_squares'),
+          shares: sql<number>`sum(1.0 / ${days.trials})`.as('shares'),
+        })
+        .from(days)
+        .groupBy(days.testId, days.measured, days.fighterId, days.lead, sql`of_window`),
+    );
+    const several = sql`filter (where ${windows.days} > 1)`;
     const rows = await this.database
-      .with(days)
+      .with(days, windows)
       .select({
-        testId: days.testId,
-        measured: days.measured,
-        degreesOfFreedom: sql<number>`sum(${days.beyond})`.mapWith(Number),
-        variance: sql<number>`sum(${days.beyond} * ${days.spread}) / sum(${days.beyond})`.mapWith(Number),
+        testId: windows.testId,
+        measured: windows.measured,
+        beyond: sql<number>`sum(${windows.beyond})`.mapWith(Number),
+        squares: sql<number>`sum(${windows.squares})`.mapWith(Number),
+        daysBeyond: sql<number>`coalesce(sum(${windows.days} - 1) ${several}, 0)`.mapWith(Number),
+        daySquares: sql<number>`coalesce(sum(${windows.daySquares}) ${several}, 0)`.mapWith(Number),
+        share:
+          sql<number>`coalesce(sum(${windows.shares}) ${several} / sum(${windows.days}) ${several}, 1)`.mapWith(
+            Number,
+          ),
       })
-      .from(days)
-      .groupBy(days.testId, days.measured);
-    return new Map(
-      rows.map(({ testId, measured, degreesOfFreedom, variance }) => [
-        errorKey(testId, measured),
-        { error: Math.sqrt(variance), degreesOfFreedom },
-      ]),
-    );
+      .from(windows)
+      .groupBy(windows.testId, windows.measured);
+    return new Map(rows.map((row) => [errorKey(row.testId, row.measured), gymError(row)]));
   }
+}
+
+/** Over four weeks the level of a fighter stays about the same. */
+const WINDOW_SECONDS = 28 * 86_400;
+
+interface ErrorSums {
+  readonly beyond: number;
+  readonly squares: number;
+  readonly daysBeyond: number;
+  readonly daySquares: number;
+  /** The mean of one over the trials of a day. */
+  readonly share: number;
+}
+
+function gymError({ beyond, squares, daysBeyond, daySquares, share }: ErrorSums): GymError {
+  const ofTrials = beyond > 0 ? squares / beyond : null;
+  const trial = ofTrials === null ? null : { error: Math.sqrt(ofTrials), degreesOfFreedom: beyond };
+  const days =
+    daysBeyond > 0 && ofTrials !== null
+      ? { variance: Math.max(0, daySquares / daysBeyond - share * ofTrials), degreesOfFreedom: daysBeyond }
+      : null;
+  return { trial, days };
 }
 
 export const errorKey = (testId: string, measured: Measured): string => `${testId} ${measured}`;

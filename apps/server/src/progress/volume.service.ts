@@ -29,7 +29,7 @@ import { MovesService } from '../moves/moves.service.ts';
 import type { Database } from '../store/database.ts';
 import { roundResults, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
-import { dayOf, weeksBefore } from './days.ts';
+import { dayOf, firstDayOf, weeksBefore } from './days.ts';
 
 /** A season: half a year. */
 const WEEKS = 26;
@@ -64,8 +64,11 @@ export class VolumeService {
   async of(fighterId: string, now = new Date()): Promise<VolumeView> {
     await this.fighters.one(fighterId);
     const rounds = await this.roundsOf(fighterId, weeksBefore(now, WEEKS));
+    const from = firstDayOf(now, WEEKS);
     return volumeByWeek(
-      rounds.map(({ strikes, ...round }) => ({ ...round, planned: strikes.limbs })),
+      rounds
+        .filter(({ day }) => day >= from)
+        .map(({ strikes, ...round }) => ({ ...round, planned: strikes.limbs })),
       dayOf(now),
     );
   }
@@ -134,12 +137,12 @@ export class VolumeService {
       );
     const byRun = groupBy(marks, ({ runId }) => runId);
     const [held, ground] = await Promise.all([this.held([...byRun.keys()]), this.ground()]);
-    return [...held].flatMap(([run, { lead, rounds, groupOf }]) =>
+    return [...held].flatMap(([run, { lead, rounds, groupOf, startedAt }]) =>
       byRun.get(run)!.flatMap((mark) => {
         const round = rounds[mark.round];
         if (!round) return [];
         const strikes = this.strikesOf(round, mark.lead ?? lead, groupOf[fighterId] ?? '', ground);
-        return [{ run, day: dayOf(mark.at), strikes, share: shareDone(mark, workSeconds(round)) }];
+        return [{ run, day: dayOf(startedAt), strikes, share: shareDone(mark, workSeconds(round)) }];
       }),
     );
   }
@@ -149,7 +152,13 @@ export class VolumeService {
       ids.length === 0
         ? []
         : await this.database
-            .select({ id: runs.id, lead: runs.lead, rounds: runs.rounds, groupOf: runs.groupOf })
+            .select({
+              id: runs.id,
+              lead: runs.lead,
+              rounds: runs.rounds,
+              groupOf: runs.groupOf,
+              startedAt: runs.startedAt,
+            })
             .from(runs)
             .where(inArray(runs.id, [...new Set(ids)]));
     return new Map(rows.map((row) => [row.id, row]));

@@ -28,12 +28,12 @@ export class SheetsService {
   /** Keeps the sheet as it is now; the same request again changes nothing. */
   async save(
     sessionId: string,
-    { present, size, rotations }: SaveSheetDto,
+    { present, size, rotations, callsNames = false }: SaveSheetDto,
     basedOn?: number,
   ): Promise<SheetView> {
     await this.sessions.one(sessionId);
     await this.mustKnow(present);
-    const sheet = { present, size, rotations };
+    const sheet = { present, size, rotations, ...(callsNames ? { callsNames } : {}) };
     return saveVersioned(this.database, classSheets, {
       key: 'sessionId',
       id: sessionId,

@@ -20,10 +20,11 @@ class SoundCheckController {
     return this.check.voice();
   }
 
+  /** What is mistaken for what; asked again until all calls were listened to. */
   @Get('check')
   @answers(SoundCheckView)
-  alike(): Promise<SoundCheckView> {
-    return this.check.alike();
+  heard(): Promise<SoundCheckView> {
+    return this.check.check();
   }
 
   /** The clip of any short text, to be listened to. */

@@ -1,27 +1,38 @@
-import { Injectable } from '@nestjs/common';
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import {
   ROUND_CALLS,
   clipLibrary,
   comboForms,
   numberWord,
   slowestClip,
-  soundAlike,
   vocabularyOf,
+  wordsInstead,
 } from '@eurhythm/core/calls';
-import type { CallGroup, SayQuery, SoundCheckView, SpokenClipView, VoiceView } from '@eurhythm/contract';
+import {
+  DEFAULT_VOICE,
+  type CallGroup,
+  type SayQuery,
+  type SoundCheckView,
+  type SpokenClipView,
+  type VoiceView,
+} from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { refuseField } from '../http/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import { SessionsService } from '../sessions/sessions.service.ts';
+import type { BundledClip } from '../voice/bundledClips.ts';
 import { OwnCallsService } from '../voice/ownCalls.service.ts';
 import { VoiceService } from '../voice/voice.service.ts';
+import { Listener } from './listener.ts';
 
 const NUMBERS = new Set(Array.from({ length: 100 }, (_, n) => numberWord(n)));
 
 /** What the gym calls, how it sounds, and what can be mistaken for what. */
 @Injectable()
-export class SoundCheckService {
+export class SoundCheckService implements OnModuleDestroy {
+  private readonly listener = new Listener();
+
   constructor(
     private readonly moves: MovesService,
     private readonly combos: CombosService,
@@ -58,23 +69,37 @@ export class SoundCheckService {
     return { calls: [...groups].map(([text, group]) => ({ text, group, own: ownOf.get(text) ?? null })) };
   }
 
-  /** The short calls of this gym's book that sound alike. */
-  async alike(): Promise<SoundCheckView> {
-    const [book, { school }] = await Promise.all([this.moves.book(), this.gym.gym()]);
-    const short = [
-      ...[...book.numbers.keys()].map(numberWord),
-      ...[...book.moves.values()].map((move) => move.say.short),
-      'switch',
-    ];
-    const spoken = await Promise.all(
-      [...new Set(short)].map((text) => this.voices.say(text, school.voice, 1, school.voiceSound)),
-    );
-    const forms = spoken.flatMap((clip) => (clip ? [{ text: clip.text, phones: clip.phones }] : []));
-    return { alike: soundAlike(forms).map(({ a, b }) => ({ a, b })) };
+  /** What a listener in a loud hall makes out of all that this gym calls; he begins when he is asked for, and goes on by himself. */
+  async check(): Promise<SoundCheckView> {
+    const [book, { school }, { calls }] = await Promise.all([
+      this.moves.book(),
+      this.gym.gym(),
+      this.voice(),
+    ]);
+    const { voice, voiceSound } = school;
+    // The shorter a call the sooner it is mistaken, and the sooner it is listened to.
+    const texts = calls.map(({ text }) => text).sort((a, b) => a.length - b.length);
+    const recorded = clipLibrary(voice === 'own' ? await this.own.clips(texts, voiceSound) : []);
+    const say = (text: string): Promise<BundledClip | null> =>
+      this.voices.say(text, voice, 1, voiceSound, { isUrgent: false });
+    return this.listener.listen({
+      key: JSON.stringify([voice, voiceSound, texts.map((text) => [text, slowestClip(recorded, text)?.id])]),
+      texts,
+      spoken: async (text) => {
+        const clip = slowestClip(recorded, text) ?? (await say(text));
+        return clip && { text, wav: this.voices.file(clip.id) };
+      },
+      phones: async (word) => (await say(word))?.phones ?? null,
+      instead: (text) => wordsInstead(text, book),
+    });
+  }
+
+  onModuleDestroy(): void {
+    this.listener.stop();
   }
 
   /** The clip of any text; one of a bundled voice with its phones. */
-  async say({ text, voice = 'slt', rate = 1, sound: wanted }: SayQuery): Promise<SpokenClipView> {
+  async say({ text, voice = DEFAULT_VOICE, rate = 1, sound: wanted }: SayQuery): Promise<SpokenClipView> {
     const sound = wanted ?? (await this.gym.gym()).school.voiceSound;
     const recorded = voice === 'own' ? await this.voices.clips([text], { voice, slowest: rate, sound }) : [];
     const clip =

@@ -2,12 +2,13 @@ import { createHash } from 'node:crypto';
 import { phonesOf, plainLetters, type VoiceClip } from '@eurhythm/core/calls';
 import type { VoiceSound } from '@eurhythm/core/sound';
 import type { BundledVoice } from '@eurhythm/contract';
+import { clearerPhones } from './clearerWords.ts';
 import type { ClipFolder } from './clipFolder.ts';
 import type { SpeechRequest } from './fliteWorker.ts';
 import { Synthesiser } from './synthesiser.ts';
 
 /** Raised whenever synthesis, levelling or centring changes, so that old clips are not used any more. */
-const VERSION = 'flite 2.3, shape 3, level 3, phones 1, letters 1';
+const VERSION = 'flite 2.3, shape 3, level 3, phones 2, letters 1';
 
 /** A clip of a bundled voice, with the phones that say it. */
 export interface BundledClip extends VoiceClip {
@@ -43,7 +44,7 @@ export class BundledClips {
     sound: VoiceSound,
     { own, isUrgent = true }: { own?: string | undefined; isUrgent?: boolean } = {},
   ): Promise<BundledClip | null> {
-    const phones = own ?? phonesOf(text);
+    const phones = own ?? phonesOf(text) ?? clearerPhones(text, voice);
     const id = clipId(VERSION, voice, sound, rate, text, ...(own === undefined ? [] : [own]));
     let clip = this.made.get(id);
     if (!clip) {

@@ -25,6 +25,11 @@ export class ClipFolder {
     return readFile(this.file(id, 'wav')).catch(() => null);
   }
 
+  /** Where a file of a clip is, or would be. */
+  file(id: string, ending: 'wav' | 'json'): string {
+    return join(this.path, `${id}.${ending}`);
+  }
+
   async keep(clip: VoiceClip, wav: Uint8Array): Promise<void> {
     await this.write(this.file(clip.id, 'wav'), wav);
     await this.write(this.file(clip.id, 'json'), JSON.stringify(clip));
@@ -35,9 +40,5 @@ export class ClipFolder {
     const part = `${file}.${randomUUID()}.part`;
     await writeFile(part, contents);
     await rename(part, file);
-  }
-
-  private file(id: string, ending: 'wav' | 'json'): string {
-    return join(this.path, `${id}.${ending}`);
   }
 }

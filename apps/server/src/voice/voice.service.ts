@@ -1,14 +1,11 @@
 import { Injectable, NotFoundException, OnModuleDestroy } from '@nestjs/common';
 import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
 import type { VoiceSound } from '@eurhythm/core/sound';
-import type { BundledVoice, VoiceId } from '@eurhythm/contract';
+import { DEFAULT_VOICE, type BundledVoice, type VoiceId } from '@eurhythm/contract';
 import { BundledClips, type BundledClip } from './bundledClips.ts';
 import type { ClipFolder } from './clipFolder.ts';
 import { InjectClips } from './clips.ts';
 import { OwnCallsService } from './ownCalls.service.ts';
-
-/** Says what the coach's own voice has not recorded. */
-const STAND_IN: BundledVoice = 'slt';
 
 /** Which voice speaks, and how slowly at the least. */
 export interface Speaker {
@@ -62,8 +59,19 @@ export class VoiceService implements OnModuleDestroy {
   }
 
   /** One clip of a bundled voice, with its phones. */
-  say(text: string, voice: VoiceId, rate: number, sound: VoiceSound): Promise<BundledClip | null> {
-    return this.bundled.clip(text, bundledOf(voice), rate, sound);
+  say(
+    text: string,
+    voice: VoiceId,
+    rate: number,
+    sound: VoiceSound,
+    { isUrgent }: { isUrgent: boolean } = { isUrgent: true },
+  ): Promise<BundledClip | null> {
+    return this.bundled.clip(text, bundledOf(voice), rate, sound, { isUrgent });
+  }
+
+  /** The WAV file of a clip. */
+  file(id: string): string {
+    return this.folder.file(id, 'wav');
   }
 
   async wav(id: string): Promise<Buffer> {
@@ -78,6 +86,7 @@ function clipOnly({ id, text, rate, seconds, centre }: BundledClip): VoiceClip {
   return { id, text, rate, seconds, centre };
 }
 
+/** What the coach's own voice has not recorded is said by the usual one. */
 function bundledOf(voice: VoiceId): BundledVoice {
-  return voice === 'own' ? STAND_IN : voice;
+  return voice === 'own' ? DEFAULT_VOICE : voice;
 }

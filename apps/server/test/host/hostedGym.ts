@@ -15,7 +15,7 @@ async function hostPort(): Promise<string> {
   if (!existsSync(FOLDER)) {
     mkdirSync(FOLDER);
     const log = openSync(join(FOLDER, 'log'), 'a');
-    spawn(process.execPath, ['--liftoff-only', HOST, FOLDER, String(process.pid)], {
+    spawn(process.execPath, [HOST, FOLDER, String(process.pid)], {
       stdio: ['ignore', log, log],
       detached: true,
     }).unref();

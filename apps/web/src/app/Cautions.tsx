@@ -1,8 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import type { GymView } from '@eurhythm/contract';
 import { FIRST_CAUTION, STANDING_CAUTIONS } from '@eurhythm/contract/cautions';
-import { Button } from '../ui/Button.tsx';
-import { Sheet } from '../ui/Panel.tsx';
+import { Button } from '../ui/buttons/Button.tsx';
+import { Sheet } from '../ui/panels/Panel.tsx';
 import { putRequest } from '../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../sync/queue/subjects.ts';
 import { useWrite } from '../sync/useSync.ts';

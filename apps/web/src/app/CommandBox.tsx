@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
-import { Sheet } from '../ui/Panel.tsx';
+import { Sheet } from '../ui/panels/Panel.tsx';
 import { queries } from '../server/queries.ts';
 
 const ITEM =
@@ -20,6 +20,7 @@ export function CommandBox({ open, onClose }: { open: boolean; onClose: () => vo
     })),
     { name: 'Class progress', to: '/fighters/class' },
     { name: 'Review combos due', to: '/fighters/memory' },
+    { name: 'Tests', to: '/fighters/tests' },
     { name: 'Test day', to: '/fighters/test-day' },
     { name: 'What grades ask for', to: '/gym/requirements' },
     { name: 'Devices of the hall', to: '/gym/devices' },

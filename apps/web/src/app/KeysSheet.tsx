@@ -1,6 +1,6 @@
 import { useLocation } from 'react-router';
-import { Key } from '../ui/Button.tsx';
-import { Sheet } from '../ui/Panel.tsx';
+import { Key } from '../ui/buttons/Button.tsx';
+import { Sheet } from '../ui/panels/Panel.tsx';
 
 const EVERYWHERE = [
   ['Ctrl K', 'command box: go anywhere'],

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { queries } from '../server/queries.ts';
-import { Button } from '../ui/Button.tsx';
+import { Button } from '../ui/buttons/Button.tsx';
 import { fetchAhead, keepApplication } from './worksAlone.ts';
 
 /** Keeps the application and the next class in the browser, and tells when a newer application waits; never during a run. */

@@ -1,16 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, lazy, useMemo, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
-import { Toaster } from 'sonner';
-import { Key } from '../ui/Button.tsx';
+import { Toasts } from '../ui/panels/Toasts.tsx';
+import { Key } from '../ui/buttons/Button.tsx';
 import { CautionsSheet, FirstStartNotice, StandingLine } from './Cautions.tsx';
 import { NewerNotice } from './NewerNotice.tsx';
 import { SyncNotice } from '../sync/SyncNotice.tsx';
 import { queries } from '../server/queries.ts';
 import { Unread } from '../server/Unread.tsx';
-import { useShortcut } from '../ui/useShortcut.ts';
-import { useFocusOnPage } from '../ui/useFocusOnPage.ts';
-import { DatesContext, datesBy } from '../ui/dates.ts';
+import { useShortcut } from '../ui/focus/useShortcut.ts';
+import { useFocusOnPage } from '../ui/focus/useFocusOnPage.ts';
+import { DatesContext, datesBy } from '../ui/fields/dates.ts';
 import { STARTER_DATES } from '@eurhythm/core/units';
 
 // Fetched when they are first asked for: no page needs them to be drawn.
@@ -112,10 +112,7 @@ export function Shell() {
         </Suspense>
         <CautionsSheet open={open === 'cautions'} onClose={() => setOpen(null)} />
         {gym && gym.noticeAcceptedAt === null && <FirstStartNotice />}
-        <Toaster
-          position="bottom-right"
-          toastOptions={{ className: '!bg-ink !text-canvas !border-0 !font-text' }}
-        />
+        <Toasts position="bottom-right" />
       </div>
     </DatesContext>
   );

@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
 import { createBrowserRouter, isRouteErrorResponse, useRouteError } from 'react-router';
-import { ButtonLink } from '../ui/Button.tsx';
+import { ButtonLink } from '../ui/buttons/Button.tsx';
 import { GymData } from '../server/GymData.tsx';
 import { Shell } from './Shell.tsx';
 
@@ -77,6 +77,14 @@ export const router = createBrowserRouter([
             lazy: room(() => import('../rooms/fighters/class/ClassRoom.tsx'), 'ClassRoom'),
           },
           {
+            path: 'fighters/register',
+            lazy: room(() => import('../rooms/fighters/class/RegisterRoom.tsx'), 'RegisterRoom'),
+          },
+          {
+            path: 'fighters/class/reports',
+            lazy: room(() => import('../rooms/fighters/report/ReportRoom.tsx'), 'ClassReportsRoom'),
+          },
+          {
             path: 'fighters/memory',
             lazy: room(() => import('../rooms/fighters/memory/MemoryRoom.tsx'), 'MemoryRoom'),
           },
@@ -91,6 +99,10 @@ export const router = createBrowserRouter([
           {
             path: 'fighters/:id/report',
             lazy: room(() => import('../rooms/fighters/report/ReportRoom.tsx'), 'ReportRoom'),
+          },
+          {
+            path: 'fighters/tests/:testId?',
+            lazy: room(() => import('../rooms/fighters/tests/TestsRoom.tsx'), 'TestsRoom'),
           },
           {
             path: 'gym/requirements/:gradeId?',

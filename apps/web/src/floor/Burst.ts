@@ -1,6 +1,6 @@
 import { BURST_READY, clipIds, type RoundToPlay } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
-import type { ControllerParts } from './controllerState.ts';
+import type { ControllerParts } from './run/controllerState.ts';
 import type { SoundOutput, Player, PlayerEnd } from './player.ts';
 
 /** Sound that stood still for longer than this, while the device slept, has let the fighters strike for longer, too. */

@@ -38,6 +38,7 @@ const round: RoundToPlay = {
   cycles: [],
   findings: [],
   combos: [],
+  workEnds: 60,
   scenes: [],
 };
 

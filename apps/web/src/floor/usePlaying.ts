@@ -3,8 +3,8 @@ import { toast } from 'sonner';
 import type { Seconds } from '@eurhythm/core/units';
 import { clipIds, type RoundToPlay } from '@eurhythm/core/run';
 import { useStable } from '../ui/useStable.ts';
-import { NO_SOUND, makesSound } from './SilentOutput.ts';
-import { AudioOutput } from './AudioOutput.ts';
+import { NO_SOUND, makesSound } from './output/SilentOutput.ts';
+import { AudioOutput } from './output/AudioOutput.ts';
 import { RoundPlayer } from './RoundPlayer.ts';
 
 export interface Playing {

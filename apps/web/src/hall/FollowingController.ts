@@ -13,7 +13,7 @@ import {
 } from '@eurhythm/core/run';
 import type { Seconds } from '@eurhythm/core/units';
 import type { RunEventView } from '@eurhythm/contract';
-import { LOADING, type ControllerState } from '../floor/RunController.ts';
+import { LOADING, type ControllerState } from '../floor/run/RunController.ts';
 
 export interface FollowingParts {
   /** What was done to the run before this device came. */

@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import { BURST_AT_HOME, HOME_LIMITS, type HomeBurst } from '@eurhythm/core/home';
 import type { Lead } from '@eurhythm/core/moves';
-import { Button } from '../ui/Button.tsx';
-import { ChoiceField } from '../ui/Field.tsx';
-import type { RunController } from '../floor/RunController.ts';
+import { Button } from '../ui/buttons/Button.tsx';
+import { ChoiceField } from '../ui/fields/Field.tsx';
+import type { RunController } from '../floor/run/RunController.ts';
 import { BURST_SLEPT, type Burst } from '../floor/Burst.ts';
 import { BurstCount } from '../rooms/floor/burst/BurstCount.tsx';
 import { LEAD_CHOICES } from '../rooms/sessions/choices.ts';

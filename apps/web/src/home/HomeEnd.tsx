@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { HOME_LIMITS, homeCode } from '@eurhythm/core/home';
-import { Button } from '../ui/Button.tsx';
+import { Button } from '../ui/buttons/Button.tsx';
 import type { HomeProps } from './homeProps.ts';
 import { NOTHING_DONE } from './keptAtHome.ts';
 

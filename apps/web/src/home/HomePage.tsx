@@ -1,8 +1,8 @@
 import { useState, useSyncExternalStore } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
-import { useShortcut } from '../ui/useShortcut.ts';
-import { Button, Key } from '../ui/Button.tsx';
-import { NO_SOUND, makesSound } from '../floor/SilentOutput.ts';
+import { useShortcut } from '../ui/focus/useShortcut.ts';
+import { Button, Key } from '../ui/buttons/Button.tsx';
+import { NO_SOUND, makesSound } from '../floor/output/SilentOutput.ts';
 import { Board } from '../rooms/floor/board/Board.tsx';
 import { HomeBurstPane } from './HomeBurstPane.tsx';
 import { HomeEnd } from './HomeEnd.tsx';

@@ -1,7 +1,7 @@
 import { clockText } from '@eurhythm/core/units';
 import { plannedSecondsOf, rungSeconds } from '@eurhythm/core/plan';
-import { Button, Key } from '../ui/Button.tsx';
-import type { RunController } from '../floor/RunController.ts';
+import { Button, Key } from '../ui/buttons/Button.tsx';
+import type { RunController } from '../floor/run/RunController.ts';
 import type { HomeSession } from './homeSession.ts';
 
 interface HomeStartProps {

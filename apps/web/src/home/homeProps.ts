@@ -1,5 +1,5 @@
-import type { RunController } from '../floor/RunController.ts';
-import type { FloorOutput } from '../floor/SilentOutput.ts';
+import type { RunController } from '../floor/run/RunController.ts';
+import type { FloorOutput } from '../floor/output/SilentOutput.ts';
 import type { HomeSession } from './homeSession.ts';
 import type { HomeKeeper } from './keptAtHome.ts';
 

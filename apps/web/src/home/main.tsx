@@ -4,7 +4,7 @@ import { HomePage } from './HomePage.tsx';
 import { readSession } from './homeSession.ts';
 import { HomeKeeper } from './keptAtHome.ts';
 import { openHomeController } from './openHomeController.ts';
-import '../ui/base.css';
+import '../ui/theme/base.css';
 
 const root = createRoot(document.getElementById('root')!);
 

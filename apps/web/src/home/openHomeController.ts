@@ -1,10 +1,10 @@
 import { BURST_AT_HOME } from '@eurhythm/core/home';
 import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import { burstRound, compileToPlay, runState } from '@eurhythm/core/run';
-import { AudioOutput } from '../floor/AudioOutput.ts';
+import { AudioOutput } from '../floor/output/AudioOutput.ts';
 import { RoundPlayer } from '../floor/RoundPlayer.ts';
-import { RunController } from '../floor/RunController.ts';
-import { SilentOutput, makesSound, type FloorOutput } from '../floor/SilentOutput.ts';
+import { RunController } from '../floor/run/RunController.ts';
+import { SilentOutput, makesSound, type FloorOutput } from '../floor/output/SilentOutput.ts';
 import { WakeLock } from '../floor/wakeLock.ts';
 import { callInPage, type HomeSession } from './homeSession.ts';
 import type { HomeKeeper } from './keptAtHome.ts';

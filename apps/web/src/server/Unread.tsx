@@ -1,6 +1,6 @@
 import { useQueryClient, type QueryCache } from '@tanstack/react-query';
 import { useCallback, useSyncExternalStore } from 'react';
-import { Button } from '../ui/Button.tsx';
+import { Button } from '../ui/buttons/Button.tsx';
 
 /**
  * What a page asked for and did not get, and the way to ask again. It stands once, in the frame of all pages; a query whose failure

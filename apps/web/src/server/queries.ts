@@ -9,6 +9,10 @@ import type {
   ComboView,
   DoorView,
   FighterLog,
+  RegisterQuery,
+  RegisterView,
+  ReportQuery,
+  ReportView,
   AttendedWeekView,
   FighterPaceView,
   LifetimeView,
@@ -87,8 +91,13 @@ export const queries = {
   techniques: () =>
     queryOptions({ queryKey: ['techniques'], queryFn: () => get<TechniqueLists>('techniques') }),
   voice: () => queryOptions({ queryKey: ['voice'], queryFn: () => get<VoiceView>('voice') }),
-  soundAlike: () =>
-    queryOptions({ queryKey: ['voice', 'alike'], queryFn: () => get<SoundCheckView>('voice/check') }),
+  /** What is mistaken for what; asked again until everything was listened to. */
+  misheard: () =>
+    queryOptions({
+      queryKey: ['voice', 'check'],
+      queryFn: () => get<SoundCheckView>('voice/check'),
+      refetchInterval: ({ state: { data } }) => (data && !data.isDone ? 1000 : false),
+    }),
   gym: () => queryOptions({ queryKey: ['gym'], queryFn: () => get<GymView>('gym'), staleTime: 60_000 }),
   today: () => queryOptions({ queryKey: ['today'], queryFn: () => get<TodayView>('today') }),
   book: () =>
@@ -129,11 +138,35 @@ export const queries = {
     queryOptions({ queryKey: ['fighters', id, 'fit'], queryFn: () => get<FitView>(`fighters/${id}/fit`) }),
   fighterLog: (id: string) =>
     queryOptions({ queryKey: ['fighters', id, 'log'], queryFn: () => get<FighterLog>(`fighters/${id}/log`) }),
+  /** The rounds behind one of them, to the first. */
+  olderRounds: (id: string, after: string | null) =>
+    queryOptions({
+      queryKey: ['fighters', id, 'log', 'older', after],
+      queryFn: async () => {
+        const rounds: FighterLog['rounds'][number][] = [];
+        for (let next = after; next !== null;) {
+          const page: FighterLog = await get(`fighters/${id}/log${queryOf({ after: next, limit: '200' })}`);
+          rounds.push(...page.rounds);
+          ({ next } = page);
+        }
+        return rounds;
+      },
+    }),
   /** What a log says of one fighter; two dates are held against each other where they are given. */
   fighterProgress: (id: string, between: { from: string; to: string } | null = null) =>
     queryOptions({
       queryKey: ['fighters', id, 'progress', between],
       queryFn: () => get<FighterProgress>(`fighters/${id}/progress${queryOf(between ?? {})}`),
+    }),
+  register: (asked: RegisterQuery) =>
+    queryOptions({
+      queryKey: ['fighters', 'register', asked],
+      queryFn: () => get<RegisterView>(`progress/register${queryOf({ ...asked })}`),
+    }),
+  reports: (asked: ReportQuery) =>
+    queryOptions({
+      queryKey: ['fighters', 'reports', asked],
+      queryFn: () => items<ReportView>(`progress/reports${queryOf({ ...asked })}`),
     }),
   volume: (id: string) =>
     queryOptions({

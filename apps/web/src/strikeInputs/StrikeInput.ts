@@ -6,11 +6,16 @@ import type { Seconds } from '@eurhythm/core/units';
 export const INPUT_KINDS = ['microphone', 'motion', 'sensor', 'pretend'] as const;
 export type InputKind = (typeof INPUT_KINDS)[number];
 
-export const INPUT_NAMES: Readonly<Record<InputKind, string>> = {
+/** In rounds somebody who watches may tap as well; a burst has taps of its own. */
+export const ROUND_INPUT_KINDS = [...INPUT_KINDS, 'taps'] as const;
+export type RoundInputKind = (typeof ROUND_INPUT_KINDS)[number];
+
+export const INPUT_NAMES: Readonly<Record<RoundInputKind, string>> = {
   microphone: 'Microphone',
   motion: 'Motion of this phone',
   sensor: 'Strike sensor',
   pretend: 'Demo source (no one strikes)',
+  taps: 'Taps, by you or the holder',
 };
 
 export interface InputEvents {
@@ -58,7 +63,7 @@ export interface SimulatedWork {
 }
 
 export interface InputWish {
-  readonly kind: InputKind;
+  readonly kind: RoundInputKind;
   /** Keeps the sound too, where it is sound that is heard. */
   readonly keepsSound: boolean;
   /** What a virtual fighter does. */

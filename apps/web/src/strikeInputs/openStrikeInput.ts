@@ -2,6 +2,7 @@ import type { InputEvents, InputWish, StrikeInput } from './StrikeInput.ts';
 import { openMicrophoneInput } from './microphone/microphoneInput.ts';
 import { openMotionInput } from './motionInput.ts';
 import { openSimulatedInput } from './simulatedInput.ts';
+import { openTapInput } from './tapInput.ts';
 import { openSensorInput } from './sensorInput.ts';
 
 /** Opens what is to hear strikes. @throws with a sentence that says why it cannot and what to do. */
@@ -18,6 +19,8 @@ export async function openStrikeInput(
       return openSensorInput(watch, code);
     case 'pretend':
       return openSimulatedInput(watch, pretends);
+    case 'taps':
+      return openTapInput(watch);
     default:
       return kind satisfies never;
   }

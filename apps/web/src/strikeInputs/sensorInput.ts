@@ -9,6 +9,10 @@ const HEAR_PATH = '/api/sensor/hear';
 const SERVER_MS = 4000;
 const SENSOR_MS = 3000;
 const AGAIN_MS = 700;
+const NO_SERVER = 'The server does not answer, so no sensor is heard. Try again in a moment.';
+const NONE_THERE =
+  'No strike sensor is there. Switch it on, or start the simulated one with “npm run sensor”.';
+const SERVER_AWAY = 'The server is away; the sensor is heard again when it comes back.';
 const SENSOR_AWAY = 'The sensor is away; it is heard again when it comes back.';
 
 export const sensorAddress = (path: string, code: string | null): string =>
@@ -49,9 +53,9 @@ export async function openSensorInput(watch: InputEvents, code: string | null = 
       opened.onopen = () => done();
       opened.onmessage = ({ data }: MessageEvent<string>) => take(JSON.parse(data) as SensorNews);
       opened.onclose = () => {
-        fail(new NoSensor('The server does not answer, so no sensor is heard. Try again in a moment.'));
+        fail(new NoSensor(NO_SERVER));
         if (isClosed || socket !== opened) return;
-        away = 'The server is away; the sensor is heard again when it comes back.';
+        away = SERVER_AWAY;
         tell();
         setTimeout(() => !isClosed && void connect().catch(() => {}), AGAIN_MS);
       };
@@ -61,19 +65,8 @@ export async function openSensorInput(watch: InputEvents, code: string | null = 
     socket?.close();
   };
   try {
-    await within(
-      SERVER_MS,
-      connect(),
-      'The server does not answer, so no sensor is heard. Try again in a moment.',
-    );
-    await within(
-      SENSOR_MS,
-      new Promise<void>((done) => {
-        onChosen = done;
-        if (chosen !== null) done();
-      }),
-      'No strike sensor is there. Switch it on, or start the simulated one with “npm run sensor”.',
-    );
+    await within(SERVER_MS, connect(), NO_SERVER);
+    if (chosen === null) await within(SENSOR_MS, new Promise<void>((done) => (onChosen = done)), NONE_THERE);
   } catch (error) {
     close();
     throw error;

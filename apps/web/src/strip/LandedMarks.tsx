@@ -1,5 +1,6 @@
 import type { StrokeLanded } from '@eurhythm/core/speed';
-import type { StripPicture, StripScale } from './stripLayout.ts';
+import type { StripPicture } from './stripPicture.ts';
+import type { StripScale } from './stripScales.ts';
 
 /** So late a strike is drawn this share of a beat behind its pin, whatever the tempo: a tenth of a second is seen from afar. */
 const FULL_OFF = 0.1;

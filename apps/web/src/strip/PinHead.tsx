@@ -1,4 +1,4 @@
-import type { Pin } from './stripLayout.ts';
+import type { Pin } from './stripPicture.ts';
 
 /** Colour by side, and never by colour alone: the rear side's head has a notch cut into it. */
 export function pinColour(pin: Pick<Pin, 'by' | 'side' | 'shape'>): string {

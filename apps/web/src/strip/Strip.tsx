@@ -3,10 +3,13 @@ import type { ClockLimit, Finding, Walk } from '@eurhythm/core/body';
 import type { Lead, MoveBook } from '@eurhythm/core/moves';
 import type { StrokeLanded } from '@eurhythm/core/speed';
 import { PinHead, pinColour } from './PinHead.tsx';
-import { STRIP_SCALES, labelY, layOutStrip, type Pin, type StripScale } from './stripLayout.ts';
+import { STRIP_SCALES, type StripScale } from './stripScales.ts';
+import { labelY } from './stripLabels.ts';
+import { layOutStrip } from './stripLayout.ts';
+import type { Pin } from './stripPicture.ts';
 import { editOfKey, useDrag, type OnStripEdit } from './stripEdits.ts';
 import { LandedMarks } from './LandedMarks.tsx';
-import { FindingMarks, LimitBracket, MovingNotch } from './StripMarks.tsx';
+import { FindingMarks, LandingFeet, LimitBracket, MovingNotch } from './StripMarks.tsx';
 import { Tape } from './Tape.tsx';
 import { tellStrip } from './tellStrip.ts';
 
@@ -16,6 +19,8 @@ interface StripProps {
   readonly beats: number;
   readonly lead: Lead;
   readonly size: keyof typeof STRIP_SCALES;
+  /** Whether the beats are numbered; never where somebody may take a number for a stroke. */
+  readonly countsBeats?: boolean;
   /** Pixels to fill. */
   readonly room: number;
   /** The book by whose numbers the voice calls strokes: the labels are the same words. */
@@ -41,6 +46,7 @@ export const Strip = memo(function Strip({
   beats,
   lead,
   size,
+  countsBeats = true,
   room,
   numbered = null,
   chosen = null,
@@ -86,7 +92,7 @@ export const Strip = memo(function Strip({
           faded={done !== null && now !== null && pin.index < done}
         />
       ))}
-      <Tape picture={picture} scale={scale} small={small} />
+      <Tape {...{ picture, scale, small, countsBeats }} />
       {picture.pins.map((pin, i) => (
         <PinMark
           key={pin.index}
@@ -110,6 +116,7 @@ export const Strip = memo(function Strip({
           className="fill-ink"
         />
       )}
+      {!small && <LandingFeet picture={picture} scale={scale} />}
       {!small && <FindingMarks picture={picture} scale={scale} findings={findings} />}
       {!small && limit && <LimitBracket picture={picture} scale={scale} limit={limit} />}
       {landed.length > 0 && <LandedMarks picture={picture} scale={scale} landed={landed} />}
@@ -220,6 +227,15 @@ const PinMark = memo(function PinMark({
           d={tieOf(before, pin, scale)}
           fill="none"
           stroke="var(--color-ink)"
+          strokeWidth={small ? 0.6 : 2}
+        />
+      )}
+      {pin.holdsTo !== null && (
+        <path
+          d={`M${pin.x} ${pin.y}H${pin.holdsTo - scale.head}v${scale.head * 0.6}`}
+          fill="none"
+          stroke="var(--color-ink)"
+          strokeDasharray={`${scale.head * 0.3} ${scale.head * 0.3}`}
           strokeWidth={small ? 0.6 : 2}
         />
       )}

@@ -1,5 +1,7 @@
 import type { ClockLimit, Finding } from '@eurhythm/core/body';
-import type { StripPicture, StripScale } from './stripLayout.ts';
+import { Foot } from './PinHead.tsx';
+import type { StripPicture } from './stripPicture.ts';
+import type { StripScale } from './stripScales.ts';
 
 /** The limiting pair, bracketed under the tape with the time it needs. */
 export function LimitBracket({
@@ -70,11 +72,31 @@ export function FindingMarks({
   );
 }
 
-/** Where the round is now: in a layer of its own, so that the tape is not painted again each time it moves. */
+/** On the tape under a strike that steps, the foot that lands: toes ahead where it goes forward, to the back where it goes back. */
+export function LandingFeet({ picture, scale }: { picture: StripPicture; scale: StripScale }) {
+  const length = Math.min(scale.head * 2, scale.tape);
+  return picture.pins
+    .filter(({ step }) => step !== null)
+    .map(({ index, x, step }) => (
+      <Foot
+        key={index}
+        x={x - length / 2}
+        y={picture.tapeY + scale.tape / 2 - length * 0.21}
+        length={length}
+        colour="var(--color-on-tape)"
+        turn={step === 'back' ? 180 : 0}
+      />
+    ));
+}
+
+/**
+ * Where the round is now, on the tape alone, so that it covers no word above it; in a layer of its own, so that the tape is not
+ * painted again each time it moves.
+ */
 export function MovingNotch({ x, tapeY, scale }: { x: number; tapeY: number; scale: StripScale }) {
   return (
     <g style={{ transform: `translateX(${x}px)`, willChange: 'transform' }} aria-hidden="true">
-      <line y1={4} y2={tapeY + scale.tape} stroke="var(--color-ink)" strokeWidth={2.5} opacity={0.75} />
+      <line y1={tapeY - 6} y2={tapeY + scale.tape} stroke="var(--color-ink)" strokeWidth={4} />
       <path d={`M-11 ${tapeY + scale.tape + 6}h22l-11 -14Z`} className="fill-ink" />
     </g>
   );

@@ -1,5 +1,7 @@
 import { Feet } from './PinHead.tsx';
-import type { StripPicture, StripScale } from './stripLayout.ts';
+import { firstFeet } from './stripLabels.ts';
+import type { StripPicture } from './stripPicture.ts';
+import type { StripScale } from './stripScales.ts';
 
 const TEETH = 3;
 
@@ -17,10 +19,12 @@ export function Tape({
   picture,
   scale,
   small,
+  countsBeats,
 }: {
   picture: StripPicture;
   scale: StripScale;
   small: boolean;
+  countsBeats: boolean;
 }) {
   const { tapeY, pieces, notches } = picture;
   const tear = small ? 1.5 : 7;
@@ -45,7 +49,7 @@ export function Tape({
                 d={`M${x - depth * 0.55} ${tapeY - 0.5}h${depth * 1.1}L${x} ${tapeY + depth}Z`}
                 fill="var(--color-canvas)"
               />
-              {beat !== null && (
+              {beat !== null && countsBeats && (
                 <text
                   x={x}
                   y={tapeY + scale.tape * 0.78}
@@ -87,10 +91,10 @@ function LeadMark({
   picture: StripPicture;
   scale: StripScale;
 }) {
-  const length = scale.label * 1.6;
+  const { length, top, nameAt } = firstFeet(scale);
   const x = first ? 2 : piece.from - length * 0.6;
-  const y = first ? picture.tapeY - scale.label * 4.2 : picture.tapeY + scale.tape + 7;
-  const textY = first ? y + scale.label * 3 : y + scale.label * 1.1;
+  const y = first ? picture.tapeY - top : picture.tapeY + scale.tape + 7;
+  const textY = first ? picture.tapeY - nameAt : y + scale.label * 1.1;
   return (
     <g>
       <Feet x={x} y={y} lead={piece.lead} length={length} colour="var(--color-ink)" />

@@ -1,5 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Pin, StripScale } from './stripLayout.ts';
+import type { Pin } from './stripPicture.ts';
+import type { StripScale } from './stripScales.ts';
 
 /** A change of the line that is made on its strip. */
 export type StripEdit =

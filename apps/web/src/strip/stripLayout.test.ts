@@ -1,7 +1,9 @@
 import { walkStance } from '@eurhythm/core/body';
 import { parseLine } from '@eurhythm/core/line';
 import { starterBook } from '@eurhythm/core/moves';
-import { STRIP_SCALES, labelY, layOutStrip } from './stripLayout.ts';
+import { STRIP_SCALES } from './stripScales.ts';
+import { firstFeet, labelY } from './stripLabels.ts';
+import { layOutStrip } from './stripLayout.ts';
 import { tellStrip } from './tellStrip.ts';
 
 const book = starterBook();
@@ -35,6 +37,27 @@ describe('layOutStrip', () => {
     const { pins, tapeY } = strip('o:1 in');
     expect(pins[0]!.y).toBeGreaterThan(tapeY + STRIP_SCALES.bench.tape);
     expect(pins[1]!.y).toBe(tapeY + STRIP_SCALES.bench.tape / 2);
+  });
+  it('says of a strike that steps where its foot lands', () => {
+    expect(strip('f:snap> 2< 1 r:round> in').pins.map(({ step }) => step)).toEqual([
+      'through',
+      'back',
+      null,
+      'through',
+      null,
+    ]);
+  });
+  it.each(['mat', 'lane', 'bench', 'wall'] as const)('keeps names off the feet at the start, %s', (size) => {
+    const scale = STRIP_SCALES[size];
+    const { end, top, nameAt } = firstFeet(scale);
+    for (const line of ['r:round 2', 'r:knee@l 1', 'r:round@l'] as const) {
+      const walk = walkOf(line);
+      const { pins, tapeY } = layOutStrip(walk, 8, 'left', 900, scale);
+      const name = pins[0]!;
+      const left = name.x - (name.label.length * scale.label * 0.58) / 2;
+      const foot = tapeY - labelY(name, scale);
+      expect([line, left >= end || foot >= top || foot + scale.label <= nameAt]).toEqual([line, true]);
+    }
   });
   it('tears the tape where the lead changes, and covers it whole', () => {
     const { pieces, xOfBeat } = strip('1 2> 1 sw 1');

@@ -1,133 +1,12 @@
 import type { Walk, WalkedStroke } from '@eurhythm/core/body';
-import { numberOf, type Family, type Lead, type Level, type MoveBook, type Side } from '@eurhythm/core/moves';
+import { numberOf, type Family, type Lead, type MoveBook } from '@eurhythm/core/moves';
 import { toNumber } from '@eurhythm/core/units';
-
-/** Measures of a strip in pixels. */
-export interface StripScale {
-  readonly leastBeat: number;
-  readonly mostBeat: number;
-  /** Room before the first beat, for the footprints. */
-  readonly left: number;
-  readonly right: number;
-  /** Height of a pin's head above the tape. */
-  readonly heights: Readonly<Record<Level, number>>;
-  readonly head: number;
-  readonly tape: number;
-  /** Room above the highest head, for its label and a shout. */
-  readonly top: number;
-  /** Room below the tape, for lead changes and the holder. */
-  readonly below: number;
-  readonly label: number;
-}
-
-export const STRIP_SCALES: Readonly<Record<'row' | 'wall' | 'lane' | 'bench' | 'mat', StripScale>> = {
-  row: {
-    leastBeat: 9,
-    mostBeat: 34,
-    left: 5,
-    right: 5,
-    heights: { head: 20, body: 13, low: 7 },
-    head: 3,
-    tape: 4,
-    top: 5,
-    below: 1,
-    label: 0,
-  },
-  wall: {
-    leastBeat: 30,
-    mostBeat: 74,
-    left: 62,
-    right: 14,
-    heights: { head: 70, body: 46, low: 25 },
-    head: 7.5,
-    tape: 16,
-    top: 26,
-    below: 44,
-    label: 12.5,
-  },
-  bench: {
-    leastBeat: 56,
-    mostBeat: 128,
-    left: 76,
-    right: 26,
-    heights: { head: 148, body: 96, low: 50 },
-    head: 13,
-    tape: 36,
-    top: 44,
-    below: 80,
-    label: 15,
-  },
-  lane: {
-    leastBeat: 46,
-    mostBeat: 110,
-    left: 122,
-    right: 14,
-    heights: { head: 88, body: 58, low: 32 },
-    head: 12,
-    tape: 26,
-    top: 42,
-    below: 46,
-    label: 28,
-  },
-  mat: {
-    leastBeat: 72,
-    mostBeat: 190,
-    left: 110,
-    right: 30,
-    heights: { head: 122, body: 80, low: 44 },
-    head: 16,
-    tape: 38,
-    top: 42,
-    below: 48,
-    label: 28,
-  },
-};
-
-export type HeadShape = 'round' | 'wedge' | 'spike' | 'bar' | 'foot';
-
-export interface Pin {
-  readonly index: number;
-  readonly x: number;
-  /** Centre of the head. */
-  readonly y: number;
-  readonly shape: HeadShape;
-  readonly side: Side | null;
-  readonly by: 'fighter' | 'holder';
-  readonly feint: boolean;
-  readonly power: 'touch' | 'normal' | 'full';
-  readonly shout: boolean;
-  /** Kept up from the pin before it. */
-  readonly keptUp: boolean;
-  readonly label: string;
-  /** So many pixels higher than usual stands its label, for it does not fit beside its neighbours'. */
-  readonly rise: number;
-  readonly from: number;
-  readonly to: number;
-}
-
-export interface TapePiece {
-  readonly from: number;
-  readonly to: number;
-  readonly lead: Lead;
-}
-
-export interface StripPicture {
-  readonly width: number;
-  readonly height: number;
-  readonly tapeY: number;
-  readonly beatWidth: number;
-  readonly xOfBeat: (beat: number) => number;
-  readonly pins: readonly Pin[];
-  readonly pieces: readonly TapePiece[];
-  readonly notches: readonly { readonly x: number; readonly beat: number | null }[];
-  /** Heads of the fighter's strikes in order, for the line of levels. */
-  readonly levels: readonly { readonly x: number; readonly y: number }[];
-}
+import { labelRoom, labelY, withRises } from './stripLabels.ts';
+import type { HeadShape, Pin, StripPicture, TapePiece } from './stripPicture.ts';
+import type { StripScale } from './stripScales.ts';
 
 /** Pins that land at one instant stand this share of a head apart. */
 const TOGETHER = 1.5;
-/** Width of a letter of a label as a share of its height. */
-const LETTER = 0.58;
 
 /**
  * Lays a walked line out as pins on a tape that is `beats` long and about `room` pixels wide.
@@ -148,30 +27,8 @@ export function layOutStrip(
   );
   const xOfBeat = (beat: number): number => scale.left + beat * beatWidth;
   const xs = pinPlaces(walk.strokes, xOfBeat, scale);
-  const pinsAbove = (tape: number): Pin[] =>
-    withRises(
-      walk.strokes.map((walked, i): Pin => {
-        const { stroke, move, side, index } = walked;
-        const shape = shapeOfFamily(move.family);
-        return {
-          index,
-          x: xs[i]!,
-          y: headHeight(walked, shape, tape, scale),
-          shape,
-          side,
-          by: stroke.by,
-          feint: stroke.feint,
-          power: stroke.power,
-          shout: stroke.shout,
-          keptUp: stroke.keptUp,
-          label: (numbered && numberOf(numbered, move, side)?.toString()) ?? move.say.short,
-          rise: 0,
-          from: stroke.from,
-          to: stroke.to,
-        };
-      }),
-      scale,
-    );
+  const laid: PinRow = { walk, xs, end: xOfBeat(beats), scale, numbered };
+  const pinsAbove = (tape: number): Pin[] => withRises(pinsOf(laid, tape), tape, scale);
   const usual = scale.top + scale.heights.head + scale.head;
   const least = Math.min(0, ...pinsAbove(usual).map((pin) => labelY(pin, scale) - scale.label));
   const tapeY = usual - least;
@@ -197,11 +54,57 @@ export function layOutStrip(
   };
 }
 
-/** A label and the air around it. */
-const labelRoom = ({ label }: StripScale): number => (label === 0 ? 0 : label + 5);
+/** The strokes of a line and where they stand along the tape, which ends at `end`. */
+interface PinRow {
+  readonly walk: Walk;
+  readonly xs: readonly number[];
+  readonly end: number;
+  readonly scale: StripScale;
+  readonly numbered: MoveBook | null;
+}
+
+function pinsOf({ walk, xs, end, scale, numbered }: PinRow, tape: number): Pin[] {
+  return walk.strokes.map((walked, i): Pin => {
+    const { stroke, move, side, index } = walked;
+    const shape = shapeOfFamily(move.family);
+    return {
+      index,
+      x: xs[i]!,
+      y: headHeight(walked, shape, tape, scale),
+      shape,
+      side,
+      by: stroke.by,
+      feint: stroke.feint,
+      power: stroke.power,
+      shout: stroke.shout,
+      keptUp: stroke.keptUp,
+      step: shape === 'foot' ? null : stroke.step,
+      holdsTo: holdEnd(walk.strokes, i, xs, end),
+      label: (numbered && numberOf(numbered, move, side)?.toString()) ?? move.say.short,
+      rise: 0,
+      from: stroke.from,
+      to: stroke.to,
+    };
+  });
+}
 
 /** The holder's pins hang below the tape. */
 const hangs = ({ by }: Pin): boolean => by === 'holder';
+
+/** Where a hand lets go that took hold with this stroke. */
+function holdEnd(
+  strokes: readonly WalkedStroke[],
+  i: number,
+  xs: readonly number[],
+  end: number,
+): number | null {
+  const { limb, after } = strokes[i]!;
+  if (after.holding === null || limb !== `${after.holding}-hand`) return null;
+  const to = strokes.findIndex(
+    (later, j) => j > i && (later.after.holding !== after.holding || later.limb === limb),
+  );
+  return to === i + 1 ? null : to < 0 ? end : xs[to]!;
+}
 
 function pinPlaces(
   strokes: readonly WalkedStroke[],
@@ -261,27 +164,4 @@ function tapePieces(walk: Walk, lead: Lead, xs: readonly number[], end: number):
   }
   pieces.push({ from, to: end, lead: now });
   return pieces;
-}
-
-/** The foot of a pin's label. */
-export function labelY(pin: Pin, scale: StripScale): number {
-  if (pin.by === 'holder') return pin.y + scale.head + scale.label + pin.rise;
-  const above = pin.shape === 'foot' ? scale.tape / 2 + 8 : scale.head * (pin.shout ? 2.3 : 1.4) + 4;
-  return pin.y - above - pin.rise;
-}
-
-/** Labels that would touch others before them stand higher. */
-function withRises(pins: readonly Pin[], scale: StripScale): Pin[] {
-  if (scale.label === 0) return [...pins];
-  const placed: Pin[] = [];
-  const half = ({ label }: Pin): number => (label.length * scale.label * LETTER) / 2 + 2;
-  for (const pin of pins) {
-    let risen = pin;
-    const touches = (other: Pin): boolean =>
-      Math.abs(other.x - risen.x) < half(other) + half(risen) &&
-      Math.abs(labelY(other, scale) - labelY(risen, scale)) < scale.label;
-    while (placed.some(touches)) risen = { ...risen, rise: risen.rise + scale.label * 0.5 };
-    placed.push(risen);
-  }
-  return placed;
 }

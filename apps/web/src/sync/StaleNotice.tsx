@@ -1,5 +1,5 @@
 import { Refused } from '../server/api.ts';
-import { Button } from '../ui/Button.tsx';
+import { Button } from '../ui/buttons/Button.tsx';
 
 /** A save that came too late: what the server has meanwhile, and what was to be saved. */
 export interface StaleSave<T, M = T> {

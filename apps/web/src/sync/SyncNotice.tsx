@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Button } from '../ui/Button.tsx';
+import { Button } from '../ui/buttons/Button.tsx';
 import { useDebounced } from '../ui/useDebounced.ts';
-import { Sheet } from '../ui/Panel.tsx';
+import { Sheet } from '../ui/panels/Panel.tsx';
 import { waitingText, type RejectedWrite } from './queue/queuedWrite.ts';
 import { sync } from './opened.ts';
 import { useSyncState } from './useSync.ts';

@@ -19,6 +19,9 @@ const KEPT_RATE = 16_000;
 /** No more than so many seconds of it, with what was lost. */
 const MOST_KEPT: Seconds = 300;
 
+/** A strike that was reported is put elsewhere where it is off by more. */
+const MOVED: Seconds = 0.005;
+
 /** How it listens. */
 export interface LiveWish {
   /** In hertz. */
@@ -66,7 +69,6 @@ export class LiveStrikes {
   private reportedUntil: Seconds = -Infinity;
   /** The latest onsets by the samples, and when they were told to be by the clock of the page. */
   private changeable: { readonly onset: LoudOnset; readonly instant: Seconds }[] = [];
-  private knownLosses = 0;
 
   constructor(wish: LiveWish, tell: (news: LiveNews) => void) {
     const { sampleRate, setting, besideOwn } = wish;
@@ -122,13 +124,11 @@ export class LiveStrikes {
     this.keptCount += samples.length;
   }
 
-  /** Strikes that were reported before it was known that something had been lost before them came later than they were reported. */
+  /** Strikes that were reported before it was known that something had been lost before them, or had only waited, lie elsewhere. */
   private putInPlace(): void {
-    const { losses } = this.clock;
-    if (losses.length === this.knownLosses) return;
-    this.knownLosses = losses.length;
-    const from = losses.at(-1)!.at;
-    const moved = this.changeable.filter(({ onset }) => onset.at >= from).map(({ onset }) => onset);
+    const moved = this.changeable
+      .filter(({ onset, instant }) => Math.abs(this.clock.instantOf(onset.at) - instant) > MOVED)
+      .map(({ onset }) => onset);
     this.replace(moved, moved);
   }
 
@@ -160,7 +160,7 @@ export class LiveStrikes {
     const { clock, reportedMusic, reportedLoss } = this;
     const { isHeard: hasMusic } = this.music;
     const isToTell = onsets.length > 0 || level !== null || hasMusic !== reportedMusic;
-    if (isToTell || clock.lost > reportedLoss + REPORTED_LOSS) {
+    if (isToTell || Math.abs(clock.lost - reportedLoss) > REPORTED_LOSS) {
       this.reportedMusic = hasMusic;
       this.reportedLoss = clock.lost;
       const come = onsets.map((onset) => ({ onset, instant: clock.instantOf(onset.at) }));

@@ -1,10 +1,12 @@
 import {
   BLOCK_KINDS,
+  MUTED_RULES,
   ROUND_LIMITS,
   type BlockBase,
   type BlockKindName,
   type GroupReps,
   type GroupTask,
+  type MutedRule,
   type Waits,
 } from '@eurhythm/core/rounds';
 import { MOST_COUNTED } from '@eurhythm/core/rounds';
@@ -29,7 +31,7 @@ export function IsGroupName(ways: { each?: boolean } = {}): PropertyDecorator {
   return IsPlainName('the name of a group', 24, ways);
 }
 
-export const TOO_MANY_GROUPS = 'There are at most six groups.';
+export const TOO_MANY_GROUPS = 'There are at most twelve groups.';
 
 /** What every block has. */
 export class BlockDto implements BlockBase {
@@ -59,6 +61,13 @@ export class BlockDto implements BlockBase {
   @MayBeNull()
   @IsWithin('the room of a block', 0, 50, 'steps')
   space?: number | null;
+
+  /** Rules of the planner that are not to be reported of it. */
+  @MayBeMissing()
+  @IsArray({ message: 'What is not reported is a list.' })
+  @IsIn(MUTED_RULES, { each: true, message: `What is not reported is one of: ${MUTED_RULES.join(', ')}.` })
+  @ArrayMaxSize(MUTED_RULES.length, { message: 'There are no more rules to mute.' })
+  muted?: MutedRule[];
 
   /** What the coach says before it begins. */
   @MayBeMissing()

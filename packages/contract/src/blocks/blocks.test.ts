@@ -46,7 +46,7 @@ const WRONG: Readonly<Record<AnyBlockDto['kind'], readonly Row[]>> = {
       { 'groups.0.reps': 1.5 },
       'groups.0.reps: The count of a group is a whole number from 1 to 500 repetitions.',
     ],
-    [{ groups: Array(7).fill({ group: 'Ebb', reps: 3 }) }, 'groups: There are at most six groups.'],
+    [{ groups: Array(13).fill({ group: 'Ebb', reps: 3 }) }, 'groups: There are at most twelve groups.'],
   ],
   burst: [
     [{ title: '   ' }, 'title: What is done is plain text of 1 to 60 characters, without < or >.'],
@@ -132,7 +132,7 @@ describe.each(BLOCK_KINDS)('a block of the kind %s', (kind) => {
     [{ id: 'a block' }, 'id: The id of a block is 1 to 64 letters, digits, dots, dashes or underscores.'],
     [{ kit: Array(13).fill('pad') }, 'kit: A block needs at most twelve things.'],
     [{ kit: 'pad' }, 'kit: What is needed is a list.'],
-    [{ who: Array(7).fill('Ebb') }, 'who: There are at most six groups.'],
+    [{ who: Array(13).fill('Ebb') }, 'who: There are at most twelve groups.'],
     [{ space: 51 }, 'space: The room of a block goes from 0 to 50 steps.'],
     [
       { tell: 'x'.repeat(501) },

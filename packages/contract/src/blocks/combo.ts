@@ -27,9 +27,9 @@ import {
   MayBeMissing,
   OrNull,
 } from '../rules/index.ts';
-import { BlockDto, IsGroupName, TOO_MANY_GROUPS, WAIT_TURNED_ROUND } from './blockBase.ts';
+import { BlockDto, IsGroupName, WAIT_TURNED_ROUND } from './blockBase.ts';
 
-const { cyclesEach, combosPerBlock, groups } = ROUND_LIMITS;
+const { cyclesEach, combosPerBlock, lanes } = ROUND_LIMITS;
 
 /** Either a combo of the book by its id, or a line of its own. */
 export class ComboRefDto implements ComboRef {
@@ -207,6 +207,9 @@ export class ComboBlockDto extends BlockDto implements WrittenComboBlock {
   intensity?: number[];
 
   @MayBeMissing()
-  @IsListOf('the groups', () => LaneDto, { most: groups, tooMany: TOO_MANY_GROUPS })
+  @IsListOf('the groups', () => LaneDto, {
+    most: lanes,
+    tooMany: 'At most six groups have combos of their own at once.',
+  })
   lanes?: LaneDto[];
 }

@@ -1,5 +1,5 @@
-import { MOST_COUNTED, type ConditionBlock } from '@eurhythm/core/rounds';
-import { IsPlainName, IsWholeWithin, IsWithin, OrNull } from '../rules/index.ts';
+import { MOST_COUNTED, SIDES, type ConditionBlock, type Sides } from '@eurhythm/core/rounds';
+import { IsOneOf, IsPlainName, IsWholeWithin, IsWithin, MayBeMissing, OrNull } from '../rules/index.ts';
 import { BlockDto, IsGroupRows, TitledGroupRepsDto } from './blockBase.ts';
 
 export class ConditionBlockDto extends BlockDto implements ConditionBlock {
@@ -17,4 +17,8 @@ export class ConditionBlockDto extends BlockDto implements ConditionBlock {
 
   @IsWithin('the time of a repetition', 0.4, 30, 'seconds')
   repSeconds!: number;
+
+  @MayBeMissing()
+  @IsOneOf('the side plan', SIDES)
+  sides?: Sides;
 }

@@ -55,6 +55,12 @@ export class CountBlockDto extends BlockDto implements CountBlock {
   @IsIn(COUNT_SPEEDS, { each: true, message: `The speed of a set is one of: ${COUNT_SPEEDS.join(', ')}.` })
   speeds?: CountSpeed[];
 
+  @MayBeMissing()
+  @IsArray({ message: 'The contact plan is a list.' })
+  @ArrayMaxSize(8, { message: 'A contact plan has at most eight steps.' })
+  @IsWholeWithin('a step of contact', 0, 100, 'percent', { each: true })
+  intensity?: number[];
+
   @IsOneOf('the way of counting', COUNT_METHODS)
   method!: CountBlock['method'];
 

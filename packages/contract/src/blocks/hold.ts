@@ -1,5 +1,5 @@
 import { SIDES, type HoldBlock, type Sides } from '@eurhythm/core/rounds';
-import { IsOneOf, IsPlainName, IsWholeWithin, IsWithin } from '../rules/index.ts';
+import { IsOneOf, IsPlainName, IsWholeWithin, IsWithin, MayBeNull } from '../rules/index.ts';
 import { BlockDto } from './blockBase.ts';
 
 export class HoldBlockDto extends BlockDto implements HoldBlock {
@@ -16,4 +16,8 @@ export class HoldBlockDto extends BlockDto implements HoldBlock {
 
   @IsWholeWithin('the number of times', 1, 20, '')
   times!: number;
+
+  @MayBeNull()
+  @IsWithin('the time to relax', 2, 120, 'seconds')
+  relaxSeconds?: number | null;
 }

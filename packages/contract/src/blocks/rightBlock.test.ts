@@ -70,7 +70,7 @@ describe('a block that is still being typed', () => {
     const typed = { ...RIGHT.count, reps: NaN } as AnyBlockDto;
     const planned = fillBlock(rightBlock(typed), new Map());
     expect(Object.values(strikesOfBlock(planned, book, 'left').limbs)).toEqual([0, 0, 0, 0]);
-    expect(demandsOf(planned, book)).toEqual({ highKick: false, spin: false, floor: 0 });
+    expect(demandsOf(planned, book)).toMatchObject({ highKick: false, spin: false, floor: 0 });
   });
 });
 

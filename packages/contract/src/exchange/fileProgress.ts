@@ -1,8 +1,9 @@
 import type { MemoryCard } from '@eurhythm/core/progress';
-import { IsObject } from 'class-validator';
+import { Type } from 'class-transformer';
+import { IsObject, ValidateNested } from 'class-validator';
 import { RecallDto } from '../progress/memory.ts';
 import { SaveGoalDto } from '../progress/goals.ts';
-import { RequirementDto, SignGradeDto } from '../progress/gradeChecks.ts';
+import { RequirementDto, SignGradeDto, WithdrawGradeDto } from '../progress/gradeChecks.ts';
 import { IsDay, IsListOf, IsOwnId, IsPlainLine, IsPlainName, MayBeNull } from '../rules/index.ts';
 
 /** What a grade asks for. */
@@ -39,6 +40,16 @@ export class FileGrading extends SignGradeDto {
 
   @IsPlainName('the grade')
   grade!: string;
+
+  /** The grade before it, which comes back where it is taken back. */
+  @MayBeNull()
+  @IsOwnId('the grade before')
+  previousGradeId: string | null = null;
+
+  @MayBeNull()
+  @ValidateNested()
+  @Type(() => WithdrawGradeDto)
+  withdrawn: WithdrawGradeDto | null = null;
 }
 
 export class FileGoal extends SaveGoalDto {

@@ -89,6 +89,10 @@ export class BackupView {
   /** Whether it was opened and holds what it says. */
   @IsYesNo()
   readonly checked!: boolean;
+
+  /** Of so many people data was erased after it was made: it may hold them still, and they are forgotten when it is brought back. */
+  @IsCount()
+  readonly erasedSince!: number;
 }
 
 export class BackupList {

@@ -18,6 +18,7 @@ import {
   OrNull,
   PageEnd,
 } from '../rules/index.ts';
+import { TallyView } from '../progress/tally.ts';
 import { HomeReportView } from './homeReports.ts';
 import { AttemptView, TrialsView } from '../runs/attempts.ts';
 import { ResultView } from '../runs/runs.ts';
@@ -123,6 +124,10 @@ export class LoggedRound extends ResultView {
   @IsTexts()
   readonly combos!: readonly string[];
 
+  /** What was done in it beside these: what, how many, which side. */
+  @IsTexts()
+  readonly work!: readonly string[];
+
   @OrNull()
   @IsAmount()
   readonly bpm!: number | null;
@@ -132,6 +137,10 @@ export class LoggedRound extends ResultView {
 export class FighterLog extends PageEnd {
   @IsShaped(() => FighterView)
   readonly fighter!: FighterView;
+
+  /** All classes and rounds since the first. */
+  @IsShaped(() => TallyView)
+  readonly tally!: TallyView;
 
   @IsListed(() => LoggedRound)
   readonly rounds!: readonly LoggedRound[];

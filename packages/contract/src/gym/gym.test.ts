@@ -43,7 +43,7 @@ describe('the ways of a gym', () => {
     [{ rhythm: 'swing' }, 'rhythm: The rhythm is one of: even, broken.'],
     [{ workBy: 'feel' }, 'workBy: The measure of work is one of: clock, count.'],
     [{ speed: 'slow' }, 'speed: The speed aimed at is one of: clean, fastest.'],
-    [{ voice: 'loud' }, 'voice: The voice is one of: slt, rms, own.'],
+    [{ voice: 'loud' }, 'voice: The voice is one of: rms, slt, own.'],
     [{ floorSteps: 0 }, 'floorSteps: The floor goes from 0.5 to 50 steps.'],
     [{ floorSteps: 'wide' }, 'floorSteps: The floor goes from 0.5 to 50 steps.'],
     [{ kit: Array(41).fill('pad') }, 'kit: The list of what the gym has holds at most 40 things.'],
@@ -128,7 +128,7 @@ describe('what the voice is asked for', () => {
     [{ text: '' }, ['text: Say a plain text of 1 to 120 characters.']],
     [{ text: 'x'.repeat(121) }, ['text: Say a plain text of 1 to 120 characters.']],
     [{ text: ['cross'] }, ['text: Say a plain text of 1 to 120 characters.']],
-    [{ voice: 'other' }, ['voice: The voice is one of: slt, rms, own.']],
+    [{ voice: 'other' }, ['voice: The voice is one of: rms, slt, own.']],
   ])('%j', (changes, sentences) => expect(say(changes)).toEqual(sentences));
 
   const centre = sentencesOf(SetCentreDto, { centre: 0.4 });

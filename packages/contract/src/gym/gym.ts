@@ -33,7 +33,7 @@ import {
   OrNull,
 } from '../rules/index.ts';
 import { GradeDto } from './grades.ts';
-import { VOICES, type VoiceId } from './voice.ts';
+import { DEFAULT_VOICE, VOICES, type VoiceId } from './voice.ts';
 
 export class AcceptNoticeDto {
   @Equals(true, { message: 'The notice is accepted or left open.' })
@@ -136,7 +136,7 @@ export class SchoolDto implements School {
 
   @MayBeMissing()
   @IsOneOf('the voice', VOICES)
-  voice: VoiceId = 'slt';
+  voice: VoiceId = DEFAULT_VOICE;
 
   /** The slowest rate at which the voice speaks. */
   @MayBeMissing()
@@ -209,7 +209,7 @@ export const STARTER_SCHOOL_SETTINGS: SchoolDto = {
   rhythm: 'even',
   workBy: 'count',
   speed: 'clean',
-  voice: 'slt',
+  voice: DEFAULT_VOICE,
   voiceRate: 1,
   voiceSound: 'hall',
   hallNames: 'first',

@@ -1,7 +1,7 @@
 import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
 import { CUT_OFFS, VOICE_SOUNDS, type CutOff, type VoiceSound } from '@eurhythm/core/sound';
 import { Type } from 'class-transformer';
-import { IsIn, IsString, Matches } from 'class-validator';
+import { IsBoolean, IsIn, IsString, Matches } from 'class-validator';
 import {
   IsAmong,
   IsAmount,
@@ -15,16 +15,17 @@ import {
   OrNull,
 } from '../rules/index.ts';
 
-/** The two bundled voices, and the coach's own recordings, which fall back on a bundled one. */
-export const BUNDLED_VOICES = ['slt', 'rms'] as const;
+/** The two bundled voices, the one that is understood better first, and the coach's own recordings, which fall back on it. */
+export const BUNDLED_VOICES = ['rms', 'slt'] as const;
+export const DEFAULT_VOICE = BUNDLED_VOICES[0];
 export const VOICES = [...BUNDLED_VOICES, 'own'] as const;
 export type BundledVoice = (typeof BUNDLED_VOICES)[number];
 export type VoiceId = (typeof VOICES)[number];
 
 /** What the voices are called on screen. */
 export const VOICE_NAMES: Readonly<Record<VoiceId, string>> = {
-  slt: 'Higher voice',
   rms: 'Lower voice',
+  slt: 'Higher voice',
   own: 'Our own voice',
 };
 
@@ -140,16 +141,45 @@ export class VoiceView {
   readonly calls!: readonly VoiceCallView[];
 }
 
-/** Two short calls that may be taken for each other. */
-export class AlikeView {
+/** A call that a listener in a loud hall took for another one. */
+export class MisheardView {
   @IsText()
-  readonly a!: string;
+  readonly said!: string;
 
+  /** Empty where nothing was made out. */
   @IsText()
-  readonly b!: string;
+  readonly heard!: string;
+
+  @IsAmount()
+  readonly times!: number;
+
+  @IsAmount()
+  readonly of!: number;
+
+  /** Other words for it that were understood each time; null where there are none, or while they are not known yet. */
+  @OrNull()
+  @IsText()
+  readonly instead!: string | null;
 }
 
+/** What a listener makes out of everything that the gym calls, in pink noise 5 dB under the voice. */
 export class SoundCheckView {
-  @IsListed(() => AlikeView)
-  readonly alike!: readonly AlikeView[];
+  /** All that the gym calls. */
+  @IsAmount()
+  readonly calls!: number;
+
+  /** How often it was listened until now; each call is listened to more than once. */
+  @IsAmount()
+  readonly listened!: number;
+
+  @IsAmount()
+  readonly of!: number;
+
+  /** Everything was listened to, other words for what was misheard too. */
+  @IsBoolean()
+  readonly isDone!: boolean;
+
+  /** Those mistaken most often first. */
+  @IsListed(() => MisheardView)
+  readonly misheard!: readonly MisheardView[];
 }

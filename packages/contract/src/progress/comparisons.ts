@@ -99,12 +99,26 @@ export class ComparedView {
   @IsAmount()
   readonly smallestDetectableChange!: number | null;
 
+  /** What a change has to exceed to be called one; null where that is not known. */
+  @OrNull()
+  @IsAmount()
+  readonly needed!: number | null;
+
+  /** The chance of a difference as large where nothing has changed; null where that is not known. */
+  @OrNull()
+  @IsAmount()
+  readonly chance!: number | null;
+
   @OrNull()
   @IsAmount()
   readonly typicalError!: number | null;
 
   @IsShaped(() => SidesView)
   readonly trials!: SidesView;
+
+  /** Days with trials. */
+  @IsShaped(() => SidesView)
+  readonly days!: SidesView;
 
   @IsShaped(() => MeansView)
   readonly means!: MeansView;
@@ -116,6 +130,17 @@ export class ComparedView {
   /** A single trial makes the difference. */
   @IsYesNo()
   readonly isDrivenByOutlier!: boolean;
+
+  /** How many days more it takes until anything is said. */
+  @IsCount()
+  readonly moreDays!: number;
+
+  /** A change that is sure, and smaller than what is worth anything. */
+  @IsYesNo()
+  readonly isTooSmall!: boolean;
+
+  @IsAmount()
+  readonly worthwhile!: number;
 
   /** What cannot be so beside the others and was left out. */
   @IsListed(() => OutlierView)

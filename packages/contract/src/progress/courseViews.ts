@@ -1,5 +1,12 @@
 import { BETTER, type Better } from '@eurhythm/core/progress';
-import { MEASURED, TRIAL_KINDS, type Measured, type TrialKind } from '@eurhythm/core/speed';
+import {
+  MEASURED,
+  TEST_SIDES,
+  TRIAL_KINDS,
+  type Measured,
+  type TestSides,
+  type TrialKind,
+} from '@eurhythm/core/speed';
 import {
   IsAmong,
   IsAmount,
@@ -89,6 +96,14 @@ export class CourseView {
   @IsAmong(TRIAL_KINDS)
   readonly kind!: TrialKind;
 
+  @OrNull()
+  @IsText()
+  readonly unit!: string | null;
+
+  @OrNull()
+  @IsAmong(TEST_SIDES)
+  readonly sides!: TestSides | null;
+
   @IsAmong(LEADS)
   readonly lead!: 'left' | 'right';
 
@@ -169,6 +184,10 @@ export class EvennessView {
   @OrNull()
   @IsAmong(LEADS)
   readonly behind!: 'left' | 'right' | null;
+
+  /** The chance of a difference as large where both are even. */
+  @IsAmount()
+  readonly chance!: number;
 
   @IsText()
   readonly sentence!: string;

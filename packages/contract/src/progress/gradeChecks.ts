@@ -205,13 +205,35 @@ export class SignGradeDto {
   @IsPlainText('the note', 1000)
   note!: string;
 
+  /** Why it was passed although something is open; empty where nothing is. */
+  @MayBeMissing()
+  @IsPlainText('the reason', 500)
+  reason?: string;
+
   @IsListOf('the lines of the sheet', () => SheetLineDto, { most: 60 })
   lines!: SheetLineDto[];
+}
+
+/** A passed grade that is taken back: by whom, when and why. */
+export class WithdrawGradeDto {
+  @IsPlainName('the name of who takes it back', 60)
+  by!: string;
+
+  @IsDay()
+  day!: string;
+
+  @IsPlainName('the reason', 500)
+  reason!: string;
 }
 
 export class GradingView extends SignGradeDto {
   @IsText()
   readonly id!: string;
+
+  /** Null where it stands. */
+  @OrNull()
+  @IsShaped(() => WithdrawGradeDto)
+  readonly withdrawn!: WithdrawGradeDto | null;
 
   @IsText()
   readonly grade!: string;

@@ -1,10 +1,12 @@
 import {
   MEASURED,
   SOURCES,
+  TEST_SIDES,
   TRIAL_KINDS,
   type HeardTrial,
   type Measured,
   type StrikeSource,
+  type TestSides,
   type TrialKind,
 } from '@eurhythm/core/speed';
 import { Type } from 'class-transformer';
@@ -95,6 +97,9 @@ export class HeardTrialDto implements HeardTrial {
   leastStrength?: number;
 }
 
+/** No result of any test is more. */
+export const MOST_RESULT = 1_000_000;
+
 export class SaveAttemptDto {
   @IsOwnId('a fighter')
   fighterId!: string;
@@ -146,6 +151,11 @@ export class SaveAttemptDto {
   @MayBeNull()
   @IsWithin('the time that it took', 0, MOST_TIME, 'seconds')
   time?: number | null;
+
+  /** What was read off, in the unit of the test. */
+  @MayBeNull()
+  @IsWithin('the result', 0, MOST_RESULT, '')
+  result?: number | null;
 
   /** How it was counted; by taps where nothing is said. */
   @MayBeMissing()
@@ -207,6 +217,14 @@ export class AttemptView {
 
   @IsAmong(TRIAL_KINDS)
   readonly kind!: TrialKind;
+
+  @OrNull()
+  @IsText()
+  readonly unit!: string | null;
+
+  @OrNull()
+  @IsAmong(TEST_SIDES)
+  readonly sides!: TestSides | null;
 
   /** What it came to: how many of a burst, else seconds; null where nothing could be reported about it. */
   @OrNull()

@@ -62,7 +62,7 @@ describe('what is measured', () => {
     [{}, []],
     [{ line: null, kind: 'reaction', direction: 'lower' }, []],
     [{ seconds: 2 }, ['seconds: The time goes from 3 to 120 seconds.']],
-    [{ kind: 'speed' }, ['kind: What is measured is one of: burst, combo-time, reaction.']],
+    [{ kind: 'speed' }, ['kind: What is measured is one of: burst, combo-time, reaction, measure.']],
     [{ direction: 'up' }, ['direction: The better end is one of: higher, lower.']],
   ])('a test with %j', (changes, sentences) => expect(test(changes)).toEqual(sentences));
 

@@ -1,4 +1,5 @@
-import { TRIAL_KINDS, type TrialKind } from '@eurhythm/core/speed';
+import { TEST_SIDES, TRIAL_KINDS, type TestSides, type TrialKind } from '@eurhythm/core/speed';
+import { ValidateIf } from 'class-validator';
 import {
   IsCount,
   IsLineText,
@@ -7,6 +8,7 @@ import {
   IsPlainName,
   IsText,
   IsWithin,
+  MayBeNull,
   OrNull,
 } from '../rules/index.ts';
 
@@ -35,6 +37,21 @@ export class SaveTestDto {
 
   @IsOneOf('the better end', DIRECTIONS)
   direction!: (typeof DIRECTIONS)[number];
+
+  /** In what a result that somebody reads off is written; every such test has one. */
+  @ValidateIf(({ kind, unit }: SaveTestDto) => kind === 'measure' || (unit !== null && unit !== undefined))
+  @IsPlainName('the unit', 12)
+  unit?: string | null;
+
+  /** Whether it has results from either lead, of either side, or one; from either lead where nothing is said. */
+  @MayBeNull()
+  @IsOneOf('the sides', TEST_SIDES)
+  sides?: TestSides | null;
+
+  /** A change below it is of no use, in the unit of the test; the usual one of its kind where nothing is said. */
+  @MayBeNull()
+  @IsWithin('the smallest change that matters', 0, 100_000, '')
+  worthwhile?: number | null;
 }
 
 export class TestView extends SaveTestDto {

@@ -60,8 +60,8 @@ describe('a session as a page writes one', () => {
       'groups: Two groups have the same name.',
     ],
     [
-      { groups: [...'abcdefg'].map((name) => ({ name, gradeIds: [] })) },
-      'groups: There are at most six groups.',
+      { groups: [...'abcdefghijklm'].map((name) => ({ name, gradeIds: [] })) },
+      'groups: There are at most twelve groups.',
     ],
     [{ 'groups.0.gradeIds': 'drop' }, 'groups.0.gradeIds: The grades of a group are a list.'],
   ])('%j is reported', (changes, sentence) => expect(reported(changes)).toEqual([sentence]));

@@ -1,6 +1,14 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
-import { IsCount, IsOwnId, IsPlainName, IsText, IsWholeWithin, OrNull } from '../rules/index.ts';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
+import {
+  IsCount,
+  IsOwnId,
+  IsPlainName,
+  IsText,
+  IsWholeWithin,
+  MayBeMissing,
+  OrNull,
+} from '../rules/index.ts';
 
 /** Most people that a class is planned for. */
 const MOST_PEOPLE = 100;
@@ -40,6 +48,11 @@ export class SaveSheetDto {
 
   @IsWholeWithin('the number of rotations', 1, MOST_ROTATIONS, '')
   rotations!: number;
+
+  /** Whether the voice says who works with whom. */
+  @MayBeMissing()
+  @IsBoolean({ message: 'Names are called or not.' })
+  callsNames?: boolean;
 }
 
 export class SheetView extends SaveSheetDto {

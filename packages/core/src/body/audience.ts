@@ -1,4 +1,6 @@
 import { isSpin, isStrike, type Move } from '../moves/index.ts';
+import { isFlown } from './strokeFacts.ts';
+import type { WalkedStroke } from './walkStance.ts';
 
 /** What children of a band may do to a partner; what is false is reported as a caution. */
 export interface YouthLimits {
@@ -8,7 +10,7 @@ export interface YouthLimits {
   readonly elbows: boolean;
   readonly spins: boolean;
   readonly jumps: boolean;
-  /** Hardest contact with a partner, in percent of full power; without it nobody said. */
+  /** Hardest contact with a partner, in percent of full power; none without it, as with everything that is not allowed. */
   readonly contact?: number | undefined;
 }
 
@@ -86,7 +88,6 @@ export function strictestOf(
   const bands = gradeIds.flatMap((id) => audienceOf(id, grades, limits).youth ?? []);
   if (bands.length === 0) return null;
   const all = (may: (band: YouthLimits) => boolean): boolean => bands.every(may);
-  const contacts = bands.flatMap(({ contact }) => (contact === undefined ? [] : [contact]));
   return {
     band: bands.map(({ band }) => band).join(', '),
     headContact: all((band) => band.headContact),
@@ -94,7 +95,7 @@ export function strictestOf(
     elbows: all((band) => band.elbows),
     spins: all((band) => band.spins),
     jumps: all((band) => band.jumps),
-    ...(contacts.length > 0 ? { contact: Math.min(...contacts) } : {}),
+    contact: Math.min(...bands.map(({ contact = 0 }) => contact)),
   };
 }
 
@@ -111,4 +112,15 @@ export function youthFault(move: Move, level: string | null, limits: YouthLimits
   if (!limits.jumps && move.support === 'airborne' && isStrike(move)) return 'no jumps';
   if (!limits.headContact && isStrike(move) && level === 'head') return 'no contact to the head';
   return null;
+}
+
+/**
+ * The same of a stroke of a line: a double of both legs is a jump, whatever its kicks are by themselves.
+ *
+ * @example
+ * youthFaultOf(walk('r:round@b=^f:round@b').strokes[1], { band: 'Drop', headContact: false, knees: false, elbows: false, spins: false, jumps: false }) // 'no jumps'
+ */
+export function youthFaultOf(stroke: WalkedStroke, limits: YouthLimits): string | null {
+  const move = isFlown(stroke) ? { ...stroke.move, support: 'airborne' as const } : stroke.move;
+  return youthFault(move, stroke.level, limits);
 }

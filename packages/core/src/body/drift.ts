@@ -12,6 +12,8 @@ export type Floor = Walk['floor'];
 /**
  * The floor that a line needs when it is done so many times in a row, each from where the one before ended.
  *
+ * @param times times through, 1 or more
+ *
  * @example
  * floorOver(walk('in'), 3).forward // 3
  */
@@ -23,6 +25,8 @@ export function floorOver(walk: Walk, times: number): Floor {
 
 /**
  * How many whole times through stay within so many steps each way; null when it never leaves them.
+ *
+ * @param steps steps of floor each way
  *
  * @example
  * timesWithin(walk('in'), 4) // 4

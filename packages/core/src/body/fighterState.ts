@@ -10,6 +10,8 @@ export interface FighterState {
   readonly place: { readonly forward: number; readonly right: number };
   /** The leg that has not come down since it kicked. */
   readonly raised: 'left' | 'right' | null;
+  /** The hand that has hold of the partner since a grab or a pin, until it does something else. */
+  readonly holding: 'left' | 'right' | null;
   readonly stance: StanceKind;
 }
 
@@ -18,5 +20,12 @@ export interface FighterState {
  * startState('left').lead // 'left'
  */
 export function startState(lead: Lead): FighterState {
-  return { lead, facing: 0, place: { forward: 0, right: 0 }, raised: null, stance: 'fighting' };
+  return {
+    lead,
+    facing: 0,
+    place: { forward: 0, right: 0 },
+    raised: null,
+    holding: null,
+    stance: 'fighting',
+  };
 }

@@ -7,16 +7,14 @@ export {
   PAIR_CLASSES,
   PAIR_WORDS,
   factorOf,
-  movesFeet,
   neededGap,
-  sharesLimb,
   strokeTimes,
-  turnOf,
   type ClockSettings,
   type OwnPace,
   type Pace,
   type PairClass,
 } from './pairGap.ts';
+export { isFlown, movesFeet, sharesLimb, turnOf } from './strokeFacts.ts';
 export * from './limbClock.ts';
 export * from './drift.ts';
 export * from './findings/index.ts';

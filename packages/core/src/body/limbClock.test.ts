@@ -121,6 +121,19 @@ describe('limbClock', () => {
       expect(clock(text, PACE_FACTORS.club).fastestBpm!).toBeLessThanOrEqual(plain);
     expect(clock('in+2>').limit).toMatchObject({ reason: 'the feet cannot do two things at once' });
   });
+  it('lets the standing foot turn under a kick at its impact, at the tempo of the kick alone', () => {
+    const alone = clock("1 2 r:round'", PACE_FACTORS.club).fastestBpm!;
+    expect(clock("1 2 r:round'+angle", PACE_FACTORS.club).fastestBpm!).toBeGreaterThanOrEqual(alone - 1);
+    expect(clock("1 2 angle-r:round'", PACE_FACTORS.club).fastestBpm!).toBeLessThan(alone);
+  });
+  it('waits for both feet behind a kick from the air, whatever follows', () => {
+    const { out, back } = book.moves.get('jumpcres')!;
+    expect([out, back]).toEqual([0.6, 0.5]);
+    for (const text of ['jumpcres duck', 'jumpcres 2', 'jumpcres f:push', 'jumpcres 1']) {
+      expect(clock(text).fastestBpm!).toBeLessThan(91);
+      expect(clock(text).limit!.seconds).toBeGreaterThan(back);
+    }
+  });
   it('lets both legs leave the floor for two kicks of one flight only', () => {
     expect(clock('f:round=r:fly').fastestBpm).toBe(Math.floor(15 / 0.22));
     expect(clock('f:round-r:round').fastestBpm!).toBeLessThan(clock('f:round-r:fly').fastestBpm!);
@@ -249,5 +262,35 @@ describe('limbClock', () => {
         expect(novice!).toBeLessThanOrEqual(club!);
       }),
     );
+  });
+});
+
+describe('how fast what a coach writes can be done', () => {
+  const bpm = (text: string): number => clock(text).fastestBpm!;
+  it('both kicks of a flying double land within a quarter of a beat, and what follows waits for the landing', () => {
+    expect(bpm('r:round=^f:round')).toBeGreaterThan(60);
+    expect(bpm('r:round=f:round')).toBeLessThan(25);
+    expect(bpm('r:round=^f:round 1')).toBeGreaterThan(60);
+    expect(bpm('r:round=^f:round-1')).toBeLessThan(bpm('f:round-1'));
+  });
+  it('a hand that blocks closes at once', () => {
+    expect(bpm('r:mid=r:grab')).toBeGreaterThan(2 * bpm('r:mid=r:palm'));
+    expect(bpm('r:mid=r:grab')).toBeGreaterThan(bpm('r:mid=f:grab'));
+  });
+  it('while a position is held nothing moves', () => {
+    expect(bpm('r:round [hold2] r:hook')).toBe(bpm('r:round r:hook'));
+    expect(bpm('f:side [hold4] ^f:hookkick')).toBe(bpm('f:side ^f:hookkick'));
+    expect(bpm('horse [hold8] 1')).toBe(bpm('horse 1'));
+  });
+  it('a stance is the end of the step beside it, and a step of its own after it', () => {
+    expect(bpm('in horse')).toBeLessThanOrEqual(bpm('in out'));
+  });
+  it('one foot of a grid needs half the time of the body', () => {
+    expect(bpm('f:footfwd r:footfwd')).toBeGreaterThanOrEqual(2 * bpm('in in') - 2);
+    expect(bpm('f:footfwd f:footback')).toBeLessThanOrEqual(bpm('f:footfwd r:footfwd'));
+    expect(bpm('f:footfwd f:footback')).toBeGreaterThan(bpm('in out'));
+  });
+  it('either hand strikes to the side', () => {
+    expect(bpm('f:sidehammer r:sidehammer')).toBeGreaterThan(100);
   });
 });

@@ -8,6 +8,7 @@ import {
   type ClockSettings,
   type Times,
 } from './pairGap.ts';
+import { isStandingFoot } from './strokeFacts.ts';
 import type { Walk, WalkedStroke } from './walkStance.ts';
 
 /** The two strokes that need the most time between them, with the least gap and the reason. */
@@ -42,17 +43,31 @@ const SWITCH: Times = { out: 0.2, back: 0.1 };
 export function limbClock(walk: Walk, settings: ClockSettings): ClockResult {
   const own = ownStrokes(walk);
   const tightest = new Tightest(longestGap(own, settings), settings);
-  const at = own.map(beatOf);
+  const at = movingBeats(own);
   for (let j = 1; j < own.length; j++)
     for (let i = j - 1; i >= 0; i--) if (!tightest.see(own[i]!, own[j]!, at[j]! - at[i]!)) break;
   return tightest.result();
 }
 
+/** What the fighter does, without what his standing foot does under a kick: that goes with the kick. */
 function ownStrokes(walk: Walk): WalkedStroke[] {
-  return walk.strokes.filter((stroke) => stroke.stroke.by === 'fighter');
+  const own = walk.strokes.filter((stroke) => stroke.stroke.by === 'fighter');
+  const goesWith = (stroke: WalkedStroke): boolean =>
+    own.some((kick) => beatOf(kick) === beatOf(stroke) && isStandingFoot(kick, stroke));
+  return own.filter((stroke) => stroke.move.limb !== 'feet' || !goesWith(stroke));
 }
 
 const beatOf = ({ beat }: WalkedStroke): number => toNumber(beat);
+
+/** When each stroke comes if the clock stands while a position is held: nothing moves then. */
+function movingBeats(own: readonly WalkedStroke[]): number[] {
+  let held = 0;
+  return own.map((stroke) => {
+    const at = beatOf(stroke) - held;
+    held += stroke.heldFor;
+    return at;
+  });
+}
 
 /** The tempo at which every pair that was seen has the time that it needs, and the pair that needs the most. */
 class Tightest {
@@ -103,6 +118,8 @@ export interface RepeatClock extends ClockResult {
  * The largest tempo at which the strokes of one time through and those of the next keep the table, when one begins every
  * `beats`. A line that ends in the other lead is called back in between, which takes a switch of the feet.
  *
+ * @param beats from the start of one time through to the start of the next
+ *
  * @example
  * repeatClock(walk('r:round'), 4, { factor: 1 }).fastestBpm // 333
  */
@@ -111,9 +128,11 @@ export function repeatClock(walk: Walk, beats: number, settings: ClockSettings):
   const [first, last] = [own[0], own.at(-1)];
   if (!first || !last) return { beats, fastestBpm: null, limit: null };
   const tightest = new Tightest(longestGap(own, settings), settings);
-  for (const later of own)
+  const at = movingBeats(own);
+  const again = beats - own.reduce((sum, { heldFor }) => sum + heldFor, 0);
+  for (const [j, later] of own.entries())
     for (let i = own.length - 1; i >= 0; i--)
-      if (!tightest.see(own[i]!, later, beats + beatOf(later) - beatOf(own[i]!))) break;
+      if (!tightest.see(own[i]!, later, again + at[j]! - at[i]!)) break;
   const straight = tightest.result();
   if (walk.end.lead === first.before.lead || (straight.fastestBpm === null && straight.limit))
     return { beats, ...straight };
@@ -153,6 +172,8 @@ export function cleanTempo({
 
 /**
  * The same of a line that is gone through every so many beats.
+ *
+ * @param beats from the start of one time through to the start of the next
  *
  * @example
  * cleanWhenRepeated(walk('1 2'), 4, { factor: 1 }).by // 'line'

@@ -18,6 +18,9 @@ export interface Pad {
  * and fighter look at each other, so the fighter's left is at the holder's right hand. `done` is the last stroke that is over; null
  * before the first.
  *
+ * @param done place among the strokes, from 0
+ * @param most how many pads are told at most
+ *
  * @example
  * padsAhead(walk('1 2'), null, 2).map(({ hand }) => hand) // ['right', 'left']
  */

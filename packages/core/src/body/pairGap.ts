@@ -1,5 +1,15 @@
 import { isLegStrike, isStrike, type Move } from '../moves/index.ts';
 import type { Seconds } from '../units/index.ts';
+import {
+  isArrival,
+  isCatch,
+  isFlown,
+  isOneFoot,
+  kindOf,
+  movesFeet,
+  sharesLimb,
+  turnOf,
+} from './strokeFacts.ts';
 import type { WalkedStroke } from './walkStance.ts';
 
 /** How quick a body is assumed to be; `factor` multiplies all times of the book, which are those at sharp pace. */
@@ -107,6 +117,7 @@ export function strokeTimes({ move, stroke }: WalkedStroke, settings: ClockSetti
  * neededGap(...walk('jab jab').strokes, { factor: 1 }).seconds > 0 // true
  */
 export function neededGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSettings): Gap {
+  if (isOneFoot(earlier) && isOneFoot(later)) return timed(feetGap(earlier, later, settings), settings);
   const gap = timed(leastGap(earlier, later, settings), settings);
   if (!movesFeet(earlier) || !movesFeet(later)) return gap;
   const step = timed(feetGap(earlier, later, settings), settings);
@@ -120,40 +131,25 @@ export function longestGap(own: readonly WalkedStroke[], settings: ClockSettings
   return slowest * Math.max(WHOLE_STEP, 2 * Math.max(0, ...times));
 }
 
-/**
- * @example
- * sharesLimb(...walk('jab jab').strokes) // true
- */
-export function sharesLimb(a: WalkedStroke, b: WalkedStroke): boolean {
-  if (a.limb === 'both-hands') return b.limb.endsWith('-hand') || b.limb === 'both-hands';
-  if (b.limb === 'both-hands') return a.limb.endsWith('-hand');
-  return a.limb === b.limb && a.limb !== 'holder';
-}
-
-/**
- * Whether a stroke moves the stance: a step, a switch, a turn, a step through or back, a kick that lands elsewhere.
- *
- * @example
- * movesFeet(walk('1>').strokes[0]) // true
- */
-export function movesFeet({ move, stroke }: WalkedStroke): boolean {
-  const travels = move.step.forward !== 0 || move.step.right !== 0;
-  return (
-    stroke.step !== null ||
-    move.limb === 'feet' ||
-    move.lead === 'flips' ||
-    move.facing !== 0 ||
-    (travels && !stroke.feint)
-  );
-}
-
 function timed({ pair, seconds, reason }: Gap, settings: ClockSettings): Gap {
   return { pair, seconds: seconds * factorOf(settings, pair), reason };
 }
 
+/** One foot of a grid takes half of a whole step, in which both go one after the other. */
+const ONE_FOOT: Seconds = WHOLE_STEP / 2;
+
 /** The feet are a limb of their own: a whole step has to be done before the next begins. */
 function feetGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSettings): Gap {
   const [a, b] = [strokeTimes(earlier, settings), strokeTimes(later, settings)];
+  if (isOneFoot(earlier) && isOneFoot(later))
+    return {
+      pair: 'feet-feet',
+      seconds: Math.max(ONE_FOOT, earlier.side === later.side ? a.back + b.out : ONE_FOOT),
+      reason:
+        earlier.side === later.side
+          ? 'the foot has to stand before it goes again'
+          : 'one foot has to stand before the other goes',
+    };
   return {
     pair: 'feet-feet',
     seconds: Math.max(WHOLE_STEP, a.back + b.out),
@@ -163,6 +159,12 @@ function feetGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSett
 
 function sameLimbGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSettings): Gap {
   const [a, b] = [strokeTimes(earlier, settings), strokeTimes(later, settings)];
+  if (isCatch(earlier, later))
+    return {
+      pair: 'same-hand',
+      seconds: 0.5 * b.out,
+      reason: 'the hand is there from the block and has to close',
+    };
   if (later.stroke.keptUp && isLegStrike(earlier.move)) {
     return {
       pair: 'kept-up',
@@ -179,18 +181,20 @@ function sameLimbGap(earlier: WalkedStroke, later: WalkedStroke, settings: Clock
   };
 }
 
-type Kind = 'hand' | 'leg' | 'other';
-
-function kindOf({ move }: WalkedStroke): Kind {
-  if (isLegStrike(move)) return 'leg';
-  return isStrike(move) ? 'hand' : 'other';
-}
-
+/** From the landing to the first of what follows: the knees give, and the weight settles; where a careful coach would begin. */
+const LANDING: Seconds = 0.15;
 /** Least gap at sharp pace from one impact of the fighter to a later one. */
 function leastGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSettings): Gap {
   if (sharesLimb(earlier, later)) return sameLimbGap(earlier, later, settings);
   const [a, b] = [strokeTimes(earlier, settings), strokeTimes(later, settings)];
   const [from, to] = [kindOf(earlier), kindOf(later)];
+  // Whoever is in the air has to land before anything else of his can be done.
+  if (isFlown(earlier) && !isFlown(later) && later.move.support !== 'airborne')
+    return {
+      pair: to === 'other' ? 'to-other' : to === 'hand' ? 'leg-hand' : 'leg-leg',
+      seconds: a.back + LANDING + 0.9 * b.out,
+      reason: `both feet have to land from the ${nameOf(earlier)} before the ${nameOf(later)}`,
+    };
   if (to === 'other') {
     return {
       pair: 'to-other',
@@ -206,7 +210,7 @@ function leastGap(earlier: WalkedStroke, later: WalkedStroke, settings: ClockSet
     };
   }
   if (from === 'hand') return to === 'hand' ? handToHand(earlier, later, b) : handToLeg(earlier, later, b);
-  if (to === 'leg' && later.move.support === 'airborne')
+  if (to === 'leg' && isFlown(later))
     return { pair: 'leg-leg', seconds: FLIGHT, reason: 'both kicks land in one flight' };
   if (to === 'leg')
     return {
@@ -256,10 +260,10 @@ function handToLeg(earlier: WalkedStroke, later: WalkedStroke, { out }: Times): 
 
 /** Two strokes at one instant: different limbs, and a foot on the floor. */
 export function togetherGap(earlier: WalkedStroke, later: WalkedStroke): Omit<Gap, 'pair'> | null {
-  if (sharesLimb(earlier, later) && kindOf(earlier) !== 'other') {
+  if (sharesLimb(earlier, later) && (kindOf(earlier) !== 'other' || earlier.limb.endsWith('-hand'))) {
     return { seconds: 0, reason: `the same ${earlier.limb.replace('-', ' ')} cannot land twice at once` };
   }
-  if (movesFeet(earlier) && movesFeet(later))
+  if (movesFeet(earlier) && movesFeet(later) && !isArrival(earlier, later))
     return { seconds: 0, reason: 'the feet cannot do two things at once' };
   const lifts = (stroke: WalkedStroke): boolean => isLegStrike(stroke.move);
   if (
@@ -269,18 +273,6 @@ export function togetherGap(earlier: WalkedStroke, later: WalkedStroke): Omit<Ga
     return { seconds: 0, reason: 'no foot would be left on the floor' };
   }
   return null;
-}
-
-/**
- * +1 when the hips turn to the left seen from above, −1 to the right, 0 when they stay. Full or kept square by a touch.
- *
- * @example
- * turnOf(walk('cross').strokes[0]) // 1
- */
-export function turnOf({ move, limb, stroke }: WalkedStroke): number {
-  if (stroke.power === 'touch' && isLegStrike(move)) return 0;
-  const side = limb.startsWith('right') ? 1 : limb.startsWith('left') ? -1 : 0;
-  return move.turn * side || 0;
 }
 
 function nameOf({ move }: { readonly move: Move }): string {

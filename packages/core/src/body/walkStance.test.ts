@@ -101,6 +101,14 @@ describe('walkStance', () => {
     ['left', 'right', { lead: 'right', place: { forward: 0, right: -1 } }],
     ['2>', 'left', { lead: 'right', place: { forward: 1, right: 0 } }],
     ['2<', 'left', { lead: 'right', place: { forward: -1, right: 0 } }],
+    // A leg lands where it is set down: the front leg in front keeps the lead, and behind changes it.
+    ['f:snap>', 'left', { lead: 'left', place: { forward: 1, right: 0 } }],
+    ['f:snap>', 'right', { lead: 'right', place: { forward: 1, right: 0 } }],
+    ['r:snap>', 'left', { lead: 'right', place: { forward: 1, right: 0 } }],
+    ['f:knee>', 'left', { lead: 'left', place: { forward: 1, right: 0 } }],
+    ['f:snap<', 'left', { lead: 'right', place: { forward: -1, right: 0 } }],
+    ['r:snap<', 'left', { lead: 'left', place: { forward: -1, right: 0 } }],
+    ['f:snap> 2 f:snap>', 'left', { lead: 'left', place: { forward: 2, right: 0 } }],
     ['half 1<', 'left', { lead: 'right', facing: 180, place: { forward: 1, right: 0 } }],
     ['r:weave f:slip', 'left', { lead: 'left', facing: 0 }],
   ] as const)('%s from %s lead ends as the body does', (text, lead, end) => {
@@ -160,5 +168,50 @@ describe('walkStance', () => {
       'fighting',
       'fighting',
     ]);
+  });
+});
+
+describe('what limbs go on doing', () => {
+  const after = (text: string, lead: Lead = 'left') => walk(text, lead).strokes.map(({ after }) => after);
+  it('a flying double takes each leg once', () => {
+    expect(walk('r:round=^f:round').strokes.map(({ limb }) => limb)).toEqual(['right-leg', 'left-leg']);
+    expect(walk('r:round=^f:round', 'right').strokes.map(({ limb }) => limb)).toEqual([
+      'left-leg',
+      'right-leg',
+    ]);
+  });
+  it('a leg that goes again without coming down is the same one, whatever the next kick usually is', () => {
+    expect(walk('f:outcres ^incres').strokes.map(({ limb }) => limb)).toEqual(['left-leg', 'left-leg']);
+    expect(walk('r:side [hold2] ^hookkick').strokes.map(({ limb }) => limb)).toEqual([
+      'right-leg',
+      'right-leg',
+    ]);
+  });
+  it('a hand that grabs holds until it does something else, or the fighter lets go', () => {
+    const holds = (text: string) => after(text).map(({ holding }) => holding);
+    expect(holds('r:grab f:hook f:hook@b r:knee r:elbow')).toEqual([
+      'right',
+      'right',
+      'right',
+      'right',
+      null,
+    ]);
+    expect(holds('f:pin 2 shove')).toEqual(['left', 'left', null]);
+    expect(holds('r:grab out')).toEqual(['right', null]);
+    expect(holds('1 2')).toEqual([null, null]);
+  });
+  it('rises from the knee straight into a stance, and steps into one', () => {
+    expect(after('kneelup+horse').at(-1)!.stance).toBe('horse');
+    expect(after('in+long').at(-1)).toMatchObject({ stance: 'long', place: { forward: 1, right: 0 } });
+    expect(after('tri').at(-1)!.stance).toBe('square');
+  });
+  it('moves one foot of a grid, and the body half as far, to the side of that foot', () => {
+    const place = (text: string, lead: Lead) => after(text, lead).at(-1)!.place;
+    expect(place('f:footout', 'left')).toEqual({ forward: 0, right: -0.5 });
+    expect(place('f:footout', 'right')).toEqual({ forward: 0, right: 0.5 });
+    expect(place('r:footout r:footin', 'left')).toEqual({ forward: 0, right: 0 });
+    expect(place('f:footfwd r:footfwd', 'right')).toEqual({ forward: 1, right: 0 });
+    expect(place('halffootback', 'left')).toEqual({ forward: -0.25, right: 0 });
+    expect(place('slideback', 'left')).toEqual({ forward: -1, right: 0 });
   });
 });

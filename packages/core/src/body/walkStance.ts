@@ -1,8 +1,8 @@
-import { isLegStrike, isStrike, otherLead, type Lead, type MoveBook } from '../moves/index.ts';
+import { isLegStrike, isStrike, otherLead, roleOf, type Lead, type MoveBook } from '../moves/index.ts';
 import { isPlacedStroke, placeOnBeats, type BeatLine, type Stroke } from '../line/index.ts';
 import type { Beats } from '../units/index.ts';
 import { startState, type FighterState } from './fighterState.ts';
-import { resolveStroke, type ResolvedStroke } from './resolveStroke.ts';
+import { bodySide, resolveStroke, type ResolvedStroke } from './resolveStroke.ts';
 
 /** Steps that `>` and `<` travel. */
 const STEP_THROUGH = 1;
@@ -13,6 +13,8 @@ export interface WalkedStroke extends ResolvedStroke {
   readonly stroke: Stroke;
   readonly beat: Beats;
   readonly together: boolean;
+  /** Beats for which nothing moves behind it: `[hold]`. */
+  readonly heldFor: number;
   readonly before: FighterState;
   readonly after: FighterState;
 }
@@ -81,6 +83,9 @@ function walked(line: BeatLine, book: MoveBook, lead: Lead): Walk {
   const floor = { forward: 0, back: 0, left: 0, right: 0 };
   let state = startState(lead);
   for (const item of placed.items) {
+    const last = strokes.at(-1);
+    if (item.item.kind === 'hold' && last)
+      strokes[strokes.length - 1] = { ...last, heldFor: last.heldFor + item.item.beats };
     if (!isPlacedStroke(item)) continue;
     const { item: stroke, beat, together } = item;
     const resolved = resolveStroke(stroke, book, state);
@@ -88,7 +93,7 @@ function walked(line: BeatLine, book: MoveBook, lead: Lead): Walk {
     const index = strokes.length;
     if (after.lead !== state.lead)
       leadChanges.push({ beat, to: after.lead, stroke: index, how: howChanged(stroke, resolved) });
-    strokes.push({ ...resolved, index, stroke, beat, together, before: state, after });
+    strokes.push({ ...resolved, index, stroke, beat, together, heldFor: 0, before: state, after });
     state = after;
     floor.forward = Math.max(floor.forward, state.place.forward);
     floor.back = Math.max(floor.back, -state.place.forward);
@@ -119,22 +124,34 @@ function howChanged(stroke: Stroke, { move }: ResolvedStroke): LeadChange['how']
 
 function stateAfter(state: FighterState, stroke: Stroke, resolved: ResolvedStroke): FighterState {
   const { move, limb } = resolved;
-  const flips = (move.lead === 'flips') !== (stroke.step !== null);
   const stride = stroke.step === null ? 0 : stroke.step === 'through' ? STEP_THROUGH : -STEP_THROUGH;
   const steps =
     stroke.feint && stroke.step === null && isLegStrike(move) ? { forward: 0, right: 0 } : move.step;
   const way = wayOf(state, resolved);
   return {
-    lead: flips ? otherLead(state.lead) : state.lead,
+    lead: leadAfter(state.lead, stroke, resolved),
     facing: turned(state.facing, way * move.facing),
     place: travelled(state, steps.forward + stride, way * steps.right),
     raised: raisedAfter(state, limb, isLegStrike(move)),
+    holding: holdingAfter(state, resolved),
     stance: move.stance ?? (stroke.step === null ? state.stance : 'fighting'),
   };
 }
 
-/** +1 where a directed move goes as the book tells it, −1 where its direction or the lead turns it round. */
+/**
+ * The lead behind a stroke. A hand that steps through changes it. A kick or knee sets its own leg down in front, or behind
+ * with `<`: the rear leg that lands forward changes the lead, the front leg keeps it.
+ */
+function leadAfter(lead: Lead, { step }: Stroke, { move, limb }: ResolvedStroke): Lead {
+  const leg = limb === 'left-leg' ? 'left' : limb === 'right-leg' ? 'right' : null;
+  if (step !== null && leg !== null && isLegStrike(move)) return step === 'through' ? leg : otherLead(leg);
+  return (move.lead === 'flips') !== (step !== null) ? otherLead(lead) : lead;
+}
+
+/** +1 where a directed move goes as the book tells it, −1 where its direction or the lead turns it round; one foot goes to its own side. */
 function wayOf({ lead }: FighterState, { move, side }: ResolvedStroke): 1 | -1 {
+  if (move.limb === 'feet' && side !== null && move.side.kind === 'free')
+    return bodySide(side, lead) === 'right' ? 1 : -1;
   if (move.side.kind !== 'directed') return 1;
   return (lead === 'left') === (side === move.side.usual) ? 1 : -1;
 }
@@ -148,6 +165,19 @@ function raisedAfter(
   if (!kicks) return null;
   if (limb === 'left-leg') return 'left';
   return limb === 'right-leg' ? 'right' : state.raised;
+}
+
+/** A hand holds on while the other limbs work, until it does something else, both hands do, or the fighter steps out. */
+function holdingAfter(
+  { holding }: FighterState,
+  { move, limb }: Pick<ResolvedStroke, 'move' | 'limb'>,
+): FighterState['holding'] {
+  const role = roleOf(move);
+  if (limb === 'left-hand' || limb === 'right-hand') {
+    const hand = limb === 'left-hand' ? 'left' : 'right';
+    return role === 'clinch' ? hand : holding === hand ? null : holding;
+  }
+  return limb === 'both-hands' || role === 'step-out' || role === 'guard' ? null : holding;
 }
 
 function turned(facing: number, by: number): number {

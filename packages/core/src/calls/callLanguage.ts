@@ -54,8 +54,13 @@ export function sideWord(side: Side, names: SideNames, lead: Lead): string {
   return (side === 'front') === (lead === 'left') ? 'left' : 'right';
 }
 
-/** The side on which a move is done where nothing is said of it; null where that is no question. */
-function usualSide({ side }: Move): Side | null {
+/**
+ * The side on which a move is done where nothing is said of it; null where that is no question.
+ *
+ * @example
+ * usualSide(walk('jab').strokes[0].move) // 'front'
+ */
+export function usualSide({ side }: Move): Side | null {
   return side.kind === 'fixed'
     ? side.side
     : side.kind === 'free' || side.kind === 'directed'

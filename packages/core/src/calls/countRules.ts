@@ -33,7 +33,11 @@ interface CountRules {
 /** So far the rules go. */
 export const MOST_RULED = 199;
 
-/** The word for n, from 1 to 199; null beyond. */
+/**
+ * The word for n, from 1 to 199; null beyond.
+ *
+ * @param n a whole number
+ */
 export function ruledCount(rules: CountRules, n: number): SpokenCount | null {
   if (!Number.isInteger(n) || n < 1 || n > MOST_RULED) return null;
   if (n === 100) return spokenCount(rules.hundred);

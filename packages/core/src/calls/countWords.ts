@@ -37,6 +37,8 @@ export function ownPhones(own: readonly string[]): ReadonlyMap<string, string> {
  * The count's word for n, from 1 to 199, by the rules of its language; own words as far as the gym gives them. Null
  * beyond: nobody is counted on in another language without being reported.
  *
+ * @param n a whole number
+ *
  * @example
  * countWord(12, 'japanese') // 'juni'
  */

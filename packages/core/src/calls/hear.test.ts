@@ -69,6 +69,13 @@ describe('what is said', () => {
     ['what the holder throws', [stroke('jab', { isHolders: true })], null, 'throw jab'],
     ['the other leg', [stroke('push', { side: 'rear' })], null, 'rear push kick'],
     ['another height', [stroke('hook', { level: 'body' })], null, 'hook body'],
+    ['a leg that is not set down', [stroke('incres', { legUp: 'same' })], null, 'same leg, inside crescent'],
+    [
+      'a flying double',
+      [stroke('round', { side: 'front', legUp: 'flying' })],
+      null,
+      'flying, lead round kick',
+    ],
     ['what depends on the last one', [stroke('cross', { isConditional: true })], null, 'if it lands, cross'],
     ['a kick without the side in its name', [stroke('snap')], null, 'snap kick'],
   ])('of %s', (_, strokes, newLead, text) => {

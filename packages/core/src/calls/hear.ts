@@ -1,6 +1,6 @@
 import type { Lead, MoveBook } from '../moves/index.ts';
 import { callDictionary, type CallStyleWords, type SaidStroke } from './callLanguage.ts';
-import { HOLDER_WORDS, IF_IT_LANDS, leadPhrase } from './speakTogether.ts';
+import { HOLDER_WORDS, IF_IT_LANDS, LEG_UP_WORDS, leadPhrase } from './speakTogether.ts';
 
 /** A stroke as somebody understands it who only hears its call. */
 export interface HeardStroke extends SaidStroke {
@@ -37,6 +37,7 @@ export function hear(text: string, book: MoveBook, style: CallStyleWords): Heard
     const meanings = dictionary.get(words) ?? [];
     if (newLead) lead = newLead;
     else if (part === IF_IT_LANDS) isConditional = true;
+    else if (LEG_UP.has(part)) continue;
     else if (meanings.length === 1) {
       strokes.push({ ...meanings[0]!, isHolders, isConditional });
       isConditional = false;
@@ -44,6 +45,9 @@ export function hear(text: string, book: MoveBook, style: CallStyleWords): Heard
   }
   return { strokes, lead, unclear };
 }
+
+/** They say how a kick is done whose leg is said anyhow. */
+const LEG_UP: ReadonlySet<string> = new Set(Object.values(LEG_UP_WORDS));
 
 function withoutHolder(part: string): readonly [words: string, isHolders: boolean] {
   const said = Object.values(HOLDER_WORDS).find((word) => part.startsWith(`${word} `));

@@ -7,6 +7,8 @@ const TENS = ['', '', 'twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 
 /**
  * "forty two" for 42, "one hundred seven" for 107; 0 to 999. @throws RangeError beyond.
  *
+ * @param n a whole number, 0 to 999
+ *
  * @example
  * numberWord(12) // 'twelve'
  */

@@ -7,6 +7,8 @@ export interface SpokenStroke extends CalledStroke {
   readonly isHolders: boolean;
   /** Only if the stroke before it landed. */
   readonly isConditional: boolean;
+  /** Of a kick: the leg of the kick before it has not come down, and goes again, or the other one goes in the same flight. */
+  readonly legUp?: 'same' | 'flying' | undefined;
 }
 
 /** A text, and what it leaves out of what is done at its instant. */
@@ -20,6 +22,8 @@ export interface SpokenText {
 export const IF_IT_LANDS = 'if it lands';
 /** Said before what the holder throws, and before what he only shows. */
 export const HOLDER_WORDS = { throws: 'throw', shows: 'show' } as const;
+/** Said, where there is room, before a kick of a leg that has not come down, and before the second kick of one flight. */
+export const LEG_UP_WORDS = { same: 'same leg', flying: 'flying' } as const;
 /** Said after a stroke that leaves the other lead in front. */
 export const leadPhrase = (lead: Lead): string => `${lead} lead`;
 
@@ -55,6 +59,11 @@ export function spokenTogether(
   // A step through, forward or back, says by itself that the lead is the other one.
   if (newLead) add([...long, leadPhrase(newLead)], []);
   add(long, []);
+  if (parts.some(({ texts }) => texts.length > 2))
+    add(
+      clear.map(({ texts }) => texts.at(-2)!),
+      [],
+    );
   add([long[0]!, ...short.slice(1)], []);
   add(short, []);
   for (let said = clear.length - 1; said >= 1; said--)
@@ -68,8 +77,10 @@ export function spokenTogether(
 /** What says one stroke in a call, longest first; none where the gym's words leave no text for it alone. */
 function partTexts(stroke: SpokenStroke, book: MoveBook, style: CallStyleWords): string[] {
   const before = stroke.isHolders ? (stroke.feint ? HOLDER_WORDS.shows : HOLDER_WORDS.throws) : '';
-  return clearTexts(stroke, book, style).map((text) => {
+  const texts = clearTexts(stroke, book, style).map((text) => {
     const whole = before === '' ? text : `${before} ${text}`;
     return stroke.isConditional ? `${IF_IT_LANDS}, ${whole}` : whole;
   });
+  // The side is said anyhow, so that this may go first.
+  return stroke.legUp && texts.length > 0 ? [`${LEG_UP_WORDS[stroke.legUp]}, ${texts[0]!}`, ...texts] : texts;
 }

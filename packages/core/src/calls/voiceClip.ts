@@ -21,6 +21,8 @@ export const VOICE_RATES: readonly number[] = [1, 1.15, 1.25, 1.3, 1.35];
 /**
  * The nearest speed that is no faster; the fastest for one of a release that spoke faster.
  *
+ * @param rate times as fast as the voice speaks by itself
+ *
  * @example
  * knownRate(1.75) // 1.35
  */

@@ -37,6 +37,8 @@ export function wavWithLosses(sound: Sound, losses: readonly Loss[]): Uint8Array
  * What a WAV file says that was lost of its sound: none where it says nothing.
  *
  * @example
+ * lossesOf(wavWithLosses({ sampleRate: 10, samples: new Float32Array(10) }, [{ at: 0.2, seconds: 0.1 }]))
+ * // [{ at: 0.2, seconds: 0.1 }]
  * lossesOf(new Uint8Array(4)) // []
  */
 export function lossesOf(wav: Uint8Array): Loss[] {

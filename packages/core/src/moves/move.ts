@@ -105,7 +105,10 @@ export interface Move {
    * usual direction from a left lead; the other direction and the other lead turn them round.
    */
   readonly facing: number;
-  /** Steps that the stance travels: forward, and to the right, which a directed move turns round as it does `facing`. */
+  /**
+   * Steps that the stance travels: forward, and to the right, which a directed move turns round as it does `facing`. A step of one
+   * foot, which is from a free side, tells those of the right foot.
+   */
   readonly step: { readonly forward: number; readonly right: number };
   /** The stance it ends in; null when it leaves the stance as it was. */
   readonly stance: StanceKind | null;
@@ -153,6 +156,9 @@ export function isLegStrike(move: Move): boolean {
   return move.family === 'kick' || move.family === 'knee';
 }
 
+/** One foot alone brings the body half a step nearer, which is no entry yet. */
+const IN_OR_OUT = 0.6;
+
 /**
  * What a move is for: its own role, or what its family and properties make it. Null when no rule asks.
  *
@@ -163,8 +169,8 @@ export function roleOf(move: Pick<Move, 'role' | 'family' | 'spin' | 'step'>): M
   if (move.role) return move.role;
   if (move.spin > 0) return 'spin';
   if (move.family === 'clinch' || move.family === 'evasion') return move.family;
-  if (move.family !== 'step') return null;
-  return move.step.forward > 0 ? 'step-in' : move.step.forward < 0 ? 'step-out' : null;
+  if (move.family !== 'step' || Math.abs(move.step.forward) < IN_OR_OUT) return null;
+  return move.step.forward > 0 ? 'step-in' : 'step-out';
 }
 
 /**

@@ -53,6 +53,23 @@ describe('editDistance', () => {
   });
 });
 
+describe('nearestWord', () => {
+  it('is a word of the fewest slips, the first by the alphabet, or none', () => {
+    const known = ['abc', 'abcd', 'bcade', 'fade', 'cafed', 'feed', 'ab', 'aaaa'];
+    fc.assert(
+      fc.property(word, (wrong) => {
+        const most = wrong.length <= 4 ? 1 : 2;
+        const far = known.map((each) => ({ each, slips: editDistance(wrong, each) }));
+        const [best] = far
+          .filter(({ slips }) => slips <= most && wrong !== '')
+          .sort((a, b) => a.slips - b.slips || (a.each < b.each ? -1 : 1));
+        expect(nearestWord(wrong, known)).toBe(best?.each ?? null);
+      }),
+      { numRuns: 1000 },
+    );
+  });
+});
+
 describe('wordFor', () => {
   const book = starterBook();
   it.each(STARTER_MOVES.map(({ code }) => [code]))(

@@ -27,6 +27,20 @@ export function editDistance(a: string, b: string, most = Infinity): number {
   return last[b.length]!;
 }
 
+/** A bit for each letter of a word; letters that share one are taken for the same. */
+function lettersOf(word: string): number {
+  let bits = 0;
+  for (let i = 0; i < word.length; i++) bits |= 1 << (word.charCodeAt(i) & 31);
+  return bits;
+}
+
+/** How many bits are set, as far as `most` + 1. */
+function bitsUpTo(bits: number, most: number): number {
+  let count = 0;
+  for (let left = bits; left !== 0 && count <= most; left &= left - 1) count += 1;
+  return count;
+}
+
 /**
  * The known word closest to a misspelt one, or null when none is near enough to suggest:
  * one slip in up to four letters, two in longer words. Words over 24 letters are not compared.
@@ -38,11 +52,15 @@ export function nearestWord(word: string, known: Iterable<string>): string | nul
   if (word.length === 0 || word.length > 24) return null;
   const lower = word.toLowerCase();
   const allowed = lower.length <= 4 ? 1 : 2;
+  const letters = lettersOf(lower);
   let best: string | null = null;
   let bestDistance = allowed + 1;
   for (const candidate of known) {
     const longer = candidate.length - lower.length;
     if (longer > allowed || -longer > allowed) continue;
+    // Each letter that only one of them has is a change of its own.
+    const own = lettersOf(candidate);
+    if (bitsUpTo(letters & ~own, allowed) > allowed || bitsUpTo(own & ~letters, allowed) > allowed) continue;
     const distance = editDistance(lower, candidate, allowed);
     if (distance < bestDistance || (distance === bestDistance && best !== null && candidate < best)) {
       best = candidate;

@@ -108,6 +108,24 @@ export const STARTER_HANDS: readonly Move[] = [
     ['Sink: knees soft, elbows in', 'Drive: legs push both palms', 'Home: both hands to the guard'],
   ),
   describeMove(
+    'open-hand',
+    'side hammer',
+    {
+      code: 'sidehammer', name: 'Side hammer fist', side: usually('front'), level: 'head', surface: 'little-finger side of the fist', target: 'mitt at arm’s length beside the fighter, at 90° to the front', out: 0.24, back: 0.24,
+      faults: ['looks only after the strike', 'the feet turn along'], easier: 'hammer', cautions: ['head-contact'],
+    },
+    ['Look: over the shoulder to the side', 'Swing: fist from the other ear', 'Home: both hands to the guard'],
+  ),
+  describeMove(
+    'elbow',
+    'side elbow',
+    {
+      code: 'sideelbow', name: 'Side elbow', side: usually('front'), level: 'body', surface: 'the point of the elbow', target: 'shield close beside the fighter, at 90° to the front', out: 0.2, back: 0.2,
+      faults: ['leans away from it', 'looks only after the strike'], cautions: ['elbow-strike'], minGrade: STARTER_GRADES[2],
+    },
+    ['Look: to the side', 'Drive: elbow straight out, the other hand at the chin', 'Home: elbow to the rib'],
+  ),
+  describeMove(
     'elbow',
     'elbow',
     {

@@ -18,6 +18,8 @@ export interface GroupNumber<C> {
  * What "everybody number n of your grade" means for each group: the combo with this number of the first of its grades that
  * has one. Groups without any are left out.
  *
+ * @param number of a combo within its grade
+ *
  * @example
  * numberOfEachGrade([{ name: 'Low', gradeIds: ['ebb'] }], [{ gradeId: 'ebb', number: 3 }, { gradeId: 'reef', number: 3 }], 3) // [{ group: 'Low', combo: { gradeId: 'ebb', number: 3 } }]
  */

@@ -11,6 +11,8 @@ interface HeldRound {
  * The rounds of a run whose end bell did not ring, as a coach writes them: without the time to get ready, and without what the
  * rests said of what came next.
  *
+ * @param rung rounds whose end bell rang, from 0
+ *
  * @example
  * missedRounds([{ id: 'a', blocks: [] }, { id: 'b', blocks: [] }], [0]).map(({ id }) => id) // ['b']
  */
@@ -28,6 +30,8 @@ function unlinked({ id, blocks }: HeldRound): WrittenBlock[] {
 
 /**
  * The time of the rounds whose end bell rang, without the time to get ready.
+ *
+ * @param rung rounds whose end bell rang, from 0
  *
  * @example
  * rungSeconds([{ id: 'a', blocks: [] }], [0]) // 0

@@ -53,7 +53,10 @@ export interface PlannedSession extends SessionTotals {
 }
 
 /** What a block asks for, worked out once for as long as it is written the same. */
-type KnownBlock = Pick<WarnedBlock, 'work' | 'gone' | 'retired' | 'youthFaults' | 'needs' | 'tooFastFor'>;
+type KnownBlock = Pick<
+  WarnedBlock,
+  'work' | 'gone' | 'retired' | 'youthFaults' | 'needs' | 'spells' | 'tooFastFor'
+>;
 
 /** So many blocks are remembered: several long sessions with all their changes. */
 const MOST_KNOWN = 2000;
@@ -77,6 +80,7 @@ export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
       tooFastFor: remembered((person: MeasuredPace) =>
         tooFastFor(work.asked, person, factor ?? PACE_FACTORS.club),
       ),
+      spells: kindOf(block).spells(block),
       needs: countedLength(block, book, factor ?? PACE_FACTORS.club, byId),
       gone: named.flatMap(({ comboId }) => (byId.has(comboId) ? [] : [comboId])),
       retired: retiredIn(filled, book, retiredCodes),
@@ -86,7 +90,8 @@ export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
     };
   };
   const knownOf = (block: WrittenBlock, lead: Lead): KnownBlock => {
-    const key = `${lead} ${JSON.stringify(block)}`;
+    const { muted: _, ...asked } = block;
+    const key = `${lead} ${JSON.stringify(asked)}`;
     let found = known.get(key);
     if (!found) {
       if (known.size >= MOST_KNOWN) known.clear();
@@ -98,9 +103,9 @@ export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
     const held = unrollRounds(rounds).map((round) => ({
       ...round,
       blocks: round.blocks.map((block) => {
-        const { id, kind, kit = [], who = [] } = block;
+        const { id, kind, kit = [], who = [], muted = [] } = block;
         const own = knownOf(block, lead);
-        return { id, kind, kit, who, seconds: own.work.seconds, ...own };
+        return { id, kind, kit, who, muted, seconds: own.work.seconds, ...own };
       }),
     }));
     return {

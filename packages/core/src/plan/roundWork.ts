@@ -3,6 +3,7 @@ import {
   floorOver,
   walkStance,
   youthFault,
+  youthFaultOf,
   type OwnPace,
   type Walk,
   type YouthLimits,
@@ -29,8 +30,11 @@ import { groupBy, seedFromText, type Bpm, type Seconds } from '../units/index.ts
 export interface Demands {
   readonly highKick: boolean;
   readonly spin: boolean;
-  /** Steps of floor needed one way. */
+  /** Steps of floor needed one way: by its lines, or as the block says where that is more. */
   readonly floor: number;
+  readonly lines: number;
+  /** Steps one way that the block itself is given; null where nothing is said. */
+  readonly space: number | null;
 }
 
 function walksOf(block: Block, book: MoveBook): Walk[] {
@@ -44,18 +48,21 @@ function walksOf(block: Block, book: MoveBook): Walk[] {
 
 /**
  * @example
- * demandsOf(filled('free'), book) // { highKick: false, spin: false, floor: 0 }
+ * demandsOf(filled('free'), book) // { highKick: false, spin: false, floor: 0, lines: 0, space: null }
  */
 export function demandsOf(block: Block, book: MoveBook): Demands {
   const walks = walksOf(block, book);
+  const lines = Math.max(
+    0,
+    ...walks.map((walk) => Math.max(...Object.values(floorOver(walk, kindOf(block).timesInARow(block))))),
+  );
   const own = walks.flatMap((walk) => walk.strokes.filter(({ stroke }) => stroke.by === 'fighter'));
   return {
     highKick: own.some(({ move, level }) => isLegStrike(move) && level === 'head'),
     spin: own.some(({ move }) => isSpin(move) || move.cautions.includes('spin')),
-    floor: Math.max(
-      block.space ?? 0,
-      ...walks.map((walk) => Math.max(...Object.values(floorOver(walk, kindOf(block).timesInARow(block))))),
-    ),
+    floor: Math.max(block.space ?? 0, lines),
+    lines,
+    space: block.space ?? null,
   };
 }
 
@@ -127,6 +134,8 @@ export interface TooFastFor {
  * The combos of a block that go beyond somebody who is slower than the gym, each once, with the time through that does so most; what is
  * too fast at the pace of the gym is reported about everybody.
  *
+ * @param gym pace of the gym, how many times as long as at club pace a body needs for a move
+ *
  * @example
  * tooFastFor([{ name: 'A', group: null, walk: walk('1 2 3'), beats: 4, bpm: 200 }], { name: 'Ines', group: null, factor: { base: 2, pairs: {} } }, 1.25).map(({ combo, clean }) => [combo, clean]) // [['A', 176]]
  */
@@ -162,6 +171,8 @@ export interface BlockWork {
 }
 
 /**
+ * @param factor how many times as long as at club pace a body needs for a move; 1 by default
+ *
  * @example
  * workOf(filled('rest'), book, 'left').seconds // 40
  */
@@ -196,8 +207,9 @@ export function youthFaultsIn(
   for (const line of linesOfGroup(block, group, book)) {
     const parsed = parseLine(line, book);
     if (!parsed.ok) continue;
-    for (const { stroke, move, level } of walkStance(parsed.line, book, 'left').strokes) {
-      const fault = stroke.by === 'fighter' ? youthFault(move, level, limits) : null;
+    for (const walked of walkStance(parsed.line, book, 'left').strokes) {
+      const { stroke, move } = walked;
+      const fault = stroke.by === 'fighter' ? youthFaultOf(walked, limits) : null;
       if (fault !== null) faults.add(`${move.name.toLowerCase()}: ${fault}`);
     }
   }
@@ -208,8 +220,9 @@ export function youthFaultsIn(
     if (fault !== null) faults.add(`“${prompt}”: ${fault}`);
   }
   const most = kindOf(block).contact(block);
-  if (limits.contact !== undefined && most > limits.contact)
-    faults.add(`${most} % contact: at most ${limits.contact} %`);
+  const allowed = limits.contact ?? 0;
+  if (most > allowed)
+    faults.add(`${most} % contact: ${allowed === 0 ? 'none is allowed' : `at most ${allowed} %`}`);
   return [...faults];
 }
 

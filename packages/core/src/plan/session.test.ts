@@ -3,11 +3,14 @@ import { starterBook } from '../moves/index.ts';
 import {
   NO_STRIKES,
   addStrikes,
+  kindOf,
+  usualBlock,
   type Block,
   type BlockCombo,
   type ComboBlock,
   type CountBlock,
   type Phase,
+  type MutedRule,
 } from '../rounds/index.ts';
 import {
   demandsOf,
@@ -224,6 +227,7 @@ describe('warnings of a session', () => {
       blocks: each.blocks.map((block) => ({
         ...block,
         work: workOf(block, book, 'left'),
+        spells: kindOf(block).spells(block),
         gone: [],
         retired: [],
       })),
@@ -245,6 +249,32 @@ describe('warnings of a session', () => {
     expect(rules([easy(120), high])).toEqual(['no-warm-up']);
     expect(rules([easy(300), high])).toEqual([]);
   });
+  it('ask for any warm-up at all before somebody strikes', () => {
+    const punches = round('p', 'pads', [pads('p', '1 2', { leadPlan: 'halves' }), rest('r')]);
+    expect(rules([punches])).toEqual(['no-warm-up']);
+    expect(rules([easy(60), punches])).toEqual([]);
+    expect(
+      rules([round('t', 'technique', [{ kind: 'talk', id: 't', seconds: 60, title: 'Rules', notes: '' }])]),
+    ).toEqual([]);
+  });
+  it('look at the room that a block is given, not only at the floor of the gym', () => {
+    const travels = (space: number | null) =>
+      round('w', 'pads', [pads('w', 'in in in jab cross', { leadPlan: 'halves', space }), rest('r')]);
+    expect(rules([easy(300), travels(2)])).toEqual(['small-room']);
+    expect(rules([easy(300), travels(60)])).toEqual([]);
+    expect(rules([easy(300), travels(60)], { floorSteps: 50 })).toEqual(['small-room']);
+    expect(rules([easy(300), travels(null)])).toEqual([]);
+  });
+  it('are not repeated where the coach wants it so, but for what concerns safety', () => {
+    const wide = (muted: readonly MutedRule[]) =>
+      round('w', 'pads', [
+        pads('w', 'in in in jab cross', { leadPlan: 'halves', kit: ['Pads'], muted }),
+        rest('r'),
+      ]);
+    const small = { floorSteps: 1, kit: ['shields'] };
+    expect(rules([wide([])], small)).toEqual(['no-warm-up', 'small-room', 'kit-missing']);
+    expect(rules([wide(['small-room', 'kit-missing'])], small)).toEqual(['no-warm-up']);
+  });
   it('find spins that come early', () => {
     const spin = round('s', 'pads', [pads('s', 'jab back', { leadPlan: 'halves' })]);
     expect(rules([easy(300), spin])).toContain('spins-early');
@@ -259,6 +289,12 @@ describe('warnings of a session', () => {
     const broken = { ...long, blocks: [long.blocks[0]!, rest('r'), { ...long.blocks[0]!, id: 'g' }] };
     expect(rules([broken])).toEqual([]);
     expect(rules([long, { ...long, id: 'm' }, { ...long, id: 'n' }])).toEqual(['no-rest']);
+  });
+  it('do not count the rests between sets as work', () => {
+    const block = { ...usualBlock('count', 'c'), seconds: 600, sets: 4, rest: 60, reps: 20, repSeconds: 5 };
+    const counted = round('l', 'technique', [block, rest('r')]);
+    expect(rules([counted])).not.toContain('no-rest');
+    expect(rules([round('l', 'technique', [{ ...block, rest: 0 }, rest('r')])])).toContain('no-rest');
   });
   it('tell once what happens each time that a series is held', () => {
     const shadow = {
@@ -275,22 +311,22 @@ describe('warnings of a session', () => {
     expect(warnings[0]!.message).toContain('“Long”');
   });
   it('find one side that is trained much more', () => {
-    expect(rules([round('p', 'pads', [pads('p', 'jab lead'), rest('r')])])).toEqual(['one-side']);
-    expect(rules([round('p', 'pads', [pads('p', 'jab lead', { leadPlan: 'halves' }), rest('r')])])).toEqual(
-      [],
-    );
+    expect(rules([easy(300), round('p', 'pads', [pads('p', 'jab lead'), rest('r')])])).toEqual(['one-side']);
+    expect(
+      rules([easy(300), round('p', 'pads', [pads('p', 'jab lead', { leadPlan: 'halves' }), rest('r')])]),
+    ).toEqual([]);
   });
   it('find a floor that is too small, kit that is missing, and groups without people', () => {
     const wide = round('w', 'pads', [
       pads('w', 'in in in jab cross', { leadPlan: 'halves', kit: ['Pads'] }),
       rest('r'),
     ]);
-    expect(rules([wide], { floorSteps: 1 })).toEqual(['small-room']);
-    expect(rules([wide], { kit: ['shields'] })).toEqual(['kit-missing']);
-    expect(rules([wide], { kit: ['pads'] })).toEqual([]);
-    expect(rules([wide], { groups: [{ name: 'Herons', bands: ['children'], people: 0 }] })).toEqual([
-      'empty-group',
-    ]);
+    expect(rules([easy(300), wide], { floorSteps: 1 })).toEqual(['small-room']);
+    expect(rules([easy(300), wide], { kit: ['shields'] })).toEqual(['kit-missing']);
+    expect(rules([easy(300), wide], { kit: ['pads'] })).toEqual([]);
+    expect(
+      rules([easy(300), wide], { groups: [{ name: 'Herons', bands: ['children'], people: 0 }] }),
+    ).toEqual(['empty-group']);
   });
   it('tell combos that are gone and moves that are retired, each once, with their place', () => {
     const [plain] = warned([round('p', 'pads', [pads('p', '1 2', { leadPlan: 'halves' })])]);
@@ -298,8 +334,8 @@ describe('warnings of a session', () => {
       ...plain!,
       blocks: plain!.blocks.map((block) => ({ ...block, gone: ['x'], retired: ['jab', 'jab'] })),
     };
-    expect(sessionWarnings([lost, { ...lost, id: 'q' }], facts)).toMatchObject([
-      { rule: 'gone-combo', place: { round: 'p', block: 'p', at: 0 } },
+    expect(sessionWarnings([...warned([easy(300)]), lost, { ...lost, id: 'q' }], facts)).toMatchObject([
+      { rule: 'gone-combo', place: { round: 'p', block: 'p', at: 300 } },
       { rule: 'retired-move', place: { round: 'p' } },
     ]);
   });

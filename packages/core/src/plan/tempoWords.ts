@@ -15,6 +15,8 @@ export interface TempoWords {
  * The tempos that a coach means by "slow" and "full": full is the fastest at which all lines are clean at this pace, from one
  * time through to the next too; slow is the slow practice of it. Null where nothing can be said.
  *
+ * @param factor how many times as long as at club pace a body needs for a move
+ *
  * @example
  * tempoWords([{ line: '1 2 3', beatsPerBar: 4 }], book, 1.25) // { slow: 184, full: 283 }
  */

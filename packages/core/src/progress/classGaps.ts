@@ -1,5 +1,5 @@
 import { groupBy } from '../units/index.ts';
-import type { GradeLine } from './gradeCheck.ts';
+import type { GradeLine } from './grades/gradeCheck.ts';
 
 /** The check list of one of a class. */
 export interface CheckOfOne {

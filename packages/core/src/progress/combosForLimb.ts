@@ -5,6 +5,8 @@ import { impactBeats } from '../strikes/index.ts';
 /**
  * The combos in which a limb strikes most, out of a left lead; those in which it does not strike are left out.
  *
+ * @param most how many combos are named at most
+ *
  * @example
  * combosForLimb('left-leg', ['1 2', '1 f:push'].map((line) => ({ line })), book, 1) // [{ line: '1 f:push' }]
  */

@@ -1,6 +1,6 @@
 import { linearRegression, mean } from 'simple-statistics';
 import { groupBy } from '../units/index.ts';
-import { Z_90 } from './compareTrials.ts';
+import { Z_90 } from './trials/compareTrials.ts';
 
 export interface Fading {
   /** Percent of the mean rate that is lost from one round to the next; below 0 where it rises. */
@@ -12,6 +12,8 @@ export interface Fading {
 
 /**
  * How the rate falls over the rounds of one session, from the rate of each in order. Null for fewer than three.
+ *
+ * @param rates strikes a second, one of each round
  *
  * @example
  * fading([3, 2.7, 2.4])?.percent.toFixed(1) // '11.1'

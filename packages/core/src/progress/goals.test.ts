@@ -1,5 +1,5 @@
 import { classDays } from '../simulation/index.ts';
-import { course } from './course.ts';
+import { course } from './trials/course.ts';
 import { goalNow } from './goals.ts';
 
 const TODAY = '2026-06-01';

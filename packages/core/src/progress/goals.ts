@@ -1,5 +1,5 @@
-import type { Course } from './course.ts';
-import type { Better } from './dayTrials.ts';
+import type { Course } from './trials/course.ts';
+import type { Better } from './trials/dayTrials.ts';
 
 export interface Goal {
   readonly value: number;

@@ -79,6 +79,8 @@ const SLIPPING_WEIGHT = 2;
 /**
  * How much a combo needs to be trained by those who are here, 1 being usual; for rounds by need.
  *
+ * @param people how many are here
+ *
  * @example
  * comboNeed([{ isDue: true, isSlipping: false }], 2) // 2
  */

@@ -59,6 +59,8 @@ const STEP = 0.01;
  * A fighter's own pace from measured gaps: what comes is what the line asks for, or what the body can where that is longer; the pace
  * that leaves the least absolute error over all gaps. Where no line asked for more than came, it is no slower than that. `gym` is the pace that thin data is drawn towards. Null without a gap.
  *
+ * @param gym how many times as long as at club pace a body needs for a move
+ *
  * @example
  * fitPace(Array.from({ length: 40 }, () => ({ pair: 'hand-hand', seconds: 0.3, line: 0.1, least: 0.2 })), 1.25).pairs[0].pair // 'hand-hand'
  */

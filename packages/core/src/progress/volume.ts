@@ -93,6 +93,8 @@ const SOME = 0.5;
 /**
  * How much of a round was done, 0 to 1: `seconds` of so many of work, where a part was timed.
  *
+ * @param work seconds of work in the round
+ *
  * @example
  * shareDone({ done: 'part', seconds: 30 }, 120) // 0.25
  */
@@ -121,6 +123,8 @@ const LATELY_DAYS = 7 * LATELY_WEEKS;
 
 /**
  * How many more weeks like the last four it takes to a number of repetitions: 0 where it is reached, null where the last weeks had none.
+ *
+ * @param towards repetitions
  *
  * @example
  * weeksLeft({ done: 803, lately: 391 }, 2000) // 13

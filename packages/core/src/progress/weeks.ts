@@ -1,6 +1,6 @@
 import { median } from 'simple-statistics';
 import { groupBy } from '../units/index.ts';
-import { middleOfDay, type DayTrials } from './dayTrials.ts';
+import { middleOfDay, type DayTrials } from './trials/dayTrials.ts';
 
 const DAY = 86_400_000;
 const WEEK = 7;

@@ -91,8 +91,9 @@ function layOut(plan: RoundPlan, book: MoveBook, library: ClipLibrary): Layout {
     timed.some(({ from, to, block }) => at >= from && at < to && isCounted(block));
   const isNumberedAt = (at: Seconds): boolean =>
     timed.some(({ from, to, block }) => at >= from && at < to && kindOf(block).callsNumbers(block));
+  const isChosen = plan.timeCalls !== undefined;
   for (const { from, to } of workStretches(timed))
-    layOutWorkClock(from, to, { blockAt, isCountedAt, isNumberedAt }, context.timeCalls, layout);
+    layOutWorkClock(from, to, { blockAt, isCountedAt, isNumberedAt, isChosen }, context.timeCalls, layout);
   for (const time of timed) kindOf(time.block).layOut(time.block, time, context);
   if (plan.word) layOutAttentionWord(plan.word, timed, context);
   return layout;
@@ -107,7 +108,12 @@ function timeBlocks(blocks: readonly Block[]): TimedBlock[] {
   });
   return spans.map((span, i) => {
     const restAfter = spans.findIndex(({ block }, j) => j > i && isPause(block));
-    return { ...span, workEnds: restAfter === -1 ? clock : spans[restAfter]!.from };
+    const before = spans[i - 1];
+    return {
+      ...span,
+      workEnds: restAfter === -1 ? clock : spans[restAfter]!.from,
+      afterPause: before === undefined || isPause(before.block),
+    };
   });
 }
 

@@ -13,7 +13,7 @@ import {
   type SideNames,
 } from '../moves/index.ts';
 import { seededRandom } from '../units/index.ts';
-import { compileRound, usualBlock, type Block, type CompiledRound } from './index.ts';
+import { compileRound, usualBlock, type Block, type CompiledRound, type TempoShape } from './index.ts';
 
 const bookOf = Object.fromEntries(
   SIDE_NAMES.map((sides) => [sides, moveBook(STARTER_MOVES, STARTER_NUMBERS, sides)]),
@@ -35,16 +35,25 @@ interface Listener {
   readonly lead: 'left' | 'right';
   readonly calls: 'on-beat' | 'ahead' | 'holder';
   readonly bpm: number;
+  readonly tempo: TempoShape;
 }
 
 /** Strokes of a line that nobody who only hears its calls would do as they are written, and that no finding names. */
 function misheard(given: Listener): string[] {
-  const { line, words, lead, calls, bpm } = given;
+  const { line, words, lead, calls, bpm, tempo } = given;
   const book = bookOf[given.sides];
   const parsed = parseLine(line, book);
   if (!parsed.ok) return [];
   const combo = { id: 'a', grade: 'Ebb', number: 1, title: 'A', line, beatsPerBar: 4 };
-  const block = { ...usualBlock('combo', 'c'), seconds: 90, combos: [combo], words, calls, bpm } as Block;
+  const block = {
+    ...usualBlock('combo', 'c'),
+    seconds: 90,
+    combos: [combo],
+    words,
+    calls,
+    bpm,
+    tempo,
+  } as Block;
   const round = compileRound({ blocks: [block], lead, seed: 1 }, book, ABOUT_SPOKEN);
   const heardBy = calls === 'holder' ? 'names' : words;
   return round.cycles.flatMap((cycle) => {
@@ -99,6 +108,12 @@ const listener: fc.Arbitrary<Listener> = fc.record({
   lead: fc.constantFrom('left' as const, 'right' as const),
   calls: fc.constantFrom('on-beat' as const, 'ahead' as const, 'holder' as const),
   bpm: fc.integer({ min: 30, max: 140 }),
+  tempo: fc.constantFrom<TempoShape[]>(
+    { kind: 'constant' },
+    { kind: 'ramp', to: 120 },
+    { kind: 'steps', by: 6, every: 1 },
+    { kind: 'broken', pause: 3 },
+  ),
 });
 
 describe('who only hears the voice', () => {
@@ -106,6 +121,52 @@ describe('who only hears the voice', () => {
     fc.assert(
       fc.property(listener, (given) => expect(misheard(given)).toEqual([])),
       { numRuns: 600 },
+    );
+  });
+  it('hears which combo is meant, and no number that is no stroke where strokes are numbers', () => {
+    const combos = (['Ebb', 'Reef'] as const).flatMap((grade) =>
+      [1, 2].map((number) => ({
+        id: `${grade}${number}`,
+        grade,
+        number,
+        title: '',
+        line: '1 2',
+        beatsPerBar: 4,
+      })),
+    );
+    fc.assert(
+      fc.property(
+        fc.subarray(combos, { minLength: 1 }),
+        fc.constantFrom('numbers', 'names', 'combo-number'),
+        fc.constantFrom('on-beat', 'ahead', 'lead-in', 'one-count'),
+        fc.integer({ min: 40, max: 140 }),
+        (some, words, calls, bpm) => {
+          const block = {
+            ...usualBlock('combo', 'c'),
+            seconds: 60,
+            combos: some,
+            words,
+            calls,
+            bpm,
+            cyclesEach: 2,
+          };
+          const { cues } = compileRound(
+            { blocks: [block as Block], lead: 'left', seed: 1, timeCalls: [] },
+            bookOf['lead-rear'],
+            ABOUT_SPOKEN,
+          );
+          for (const { kind, clip, combo, cycle, text } of cues) {
+            if (kind !== 'call' || !clip || combo === undefined || cycle !== undefined) continue;
+            const meant = some.filter(({ grade, number }) => {
+              const name = number === 1 ? 'one' : 'two';
+              return text === name || text === `${grade.toLowerCase()} ${name}`;
+            });
+            expect(meant.map(({ id }) => id)).toEqual([combo]);
+            if (words === 'numbers' && /on-beat|ahead/.test(calls)) expect(text).not.toMatch(/^(one|two)$/);
+          }
+        },
+      ),
+      { numRuns: 150 },
     );
   });
   it.each([

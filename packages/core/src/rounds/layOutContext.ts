@@ -20,6 +20,8 @@ export interface BlockTime {
   readonly to: Seconds;
   /** When the work around this block ends: the last count belongs to that instant. */
   readonly workEnds: Seconds;
+  /** Whether people stood before it, and heard what was to come; at the start of a round too. */
+  readonly afterPause: boolean;
 }
 
 /** What the blocks of a round share while they are laid out. */

@@ -40,6 +40,15 @@ describe('momentOfRound', () => {
     expect(momentOfRound(round, start + 0.001).call?.text).toBe('hook');
     expect(momentOfRound(round, start - 0.001).call?.text).toBe('cross');
   });
+  it('shows what was announced until the first stroke, and never a number of the count-in', () => {
+    const beats = round.cues.filter(({ kind, sound }) => kind === 'count' && sound === 'count-in');
+    expect(beats.length).toBeGreaterThan(3);
+    for (const { at } of beats)
+      for (const later of [0.01, 0.5, 0.99]) {
+        const shown = momentOfRound(round, at + later).call?.text ?? '';
+        expect(shown).toMatch(/^[a-z][a-z ,]+$/);
+      }
+  });
   it('has no notch before the first cycle and after the last', () => {
     expect(momentOfRound(round, 0.5)).toMatchObject({ cycle: null, beat: null, stroke: null });
     expect(momentOfRound(round, 39.9).call?.text).toBe('one');

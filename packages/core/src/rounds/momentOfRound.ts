@@ -18,6 +18,8 @@ export interface RoundMoment {
 
 /** A call stays on the board this long when nothing follows it. */
 const CALL_STAYS: Seconds = 2.5;
+/** From one beat of a count-in to the next at most: what was announced stays until the work begins. */
+const COUNT_IN_BEAT: Seconds = 2;
 /** No call has sounded longer before it comes to its centre. */
 const LONGEST_BEFORE: Seconds = 2;
 
@@ -43,6 +45,7 @@ function lastAt(items: readonly { readonly at: Seconds }[], at: Seconds): number
 export function momentOfRound(round: Pick<CompiledRound, 'cues' | 'cycles'>, at: Seconds): RoundMoment {
   const calls: Cue[] = [];
   let offer: Cue | null = null;
+  let countsIn = false;
   for (
     let i = lastAt(round.cues, at + LONGEST_BEFORE);
     i >= 0 && round.cues[i]!.at > at - 8 && (calls.length < 2 || !offer);
@@ -51,9 +54,11 @@ export function momentOfRound(round: Pick<CompiledRound, 'cues' | 'cycles'>, at:
     const cue = round.cues[i]!;
     // A call is seen from where it is heard.
     if ((cue.clip?.start ?? cue.at) > at) continue;
-    const spoken =
-      cue.clip !== undefined || cue.kind === 'stance' || (cue.kind === 'count' && cue.sound === 'count-in');
-    if (SPOKEN.has(cue.kind) && spoken && calls.length < 2) calls.push(cue);
+    // A beat of the count-in is heard and never seen: a number is a stroke to whoever trains by numbers.
+    const isBeat = cue.kind === 'count' && cue.sound === 'count-in' && /^\d+$/.test(cue.text);
+    if (isBeat && calls.length === 0 && cue.at > at - COUNT_IN_BEAT) countsIn = true;
+    const spoken = cue.clip !== undefined || cue.kind === 'stance' || cue.sound === 'count-in';
+    if (SPOKEN.has(cue.kind) && spoken && !isBeat && calls.length < 2) calls.push(cue);
     if (cue.kind === 'show') offer ??= cue;
   }
   const [call, before] = calls;
@@ -64,8 +69,8 @@ export function momentOfRound(round: Pick<CompiledRound, 'cues' | 'cycles'>, at:
   const isOver = (shown: Cue): boolean =>
     runs && shown.cycle === cycle.cycle && stroke !== null && (shown.stroke ?? 0) <= stroke;
   return {
-    call: call && call.at > at - CALL_STAYS ? call : null,
-    before: before?.kind === 'call' ? before : null,
+    call: call && (countsIn || call.at > at - CALL_STAYS) ? call : null,
+    before: before?.kind === 'call' && before.stroke !== undefined ? before : null,
     offer: offer && !isOver(offer) && (runs || offer.at > at - CALL_STAYS) ? offer : null,
     cycle: runs ? cycle : null,
     beat: runs ? beat : null,

@@ -37,5 +37,7 @@ export const ROUND_LIMITS = {
   roundSeconds: 7200,
   sessionSeconds: 28_800,
   combosPerBlock: 20,
-  groups: 6,
+  groups: 12,
+  /** Groups with combos of their own at once: so many strips are still read from afar. */
+  lanes: 6,
 } as const;

@@ -30,6 +30,23 @@ describe('time calls', () => {
     expect(usual.some((text) => text.startsWith('thirty'))).toBe(false);
     expect(usual.some((text) => text.startsWith('ready'))).toBe(true);
   });
+  it('halfway that was asked for and never comes is reported; where nobody chose nothing is', () => {
+    const foundIn = (seconds: number, timeCalls?: readonly TimeCall[]): string[] =>
+      compileRound(
+        {
+          blocks: [{ ...blocks[1]!, seconds }],
+          lead: 'left',
+          seed: 1,
+          ...(timeCalls ? { timeCalls } : {}),
+        },
+        book,
+        lettersVoice(),
+      ).findings.map(({ message }) => message);
+    expect(foundIn(20, ['halfway'])).toEqual([
+      '“halfway” is not called: this work is shorter than 30 seconds.',
+    ]);
+    expect([foundIn(20), foundIn(40, ['halfway'])]).toEqual([[], []]);
+  });
   it.each([
     ['start-bell', 'start@10'],
     ['halfway', 'halfway@70'],

@@ -17,6 +17,8 @@ interface WorkAt {
   readonly blockAt: (at: Seconds) => string;
   /** Whether it is counted: there the clock stays silent. */
   readonly isCountedAt: (at: Seconds) => boolean;
+  /** Whether the coach chose the time calls: then he is told of those that never come. */
+  readonly isChosen: boolean;
   /** Whether numbers stand for strokes: there the last seconds are ticks, and nobody strikes a "three". */
   readonly isNumberedAt: (at: Seconds) => boolean;
 }
@@ -25,7 +27,7 @@ interface WorkAt {
 export function layOutWorkClock(
   from: Seconds,
   to: Seconds,
-  { blockAt, isCountedAt, isNumberedAt }: WorkAt,
+  { blockAt, isCountedAt, isNumberedAt, isChosen }: WorkAt,
   timeCalls: ReadonlySet<TimeCall>,
   layout: Layout,
 ): void {
@@ -43,7 +45,19 @@ export function layOutWorkClock(
       cue: { kind: 'time', block: blockAt(at) },
     });
   };
-  if (seconds >= HALFWAY_FROM && timeCalls.has('halfway')) say(TIME_PHRASES.halfway, from + seconds / 2);
+  const half = from + seconds / 2;
+  if (timeCalls.has('halfway') && seconds >= HALFWAY_FROM) say(TIME_PHRASES.halfway, half);
+  if (timeCalls.has('halfway') && isChosen && (seconds < HALFWAY_FROM || isCountedAt(half)))
+    layout.findings.push({
+      rule: 'call-dropped',
+      severity: 'note',
+      at: half,
+      block: blockAt(half),
+      message:
+        seconds < HALFWAY_FROM
+          ? `“${TIME_PHRASES.halfway}” is not called: this work is shorter than ${HALFWAY_FROM} seconds.`
+          : `“${TIME_PHRASES.halfway}” is not called: repetitions are counted there.`,
+    });
   if (seconds >= THIRTY_FROM && !endsCounted && timeCalls.has('thirty')) say(TIME_PHRASES.thirty, to - 30);
   if (seconds >= TEN_FROM && !endsCounted && timeCalls.has('ten')) say(TIME_PHRASES.ten, to - 10);
   if (seconds >= LAST_FIVE_FROM && !endsCounted && timeCalls.has('last-five'))

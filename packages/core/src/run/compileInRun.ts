@@ -3,6 +3,7 @@ import type { Lead, MoveBook } from '../moves/index.ts';
 import {
   combosOf,
   compileRound,
+  isRest,
   usualBlock,
   type Block,
   type BlockCombo,
@@ -42,6 +43,8 @@ export interface RoundToPlay extends CompiledRound {
   readonly combos: readonly BlockCombo[];
   /** What there is to see beside the times through. */
   readonly scenes: readonly PlacedScene[];
+  /** From there on all that is left of it is rest. */
+  readonly workEnds: Seconds;
 }
 
 /**
@@ -70,7 +73,13 @@ export function compileToPlay(
     ...compileRound(plan, book, clipLibrary(clips)),
     combos: combosOf(round.blocks, book),
     scenes: roundScenes(round.blocks, { lead, factor }, book),
+    workEnds: workEnds(round.blocks),
   };
+}
+
+function workEnds(blocks: readonly Block[]): Seconds {
+  const last = blocks.findLastIndex((block) => !isRest(block));
+  return blocks.slice(0, last + 1).reduce((sum, { seconds }) => sum + seconds, 0);
 }
 
 /** Time to get ready for a burst. */

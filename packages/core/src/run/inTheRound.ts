@@ -109,6 +109,8 @@ export function firstSoundFrom(events: readonly SoundEvent[], position: Seconds)
 /**
  * The count-in and the first times through alone, moved to the start: how a line is heard by itself.
  *
+ * @param cycles times through, 1 or more
+ *
  * @example
  * excerpt(round, 2).cycles.length // 2
  */

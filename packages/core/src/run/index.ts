@@ -11,3 +11,4 @@ export * from './clocks.ts';
 export * from './pulse.ts';
 export * from './hallNames.ts';
 export * from './stamps.ts';
+export * from './workDone.ts';

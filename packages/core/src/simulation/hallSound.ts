@@ -1,4 +1,5 @@
-import { normalDraw, type RandomSource, type Seconds } from '../units/index.ts';
+import { pinkNoise } from '../sound/index.ts';
+import type { RandomSource, Seconds } from '../units/index.ts';
 import { convolved, roomResponse } from './roomResponse.ts';
 
 /** A sound at an instant, so loud. */
@@ -69,18 +70,4 @@ function strengthOf(wet: Float64Array, strikes: readonly Placed[], sampleRate: n
     count += Math.max(0, to - from);
   }
   return count === 0 ? 0.1 : Math.sqrt(sum / count);
-}
-
-/** Noise as of a fan and of many feet, a root mean square of 1 (P. Kellet's sum of three one-pole filters). */
-function pinkNoise(count: number, random: RandomSource): Float64Array {
-  let [slow, middle, fast] = [0, 0, 0];
-  const noise = Float64Array.from({ length: count }, () => {
-    const white = normalDraw(random);
-    slow = 0.99765 * slow + white * 0.099046;
-    middle = 0.963 * middle + white * 0.2965164;
-    fast = 0.57 * fast + white * 1.0526913;
-    return slow + middle + fast + white * 0.1848;
-  });
-  const power = noise.reduce((sum, each) => sum + each * each, 0) / Math.max(1, count);
-  return noise.map((each) => each / Math.sqrt(power || 1));
 }

@@ -51,6 +51,8 @@ const FLAT = Math.SQRT1_2;
 /**
  * The sound of one impact, close by; its loudest sample is 1 and its first one the touch.
  *
+ * @param sampleRate samples a second
+ *
  * @example
  * impactSound('pad', 16_000, seededRandom(1)).length // 5600
  */

@@ -17,6 +17,8 @@ const DAY = 86_400_000;
 /**
  * Trials as such a fighter would do them: so many on each of the days, which are written like 2026-03-05 and stand in order.
  *
+ * @param perDay trials of each day
+ *
  * @example
  * virtualTrials({ level: 23, perFourWeeks: 0, error: 0 }, ['2026-03-05'], 2, () => 0.5) // [{ day: '2026-03-05', values: [23, 23] }]
  */
@@ -37,6 +39,9 @@ export function virtualTrials(
 
 /**
  * Days of classes: so many, the first one given, a fixed number of days apart.
+ *
+ * @param count days
+ * @param apart days from one class to the next
  *
  * @example
  * classDays('2026-03-05', 2, 7) // ['2026-03-05', '2026-03-12']

@@ -16,6 +16,7 @@ export { VOWEL_CONTEXT } from './centre/vowelWeights.ts';
 export * from './joined.ts';
 export * from './mix.ts';
 export * from './peaks.ts';
+export * from './inNoise.ts';
 export * from './tapLatency.ts';
 export * from './room/spokenCall.ts';
 export * from './room/quietRoom.ts';

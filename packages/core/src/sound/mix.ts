@@ -13,6 +13,9 @@ export interface PlacedSamples {
  * sounds are at `sampleRate`. The mix may go beyond ±1: writing it to 16 bits clips it. Pieces of a mix put together are the
  * same samples as the whole.
  *
+ * @param sampleRate samples a second
+ * @param first sample of the whole at which the piece begins, from 0
+ *
  * @example
  * mix(new Float32Array(8000), [{ at: 0.5, samples: Float32Array.of(1), gain: 1 }], 8000)[4000] // 1
  */

@@ -1,6 +1,8 @@
 /**
  * The loudest sample of each of so many equal stretches of a sound, for its picture.
  *
+ * @param columns stretches, 1 or more
+ *
  * @example
  * peaks(Float32Array.of(0.5, -1, 0.25, 0), 2) // [1, 0.25]
  */

@@ -9,6 +9,8 @@ const PASSBAND = 0.94;
  * The same sound at another rate, by a windowed sinc (Hann window, 16 crossings on either side), cut off below half of
  * the lower rate. Sample i of the result lies at i / `rate` seconds, as it did before: nothing is moved.
  *
+ * @param rate samples a second of the result
+ *
  * @example
  * resample({ sampleRate: 8000, samples: new Float32Array(8000) }, 4000).samples.length // 4000
  */

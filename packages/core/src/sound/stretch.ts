@@ -10,6 +10,8 @@ const SEARCH: Seconds = 0.008;
  * together, each from where it goes on best after the one before (waveform similarity overlap-add, WSOLA, Verhelst and
  * Roelands 1993). An instant t of the sound comes to t / `rate`, to within about 10 ms.
  *
+ * @param rate times as fast
+ *
  * @example
  * stretch({ sampleRate: 8000, samples: new Float32Array(8000) }, 1).samples.length // 8000
  */

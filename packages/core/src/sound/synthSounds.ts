@@ -77,6 +77,8 @@ export function synthSeconds(kind: SynthSound): Seconds {
 /**
  * Renders a tick or bell. Its first strike begins at sample 0, at full level, so that its start is its instant.
  *
+ * @param sampleRate samples a second
+ *
  * @example
  * synthSound('tick-bar', 8000).sampleRate // 8000
  */

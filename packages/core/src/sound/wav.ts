@@ -7,6 +7,9 @@ export interface Sound {
 /**
  * The 44 bytes that stand before the samples of a mono 16-bit PCM WAV file of so many samples.
  *
+ * @param sampleRate samples a second
+ * @param count samples
+ *
  * @example
  * wavHeader(44_100, 10).length // 44
  */

@@ -51,6 +51,8 @@ export function summariseBurst(instants: readonly Seconds[], seconds: Seconds): 
 /**
  * Sums up a burst of `seconds` of which somebody reported the number.
  *
+ * @param count strikes
+ *
  * @example
  * summariseCount(23, 10).perSecond // 2.3
  */
@@ -66,6 +68,8 @@ export interface TrialSummary {
 
 /**
  * Best, median and number of trials, always reported together; null without trials. `better` says which end is best.
+ *
+ * @param values one of each trial, in the unit of the test
  *
  * @example
  * summariseTrials([30, 26, 22], 'higher') // { best: 30, median: 26, trials: 3 }

@@ -1,8 +1,8 @@
 import type { Onset } from '../strikes/index.ts';
 import type { Seconds } from '../units/index.ts';
 
-/** What is measured: as many as fit, how long a combo takes, how soon an answer comes. */
-export const TRIAL_KINDS = ['burst', 'combo-time', 'reaction'] as const;
+/** What is measured: as many as fit, how long a combo takes, how soon an answer comes, or a number that somebody reads off. */
+export const TRIAL_KINDS = ['burst', 'combo-time', 'reaction', 'measure'] as const;
 export type TrialKind = (typeof TRIAL_KINDS)[number];
 
 /** As much of a test as says what counts of its trials. */

@@ -1,4 +1,5 @@
 export * from './heardTrial.ts';
+export * from './measuredTest.ts';
 export * from './burst.ts';
 export * from './nextTempo.ts';
 export * from './ladderAdvice.ts';

@@ -39,7 +39,7 @@ const bpmOf = (cycle: Cycle): Bpm => Math.round(60 / cycle.beatSeconds);
  * nobody was marked.
  *
  * @example
- * ladderAdvice({ rounds: [], round: 0, book, people: [], quality: () => null }) // null
+ * ladderAdvice({ rounds: [{ ...round, combos: [combo] }], round: 0, book, people: [{ id: 'a', name: 'Ada', factor: 1 }], quality: () => 'wild' }).bpm // 76
  */
 export function ladderAdvice({ rounds, round, book, people, quality }: Ladder): LadderAdvice | null {
   const done = rounds[round]?.cycles.at(-1);

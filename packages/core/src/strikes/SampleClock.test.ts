@@ -63,6 +63,19 @@ describe('the clock of samples', () => {
     }
   });
 
+  it('takes back what it held for lost where a device only lagged, and each sound lies where it was', () => {
+    for (const lag of [0.02, 0.07, 0.3]) {
+      const clock = new SampleClock(RATE);
+      play(clock, 300, 0);
+      play(clock, 150, 300, lag);
+      expect(clock.lost).toBeGreaterThan(0.8 * lag);
+      play(clock, 150, 450);
+      expect(clock.lost).toBeLessThan(0.001);
+      for (const at of [5, 6.5, 8, 9, 12])
+        expect(Math.abs(clock.instantOf(at) - BEGAN - at)).toBeLessThan(0.002);
+    }
+  });
+
   it('goes with a sound clock that is a little slow', () => {
     const clock = new SampleClock(RATE);
     const offs = Array.from({ length: 3000 }, (_, n) => {

@@ -8,12 +8,21 @@ const RECENT = 4;
 const LOST: Seconds = 0.015;
 /** Of that time so much must have come, or it says nothing: what waited comes all at once. */
 const ENOUGH: Seconds = 0.5;
+/** What had only waited comes as early as before again within so long; what is lost never does. */
+const COMES_BACK: Seconds = 10;
 
 /** Sound that never came. */
 export interface Loss {
   /** Behind so much sound that did come. */
   readonly at: Seconds;
   readonly seconds: Seconds;
+}
+
+interface KnownLoss {
+  readonly at: Seconds;
+  seconds: Seconds;
+  /** When it showed. */
+  readonly known: Seconds;
 }
 
 /** Pieces that came one after the other. */
@@ -29,7 +38,7 @@ interface Stretch {
 /**
  * Puts samples that come in pieces on the clock of the device. A piece comes late, never early: the least lag of some seconds is the
  * nearest to that between the clocks. Where samples were lost all that comes is later from then on; that shows about a second
- * later, and the clock knows from where on then.
+ * later, and the clock knows from where on then. Where it comes earlier again soon, it had only waited, and nothing was lost.
  */
 export class SampleClock {
   private readonly sampleRate: number;
@@ -37,7 +46,7 @@ export class SampleClock {
   private stretches: Stretch[] = [];
   private last: Seconds = -Infinity;
   private least = 0;
-  private readonly lostBefore: Loss[] = [];
+  private readonly lostBefore: KnownLoss[] = [];
 
   /** `sampleRate` in hertz. */
   constructor(sampleRate: number) {
@@ -49,7 +58,9 @@ export class SampleClock {
     const seconds = samples / this.sampleRate;
     this.count += samples;
     this.keep(now, seconds);
-    this.least = leastOf(this.stretches);
+    const least = leastOf(this.stretches);
+    this.takeBack(this.least - least, now);
+    this.least = least;
     // What comes right behind another piece has waited with it, and so have those before it.
     const hasWaited = now - this.last < seconds / 2;
     this.last = now;
@@ -58,7 +69,7 @@ export class SampleClock {
     if (recent.reduce((sum, stretch) => sum + stretch.seconds, 0) < ENOUGH) return;
     const later = leastOf(recent) - this.least;
     if (later < LOST) return;
-    this.lostBefore.push({ at: recent[0]!.from, seconds: later });
+    this.lostBefore.push({ at: recent[0]!.from, seconds: later, known: now });
     this.stretches = recent;
     this.least += later;
   }
@@ -89,6 +100,18 @@ export class SampleClock {
   /** How much sound was lost so far. */
   get lost(): Seconds {
     return this.lostBefore.reduce((sum, { seconds }) => sum + seconds, 0);
+  }
+
+  /** What was taken to be lost, as far as it came so much earlier than behind a loss. */
+  private takeBack(earlier: Seconds, now: Seconds): void {
+    for (let left = earlier; left > 0;) {
+      const last = this.lostBefore.at(-1);
+      if (!last || now - last.known > COMES_BACK) return;
+      const back = Math.min(left, last.seconds);
+      last.seconds -= back;
+      left -= back;
+      if (last.seconds === 0) this.lostBefore.pop();
+    }
   }
 
   private keep(now: Seconds, seconds: Seconds): void {

@@ -31,6 +31,9 @@ export type Calibrated =
 /**
  * Learns a hall from levels of 2 ms or more while nobody struck, and from the strengths of test strikes, both in decibels.
  *
+ * @param quietLevels decibels
+ * @param strikes decibels
+ *
  * @example
  * calibrate([-60, -58], [-20, -22, -18, -21, -20]).ok // true
  */

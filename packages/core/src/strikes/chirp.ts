@@ -9,6 +9,8 @@ const STANDS_OUT = 8;
 /**
  * A chirp to be played and heard again, −1 to 1.
  *
+ * @param sampleRate samples a second
+ *
  * @example
  * chirp(8000).length // 2000
  */
@@ -23,6 +25,8 @@ export function chirp(sampleRate: number): Float32Array<ArrayBuffer> {
 
 /**
  * Where a chirp begins in what was heard, in seconds from its first sample; null where there is none.
+ *
+ * @param sampleRate samples a second
  *
  * @example
  * ((heard) => (heard.set(chirp(8000), 800), findChirp(heard, 8000)))(new Float32Array(8000)) // 0.1

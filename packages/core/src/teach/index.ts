@@ -1,11 +1,12 @@
 export * from './variants.ts';
+export * from './easierLine.ts';
 export * from './orders.ts';
 export * from './stepBack.ts';
-export * from './renumberLine.ts';
-export * from './standInMove.ts';
-export * from './editLine.ts';
-export { writtenStrokes } from './rewriteLine.ts';
+export * from './rewrite/renumberLine.ts';
+export * from './rewrite/standInMove.ts';
+export * from './rewrite/editLine.ts';
+export { writtenStrokes } from './rewrite/rewriteLine.ts';
 export * from './variantRecipe.ts';
 export * from './openingFamily.ts';
 export * from './techniqueTime.ts';
-export * from './usesOfMoves.ts';
+export * from './rewrite/usesOfMoves.ts';

@@ -1,6 +1,6 @@
 import { limbClock, walkStance } from '../body/index.ts';
 import { formatLine, parseLine } from '../line/index.ts';
-import type { Lead, MoveBook } from '../moves/index.ts';
+import { findMove, type Lead, type MoveBook } from '../moves/index.ts';
 import type { Bpm } from '../units/index.ts';
 
 export interface RankedOrder {
@@ -12,18 +12,21 @@ export interface RankedOrder {
 
 /**
  * All orders of two to five of the fighter's written strokes on whole beats, the one that flows best first: the fastest
- * clean tempo, then how often the turn of the hips and the level change. What the holder does stays in its place, and a
- * leg that is kept up goes with its kick.
+ * clean tempo, then how often the turn of the hips and the level change. What the holder does stays in its place with the
+ * defence that answers it, and a leg that is kept up goes with its kick.
+ *
+ * @param factor how many times as long as at club pace a body needs for a move
  *
  * @example
  * orders(['1', '2'], book, 'left', 1).length // 2
  */
 export function orders(words: readonly string[], book: MoveBook, lead: Lead, factor: number): RankedOrder[] {
-  const own = ownUnits(words);
+  const placed = heldInPlace(words, book);
+  const own = ownUnits(words, placed);
   if (own.length < 2 || own.length > 5) return [];
   const seen = new Map<string, RankedOrder>();
   for (const order of permutations(own)) {
-    const parsed = parseLine(withHolder(order, words).join(' '), book);
+    const parsed = parseLine(withHolder(order, words, placed).join(' '), book);
     if (!parsed.ok) continue;
     const walk = walkStance(parsed.line, book, lead);
     const levels = walk.strokes.map((stroke) => stroke.level);
@@ -47,20 +50,36 @@ export function orders(words: readonly string[], book: MoveBook, lead: Lead, fac
 }
 
 const marksOf = (word: string): string => /^\(?(?:o:|f:|r:|\?|\^)*/.exec(word)![0];
-const isHolders = (word: string): boolean => marksOf(word).includes('o:');
+
+/** Which words stay where they are: what the holder does, and right behind it the blocks and evasions of the fighter that answer it. */
+function heldInPlace(words: readonly string[], book: MoveBook): boolean[] {
+  const held: boolean[] = [];
+  for (const [i, word] of words.entries()) {
+    const marks = marksOf(word);
+    const code = /^[a-z0-9]+/.exec(word.slice(marks.length))?.[0] ?? '';
+    const family = findMove(book, code)?.move.family;
+    const defends = family === 'block' || family === 'evasion';
+    held.push(marks.includes('o:') || (defends && held[i - 1] === true));
+  }
+  return held;
+}
 
 /** The fighter's strokes, each with what leans on it: a leg that stays up, or what is done if it landed. */
-function ownUnits(words: readonly string[]): string[][] {
+function ownUnits(words: readonly string[], placed: readonly boolean[]): string[][] {
   const units: string[][] = [];
-  for (const word of words.filter((each) => !isHolders(each))) {
+  for (const word of words.filter((_, i) => !placed[i])) {
     if (/[\^?]/.test(marksOf(word)) && units.length > 0) units.at(-1)!.push(word);
     else units.push([word]);
   }
   return units;
 }
 
-/** The holder's strokes behind as many of the fighter's as they were written behind, but never between a kick and its leg. */
-function withHolder(order: readonly (readonly string[])[], words: readonly string[]): string[] {
+/** What stays in its place, behind as many of the fighter's as they were written behind, but never between a kick and its leg. */
+function withHolder(
+  order: readonly (readonly string[])[],
+  words: readonly string[],
+  placed: readonly boolean[],
+): string[] {
   const ordered: string[] = [];
   const left = order.map((unit) => [...unit]);
   let due = 0;
@@ -72,8 +91,8 @@ function withHolder(order: readonly (readonly string[])[], words: readonly strin
       done += unit.length;
     }
   };
-  for (const word of words) {
-    if (isHolders(word)) {
+  for (const [i, word] of words.entries()) {
+    if (placed[i]) {
       catchUp();
       ordered.push(word);
     } else due += 1;

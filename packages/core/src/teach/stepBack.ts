@@ -1,6 +1,6 @@
 import { formatLine, type BeatLine, type Stroke } from '../line/index.ts';
 import { findMove, type Move, type MoveBook } from '../moves/index.ts';
-import { mapStrokes } from './rewriteLine.ts';
+import { mapStrokes } from './rewrite/rewriteLine.ts';
 
 /** A line that travels the other way. */
 export interface StepsBack {

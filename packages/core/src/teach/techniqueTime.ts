@@ -18,6 +18,8 @@ export interface RepetitionPlan {
 /**
  * Length of one repetition of a move on the count: out and back at this pace, and the slack of a count.
  *
+ * @param factor how many times as long as at club pace a body needs for a move
+ *
  * @example
  * moveRepSeconds('jab', book, 1) // 0.42900000000000005
  */

@@ -1,9 +1,10 @@
 import { PACE_FACTORS, type Audience } from '../body/index.ts';
 import { formatLine, parseLine, type BeatLine } from '../line/index.ts';
 import type { MoveBook } from '../moves/index.ts';
-import { writtenStrokes } from './rewriteLine.ts';
+import { writtenStrokes } from './rewrite/rewriteLine.ts';
 import { orders } from './orders.ts';
-import { easier, even, grow, light, power } from './variants.ts';
+import { easier, easierAt } from './easierLine.ts';
+import { even, grow, light, power } from './variants.ts';
 
 /** The forms that change the line of a combo, and so can be kept as combos of their own. */
 export const RECIPE_KINDS = ['even', 'light', 'power', 'easier', 'grow', 'order'] as const;
@@ -14,7 +15,8 @@ export interface VariantRecipe {
   readonly kind: RecipeKind;
   /**
    * `grow`: how many steps of growing, from 1; `order`: the place among the ranked orders, from 0; `power`: the accented
-   * stroke among the written ones, the last strike when null. Null for the others.
+   * stroke among the written ones, the last strike when null; `easier`: the written stroke that alone becomes easier, those
+   * that are too hard for the grade when null. Null for the others.
    */
   readonly step: number | null;
 }
@@ -52,7 +54,7 @@ function lineOf(
     case 'power':
       return power(line, book, step ?? undefined);
     case 'easier':
-      return easier(line, book, audience).line;
+      return step === null ? easier(line, book, audience).line : easierAt(line, book, step)?.line;
     case 'grow':
       return grow(line)[(step ?? 1) - 1];
     case 'order':

@@ -3,8 +3,8 @@ import { seededLineText } from '../line/testLines.ts';
 import { walkStance } from '../body/index.ts';
 import { STARTER_GRADES, STARTER_NUMBERS, moveBook, starterBook } from '../moves/index.ts';
 import { seededRandom } from '../units/index.ts';
+import { easier, easierAt } from './easierLine.ts';
 import {
-  easier,
   even,
   grow,
   ladder,
@@ -130,12 +130,34 @@ describe('teaching variants', () => {
     );
     expect(easier(line('1 weave 3'), moveBook(moves, STARTER_NUMBERS), ebb).line).toBe('1 duck 3');
   });
+  it('easier: one move at any grade, the others as they are, and what changed', () => {
+    expect(easierAt(line('1 weave 3'), book, 1)).toEqual({
+      line: '1 duck 3',
+      changes: [expect.stringMatching(/ becomes duck\.$/)],
+    });
+    expect(easierAt(line('1 weave 3 weave'), book, 3)!.line).toBe('1 weave 3 duck');
+    expect([easierAt(line('1 weave 3'), book, 0), easierAt(line('1 o:weave'), book, 1)]).toEqual([
+      null,
+      null,
+    ]);
+  });
   it('orders: what the holder does stays in its place, and a leg that is up with its kick', () => {
     const lines = orders(['1', 'o:1', '2'], book, 'left', 1).map((order) => order.line);
     expect(lines.sort()).toEqual(['1 o:1 2', '2 o:1 1']);
     for (const { line: order } of orders(['1', 'f:round', '^f:side', '2'], book, 'left', 1))
       expect(order).toContain('f:round ^f:side');
     expect(orders(['1', 'f:round', '^f:side', '2'], book, 'left', 1)).toHaveLength(6);
+  });
+  it('orders: a defence stays behind what it answers, and the answers change', () => {
+    const words = ['o:2', 'r:mid', '1', 'f:hammer', 'f:backfist'];
+    const lines = orders(words, book, 'left', 1).map((order) => order.line);
+    expect(lines).toHaveLength(6);
+    for (const order of lines) expect(order).toMatch(/^o:2 r:mid /);
+    expect(
+      orders(['1', 'o:2', 'r:mid', '3'], book, 'left', 1)
+        .map((order) => order.line)
+        .sort(),
+    ).toEqual(['1 o:2 r:mid 3', '3 o:2 r:mid 1']);
   });
   it('lead advice: brings the accent to the stronger side', () => {
     expect(leadAdvice(line('1 2*'), book, 'right')).toMatchObject({

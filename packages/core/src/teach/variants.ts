@@ -1,16 +1,8 @@
-import { findFindings, isAboveGrade, walkStance, youthFault, type Audience } from '../body/index.ts';
-import { formatLine, type BeatLine, type Stroke } from '../line/index.ts';
-import {
-  findMove,
-  isLegStrike,
-  isStrike,
-  otherLead,
-  type Lead,
-  type Move,
-  type MoveBook,
-} from '../moves/index.ts';
+import { findFindings, walkStance, type Audience } from '../body/index.ts';
+import { formatLine, type BeatLine } from '../line/index.ts';
+import { isStrike, otherLead, type Lead, type MoveBook } from '../moves/index.ts';
 import { BPM_LIMITS, type Bpm } from '../units/index.ts';
-import { evenGaps, firstStrokes, mapStrokes, writtenStrokes } from './rewriteLine.ts';
+import { evenGaps, firstStrokes, mapStrokes, moveOf, writtenStrokes } from './rewrite/rewriteLine.ts';
 
 /** Slow practice: this share of the working tempo. */
 export const SLOW_SHARE = 0.65;
@@ -88,6 +80,8 @@ export function light(line: BeatLine, book: MoveBook): string {
 /**
  * Only one strike with full power, the last of the fighter's or the one at this place among the written strokes.
  *
+ * @param place among the written strokes, from 0
+ *
  * @example
  * power(line('1 2'), book) // '1 2*'
  */
@@ -120,93 +114,6 @@ export function ladder(working: Bpm, fastest: Bpm | null, aim: SpeedAim = 'clean
   const top = Math.min(BPM_LIMITS.max, fastest === null ? working : Math.floor(fastest * share));
   const rungs = [Math.round(working * SLOW_SHARE), working, top].map((bpm) => Math.min(bpm, top));
   return [...new Set(rungs.filter((bpm) => bpm >= BPM_LIMITS.min))].sort((a, b) => a - b);
-}
-
-export interface EasierLine {
-  readonly line: string;
-  /** What was changed, one sentence each; empty when nothing had to be. */
-  readonly changes: readonly string[];
-}
-
-/**
- * The line with each move replaced by its easier move until nothing is above the grade or against the limits of the
- * band. A strike to the head goes to the body where the band has no head contact. What has no easier form is left out.
- *
- * @example
- * easier(line('1 2'), book, ANYBODY).line // '1 2'
- */
-export function easier(line: BeatLine, book: MoveBook, audience: Audience): EasierLine {
-  const changes: string[] = [];
-  const changed = mapStrokes(line, (stroke) => {
-    if (stroke.by === 'holder') return stroke;
-    let now = lowered(stroke, book, audience, changes);
-    for (let guard = 0; guard < book.moves.size; guard++) {
-      const move = moveOf(now, book);
-      if (isAllowed(move, audience)) return lowered(now, book, audience, changes);
-      if (move.easier === null || !book.moves.has(move.easier)) {
-        changes.push(`The ${move.name.toLowerCase()} is left out.`);
-        return null;
-      }
-      const next = book.moves.get(move.easier)!;
-      const instead = substituteMove(now, next, book);
-      changes.push(`${move.name} becomes ${next.name.toLowerCase()}.`);
-      now = instead;
-    }
-    return null;
-  });
-  return { line: formatLine(dropLooseMarks(changed, book)), changes: [...new Set(changes)] };
-}
-
-/** The stroke done with an easier move: with the same limb of the same body, and with the same lead afterwards. */
-function substituteMove(stroke: Stroke, next: Move, book: MoveBook): Stroke {
-  const { move, side: numbered } = findMove(book, stroke.word)!;
-  const side =
-    move.side.kind === 'fixed'
-      ? move.side.side
-      : move.side.kind === 'free'
-        ? (numbered ?? stroke.side ?? (stroke.keptUp ? null : move.side.usual))
-        : stroke.side;
-  const wanted = next.side.kind === 'free' || next.side.kind === 'directed' ? side : null;
-  const isUsual = 'usual' in next.side && next.side.usual === wanted;
-  const flips = move.lead !== next.lead;
-  return {
-    ...stroke,
-    word: next.code,
-    side: isUsual ? null : wanted,
-    keptUp: stroke.keptUp && isLegStrike(next),
-    step: flips ? (stroke.step === null ? 'through' : null) : stroke.step,
-  };
-}
-
-function isAllowed(move: Move, { grade, youth }: Audience): boolean {
-  if (grade && isAboveGrade(move, grade)) return false;
-  // Heights are changed on their own.
-  return !youth || youthFault(move, null, youth) === null;
-}
-
-function lowered(stroke: Stroke, book: MoveBook, { youth }: Audience, changes: string[]): Stroke {
-  const move = moveOf(stroke, book);
-  if (!youth || youth.headContact || !isStrike(move) || (stroke.level ?? move.level) !== 'head')
-    return stroke;
-  changes.push(`${move.name} goes to the body.`);
-  return { ...stroke, level: 'body' };
-}
-
-/** Marks that lean on a stroke before them fall away when that stroke is gone. */
-function dropLooseMarks(line: BeatLine, book: MoveBook): BeatLine {
-  let before: Stroke | null = null;
-  /** A leg stays up while the holder does something, so only the fighter's own stroke counts for it. */
-  let ownBefore: Stroke | null = null;
-  return mapStrokes(line, (stroke) => {
-    const kept: Stroke = {
-      ...stroke,
-      conditional: stroke.conditional && before !== null,
-      keptUp: stroke.keptUp && ownBefore !== null && isLegStrike(moveOf(ownBefore, book)),
-    };
-    before = kept;
-    if (kept.by === 'fighter') ownBefore = kept;
-    return kept;
-  });
 }
 
 export interface LeadAdvice {
@@ -271,10 +178,4 @@ export function sharedOpening(a: BeatLine, b: BeatLine, book: MoveBook): number 
 export function suits(line: BeatLine, book: MoveBook, audience: Audience): boolean {
   const { findings } = findFindings(walkStance(line, book, 'left'), book, { factor: 1, bpm: null, audience });
   return !findings.some(({ rule }) => rule === 'above-grade' || rule === 'youth-contact');
-}
-
-function moveOf(stroke: Stroke, book: MoveBook): Move {
-  const found = findMove(book, stroke.word);
-  if (!found) throw new Error(`the move book has no ${stroke.word}`);
-  return found.move;
 }

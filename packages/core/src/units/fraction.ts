@@ -19,6 +19,9 @@ function gcd(a: number, b: number): number {
 /**
  * n/d in lowest terms. @throws RangeError when d is 0 or either part is no safe integer.
  *
+ * @param n a whole number
+ * @param d a whole number other than 0
+ *
  * @example
  * fractionToText(fraction(2, 4)) // '1/2'
  */
@@ -53,6 +56,8 @@ export function subtract(a: Fraction, b: Fraction): Fraction {
 }
 
 /**
+ * @param factor a whole number
+ *
  * @example
  * toNumber(times(HALF, 3)) // 1.5
  */

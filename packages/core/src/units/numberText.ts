@@ -1,6 +1,8 @@
 /**
  * A number within a sentence; a dash for one that is not there, or still being typed.
  *
+ * @param value of any unit
+ *
  * @example
  * [numberText(12), numberText(NaN), numberText(null)] // ['12', '–', '–']
  */

@@ -5,6 +5,8 @@ export type RandomSource = () => number;
  * Mulberry32, a small public-domain 32-bit generator (Tommy Ettinger, 2017): integer arithmetic only, so that
  * every machine draws the same numbers. Not for secrets.
  *
+ * @param seed a whole number, of which the lower 32 bits count
+ *
  * @example
  * seededRandom(7)() === seededRandom(7)() // true
  */

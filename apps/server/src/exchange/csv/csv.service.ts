@@ -6,6 +6,7 @@ import {
   checkFields,
   type ImportReport,
 } from '@eurhythm/contract';
+import { STARTER_DATES } from '@eurhythm/core/units';
 import { refuseField, refuseFields } from '../../http/refuse.ts';
 import type { Database } from '../../store/database.ts';
 import { InjectDatabase } from '../../store/store.module.ts';
@@ -13,8 +14,11 @@ import { readGym } from '../gymFile/readGym.ts';
 import { GymFileService } from '../gymFile/gymFile.service.ts';
 import { TABLES, type CsvTableName } from './csvTables.ts';
 import { csvText, readCsv } from './csvText.ts';
+import { timeNotes } from './tableTimes.ts';
 
 const MOST_TOLD = 50;
+/** Table programs take a text without it for one in their own letters. */
+const BYTE_ORDER_MARK = '\uFEFF';
 
 /** Fighters, marks and trials as tables. */
 @Injectable()
@@ -26,10 +30,11 @@ export class CsvService {
 
   async table(name: CsvTableName): Promise<string> {
     const { columns, lines } = TABLES[name];
-    return csvText(
+    const text = csvText(
       columns.map((column) => column.name),
       lines(await readGym(this.database, new Date())),
     );
+    return `${BYTE_ORDER_MARK}${text}`;
   }
 
   async bringIn(
@@ -44,7 +49,10 @@ export class CsvService {
     );
     if (!read.ok) throw refuseField('file', read.message);
     const now = new Date();
-    const { part, errors } = file(read.lines, await readGym(this.database, now));
+    const gym = await readGym(this.database, now);
+    const { dayOrder = STARTER_DATES.dayOrder } = gym.gym?.school ?? {};
+    const ways = { dayOrder, hasDecimalComma: read.delimiter === ';' };
+    const { part, errors } = file(read.lines, gym, ways);
     if (errors.length > 0) throw refuseFields(errors.slice(0, MOST_TOLD));
     const whole = {
       format: GYM_FILE_FORMAT,
@@ -59,7 +67,9 @@ export class CsvService {
       message,
     }));
     if (wrong.length > 0) throw refuseFields(wrong.slice(0, MOST_TOLD));
-    return this.files.take(whole as GymFile, { isPreview });
+    const report = await this.files.take(whole as GymFile, { isPreview });
+    const times = read.lines.map((line) => line['at'] ?? '');
+    return { ...report, notes: [...timeNotes(times, ways, now), ...report.notes] };
   }
 }
 

@@ -1,6 +1,8 @@
 import { createHash } from 'node:crypto';
 import { countOf, MEASURED } from '@eurhythm/core/speed';
 import type { FieldError, GymFile } from '@eurhythm/contract';
+import { dayOf } from '../../progress/days.ts';
+import { readNumber, readTime, type TableWays } from './tableTimes.ts';
 import type { WholeGymFile } from '../gymFile/readGym.ts';
 
 /** A line of a table, by the names of its columns. */
@@ -22,6 +24,7 @@ export interface CsvTable {
   file(
     lines: readonly CsvLine[],
     gym: WholeGymFile,
+    ways: TableWays,
   ): { readonly part: Partial<GymFile>; readonly errors: FieldError[] };
 }
 
@@ -60,10 +63,7 @@ function idOf(...parts: readonly string[]): string {
   return createHash('sha256').update(parts.join('\n')).digest('hex').slice(0, 24);
 }
 
-const instant = (cell: string): string | null => {
-  const time = Date.parse(cell);
-  return Number.isNaN(time) ? null : new Date(time).toISOString();
-};
+const WRITTEN = 'like 2026-03-05T18:30:00Z, or in the order of the gym: 05.03.2026 18:30';
 
 const fighters: CsvTable = {
   columns: [
@@ -93,7 +93,7 @@ const fighters: CsvTable = {
       keep_apart: apart.join(BETWEEN),
     }));
   },
-  file: (lines, gym) => {
+  file: (lines, gym, ways) => {
     const grades = new Map(gym.grades.map(({ id, name }) => [name.trim().toLowerCase(), id]));
     const known = new Map(gym.fighters.map((fighter) => [fighter.id, fighter]));
     const { items, errors } = readLines(lines, (line, tell) => {
@@ -102,7 +102,7 @@ const fighters: CsvTable = {
       const gradeId = grades.get(grade.trim().toLowerCase());
       if (gradeId === undefined) return tell('grade', `There is no grade “${grade}”.`);
       if (lead !== 'left' && lead !== 'right') return tell('lead', 'The lead is left or right.');
-      if (height !== '' && !Number.isFinite(Number(height)))
+      if (height !== '' && !Number.isFinite(readNumber(height, ways)))
         return tell('height_cm', 'The height is a number of cm.');
       const kept = known.get(id);
       const { fit, fitReason, fitBy, fitAt } = kept ?? {
@@ -113,7 +113,7 @@ const fighters: CsvTable = {
       };
       return {
         ...{ id, name, gradeId, lead, note, fit, fitReason, fitBy, fitAt },
-        height: height === '' ? null : Number(height),
+        height: height === '' ? null : readNumber(height, ways),
         apart: split(line['keep_apart'] ?? ''),
       } as NonNullable<GymFile['fighters']>[number];
     });
@@ -126,6 +126,7 @@ const results: CsvTable = {
     { name: 'id', about: 'made here; leave it empty for a new mark' },
     { name: 'run', about: 'id of the session that was held' },
     { name: 'session', about: 'its title, for reading only', isForReading: true },
+    { name: 'day', about: 'on which it was held, for reading only', isForReading: true },
     { name: 'round', about: 'which round of it, from 1 on' },
     { name: 'round_title', about: 'its title, for reading only', isForReading: true },
     { name: 'fighter', about: 'id of the fighter' },
@@ -134,7 +135,7 @@ const results: CsvTable = {
     { name: 'quality', about: 'clean, loose or wild; may be empty' },
     { name: 'seconds', about: 'of a part: how far, from the start of the round; may be empty' },
     { name: 'lead', about: 'left or right, where it was another than planned; may be empty' },
-    { name: 'at', about: 'when it was marked, like 2026-03-05T18:30:00Z' },
+    { name: 'at', about: `when it was marked, ${WRITTEN}` },
   ],
   lines: (gym) => {
     const runs = new Map(gym.runs.map((run) => [run.id, run]));
@@ -145,6 +146,7 @@ const results: CsvTable = {
         id,
         run: runId,
         session: runs.get(runId)?.title ?? '',
+        day: runs.has(runId) ? dayOf(new Date(runs.get(runId)!.startedAt)) : '',
         round: String(round + 1),
         round_title: runs.get(runId)?.rounds[round]?.title ?? '',
         fighter: fighterId,
@@ -156,14 +158,14 @@ const results: CsvTable = {
         at,
       }));
   },
-  file: (lines) => {
+  file: (lines, _, ways) => {
     const { items, errors } = readLines(lines, (line, tell) => {
       const { run: runId = '', fighter: fighterId = '', done = '', quality = '' } = line;
       const round = Number(line['round'] || NaN);
-      const at = instant(line['at'] ?? '');
+      const at = readTime(line['at'] ?? '', ways)?.toISOString() ?? null;
       if (!Number.isInteger(round) || round < 1)
         return tell('round', 'The round is a whole number from 1 on.');
-      if (at === null) return tell('at', 'The time is written like 2026-03-05T18:30:00Z.');
+      if (at === null) return tell('at', `The time is written ${WRITTEN}.`);
       const id = line['id'] || idOf(runId, String(round), fighterId, at);
       return {
         id,
@@ -172,7 +174,7 @@ const results: CsvTable = {
         fighterId,
         done,
         quality: quality === '' ? null : quality,
-        seconds: line['seconds'] ? Number(line['seconds']) : null,
+        seconds: line['seconds'] ? readNumber(line['seconds'], ways) : null,
         lead: line['lead'] || null,
         at,
       };
@@ -197,7 +199,7 @@ const attempts: CsvTable = {
       name: 'instants',
       about: 'seconds from the start of the trial at which each strike came, with ; between',
     },
-    { name: 'at', about: 'when it was done, like 2026-03-05T18:30:00Z' },
+    { name: 'at', about: `when it was done, ${WRITTEN}` },
   ],
   lines: (gym) => {
     const names = new Map(gym.fighters.map(({ id, name }) => [id, name]));
@@ -219,19 +221,25 @@ const attempts: CsvTable = {
       }),
     );
   },
-  file: (lines) => {
+  file: (lines, gym, ways) => {
+    const tests = new Map(gym.tests.map((test) => [test.id, test]));
     const { items, errors } = readLines(lines, (line, tell) => {
       const { fighter: fighterId = '', run = '', test: testId = '', lead = '' } = line;
-      const at = instant(line['at'] ?? '');
-      if (at === null) return tell('at', 'The time is written like 2026-03-05T18:30:00Z.');
-      const instants = split(line['instants'] ?? '').map(Number);
+      const at = readTime(line['at'] ?? '', ways)?.toISOString() ?? null;
+      if (at === null) return tell('at', `The time is written ${WRITTEN}.`);
+      const instants = split(line['instants'] ?? '').map((each) => readNumber(each, ways));
       if (instants.some((each) => !Number.isFinite(each)))
         return tell('instants', 'The instants are seconds, with ; between.');
       const id = line['id'] || idOf(fighterId, testId, lead, at);
-      const said = instants.length > 0 || !line['count'] ? null : Number(line['count']);
-      const measured = line['counted'] || 'taps';
+      const test = tests.get(testId) ?? { kind: 'burst' as const, seconds: 0 };
+      // Another number than the instants give was counted by somebody.
+      const count = line['count'] ? readNumber(line['count'], ways) : null;
+      const isCounted =
+        count !== null && (instants.length === 0 || count !== countOf({ said: null, instants }, test));
+      const said = isCounted ? count : null;
+      const measured = isCounted && instants.length > 0 ? 'by-hand' : line['counted'] || 'taps';
       const runId = run === '' ? null : run;
-      const value = line['value'] ? Number(line['value']) : null;
+      const value = line['value'] ? readNumber(line['value'], ways) : null;
       return { id, fighterId, runId, testId, lead, instants, said, value, measured, at, toldAt: null };
     });
     return { part: { attempts: items as NonNullable<GymFile['attempts']> }, errors };

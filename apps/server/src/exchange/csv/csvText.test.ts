@@ -28,7 +28,7 @@ describe('a table', () => {
       .filter((each) => Object.values(each).some(Boolean));
     fc.assert(
       fc.property(fc.array(line, { maxLength: 5 }), (lines) => {
-        expect(read(csvText(COLUMNS, lines))).toEqual({ ok: true, lines });
+        expect(read(csvText(COLUMNS, lines))).toEqual({ ok: true, lines, delimiter: ',' });
       }),
     );
   });
@@ -39,7 +39,11 @@ describe('a table', () => {
     ['columns in another order', 'note,id,name\nx,a,Ama'],
     ['spaces, capitals and empty lines', ' ID , Name ,note\n\na, Ama ,x\n\n'],
   ])('is read with %s', (_, text) => {
-    expect(read(text)).toEqual({ ok: true, lines: [{ id: 'a', name: 'Ama', note: 'x' }] });
+    expect(read(text)).toEqual({
+      ok: true,
+      lines: [{ id: 'a', name: 'Ama', note: 'x' }],
+      delimiter: /[;\t]/.exec(text)?.[0] ?? ',',
+    });
   });
   it.each([
     ['an unknown column', 'id,shoe size\na,40', /no column “shoe size”.*id, name, note/],

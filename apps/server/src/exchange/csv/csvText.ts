@@ -21,7 +21,7 @@ function safe(cell: string): string {
 }
 
 export type ReadCsv =
-  | { readonly ok: true; readonly lines: readonly CsvLine[] }
+  | { readonly ok: true; readonly lines: readonly CsvLine[]; readonly delimiter: string }
   | { readonly ok: false; readonly message: string };
 
 /** Largest table that is read, and its most lines: it is read where others wait. */
@@ -42,11 +42,12 @@ export function readCsv(bytes: Uint8Array, columns: readonly string[]): ReadCsv 
     return { ok: false, message: 'This table is not written in UTF-8. Save it so, and bring it in again.' };
   }
   if (!isKeepableText(text)) return { ok: false, message: 'This table holds signs that no text has.' };
+  const delimiter = delimiterOf(text);
   let rows: string[][];
   try {
     rows = parse(text, {
       bom: true,
-      delimiter: delimiterOf(text),
+      delimiter,
       skip_empty_lines: true,
       relax_column_count: true,
       max_record_size: 100_000,
@@ -68,6 +69,7 @@ export function readCsv(bytes: Uint8Array, columns: readonly string[]): ReadCsv 
   if (body.length > CSV_LINES) return { ok: false, message: `A table has at most ${CSV_LINES} lines.` };
   return {
     ok: true,
+    delimiter,
     lines: body.map((row) =>
       Object.fromEntries(names.map((name, i) => [name, unmarked((row[i] ?? '').trim())])),
     ),

@@ -1,3 +1,4 @@
+import { goneMark } from '../../store/goneMark.ts';
 import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import { withLines, type WrittenBlock } from '@eurhythm/core/rounds';
 import { renumberLine } from '@eurhythm/core/teach';
@@ -201,9 +202,14 @@ function withEventsInPlace(here: WholeGymFile, file: GymFile): GymFile {
 
 /** What was taken out stays out. */
 function withoutRemoved(here: WholeGymFile, file: GymFile): GymFile {
-  if (!file.attempts) return file;
-  const gone = new Set([...here.removedAttempts, ...(file.removedAttempts ?? [])].map(({ id }) => id));
-  return { ...file, attempts: file.attempts.filter(({ id }) => !gone.has(id)) };
+  // Files of earlier releases name the trials themselves.
+  const removed = file.removedAttempts?.map((each) => ({ ...each, id: goneMark(each.id) }));
+  const gone = new Set([...here.removedAttempts, ...(removed ?? [])].map(({ id }) => id));
+  return {
+    ...file,
+    ...(removed ? { removedAttempts: removed } : {}),
+    ...(file.attempts ? { attempts: file.attempts.filter(({ id }) => !gone.has(goneMark(id))) } : {}),
+  };
 }
 
 /** Without the lists that are not there. */

@@ -17,8 +17,8 @@ const MOST_TOLD = 50;
 
 /**
  * Works out what bringing in a file does to a gym, and changes nothing. What has the same id takes the file's place, but for what
- * only grows: runs stay as they were held, and of two marks or of two words about who may train the newer one stands. A file that
- * was brought in already does nothing.
+ * only grows: runs stay as they were held, and of two marks or of two words about who may train the newer one stands; of two of the
+ * same instant that of the file, which somebody put right. A file that was brought in already does nothing.
  */
 export async function planImport(
   here: WholeGymFile,
@@ -47,7 +47,7 @@ export async function planImport(
     ok: true,
     report: {
       done: false,
-      notes: [...notes, ...gaps],
+      notes: [...notes, ...gaps, ...parts.flatMap(({ late }) => (late > 0 ? [lateText(late)] : []))],
       parts: [
         ...(file.gym
           ? [{ name: 'settings of the gym', added: 0, changed: gym ? 1 : 0, same: gym ? 0 : 1 }]
@@ -70,7 +70,16 @@ export async function planImport(
 const sorted = (numbers: readonly unknown[]): Item[] =>
   plain(numbers as Item[]).sort((a, b) => Number(a['number']) - Number(b['number']));
 
-type Compared = PartToWrite & { readonly same: number };
+interface Compared extends PartToWrite {
+  readonly same: number;
+  /** So many of the file are other than what stands here, and older. */
+  readonly late: number;
+}
+
+const lateText = (late: number): string =>
+  late === 1
+    ? 'One mark of the file is older than what was marked since; it stays as it is here.'
+    : `${late} marks of the file are older than what was marked since; they stay as they are here.`;
 
 /** What a file says nothing of and what stays as it is here. */
 function keptFields({ keeps }: Part, raw: Item, kept: Item): Item {
@@ -83,6 +92,7 @@ async function compared(part: Part, here: readonly Item[], file: readonly Item[]
   const places = new Map(here.map((item, place) => [keyOf(part, item), place]));
   const added: Item[] = [];
   const changed: Item[] = [];
+  let late = 0;
   for (const [i, raw] of file.entries()) {
     if (i % AT_ONCE === AT_ONCE - 1) await letOthers();
     // As it will be read again: what the file may leave out takes its usual value.
@@ -90,7 +100,9 @@ async function compared(part: Part, here: readonly Item[], file: readonly Item[]
     const kept = known.get(keyOf(part, read));
     const item = kept ? { ...read, ...keptFields(part, raw, kept) } : read;
     if (kept === undefined) added.push(item);
-    else if (!isDeepStrictEqual(kept, item) && takesPlace(part.name, kept, item)) changed.push(item);
+    else if (isDeepStrictEqual(kept, item)) continue;
+    else if (takesPlace(part.name, kept, item)) changed.push(item);
+    else if (part.name === 'results') late += 1;
   }
   // Of two that are one by their key, the later one stands.
   const unique = [...new Map(added.map((item) => [keyOf(part, item), item])).values()];
@@ -108,6 +120,7 @@ async function compared(part: Part, here: readonly Item[], file: readonly Item[]
   return {
     name: part.name,
     added: unique,
+    late,
     // A grade that only stands elsewhere in the order is written too.
     changed: part.name === 'grades' ? [...changed, ...moved] : changed,
     same: file.length - unique.length - changed.length,
@@ -132,7 +145,7 @@ function takesPlace(name: PartName, kept: Item, item: Item): boolean {
     case 'removedAttempts':
       return false;
     case 'results':
-      return Date.parse(item['at'] as string) > Date.parse(kept['at'] as string);
+      return Date.parse(item['at'] as string) >= Date.parse(kept['at'] as string);
     default:
       return true;
   }

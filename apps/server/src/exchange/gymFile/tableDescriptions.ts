@@ -157,7 +157,14 @@ export const PARTS: readonly Part[] = [
   part('gradings', 'signed sheets', schema.gradings, {
     refers: { fighterId: 'fighters' },
     person: 'fighterId',
-    also: ({ secondExaminer = '' }: Of<'gradings'>) => ({ secondExaminer }),
+    also: ({
+      secondExaminer = '',
+      reason = '',
+      previousGradeId = null,
+      withdrawn = null,
+    }: Of<'gradings'>) => ({
+      ...{ secondExaminer, reason, previousGradeId, withdrawn },
+    }),
   }),
   part('goals', 'goals', schema.goals, {
     refers: { fighterId: 'fighters', testId: 'tests' },

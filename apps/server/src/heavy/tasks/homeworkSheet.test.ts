@@ -34,6 +34,7 @@ const session: PlayedSession = {
         cycles: [],
         findings: [],
         scenes: [],
+        workEnds: 0,
         combos: [
           {
             id: 'c',

@@ -1,6 +1,6 @@
 import { drizzle } from 'drizzle-orm/pglite';
 import * as schema from '../schema.ts';
-import { openInMemory } from '../openPglite.ts';
+import { openInMemory } from '../open/openPglite.ts';
 import { copyText } from './copyFolder.ts';
 import { restoreCopy } from './restoreCopy.ts';
 

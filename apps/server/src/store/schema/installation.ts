@@ -11,6 +11,12 @@ export const auditLines = pgTable('audit_lines', {
   what: text('what').notNull(),
 });
 
+/** Whose data was erased, by their marks: they are forgotten again where a copy from before is brought back. */
+export const erasedPeople = pgTable('erased_people', {
+  mark: text('mark').primaryKey(),
+  at: at('at').notNull(),
+});
+
 /** Calls as the gym recorded them: trimmed and levelled, in base64 so that any export carries them as text. */
 export const ownCalls = pgTable('own_calls', {
   text: text('text').primaryKey(),

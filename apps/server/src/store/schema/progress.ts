@@ -1,6 +1,6 @@
 /** What is asked of grades and fighters, and what was shown. */
 import type { MemoryCard, Recall } from '@eurhythm/core/progress';
-import type { RequirementDto, SheetLineDto } from '@eurhythm/contract';
+import type { RequirementDto, SheetLineDto, WithdrawGradeDto } from '@eurhythm/contract';
 import { boolean, doublePrecision, index, jsonb, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
 import { at, lead, version } from './columns.ts';
 import { grades, fighters } from './gym.ts';
@@ -45,7 +45,12 @@ export const gradings = pgTable(
     signedBy: text('signed_by').notNull(),
     secondExaminer: text('second_examiner').notNull().default(''),
     note: text('note').notNull(),
+    /** Why it was passed although something was open. */
+    reason: text('reason').notNull().default(''),
     lines: jsonb('lines').$type<SheetLineDto[]>().notNull(),
+    /** Not a reference, as the grade is none; null where nobody knew. */
+    previousGradeId: text('previous_grade_id'),
+    withdrawn: jsonb('withdrawn').$type<WithdrawGradeDto>(),
   },
   (table) => [index('gradings_of_fighter').on(table.fighterId, table.day)],
 );

@@ -1,5 +1,5 @@
 /** What was measured. */
-import type { EarlierCount, HeardTrial, Measured } from '@eurhythm/core/speed';
+import type { EarlierCount, HeardTrial, Measured, TestSides } from '@eurhythm/core/speed';
 import type { SaveTestDto } from '@eurhythm/contract';
 import { doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { at, lead, bytes, version } from './columns.ts';
@@ -14,6 +14,10 @@ export const tests = pgTable('tests', {
   line: text('line'),
   seconds: doublePrecision('seconds').notNull(),
   direction: text('direction').$type<SaveTestDto['direction']>().notNull(),
+  unit: text('unit'),
+  sides: text('sides').$type<TestSides>(),
+  /** A change below it is of no use, in the unit of the test; null for the usual one of its kind. */
+  worthwhile: doublePrecision('worthwhile'),
   version: version(),
 });
 
@@ -75,6 +79,7 @@ export const recordings = pgTable('recordings', {
 
 /** Trials that were taken out: one that is sent again stays out. */
 export const removedAttempts = pgTable('removed_attempts', {
+  /** Their marks: see `goneMark`. */
   id: text('id').primaryKey(),
   at: at('at').notNull(),
 });

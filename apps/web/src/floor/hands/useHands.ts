@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useShortcut } from '../../ui/useShortcut.ts';
+import { useShortcut } from '../../ui/focus/useShortcut.ts';
 import { OnePress, keepBindings, learnt, readBindings, type Bindings, type HandAction } from './presses.ts';
 import { usePresses } from './usePresses.ts';
 

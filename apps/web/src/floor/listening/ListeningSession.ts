@@ -2,7 +2,7 @@ import type { OnsetReport } from '@eurhythm/core/strikes';
 import type { Seconds } from '@eurhythm/core/units';
 import type {
   InputEvents,
-  InputKind,
+  RoundInputKind,
   InputWish,
   KeptSound,
   StrikeInput,
@@ -47,7 +47,7 @@ export interface SessionState {
 const CLOSED: SessionState = { input: null, openedAt: null, status: '', failure: '' };
 
 export interface ListeningWish {
-  readonly kind: InputKind;
+  readonly kind: RoundInputKind;
   readonly keepsSound?: boolean;
   /** The code of the class, on a device that is not the coach's. */
   readonly code?: string | null;

@@ -140,6 +140,26 @@ export class RunListening {
     this.show(take.round);
   }
 
+  /** Whether something listens to this fighter alone at an instant of a round, so that what it hears then is his. */
+  listensTo(fighterId: string, round: number, at: Seconds): boolean {
+    return this.listening.listeners.some(
+      ({ source, fighterIds }) =>
+        source !== null && this.run.workersOf(round)(fighterIds).workerAt(at) === fighterId,
+    );
+  }
+
+  /** How many strikes of his were heard in a burst of a round that began at this instant. */
+  strikesIn(fighterId: string, round: number, from: Seconds): number {
+    const heard = this.resultsIn(round).flatMap(({ fighterId: who, trials }) =>
+      trials.flatMap((trial) =>
+        who === fighterId && trial.kind === 'burst' && trial.burst.from === from
+          ? trial.result.instants.length
+          : [],
+      ),
+    );
+    return Math.max(0, ...heard);
+  }
+
   private testsOf(round: number): RoundTests {
     return this.run.testsOf(round, this.reachedIn.get(round) ?? 0);
   }

@@ -1,8 +1,8 @@
 import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
-import { PaperCautions } from '../../ui/PaperCautions.tsx';
-import { Button, ButtonLink } from '../../ui/Button.tsx';
-import { Plain } from '../../ui/Panel.tsx';
+import { PaperCautions } from '../../ui/panels/PaperCautions.tsx';
+import { Button, ButtonLink } from '../../ui/buttons/Button.tsx';
+import { Plain } from '../../ui/panels/Panel.tsx';
 import { SmallStrip } from '../../strip/SmallStrip.tsx';
 import { useCombos, useGym } from '../../server/gymData.ts';
 

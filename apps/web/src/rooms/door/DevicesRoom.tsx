@@ -4,8 +4,8 @@ import { PassphraseDto, checkFields } from '@eurhythm/contract';
 import { QrCode } from '../../hall/QrCode.tsx';
 import { send } from '../../server/api.ts';
 import { queries } from '../../server/queries.ts';
-import { ButtonLink } from '../../ui/Button.tsx';
-import { Part, Plain } from '../../ui/Panel.tsx';
+import { ButtonLink } from '../../ui/buttons/Button.tsx';
+import { Part, Plain } from '../../ui/panels/Panel.tsx';
 import { PassphraseForm } from './PassphraseForm.tsx';
 
 /** How other devices reach the gym, and what a coach says on them. */

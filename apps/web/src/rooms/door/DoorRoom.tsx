@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { queries } from '../../server/queries.ts';
 import { send } from '../../server/api.ts';
-import { ButtonLink } from '../../ui/Button.tsx';
+import { ButtonLink } from '../../ui/buttons/Button.tsx';
 import { PassphraseForm } from './PassphraseForm.tsx';
 
 /** Where a coach says the gym's passphrase on another device. */

@@ -1,5 +1,5 @@
 import { useId, useState, type ReactNode } from 'react';
-import { Button } from '../../ui/Button.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
 
 interface PassphraseFormProps {
   readonly label: string;

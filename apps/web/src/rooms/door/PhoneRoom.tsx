@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { QrCode } from '../../hall/QrCode.tsx';
 import { queries } from '../../server/queries.ts';
-import { ButtonLink } from '../../ui/Button.tsx';
+import { ButtonLink } from '../../ui/buttons/Button.tsx';
 
 /** How a phone comes to trust the gym, for what browsers allow on trusted pages alone. */
 export function PhoneRoom() {

@@ -1,19 +1,18 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
-import { Controller } from 'react-hook-form';
+import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { SaveFighterDto, type FighterView, type GymView } from '@eurhythm/contract';
+import { SaveFighterDto, checkFields, type FighterView, type GymView } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
 import { queries } from '../../server/queries.ts';
-import { useContractForm, type ContractForm } from '../../server/useContractForm.ts';
+import { useFieldErrors, type FieldErrors } from '../../server/useFieldErrors.ts';
 import { putRequest } from '../../sync/queue/queuedWrite.ts';
 import { StaleNotice, staleSave, type StaleSave } from '../../sync/StaleNotice.tsx';
 import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { useWrite } from '../../sync/useSync.ts';
-import { Button } from '../../ui/Button.tsx';
-import { ChoiceField, LongTextField, TextField } from '../../ui/Field.tsx';
-import { MaybeNumberField } from '../../ui/TypedField.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { ChoiceField, LongTextField, TextField } from '../../ui/fields/Field.tsx';
+import { MaybeNumberField } from '../../ui/fields/TypedField.tsx';
 import { LEAD_CHOICES } from '../sessions/choices.ts';
 
 interface FighterFormProps {
@@ -58,39 +57,40 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
         apart: [],
       };
   const draft = useDraft(`fighter.${fighter?.id ?? 'new'}`, saved, fighter?.version);
-  const form = useContractForm(SaveFighterDto, { ...saved, ...draft.value });
-  const { subscribe } = form;
+  const entry = draft.value ?? saved;
+  const errors = useFieldErrors();
   const [stale, setStale] = useState<StaleSave<FighterView, SaveFighterDto> | null>(null);
-  const { change } = draft;
-  useEffect(
-    () => subscribe({ formState: { values: true }, callback: ({ values }) => change(values) }),
-    [subscribe, change],
-  );
   const page = fighter ? `/fighters/${fighter.id}` : '/fighters';
   const save = useWrite<FighterView, { entry: SaveFighterDto; basedOn: number | undefined }>(
     ({ entry, basedOn }) => putRequest(SUBJECTS.fighter, `fighters/${id}`, entry, { basedOn, page }),
     {
       onSuccess: async () => {
-        draft.clear();
         await client.invalidateQueries({ queryKey: ['fighters'] });
         await client.invalidateQueries({ queryKey: ['today'] });
+        draft.clear();
         if (onSaved) onSaved();
-        else void navigate(`/fighters/${id}`);
+        // Its own page stands before anybody sees the emptied form.
+        else await navigate(`/fighters/${id}`, { flushSync: true });
       },
       onError: (error, { entry }) => {
         const late = staleSave<FighterView, SaveFighterDto>(error, entry);
         if (late) setStale(late);
-        else form.showFailure(error);
+        else errors.showFailure(error);
       },
     },
   );
-  const submit = form.handleSubmit((entry) => save.mutate({ entry, basedOn: draft.basedOn }));
-  const putBack = (to: SaveFighterDto): void => {
-    form.reset(to);
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    const wrong = checkFields(SaveFighterDto, entry);
+    errors.show(wrong);
+    if (wrong.length === 0) save.mutate({ entry, basedOn: draft.basedOn });
+  };
+  const putBack = (): void => {
+    errors.show([]);
     draft.clear();
   };
   return (
-    <form onSubmit={(event) => void submit(event)} className="grid grid-cols-2 gap-4" noValidate>
+    <form onSubmit={submit} className="grid grid-cols-2 gap-4" noValidate>
       {stale && (
         <div className="col-span-2">
           <StaleNotice
@@ -99,89 +99,73 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
             onMine={() => save.mutate({ entry: stale.mine, basedOn: stale.now.version })}
             onTheirs={() => {
               setStale(null);
-              putBack(entryOf(stale.now));
+              putBack();
               void client.invalidateQueries({ queryKey: ['fighters'] });
             }}
           />
         </div>
       )}
-      <EntryFields form={form} gym={gym} others={others.filter((other) => other.id !== fighter?.id)} />
+      <EntryFields
+        entry={entry}
+        errors={errors}
+        gym={gym}
+        others={others.filter((other) => other.id !== fighter?.id)}
+        onChange={(changes) => draft.change({ ...entry, ...changes })}
+      />
       <div className="col-span-2 flex gap-3">
         <Button type="submit" weight="main">
           Save
         </Button>
-        {draft.isChanged && <Button onClick={() => putBack(saved)}>Put back</Button>}
+        {draft.isChanged && <Button onClick={putBack}>Put back</Button>}
       </div>
     </form>
   );
 }
 
-function EntryFields({
-  form: { control, errorOf },
-  gym,
-  others,
-}: Pick<EntryFormProps, 'gym' | 'others'> & { form: ContractForm<SaveFighterDto> }) {
+interface EntryFieldsProps extends Pick<EntryFormProps, 'gym' | 'others'> {
+  readonly entry: SaveFighterDto;
+  readonly errors: FieldErrors;
+  onChange(changes: Partial<SaveFighterDto>): void;
+}
+
+function EntryFields({ entry, errors, gym, others, onChange }: EntryFieldsProps) {
   return (
     <>
-      <Controller
-        control={control}
-        name="name"
-        render={({ field }) => (
-          <TextField label="Name" className="col-span-2" error={errorOf('name')} {...field} />
-        )}
+      <TextField
+        label="Name"
+        className="col-span-2"
+        value={entry.name}
+        error={errors.of('name')}
+        onChange={(event) => onChange({ name: event.target.value })}
       />
-      <Controller
-        control={control}
-        name="gradeId"
-        render={({ field: { value, onChange } }) => (
-          <ChoiceField
-            label="Grade"
-            value={value}
-            error={errorOf('gradeId')}
-            choices={gym.grades.map((grade) => ({ value: grade.id, label: grade.name }))}
-            onChange={onChange}
-          />
-        )}
+      <ChoiceField
+        label="Grade"
+        value={entry.gradeId}
+        error={errors.of('gradeId')}
+        choices={gym.grades.map((grade) => ({ value: grade.id, label: grade.name }))}
+        onChange={(gradeId) => onChange({ gradeId })}
       />
-      <Controller
-        control={control}
-        name="lead"
-        render={({ field: { value, onChange } }) => (
-          <ChoiceField label="Own lead" value={value} choices={LEAD_CHOICES} onChange={onChange} />
-        )}
+      <ChoiceField
+        label="Own lead"
+        value={entry.lead}
+        choices={LEAD_CHOICES}
+        onChange={(lead) => onChange({ lead })}
       />
-      <Controller
-        control={control}
-        name="note"
-        render={({ field }) => (
-          <LongTextField
-            label="Note for the coach"
-            className="col-span-2"
-            error={errorOf('note')}
-            {...field}
-          />
-        )}
+      <LongTextField
+        label="Note for the coach"
+        className="col-span-2"
+        value={entry.note}
+        error={errors.of('note')}
+        onChange={(event) => onChange({ note: event.target.value })}
       />
-      <Controller
-        control={control}
-        name="height"
-        render={({ field: { value, onChange } }) => (
-          <MaybeNumberField
-            label="Height, cm"
-            hint="for partners of a size; empty: not measured"
-            value={value ?? null}
-            error={errorOf('height')}
-            onChange={onChange}
-          />
-        )}
+      <MaybeNumberField
+        label="Height, cm"
+        hint="for partners of a size; empty: not measured"
+        value={entry.height ?? null}
+        error={errors.of('height')}
+        onChange={(height) => onChange({ height })}
       />
-      <Controller
-        control={control}
-        name="apart"
-        render={({ field: { value, onChange } }) => (
-          <ApartField apart={value ?? []} others={others} onChange={onChange} />
-        )}
-      />
+      <ApartField apart={entry.apart ?? []} others={others} onChange={(apart) => onChange({ apart })} />
     </>
   );
 }

@@ -3,8 +3,8 @@ import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { groupBy } from '@eurhythm/core/units';
 import { queries } from '../../server/queries.ts';
-import { ButtonLink } from '../../ui/Button.tsx';
-import { Part } from '../../ui/Panel.tsx';
+import { ButtonLink } from '../../ui/buttons/Button.tsx';
+import { Part } from '../../ui/panels/Panel.tsx';
 import { useFetchedDrawing } from './pictures/Picture.tsx';
 
 /** Everybody in the gym, grade by grade. */

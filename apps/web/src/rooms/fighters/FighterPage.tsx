@@ -4,8 +4,8 @@ import { useDeferredValue, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import type { FighterLog, FighterProgress } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
-import { Button, ButtonLink } from '../../ui/Button.tsx';
-import { Part, Plain } from '../../ui/Panel.tsx';
+import { Button, ButtonLink } from '../../ui/buttons/Button.tsx';
+import { Part, Plain } from '../../ui/panels/Panel.tsx';
 import { FighterForm } from './FighterForm.tsx';
 import { FitMark } from './FitMark.tsx';
 import { HomeReports } from './HomeReports.tsx';
@@ -51,7 +51,7 @@ function KnownFighter({ id }: { id: string }) {
       <div className="mb-6 flex flex-wrap items-end justify-between gap-4">
         <div>
           <p className="text-sm text-quiet">
-            {fighter.grade} · {fighter.lead} lead · {sessionsText(log)}
+            {fighter.grade} · {fighter.lead} lead · {classesText(log)}
           </p>
           <h1 className="text-3xl">{fighter.name}</h1>
           {fighter.note !== '' && <p className="mt-1 text-caution">{fighter.note}</p>}
@@ -76,11 +76,10 @@ function KnownFighter({ id }: { id: string }) {
   );
 }
 
-function sessionsText({ rounds }: FighterLog): string {
-  if (rounds.length === 0) return 'no session yet';
-  const runs = new Set(rounds.map((round) => round.runId)).size;
-  const weeks = differenceInCalendarWeeks(new Date(), new Date(rounds.at(-1)!.at)) + 1;
-  return `${runs} ${runs === 1 ? 'session' : 'sessions'} in ${weeks} ${weeks === 1 ? 'week' : 'weeks'}`;
+function classesText({ tally: { classes, first } }: FighterLog): string {
+  if (first === null) return 'no class yet';
+  const weeks = differenceInCalendarWeeks(new Date(), new Date(`${first}T12:00`)) + 1;
+  return `${classes} ${classes === 1 ? 'class' : 'classes'} in ${weeks} ${weeks === 1 ? 'week' : 'weeks'}`;
 }
 
 function Log({ log, progress }: { log: FighterLog; progress: FighterProgress }) {
@@ -95,7 +94,7 @@ function Log({ log, progress }: { log: FighterLog; progress: FighterProgress }) 
             <Leads fighter={log.fighter} leads={progress.leads} fading={progress.fading} />
             <ComboGaps fighter={log.fighter} attempts={log.attempts} pace={progress.pace} />
             <Volume fighter={log.fighter} />
-            <Rounds rounds={log.rounds} />
+            <Rounds log={log} />
           </>
         )}
       </div>
@@ -106,19 +105,20 @@ function Log({ log, progress }: { log: FighterLog; progress: FighterProgress }) 
         <Memory memory={progress.memory} />
         <Pace pace={progress.pace} />
         <TrialList attempts={log.attempts} />
-        <Lifetime fighterId={log.fighter.id} />
         <HomeReports fighter={log.fighter} reports={log.home} />
+        <Lifetime fighterId={log.fighter.id} />
       </div>
     </div>
   );
 }
 
-function Rounds({ rounds }: Pick<FighterLog, 'rounds'>) {
-  const finished = rounds.filter((round) => round.done === 'finished').length;
+function Rounds({ log: { rounds, tally, next, fighter } }: { log: FighterLog }) {
   return (
-    <Part title="Rounds" aside={`${finished} of ${rounds.length} finished`}>
+    <Part title="Rounds" aside={`${tally.finished} of ${tally.rounds} finished`}>
       {rounds.length === 0 && <Plain>No round yet. Marks on the Floor appear here at once.</Plain>}
-      {rounds.length > 0 && <RoundsTable rounds={rounds} />}
+      {rounds.length > 0 && (
+        <RoundsTable fighterId={fighter.id} newest={rounds} next={next} all={tally.rounds} />
+      )}
     </Part>
   );
 }

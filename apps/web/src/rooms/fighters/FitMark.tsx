@@ -1,16 +1,15 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Controller } from 'react-hook-form';
-import { SetFitDto, type FighterView, type FitView } from '@eurhythm/contract';
+import { useState, type FormEvent } from 'react';
+import { SetFitDto, checkFields, type FighterView, type FitView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
-import { useContractForm } from '../../server/useContractForm.ts';
+import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { putRequest } from '../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
-import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
-import { Sheet } from '../../ui/Panel.tsx';
-import { useDates } from '../../ui/dates.ts';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { TextField } from '../../ui/fields/Field.tsx';
+import { Sheet } from '../../ui/panels/Panel.tsx';
+import { useDates } from '../../ui/fields/dates.ts';
 
 /** Who said it last on this device, so that nobody types a name twice. */
 const SAID_BY = 'eurhythm.fit-said-by';
@@ -57,8 +56,9 @@ export function FitMark({ fighter }: { fighter: FighterView }) {
 function FitForm({ id, mark, onDone }: { id: string; mark: FitView; onDone: () => void }) {
   const client = useQueryClient();
   const fit = !mark.fit;
-  const form = useContractForm(SetFitDto, { fit, reason: '', by: localStorage.getItem(SAID_BY) ?? '' });
-  const { control, errorOf } = form;
+  const errors = useFieldErrors();
+  const [reason, setReason] = useState('');
+  const [by, setBy] = useState(() => localStorage.getItem(SAID_BY) ?? '');
   const refresh = async (): Promise<void> => {
     await client.invalidateQueries({ queryKey: ['fighters'] });
     await client.invalidateQueries({ queryKey: ['today'] });
@@ -79,27 +79,29 @@ function FitForm({ id, mark, onDone }: { id: string; mark: FitView; onDone: () =
       await refresh();
       onDone();
     },
-    onError: form.showFailure,
+    onError: errors.showFailure,
   });
-  const submit = form.handleSubmit((mine) => save(mine, mark.version));
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    const mine = { fit, reason, by };
+    const wrong = checkFields(SetFitDto, mine);
+    errors.show(wrong);
+    if (wrong.length === 0) save(mine, mark.version);
+  };
   return (
-    <form onSubmit={(event) => void submit(event)} noValidate className="space-y-4">
+    <form onSubmit={submit} noValidate className="space-y-4">
       {notice}
-      <Controller
-        control={control}
-        name="reason"
-        render={({ field }) => (
-          <TextField
-            label={fit ? 'What lets this fighter train again' : 'Why not'}
-            error={errorOf('reason')}
-            {...field}
-          />
-        )}
+      <TextField
+        label={fit ? 'What lets this fighter train again' : 'Why not'}
+        value={reason}
+        error={errors.of('reason')}
+        onChange={(event) => setReason(event.target.value)}
       />
-      <Controller
-        control={control}
-        name="by"
-        render={({ field }) => <TextField label="Who says so" error={errorOf('by')} {...field} />}
+      <TextField
+        label="Who says so"
+        value={by}
+        error={errors.of('by')}
+        onChange={(event) => setBy(event.target.value)}
       />
       <p className="text-sm text-quiet">
         Whether somebody may train is for those who are licensed to say so; this only keeps what they said.

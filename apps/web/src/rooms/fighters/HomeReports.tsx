@@ -6,10 +6,10 @@ import type { FighterView, HomeReportView } from '@eurhythm/contract';
 import { putRequest, deleteRequest } from '../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
-import { useDates } from '../../ui/dates.ts';
-import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
-import { Part } from '../../ui/Panel.tsx';
+import { useDates } from '../../ui/fields/dates.ts';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { TextField } from '../../ui/fields/Field.tsx';
+import { Part } from '../../ui/panels/Panel.tsx';
 import { codeInFile } from './codeInFile.ts';
 
 /** A file that a page for home makes is far smaller. */

@@ -4,9 +4,9 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { FighterView } from '@eurhythm/contract';
 import { send } from '../../server/api.ts';
-import { Button } from '../../ui/Button.tsx';
-import { Part } from '../../ui/Panel.tsx';
-import { Sure } from '../../ui/Sure.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { Part } from '../../ui/panels/Panel.tsx';
+import { Sure } from '../../ui/buttons/Sure.tsx';
 import { FileLink } from '../gym/keep/TakeAway.tsx';
 
 /** Everything that is kept about a person: given out whole, or erased for good. */

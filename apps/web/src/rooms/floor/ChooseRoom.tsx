@@ -8,9 +8,9 @@ import { WriteRefused } from '../../sync/queue/Sync.ts';
 import { sync } from '../../sync/opened.ts';
 import { beginRun } from './beginRun.ts';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
-import { Button, ButtonLink } from '../../ui/Button.tsx';
-import { ChoiceField } from '../../ui/Field.tsx';
-import { Part, Plain } from '../../ui/Panel.tsx';
+import { Button, ButtonLink } from '../../ui/buttons/Button.tsx';
+import { ChoiceField } from '../../ui/fields/Field.tsx';
+import { Part, Plain } from '../../ui/panels/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
 
 /** Which session goes to the Floor, and who is there. */

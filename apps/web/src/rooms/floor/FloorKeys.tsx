@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { ControllerState, RunController } from '../../floor/RunController.ts';
+import type { ControllerState, RunController } from '../../floor/run/RunController.ts';
 import { SyncNotice } from '../../sync/SyncNotice.tsx';
-import { Key } from '../../ui/Button.tsx';
+import { Key } from '../../ui/buttons/Button.tsx';
 import { keyOf } from './marks/numberKeys.ts';
 
 interface FloorKeysProps {

@@ -1,6 +1,6 @@
 import type { HostDevice } from '../../hall/HostDevice.ts';
 import { deskId } from '../../hall/useHostDevice.ts';
-import { Button, ButtonLink } from '../../ui/Button.tsx';
+import { Button, ButtonLink } from '../../ui/buttons/Button.tsx';
 
 /** Two devices that play one class would be heard twice. */
 export function PlayedElsewhere({ hall }: { hall: HostDevice }) {

@@ -1,8 +1,8 @@
 import { HAND_ACTIONS, USUAL_BINDINGS, tellPresses, type HandAction } from '../../floor/hands/presses.ts';
 import type { Claps } from '../../floor/hands/useClaps.ts';
 import type { Hands } from '../../floor/hands/useHands.ts';
-import { Button } from '../../ui/Button.tsx';
-import { TickField } from '../../ui/Field.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { TickField } from '../../ui/fields/Field.tsx';
 
 const NAMES: Readonly<Record<HandAction, string>> = {
   hold: 'Hold and go on',

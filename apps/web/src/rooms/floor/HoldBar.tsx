@@ -1,5 +1,5 @@
-import type { ControllerState, RunController } from '../../floor/RunController.ts';
-import { Button } from '../../ui/Button.tsx';
+import type { ControllerState, RunController } from '../../floor/run/RunController.ts';
+import { Button } from '../../ui/buttons/Button.tsx';
 import { holdWord } from './FloorKeys.tsx';
 
 /** On a phone the one press that matters stays on the screen; the others are below it. */

@@ -1,17 +1,20 @@
-import { useSyncExternalStore } from 'react';
-import { Toaster } from 'sonner';
+import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { otherLead, type MoveBook } from '@eurhythm/core/moves';
-import type { FighterPaceView, FighterView, GymView, RunView } from '@eurhythm/contract';
-import { Mixer } from '../../floor/Mixer.tsx';
-import type { RunController } from '../../floor/RunController.ts';
-import { NO_SOUND, makesSound, type FloorOutput } from '../../floor/SilentOutput.ts';
+import type { FighterPaceView, FighterView, GymView, RunPlanView, RunView } from '@eurhythm/contract';
+import { Toasts } from '../../ui/panels/Toasts.tsx';
+import { Mixer } from '../../floor/output/Mixer.tsx';
+import type { RunController } from '../../floor/run/RunController.ts';
+import { NO_SOUND, makesSound, type FloorOutput } from '../../floor/output/SilentOutput.ts';
 import type { HostDevice } from '../../hall/HostDevice.ts';
 import { AfterRun } from './after/AfterRun.tsx';
 import { Board } from './board/Board.tsx';
 import { LandedArea } from './board/LandedArea.tsx';
 import { BurstPane } from './burst/BurstPane.tsx';
+import { OpenNumbers } from './burst/numbers/OpenNumbers.tsx';
+import { usePlannedBursts } from './burst/numbers/usePlannedBursts.ts';
 import { FloorKeys } from './FloorKeys.tsx';
 import { FloorNote } from './FloorNote.tsx';
+import { TapPad } from '../../strikeInputs/TapPad.tsx';
 import { DevicesPanel } from './hall/DevicesPanel.tsx';
 import { useHostTasks } from './hall/useHostTasks.ts';
 import { HandsFields } from './HandsFields.tsx';
@@ -23,12 +26,15 @@ import { MarkBar } from './marks/MarkBar.tsx';
 import { useMarks } from './marks/useMarks.ts';
 import { PeoplePanel } from './people/PeoplePanel.tsx';
 import { usePeople } from './people/usePeople.ts';
+import { YouthNotice } from './YouthNotice.tsx';
 import { useFloorControls } from './useFloorControls.ts';
 
 interface PlayedRunProps {
   readonly run: RunView;
   readonly everybody: readonly FighterView[];
-  readonly grades: GymView['grades'];
+  readonly gym: GymView;
+  /** The rounds with their combos in their places. */
+  readonly planned: RunPlanView['rounds'];
   readonly book: MoveBook;
   readonly controller: RunController<FloorOutput>;
   readonly hall: HostDevice;
@@ -40,9 +46,9 @@ interface PlayedRunProps {
 
 /** A run that is played here: before, while and after it goes on, and bursts in between. */
 export function PlayedRun(props: PlayedRunProps) {
-  const { run: begun, everybody, grades, book, controller, hall, paces } = props;
+  const { run: begun, everybody, gym, book, controller, hall, paces } = props;
   const state = useSyncExternalStore(controller.subscribe, controller.snapshot);
-  const people = usePeople(begun, controller, everybody, grades, paces);
+  const people = usePeople(begun, controller, everybody, gym.grades, paces);
   const { run, here: fighters } = people;
   const marks = useMarks(run, controller);
   const pressed = () => ({ seconds: controller.position, otherLead: otherLead(run.lead) });
@@ -55,6 +61,13 @@ export function PlayedRun(props: PlayedRunProps) {
     marks,
     pressed,
     hear: (report) => inputs.heard.hear(report),
+  });
+  usePlannedBursts({
+    run,
+    controller,
+    fighters,
+    book,
+    heard: inputs.heard,
   });
   const controls = useFloorControls(controller, marks.undo);
 
@@ -108,9 +121,21 @@ interface RunGoingOnProps extends PlayedRunProps {
 /** The board, and below it the marks or what was opened in their place. */
 function RunGoingOn(props: RunGoingOnProps) {
   const { run, fighters, controller, state, book, marks, inputs, controls, factor, paces } = props;
+  // Before the bell nothing is cut off: what does not fit is scrolled to.
+  const isReady = state.phase === 'ready';
+  const screen = useRef<HTMLElement>(null);
+  // Who scrolled down to Start sees the clock when it runs.
+  useEffect(() => {
+    if (!isReady) screen.current?.scrollIntoView();
+  }, [isReady]);
   return (
-    <main className="mat hall flex h-dvh flex-col overflow-hidden phone:h-auto phone:min-h-0 phone:overflow-visible">
-      <div className="flex min-h-0 flex-1 flex-col overflow-clip phone:h-dvh phone:flex-none">
+    <main
+      ref={screen}
+      className={`mat hall flex h-dvh flex-col phone:h-auto phone:min-h-0 phone:overflow-visible ${isReady ? 'overflow-y-auto' : 'overflow-hidden'}`}
+    >
+      <div
+        className={`flex flex-col overflow-clip phone:flex-none ${isReady ? 'flex-[1_0_auto] phone:min-h-dvh' : 'min-h-0 flex-1 phone:h-dvh'}`}
+      >
         <Board
           run={run}
           fighters={fighters}
@@ -125,9 +150,15 @@ function RunGoingOn(props: RunGoingOnProps) {
             text={`The calls from round ${state.lacksFrom + 1} on are not here yet; they are fetched as soon as the server answers.`}
           />
         )}
+        {isReady && <YouthNotice {...{ run, fighters, book }} gym={props.gym} rounds={props.planned} />}
         <HoldBar state={state} controller={controller} />
       </div>
       <TempoLadder {...{ run, controller, state, fighters, marks, book, factor, paces }} />
+      {inputs.own.isOpen && inputs.own.wish.kind === 'taps' && (
+        <TapPad
+          who={fighters.find(({ id }) => inputs.own.wish.fighterIds.includes(id))?.name ?? 'nobody yet'}
+        />
+      )}
       <BelowBoard {...props} />
       {controls.isMixer && (
         <div className="px-8">
@@ -148,7 +179,7 @@ function RunGoingOn(props: RunGoingOnProps) {
         onPeople={controls.toggle('people')}
         onInputs={controls.toggle('inputs')}
       />
-      <Toaster position="top-right" />
+      <Toasts position="top-right" />
     </main>
   );
 }
@@ -164,11 +195,13 @@ function BelowBoard(props: RunGoingOnProps) {
       return <InputsPanel inputs={inputs} fighters={fighters} round={state.round} />;
     default:
       return (
-        <MarkBar
-          {...{ fighters, marks, pressed }}
-          round={state.round}
-          onAllClean={(round) => controller.allClean(round)}
-        />
+        <OpenNumbers runId={props.run.id} fighters={people.all} onSpace={() => controller.toggle()}>
+          <MarkBar
+            {...{ fighters, marks, pressed }}
+            round={state.round}
+            onAllClean={(round) => controller.allClean(round)}
+          />
+        </OpenNumbers>
       );
   }
 }

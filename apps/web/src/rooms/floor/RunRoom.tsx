@@ -5,11 +5,11 @@ import { moveBook } from '@eurhythm/core/moves';
 import type { FighterPaceView, FighterView, GymView, RunPlanView, RunView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { useStable } from '../../ui/useStable.ts';
-import { useShortcut } from '../../ui/useShortcut.ts';
-import { type FloorOutput } from '../../floor/SilentOutput.ts';
-import { openRunController } from '../../floor/openRunController.ts';
-import type { RunController } from '../../floor/RunController.ts';
-import { withKept } from '../../floor/keptRun.ts';
+import { useShortcut } from '../../ui/focus/useShortcut.ts';
+import { type FloorOutput } from '../../floor/output/SilentOutput.ts';
+import { openRunController } from '../../floor/run/openRunController.ts';
+import type { RunController } from '../../floor/run/RunController.ts';
+import { withKept } from '../../floor/run/keptRun.ts';
 import type { HostDevice } from '../../hall/HostDevice.ts';
 import { useHostDevice } from '../../hall/useHostDevice.ts';
 import { FloorNote, PlayedElsewhere } from './FloorNote.tsx';
@@ -45,7 +45,7 @@ function RunOf({ runId }: { runId: string }) {
   if (!run || !plan || !fighters || !gym) return <FloorNote title="Fetching the session" starts={starts} />;
   if (deskState.isElsewhere) return <PlayedElsewhere hall={hall} />;
   if (!deskState.isDecided) return <FloorNote title="Fetching the session" starts={starts} />;
-  return <RunHere {...{ run, plan, fighters, starts, hall }} grades={gym.grades} />;
+  return <RunHere {...{ run, plan, fighters, starts, hall, gym }} />;
 }
 
 interface RunProps {
@@ -53,19 +53,20 @@ interface RunProps {
   readonly plan: RunPlanView;
   /** Everybody of the gym. */
   readonly fighters: readonly FighterView[];
-  readonly grades: GymView['grades'];
+  readonly gym: GymView;
   /** A start was pressed before all of this was there. */
   readonly starts: boolean;
   readonly hall: HostDevice;
 }
 
-function RunHere({ run, plan, fighters, grades, starts, hall }: RunProps) {
+function RunHere({ run, plan, fighters, gym, starts, hall }: RunProps) {
   const controller = useController(run, plan, starts);
   const book = useMemo(() => moveBook(plan.book.items, plan.book.numbers, plan.book.sides), [plan]);
   if (!controller) return <FloorNote title="Making room for sound" starts={starts} />;
   return (
     <PlayedRun
-      {...{ run, book, controller, hall, grades }}
+      {...{ run, book, controller, hall, gym }}
+      planned={plan.rounds}
       everybody={fighters}
       factor={plan.factor}
       paces={plan.paces ?? NOBODY}

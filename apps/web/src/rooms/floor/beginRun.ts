@@ -1,6 +1,6 @@
 import { runBegins, withPaces } from '@eurhythm/core/plan';
 import type { BeginningView, FighterView, RunView } from '@eurhythm/contract';
-import { keepBegun } from '../../floor/keptRun.ts';
+import { keepBegun } from '../../floor/run/keptRun.ts';
 import { queries, queryClient } from '../../server/queries.ts';
 import { putRequest } from '../../sync/queue/queuedWrite.ts';
 import { write } from '../../sync/useSync.ts';

@@ -3,8 +3,8 @@ import { toast } from 'sonner';
 import { soundsAt } from '@eurhythm/core/run';
 import { useClaps } from '../../floor/hands/useClaps.ts';
 import { useHands } from '../../floor/hands/useHands.ts';
-import type { RunController } from '../../floor/RunController.ts';
-import { useShortcut } from '../../ui/useShortcut.ts';
+import type { RunController } from '../../floor/run/RunController.ts';
+import { useShortcut } from '../../ui/focus/useShortcut.ts';
 
 /** What stands below the board in place of the marks. */
 export type FloorPanel = 'devices' | 'people' | 'inputs';

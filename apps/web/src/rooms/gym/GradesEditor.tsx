@@ -8,10 +8,10 @@ import { putRequest } from '../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
-import { Button } from '../../ui/Button.tsx';
-import { IconButton } from '../../ui/IconButton.tsx';
-import { ChoiceField, TextField } from '../../ui/Field.tsx';
-import { Part } from '../../ui/Panel.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { IconButton } from '../../ui/buttons/IconButton.tsx';
+import { ChoiceField, TextField } from '../../ui/fields/Field.tsx';
+import { Part } from '../../ui/panels/Panel.tsx';
 
 /** The gym's grades, lowest first. */
 export function GradesEditor({ gym }: { gym: GymView }) {

@@ -5,7 +5,7 @@ import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { putRequest } from '../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
-import { TextField } from '../../ui/Field.tsx';
+import { TextField } from '../../ui/fields/Field.tsx';
 
 /** What the gym is called; saved when the field is left. */
 export function GymName({ gym }: { gym: GymView }) {

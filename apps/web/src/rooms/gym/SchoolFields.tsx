@@ -1,8 +1,8 @@
 import { COUNT_LANGUAGES } from '@eurhythm/core/calls';
 import { PACES, type SchoolDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../server/useFieldErrors.ts';
-import { ChoiceField } from '../../ui/Field.tsx';
-import { MaybeNumberField, WordsField } from '../../ui/TypedField.tsx';
+import { ChoiceField } from '../../ui/fields/Field.tsx';
+import { MaybeNumberField, WordsField } from '../../ui/fields/TypedField.tsx';
 
 /** A way in which schools differ: its name, what is said about it, and the choices. */
 const WAYS = [

@@ -1,4 +1,4 @@
-import { PlainButton } from '../../ui/PlainButton.tsx';
+import { PlainButton } from '../../ui/buttons/PlainButton.tsx';
 
 interface GroupChoiceProps {
   readonly groups: readonly string[];

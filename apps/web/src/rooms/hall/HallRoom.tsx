@@ -6,7 +6,7 @@ import type { FollowingController } from '../../hall/FollowingController.ts';
 import type { HallMember, MemberState } from '../../hall/HallMember.ts';
 import { deviceName } from '../../hall/deviceName.ts';
 import { useMember } from '../../hall/useMember.ts';
-import { ButtonLink } from '../../ui/Button.tsx';
+import { ButtonLink } from '../../ui/buttons/Button.tsx';
 import { HallNote } from './HallNote.tsx';
 import { HolderView } from './HolderView.tsx';
 import { RemoteView } from './RemoteView.tsx';

@@ -3,7 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { CODE_LENGTH, type HallViewName } from '@eurhythm/contract';
 import { deviceName, keepDeviceName } from '../../hall/deviceName.ts';
 import { send } from '../../server/api.ts';
-import { Button } from '../../ui/Button.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
 
 const VIEWS: readonly (readonly [HallViewName, string, string])[] = [
   ['wall', 'Wall', 'the big screen: call, clock, line'],

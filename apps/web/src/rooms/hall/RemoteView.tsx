@@ -3,7 +3,7 @@ import type { StampId } from '@eurhythm/core/run';
 import { clockText, secondsLeft } from '@eurhythm/core/units';
 import type { WishDto } from '@eurhythm/contract';
 import { useFrame } from '../../floor/useFrame.ts';
-import { Button } from '../../ui/Button.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
 import { blockAt } from '../floor/board/whatComes.ts';
 import { StampRow } from '../floor/marks/StampRow.tsx';
 import type { HallProps } from './hallProps.ts';

@@ -2,13 +2,14 @@ import { isRest } from '@eurhythm/core/rounds';
 import { useState } from 'react';
 import { clockText, secondsLeft } from '@eurhythm/core/units';
 import { comboName } from '@eurhythm/core/plan';
-import { PlainButton } from '../../ui/PlainButton.tsx';
+import { PlainButton } from '../../ui/buttons/PlainButton.tsx';
 import { Strip } from '../../strip/Strip.tsx';
 import { useWidth } from '../../strip/useWidth.ts';
 import { blockAt } from '../floor/board/whatComes.ts';
 import { partnersAt } from '../floor/board/PartnersNow.tsx';
 import { GroupChoice } from './GroupChoice.tsx';
-import { INPUT_KINDS, INPUT_NAMES, type InputKind } from '../../strikeInputs/StrikeInput.ts';
+import { TapPad } from '../../strikeInputs/TapPad.tsx';
+import { INPUT_NAMES, ROUND_INPUT_KINDS, type RoundInputKind } from '../../strikeInputs/StrikeInput.ts';
 import { deviceName } from '../../hall/deviceName.ts';
 import { LandedArea } from '../floor/board/LandedArea.tsx';
 import type { HallProps } from './hallProps.ts';
@@ -25,7 +26,7 @@ export function StationView({ view, controller, state, book, member, joined }: H
   const [own, setOwn] = useState<readonly string[]>(() => readOwn(view.sessionId));
   const [isChoosing, setChoosing] = useState(own.length === 0);
   const [group, setGroup] = useState('');
-  const [kind, setKind] = useState<InputKind | null>(null);
+  const [kind, setKind] = useState<RoundInputKind | null>(null);
   const input = useStationInput({
     kind,
     code: member.code,
@@ -62,25 +63,7 @@ export function StationView({ view, controller, state, book, member, joined }: H
   const tasks = new Map(partners?.flat().map(({ id, role }) => [id, role]));
   if (isChoosing)
     return (
-      <main className="mat flex min-h-dvh flex-col gap-4 p-4">
-        <h1 className="board text-4xl">Who trains here?</h1>
-        <ul aria-label="People" className="grid grid-cols-2 gap-2">
-          {view.fighters.map(({ id, name }) => (
-            <li key={id}>
-              <PlainButton isOn={own.includes(id)} onPress={() => choose(id)} className="w-full">
-                {name}
-              </PlainButton>
-            </li>
-          ))}
-        </ul>
-        <button
-          type="button"
-          className="min-h-[64px] rounded bg-ink text-xl font-semibold text-canvas"
-          onClick={() => setChoosing(false)}
-        >
-          That is all
-        </button>
-      </main>
+      <WhoTrainsHere people={view.fighters} own={own} onChoose={choose} onDone={() => setChoosing(false)} />
     );
   return (
     <main className="mat flex min-h-dvh flex-col gap-3 p-4">
@@ -118,12 +101,16 @@ export function StationView({ view, controller, state, book, member, joined }: H
               beats={cycle.beats}
               lead={cycle.lead}
               size="wall"
+              countsBeats={false}
               room={width}
               now={moment.cycle ? moment.beat : null}
               done={moment.cycle ? moment.stroke : null}
             />
           )}
         </div>
+      )}
+      {kind === 'taps' && input.isOpen && (
+        <TapPad who={people.map(({ name }) => name).join(' or ') || 'nobody yet'} />
       )}
       <StationEarRow kind={kind} input={input} onKind={setKind} isAlone={people.length === 1} />
       <ul aria-label="Here" className="text-xl">
@@ -144,11 +131,42 @@ export function StationView({ view, controller, state, book, member, joined }: H
   );
 }
 
+interface WhoTrainsHereProps {
+  readonly people: HallProps['view']['fighters'];
+  readonly own: readonly string[];
+  onChoose(id: string): void;
+  onDone(): void;
+}
+
+function WhoTrainsHere({ people, own, onChoose, onDone }: WhoTrainsHereProps) {
+  return (
+    <main className="mat flex min-h-dvh flex-col gap-4 p-4">
+      <h1 className="board text-4xl">Who trains here?</h1>
+      <ul aria-label="People" className="grid grid-cols-2 gap-2">
+        {people.map(({ id, name }) => (
+          <li key={id}>
+            <PlainButton isOn={own.includes(id)} onPress={() => onChoose(id)} className="w-full">
+              {name}
+            </PlainButton>
+          </li>
+        ))}
+      </ul>
+      <button
+        type="button"
+        className="min-h-[64px] rounded bg-ink text-xl font-semibold text-canvas"
+        onClick={onDone}
+      >
+        That is all
+      </button>
+    </main>
+  );
+}
+
 interface InputRowProps {
-  readonly kind: InputKind | null;
+  readonly kind: RoundInputKind | null;
   readonly input: StationInput;
   readonly isAlone: boolean;
-  onKind(kind: InputKind | null): void;
+  onKind(kind: RoundInputKind | null): void;
 }
 
 /** What this station hears with, how much it heard of the round, and whether the coach's device knows it. */
@@ -156,7 +174,7 @@ function StationEarRow({ kind, input, isAlone, onKind }: InputRowProps) {
   if (kind === null)
     return (
       <div role="group" aria-label="Listen with" className="flex flex-wrap gap-2">
-        {INPUT_KINDS.map((each) => (
+        {ROUND_INPUT_KINDS.map((each) => (
           <PlainButton key={each} onPress={() => onKind(each)}>
             {INPUT_NAMES[each]}
           </PlainButton>

@@ -1,6 +1,6 @@
 import type { MoveBook } from '@eurhythm/core/moves';
 import type { HallRunView } from '@eurhythm/contract';
-import type { ControllerState } from '../../floor/RunController.ts';
+import type { ControllerState } from '../../floor/run/RunController.ts';
 import type { FollowingController } from '../../hall/FollowingController.ts';
 import type { HallMember, MemberState } from '../../hall/HallMember.ts';
 

@@ -3,7 +3,7 @@ import type { Walk } from '@eurhythm/core/body';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { momentOfRound, type BlockCombo, type Cycle, type RoundMoment } from '@eurhythm/core/rounds';
 import type { FollowingController } from '../../hall/FollowingController.ts';
-import type { ControllerState } from '../../floor/RunController.ts';
+import type { ControllerState } from '../../floor/run/RunController.ts';
 import { useFrame } from '../../floor/useFrame.ts';
 import { useWalk } from '../floor/board/StripArea.tsx';
 import { nextCycle } from '../floor/board/whatComes.ts';

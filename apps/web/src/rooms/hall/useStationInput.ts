@@ -3,15 +3,15 @@ import { fightRound, simulateBurst } from '@eurhythm/core/simulation';
 import { seededRandom } from '@eurhythm/core/units';
 import { BURST_ROUND } from '@eurhythm/contract';
 import { useListeningSession } from '../../floor/listening/useListeningSession.ts';
-import type { PlayedPlace } from '../../floor/listening/ListeningSession.ts';
-import type { ControllerState } from '../../floor/RunController.ts';
+import type { ListeningSession, PlayedPlace } from '../../floor/listening/ListeningSession.ts';
+import type { ControllerState } from '../../floor/run/RunController.ts';
 import type { FollowingController } from '../../hall/FollowingController.ts';
 import type { HallMember, MemberState } from '../../hall/HallMember.ts';
 import { StationTeller, type StationSelf } from '../../hall/StationTeller.ts';
 import { newId } from '../../server/api.ts';
 import { plainName } from '../../strikeInputs/heardTrial.ts';
 import { NOBODY_IN_BURST, NOBODY_IN_ROUND } from '../../strikeInputs/simulatedProfiles.ts';
-import type { InputKind, StrikeInput } from '../../strikeInputs/StrikeInput.ts';
+import type { RoundInputKind, StrikeInput } from '../../strikeInputs/StrikeInput.ts';
 import { useStable } from '../../ui/useStable.ts';
 
 const TELL_MS = 250;
@@ -35,7 +35,7 @@ export interface StationInput {
 }
 
 interface StationProps {
-  readonly kind: InputKind | null;
+  readonly kind: RoundInputKind | null;
   readonly code: string;
   readonly name: string;
   readonly fighterIds: readonly string[];
@@ -98,21 +98,32 @@ export function useStationInput(props: StationProps): StationInput {
   }, [teller, input, openedAt]);
   const who = fighterIds.join();
   useEffect(() => teller.says(self(input, status)), [teller, self, input, status, who, name]);
-  useEffect(() => {
-    const tell = (): void => {
-      session.look();
-      const of = place().round;
-      const { waiting } = teller.countOf(of);
-      void teller.tell().then(() => teller.countOf(of).waiting !== waiting && draw((n) => n + 1));
-    };
-    const timer = setInterval(tell, TELL_MS);
-    return () => clearInterval(timer);
-  }, [teller, place, session]);
+  useTelling(teller, session, place, () => draw((n) => n + 1));
   return {
     isOpen: input !== null,
     status: failure === '' ? status : failure,
     count: teller.countOf(burst ? BURST_ROUND : round),
   };
+}
+
+/** Tells the coach's device from time to time what it does not know yet. */
+function useTelling(
+  teller: StationTeller,
+  session: ListeningSession,
+  place: () => PlayedPlace,
+  onTold: () => void,
+): void {
+  const told = useStable(onTold);
+  useEffect(() => {
+    const tell = (): void => {
+      session.look();
+      const of = place().round;
+      const { waiting } = teller.countOf(of);
+      void teller.tell().then(() => teller.countOf(of).waiting !== waiting && told());
+    };
+    const timer = setInterval(tell, TELL_MS);
+    return () => clearInterval(timer);
+  }, [teller, place, session, told]);
 }
 
 function describedInput(

@@ -21,11 +21,11 @@ import { queries } from '../../server/queries.ts';
 import { UndoButtons } from '../../sync/drafts/UndoButtons.tsx';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { useFieldErrors, type FieldErrors } from '../../server/useFieldErrors.ts';
-import { Button, ButtonLink } from '../../ui/Button.tsx';
-import { IconButton } from '../../ui/IconButton.tsx';
-import { ChoiceField } from '../../ui/Field.tsx';
-import { NumberField } from '../../ui/TypedField.tsx';
-import { Part, Plain } from '../../ui/Panel.tsx';
+import { Button, ButtonLink } from '../../ui/buttons/Button.tsx';
+import { IconButton } from '../../ui/buttons/IconButton.tsx';
+import { ChoiceField } from '../../ui/fields/Field.tsx';
+import { NumberField } from '../../ui/fields/TypedField.tsx';
+import { Part, Plain } from '../../ui/panels/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { useBook, useBookView, useCombos, useGym } from '../../server/gymData.ts';
 
@@ -169,32 +169,46 @@ function GradeList({ grade, saved }: GradeListProps) {
         ))}
       </ol>
       <div className="mt-4 flex flex-wrap items-end gap-3">
-        <ChoiceField
-          label="Add a move"
-          className="w-56"
-          value=""
-          choices={[{ value: '', label: 'choose' }, ...moveChoices(book)]}
-          onChange={(value) => add({ move: value, comboId: null })}
-        />
-        <ChoiceField
-          label="Add a combo"
-          className="w-64"
-          value=""
-          choices={[
-            { value: '', label: 'choose' },
-            ...combos.map((each) => ({
-              value: each.id,
-              label: `${each.grade} ${each.number} · ${each.title}`,
-            })),
-          ]}
-          onChange={(value) => add({ move: null, comboId: value })}
-        />
+        <AddTechnique book={book} combos={combos} onAdd={add} />
         <UndoButtons draft={draft} />
         <Button weight="main" onClick={trySave} disabled={!draft.isChanged || isPending}>
           Save
         </Button>
       </div>
     </Part>
+  );
+}
+
+interface AddTechniqueProps {
+  readonly book: BookView;
+  readonly combos: readonly ComboView[];
+  onAdd(what: Pick<TechniqueDto, 'move' | 'comboId'>): void;
+}
+
+function AddTechnique({ book, combos, onAdd }: AddTechniqueProps) {
+  return (
+    <>
+      <ChoiceField
+        label="Add a move"
+        className="w-56"
+        value=""
+        choices={[{ value: '', label: 'choose' }, ...moveChoices(book)]}
+        onChange={(value) => onAdd({ move: value, comboId: null })}
+      />
+      <ChoiceField
+        label="Add a combo"
+        className="w-64"
+        value=""
+        choices={[
+          { value: '', label: 'choose' },
+          ...combos.map((each) => ({
+            value: each.id,
+            label: `${each.grade} ${each.number} · ${each.title}`,
+          })),
+        ]}
+        onChange={(value) => onAdd({ move: null, comboId: value })}
+      />
+    </>
   );
 }
 

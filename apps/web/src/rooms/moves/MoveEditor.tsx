@@ -10,10 +10,10 @@ import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { toastWithUndo } from '../../ui/toastWithUndo.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
-import { useShortcut } from '../../ui/useShortcut.ts';
-import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
-import { Part } from '../../ui/Panel.tsx';
+import { useShortcut } from '../../ui/focus/useShortcut.ts';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { TextField } from '../../ui/fields/Field.tsx';
+import { Part } from '../../ui/panels/Panel.tsx';
 import { WhereUsed } from '../uses/WhereUsed.tsx';
 import { MoveBodyFields, MoveWordFields } from './MoveFields.tsx';
 import { FAMILY_NAMES } from '../../server/familyNames.ts';
@@ -84,7 +84,7 @@ export function MoveEditor({ code, saved, move }: MoveEditorProps) {
       draft.clear();
       errors.show([]);
       toast(`${form.name} is saved.`);
-      if (code === null) void navigate(`/moves/${target}`, { replace: true });
+      if (code === null) void navigate(`/moves/${target}`, { replace: true, flushSync: true });
     },
     onTheirs: async () => {
       draft.clear();

@@ -11,10 +11,10 @@ import {
   type SaveMoveDto,
 } from '@eurhythm/contract';
 import type { FieldErrors } from '../../server/useFieldErrors.ts';
-import { Button } from '../../ui/Button.tsx';
-import { IconButton } from '../../ui/IconButton.tsx';
-import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/Field.tsx';
-import { NumberField } from '../../ui/TypedField.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { IconButton } from '../../ui/buttons/IconButton.tsx';
+import { ChoiceField, LongTextField, TextField, TickField } from '../../ui/fields/Field.tsx';
+import { NumberField } from '../../ui/fields/TypedField.tsx';
 import { FAMILY_NAMES } from '../../server/familyNames.ts';
 import { useBookView, useGym } from '../../server/gymData.ts';
 

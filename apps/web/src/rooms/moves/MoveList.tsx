@@ -4,7 +4,7 @@ import { isAboveGrade } from '@eurhythm/core/body';
 import type { Move } from '@eurhythm/core/moves';
 import { groupBy } from '@eurhythm/core/units';
 import { LIMB_KINDS } from '@eurhythm/contract';
-import { ChoiceField, TextField } from '../../ui/Field.tsx';
+import { ChoiceField, TextField } from '../../ui/fields/Field.tsx';
 import { FAMILY_NAMES } from '../../server/familyNames.ts';
 import { useBookView, useGym } from '../../server/gymData.ts';
 

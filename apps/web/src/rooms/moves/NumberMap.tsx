@@ -14,11 +14,11 @@ import { putRequest } from '../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useVersionedWrite } from '../../sync/useVersionedWrite.tsx';
 import { useFieldErrors } from '../../server/useFieldErrors.ts';
-import { Button } from '../../ui/Button.tsx';
-import { IconButton } from '../../ui/IconButton.tsx';
-import { ChoiceField } from '../../ui/Field.tsx';
-import { NumberField } from '../../ui/TypedField.tsx';
-import { Part } from '../../ui/Panel.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { IconButton } from '../../ui/buttons/IconButton.tsx';
+import { ChoiceField } from '../../ui/fields/Field.tsx';
+import { NumberField } from '../../ui/fields/TypedField.tsx';
+import { Part } from '../../ui/panels/Panel.tsx';
 import { useBookView } from '../../server/gymData.ts';
 
 interface BookNumbers {
@@ -80,8 +80,6 @@ export function NumberMap() {
     errors.show(wrong);
     if (wrong.length === 0) preview.mutate();
   };
-  const isFree = (code: string): boolean =>
-    book.items.find((move) => move.code === code)?.side.kind === 'free';
   const fault = (i: number): string | undefined =>
     errors.of(`numbers.${i}.number`) ?? errors.of(`numbers.${i}.code`) ?? errors.of(`numbers.${i}.side`);
   return (
@@ -92,49 +90,16 @@ export function NumberMap() {
         <Part title="What each number calls" aside="a gym may number as it likes, or not at all">
           <ol className="pt-3">
             {entries.map((entry, i) => (
-              <li
+              <NumberRow
                 key={i}
-                className="mb-2 grid grid-cols-[minmax(0,5rem)_minmax(0,1fr)_minmax(0,8rem)_auto] items-start gap-2"
-              >
-                <NumberField
-                  label="Number"
-                  className="[&>label]:sr-only"
-                  inputMode="numeric"
-                  value={entry.number}
-                  error={fault(i)}
-                  onChange={(number) => change(i, { number })}
-                />
-                <ChoiceField
-                  label="Move"
-                  className="[&>label]:sr-only"
-                  value={entry.code}
-                  choices={book.items
-                    .filter((move) => !move.retired || move.code === entry.code)
-                    .map((move) => ({ value: move.code, label: move.name }))}
-                  onChange={(value) => change(i, { code: value, side: null })}
-                />
-                <ChoiceField
-                  label="Side"
-                  className="[&>label]:sr-only"
-                  value={entry.side ?? ''}
-                  disabled={!isFree(entry.code)}
-                  choices={[
-                    { value: '', label: 'as the move' },
-                    { value: 'front', label: 'front' },
-                    { value: 'rear', label: 'rear' },
-                  ]}
-                  onChange={(value) => change(i, { side: value === '' ? null : value })}
-                />
-                <IconButton
-                  label={`Take number ${entry.number} out`}
-                  onClick={() => {
-                    setEntries(entries.toSpliced(i, 1));
-                    setTouched(null);
-                  }}
-                >
-                  <X size={18} />
-                </IconButton>
-              </li>
+                entry={entry}
+                fault={fault(i)}
+                onChange={(changes) => change(i, changes)}
+                onOut={() => {
+                  setEntries(entries.toSpliced(i, 1));
+                  setTouched(null);
+                }}
+              />
             ))}
           </ol>
           <div className="flex gap-3">
@@ -156,6 +121,54 @@ export function NumberMap() {
         {touched && <TouchedLines touched={touched} onSave={saveWith} />}
       </div>
     </div>
+  );
+}
+
+interface NumberRowProps {
+  readonly entry: NumberedMoveDto;
+  readonly fault: string | undefined;
+  onChange(changes: Partial<NumberedMoveDto>): void;
+  onOut(): void;
+}
+
+function NumberRow({ entry, fault, onChange, onOut }: NumberRowProps) {
+  const book = useBookView();
+  const move = book.items.find(({ code }) => code === entry.code);
+  return (
+    <li className="mb-2 grid grid-cols-[minmax(0,5rem)_minmax(0,1fr)_minmax(0,8rem)_auto] items-start gap-2">
+      <NumberField
+        label="Number"
+        className="[&>label]:sr-only"
+        inputMode="numeric"
+        value={entry.number}
+        error={fault}
+        onChange={(number) => onChange({ number })}
+      />
+      <ChoiceField
+        label="Move"
+        className="[&>label]:sr-only"
+        value={entry.code}
+        choices={book.items
+          .filter((each) => !each.retired || each.code === entry.code)
+          .map((each) => ({ value: each.code, label: each.name }))}
+        onChange={(value) => onChange({ code: value, side: null })}
+      />
+      <ChoiceField
+        label="Side"
+        className="[&>label]:sr-only"
+        value={entry.side ?? ''}
+        disabled={move?.side.kind !== 'free'}
+        choices={[
+          { value: '', label: 'as the move' },
+          { value: 'front', label: 'front' },
+          { value: 'rear', label: 'rear' },
+        ]}
+        onChange={(value) => onChange({ side: value === '' ? null : value })}
+      />
+      <IconButton label={`Take number ${entry.number} out`} onClick={onOut}>
+        <X size={18} />
+      </IconButton>
+    </li>
   );
 }
 

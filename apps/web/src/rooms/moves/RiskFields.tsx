@@ -1,9 +1,9 @@
 import { Plus, X } from 'lucide-react';
 import type { MoveRiskDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../server/useFieldErrors.ts';
-import { Button } from '../../ui/Button.tsx';
-import { ChoiceField, TextField, TickField } from '../../ui/Field.tsx';
-import { IconButton } from '../../ui/IconButton.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { ChoiceField, TextField, TickField } from '../../ui/fields/Field.tsx';
+import { IconButton } from '../../ui/buttons/IconButton.tsx';
 
 /** When a risk is reported: always, or only from a side or at a height. */
 const WHEN = [

@@ -7,12 +7,12 @@ import { Refused, newId } from '../../server/api.ts';
 import { useBook, useCombos, useGym } from '../../server/gymData.ts';
 import { queries } from '../../server/queries.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
-import { ButtonLink } from '../../ui/Button.tsx';
+import { ButtonLink } from '../../ui/buttons/Button.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { Builder } from './builder/Builder.tsx';
 import { askedIn, askedSession } from './builder/askedSession.ts';
 import { firstComboOf } from './useComboNames.ts';
-import { useDates } from '../../ui/dates.ts';
+import { useDates } from '../../ui/fields/dates.ts';
 
 /** The gym's sessions on the left, the builder for one of them on the right. */
 export function SessionsRoom() {

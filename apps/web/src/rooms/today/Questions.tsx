@@ -6,8 +6,8 @@ import { queries } from '../../server/queries.ts';
 import { putRequest } from '../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
-import { Button } from '../../ui/Button.tsx';
-import { Part, Plain } from '../../ui/Panel.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { Part, Plain } from '../../ui/panels/Panel.tsx';
 
 /** What each kind of question is about, in the order in which they stand. */
 const HEADS: Readonly<Record<QuestionView['kind'], string>> = {

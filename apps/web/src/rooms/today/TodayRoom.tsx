@@ -4,10 +4,10 @@ import { Link } from 'react-router';
 import type { TodayView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { Questions } from './Questions.tsx';
-import { ButtonLink } from '../../ui/Button.tsx';
-import { Part, Plain } from '../../ui/Panel.tsx';
+import { ButtonLink } from '../../ui/buttons/Button.tsx';
+import { Part, Plain } from '../../ui/panels/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
-import { useDates, type Dates } from '../../ui/dates.ts';
+import { useDates, type Dates } from '../../ui/fields/dates.ts';
 
 /** What is next, who is expected, and what changed since last time. */
 export function TodayRoom() {

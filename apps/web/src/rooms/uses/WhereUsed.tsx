@@ -5,9 +5,9 @@ import type { StoodIn } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { putRequest, type Subject } from '../../sync/queue/queuedWrite.ts';
 import { useWrite } from '../../sync/useSync.ts';
-import { Button } from '../../ui/Button.tsx';
-import { ChoiceField } from '../../ui/Field.tsx';
-import { Part } from '../../ui/Panel.tsx';
+import { Button } from '../../ui/buttons/Button.tsx';
+import { ChoiceField } from '../../ui/fields/Field.tsx';
+import { Part } from '../../ui/panels/Panel.tsx';
 
 interface WhereUsedProps {
   /** Where the thing is on the server, as "combos/one-two". */

@@ -27,7 +27,8 @@ export class InputWarnings {
   /** Whether music is heard now; how much sound was lost in all until this instant, in seconds. */
   heard(hasMusic: boolean, lost: Seconds, at: Seconds): void {
     this.hasMusic = hasMusic;
-    if (lost > this.lost) this.losses = [...this.losses, { at, seconds: lost - this.lost }];
+    // What had only waited is taken back.
+    if (lost !== this.lost) this.losses = [...this.losses, { at, seconds: lost - this.lost }];
     this.lost = lost;
     if (this.losses.length > 0) this.losses = this.losses.filter((loss) => at - loss.at < LATELY);
     this.say();

@@ -1,4 +1,4 @@
-import { proxy, transfer, wrap } from 'comlink';
+import { proxy, transfer, wrap, type Remote } from 'comlink';
 import { DETECTOR_VERSION } from '@eurhythm/core/strikes';
 import type { LiveNews, LiveWish } from '../../workers/LiveStrikes.ts';
 import type { StrikesWork } from '../../workers/strikes.worker.ts';
@@ -20,15 +20,18 @@ const LOOKS_AHEAD = 0.18;
 /** Nobody waits longer than this for pieces that do not come, in seconds. */
 const PATIENCE = 3;
 
+const strikesThread = (): Worker =>
+  new Worker(new URL('../../workers/strikes.worker.ts', import.meta.url), {
+    type: 'module',
+    name: 'strikes',
+  });
+
 /**
  * Hears strikes by the microphone, in a thread of its own, with what was learnt of it at this place.
  * @throws NoMicrophone
  */
 export async function openMicrophoneInput(watch: InputEvents, keepsSound: boolean): Promise<StrikeInput> {
-  const thread = new Worker(new URL('../../workers/strikes.worker.ts', import.meta.url), {
-    type: 'module',
-    name: 'strikes',
-  });
+  const thread = strikesThread();
   const work = wrap<StrikesWork>(thread);
   const warnings = new InputWarnings((what) => watch.onStatus?.(what));
   let latency = 0;
@@ -70,11 +73,7 @@ export async function openMicrophoneInput(watch: InputEvents, keepsSound: boolea
       device: name,
       detector: besideOwn ? `${DETECTOR_VERSION}, own sound taken out` : DETECTOR_VERSION,
       leastStrength,
-      settled: async () => {
-        const from = performance.now() / 1000;
-        while ((await work.until()) < from + LOOKS_AHEAD && performance.now() / 1000 < from + PATIENCE)
-          await pause(20);
-      },
+      settled: () => settled(work),
       sound: async () => {
         const sound = await work.sound();
         return sound && { wav: new Blob([sound.wav], { type: 'audio/wav' }), from: sound.from - latency };
@@ -90,6 +89,13 @@ export async function openMicrophoneInput(watch: InputEvents, keepsSound: boolea
     thread.terminate();
     throw error;
   }
+}
+
+/** Until all that has sounded so far is looked through, or nothing more comes. */
+async function settled(work: Remote<StrikesWork>): Promise<void> {
+  const from = performance.now() / 1000;
+  while ((await work.until()) < from + LOOKS_AHEAD && performance.now() / 1000 < from + PATIENCE)
+    await pause(20);
 }
 
 const pause = (milliseconds: number): Promise<void> =>

@@ -1,7 +1,7 @@
 import { Redo2, Undo2 } from 'lucide-react';
-import { IconButton } from '../../ui/IconButton.tsx';
+import { IconButton } from '../../ui/buttons/IconButton.tsx';
 import type { Draft } from './useDraft.ts';
-import { useShortcut } from '../../ui/useShortcut.ts';
+import { useShortcut } from '../../ui/focus/useShortcut.ts';
 
 /** Undo and redo of a draft, by buttons, and by keys while no text is being written. */
 export function UndoButtons({

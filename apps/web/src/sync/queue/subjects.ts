@@ -4,6 +4,7 @@ import type { Subject } from './queuedWrite.ts';
 export const SUBJECTS = {
   mark: { one: 'mark', many: 'marks' },
   trial: { one: 'trial', many: 'trials' },
+  test: { one: 'test', many: 'tests' },
   step: { one: 'step of a run', many: 'steps of a run' },
   home: { one: 'report from home', many: 'reports from home' },
   goal: { one: 'goal', many: 'goals' },

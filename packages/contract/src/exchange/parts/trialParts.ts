@@ -14,7 +14,7 @@ import {
   MayBeNull,
   OrNull,
 } from '../../rules/index.ts';
-import { HeardTrialDto, MOST_COUNT, MOST_TIME } from '../../runs/attempts.ts';
+import { HeardTrialDto, MOST_COUNT, MOST_RESULT } from '../../runs/attempts.ts';
 import { SaveTestDto } from '../../runs/testDtos.ts';
 
 export class FileTest extends SaveTestDto {
@@ -27,7 +27,7 @@ export class FileEarlierCount implements EarlierCount {
   count!: number;
 
   @MayBeMissing()
-  @IsWithin('the time that it took', 0, MOST_TIME, 'seconds')
+  @IsWithin('the result', 0, MOST_RESULT, '')
   value?: number;
 
   @IsOneOf('how it was counted', MEASURED)
@@ -78,9 +78,9 @@ export class FileAttempt {
   @IsOneOf('how it was counted', MEASURED)
   measured?: Measured;
 
-  /** Seconds, where the test asks how long. */
+  /** Seconds, where the test asks how long, or what was read off. */
   @MayBeNull()
-  @IsWithin('the time that it took', 0, MOST_TIME, 'seconds')
+  @IsWithin('the result', 0, MOST_RESULT, '')
   value?: number | null;
 
   /** What it said before it was corrected, the first first. */

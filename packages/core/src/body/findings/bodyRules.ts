@@ -1,6 +1,7 @@
 import { isLegStrike, isSpin, isStrike } from '../../moves/index.ts';
 import type { ClockResult } from '../limbClock.ts';
-import { factorOf, sharesLimb, strokeTimes, turnOf } from '../pairGap.ts';
+import { factorOf, strokeTimes } from '../pairGap.ts';
+import { isCatch, isFlown, isSecondOfFlight, isStandingFoot, sharesLimb, turnOf } from '../strokeFacts.ts';
 import type { WalkedStroke } from '../walkStance.ts';
 import { about, beatsBetween, nameOf, secondsBetween, type Finding, type FindingRule } from './finding.ts';
 
@@ -8,6 +9,8 @@ import { about, beatsBetween, nameOf, secondsBetween, type Finding, type Finding
 const HANDS_AWAY = 0.15;
 /** A hand counts as away while it is more than half way out, on both ways. */
 const HALF_WAY = 0.5;
+/** A jump off both feet lasts no longer than this: one of 45 cm, by the free fall. */
+const LONGEST_FLIGHT = 0.6;
 /** A leg counts as in the air for this share of its way back. */
 const IN_THE_AIR = 0.5;
 
@@ -42,22 +45,14 @@ export const legInAir: FindingRule = ({ own, settings, bpm }) => {
     const wantsLeg = isLegStrike(later.move) || later.move.family === 'step' || later.stroke.step !== null;
     if (!wantsLeg) continue;
     if (later.stroke.keptUp) {
-      const raised = later.before.raised;
-      if (raised !== null && !later.limb.startsWith(raised)) {
-        found.push(
-          about(
-            'leg-in-air',
-            'cannot',
-            [own[j - 1]!, later],
-            `The ${raised} leg is up, but the ${nameOf(later)} is written for the other one.`,
-          ),
-        );
-      }
+      const first = own[j - 1]!;
+      if (isSecondOfFlight(later)) found.push(flightFinding(first, later, secondsBetween(first, later, bpm)));
       continue;
     }
     const kick = own.slice(0, j).findLast((stroke) => isLegStrike(stroke.move));
     // Two kicks of one flight: no leg has to come down between them.
-    if (!kick || (later.move.support === 'airborne' && isLegStrike(later.move))) continue;
+    if (!kick || isFlown(later)) continue;
+    if (beatsBetween(kick, later) === 0 && isStandingFoot(kick, later)) continue;
     const seconds = secondsBetween(kick, later, bpm);
     const needed = IN_THE_AIR * strokeTimes(kick, settings).back * factorOf(settings);
     if (seconds !== null && seconds < needed) {
@@ -73,6 +68,19 @@ export const legInAir: FindingRule = ({ own, settings, bpm }) => {
   }
   return found;
 };
+
+/** Each leg once in one flight is no mistake, but a coach should know that it is written; and no flight is long. */
+function flightFinding(first: WalkedStroke, later: WalkedStroke, seconds: number | null): Finding {
+  const both = `The ${nameOf(first)} and the ${nameOf(later)} of the other leg`;
+  return seconds !== null && seconds > LONGEST_FLIGHT
+    ? about(
+        'leg-in-air',
+        'cannot',
+        [first, later],
+        `${both} are one flight, and nobody is in the air for ${seconds.toFixed(1)} s: write = between them, or leave the ^ out.`,
+      )
+    : about('leg-in-air', 'note', [first, later], `${both} land in one flight: a jump off both feet.`);
+}
 
 /** One limb twice at one instant. */
 export const limbClash: FindingRule = ({ own }) =>
@@ -91,7 +99,7 @@ export const limbClash: FindingRule = ({ own }) =>
           'limb-clash',
           'cannot',
           [earlier, later],
-          `The ${nameOf(earlier)} and the ${nameOf(later)} need the same ${later.limb.replace('-', ' ')} at once.`,
+          `The ${nameOf(earlier)} and the ${nameOf(later)} need the same ${later.limb.replace('-', ' ')} at once.${isCatch(earlier, later) ? ' Write = between them: the hand that blocks closes at once.' : ''}`,
         ),
       ),
   );

@@ -10,7 +10,7 @@ import {
   type Side,
 } from '../../moves/index.ts';
 import { floorOver, timesWithin } from '../drift.ts';
-import { isAboveGrade, youthFault } from '../audience.ts';
+import { isAboveGrade, youthFaultOf } from '../audience.ts';
 import type { WalkedStroke } from '../walkStance.ts';
 import { about, beatsBetween, nameOf, type Finding, type FindingRule } from './finding.ts';
 
@@ -126,7 +126,7 @@ export const aboveGrade: FindingRule = ({ own, audience: { grade } }) => {
 export const youthContact: FindingRule = ({ own, audience: { youth } }) => {
   if (!youth) return [];
   return own.flatMap((stroke): Finding[] => {
-    const fault = youthFault(stroke.move, stroke.level, youth);
+    const fault = youthFaultOf(stroke, youth);
     return fault === null
       ? []
       : [

@@ -6,6 +6,7 @@ import {
   draftSession,
   pickCombos,
   sessionSeconds,
+  workOf,
   type DraftCombo,
   type DraftWish,
   type RoundLike,
@@ -185,6 +186,32 @@ describe('a drafted session', () => {
             expect(
               compileRound({ blocks, lead: 'left', seed: 1 }, book, lettersVoice()).duration,
             ).toBeGreaterThan(0);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+});
+
+describe('a draft', () => {
+  it('goes nowhere faster than is clean, whatever tempo the combos have, and says where it is slower', () => {
+    const lines = ['1-2-3-2', 'r:round-2 f:round', 'jab weave-cross', '1 2', 'in-1 2 out', 'r:knee-f:knee'];
+    const fast = lines.map((line, i) => combo(i + 1, line, { bpm: 170, daysAgo: i }));
+    fc.assert(
+      fc.property(
+        fc.shuffledSubarray(fast, { minLength: 1 }),
+        fc.constantFrom(1, 1.25, 1.6),
+        (own, factor) => {
+          const groups = [{ ...wish.groups[0]!, combos: own }];
+          const { rounds, notes } = draftSession({ ...wish, groups, factor }, book);
+          const tooFast = rounds.flatMap(({ blocks }) =>
+            blocks.flatMap((block) => workOf(block, book, 'left', factor).tooFast),
+          );
+          expect(tooFast).toEqual([]);
+          const isSlower = rounds.some(({ blocks }) =>
+            blocks.some((block) => block.kind === 'combo' && block.bpm < 170),
+          );
+          expect(notes.some((note) => note.includes('instead of 170'))).toBe(isSlower);
         },
       ),
       { numRuns: 40 },

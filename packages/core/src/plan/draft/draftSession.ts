@@ -4,6 +4,7 @@ import { USUAL_COMBO_BLOCK, USUAL_FREE_BLOCK, type Block, type ComboBlock } from
 import { BPM_LIMITS, type Seconds } from '../../units/index.ts';
 import { techniqueRounds } from './draftTechnique.ts';
 import type { DraftWish, DraftedRound, SessionDraft } from './draftWish.ts';
+import { keptClean } from './keptClean.ts';
 import { pickCombos, type DraftCombo, type PickedCombo } from './pickCombos.ts';
 import { roundSeconds, type RoundLike } from '../plannedRound.ts';
 import { demandsOf } from '../roundWork.ts';
@@ -65,16 +66,17 @@ export function draftSession(wish: DraftWish, book: MoveBook): SessionDraft {
     return own.length === 0 ? [] : [{ group: group.name, combos: own.map(({ combo }) => combo) }];
   });
 
+  const cleaned = cleanedBy(wish.factor, book, notes);
   const rounds: DraftedRound[] = [
     ...(opening ? [opening] : []),
     ...(isShort || !base ? [] : techniqueRounds(base, others, picked, wish, book)),
-    ...buildUp(picked, wish),
-    ...padsOf(picked, padRounds, { lanes, hasPads, people: wish.people, words: wish.words }),
+    ...buildUp(picked, wish, cleaned),
+    ...padsOf(picked, padRounds, { lanes, hasPads, people: wish.people, words: wish.words, cleaned }),
     ...(isShort ? [] : [shadow(wish)]),
     ...(exercise ? [exercise] : []),
     ...(closing ? [closing] : []),
   ];
-  const numbered = rounds.map((round, i) => withOwnIds(round, `round-${i + 1}`));
+  const numbered = rounds.map((each, i) => withOwnIds(each, `round-${i + 1}`));
   const fit = fitSession(numbered, total);
   if (fit.missing !== 0)
     notes.push(
@@ -82,6 +84,21 @@ export function draftSession(wish: DraftWish, book: MoveBook): SessionDraft {
     );
   return { rounds: withLengths(numbered, fit.changes), notes };
 }
+
+/** A block of combos no faster than is clean; where it was to be, that is noted with the title of its round. */
+type Cleaned = (block: ComboBlock, title: string) => ComboBlock;
+
+/** Nothing is proposed faster than a body does it cleanly at the pace of the gym. */
+const cleanedBy =
+  (factor: number, book: MoveBook, notes: string[]): Cleaned =>
+  (drafted, title) => {
+    const { block, changed } = keptClean(drafted, book, factor);
+    if (changed)
+      notes.push(
+        `“${title}” goes up to ${changed.to} bpm instead of ${changed.from}: that is the fastest clean tempo at the gym’s pace.`,
+      );
+    return block;
+  };
 
 function withOwnIds(round: DraftedRound, id: string): DraftedRound {
   return {
@@ -114,21 +131,17 @@ function comboBlock(combos: readonly DraftCombo[], words: CallWords, seconds: Se
 const nameOf = ({ grade, number }: DraftCombo): string => `${grade} ${number}`.trim();
 
 /** The first combo is learnt: by parts, joined on one count, fast. */
-function buildUp([first]: readonly PickedCombo[], { words }: DraftWish): DraftedRound[] {
+function buildUp([first]: readonly PickedCombo[], { words }: DraftWish, cleaned: Cleaned): DraftedRound[] {
   if (!first) return [];
   const { combo, why } = first;
+  const title = `${nameOf(combo)}, built up`;
   const fast = Math.min(BPM_LIMITS.max, Math.round(combo.bpm * 1.1));
   const block: ComboBlock = {
     ...comboBlock([combo], words, ROUND_OF_PADS),
     tempo: { kind: 'build-up', fast },
   };
   return [
-    round(
-      'combos',
-      `${nameOf(combo)}, built up`,
-      block,
-      `${nameOf(combo)} ${why}; by parts, joined, then fast.`,
-    ),
+    round('combos', title, cleaned(block, title), `${nameOf(combo)} ${why}; by parts, joined, then fast.`),
   ];
 }
 
@@ -137,12 +150,13 @@ interface PadsPlan {
   readonly hasPads: boolean;
   readonly people: number;
   readonly words: CallWords;
+  readonly cleaned: Cleaned;
 }
 
 function padsOf(
   picked: readonly PickedCombo[],
   count: number,
-  { lanes, hasPads, people, words }: PadsPlan,
+  { lanes, hasPads, people, words, cleaned }: PadsPlan,
 ): DraftedRound[] {
   if (picked.length === 0) return [];
   const inAir = !hasPads || people === 1;
@@ -161,7 +175,8 @@ function padsOf(
     const why = [...own.map(({ combo, why: because }) => `${nameOf(combo)} ${because}`), ...others].join(
       '; ',
     );
-    return round(inAir ? 'combos' : 'pads', combos.map(nameOf).join(' and '), block, `${why}.`);
+    const title = combos.map(nameOf).join(' and ');
+    return round(inAir ? 'combos' : 'pads', title, cleaned(block, title), `${why}.`);
   });
 }
 

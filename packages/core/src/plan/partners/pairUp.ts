@@ -21,12 +21,16 @@ const SLOWER_PER_GRADE = 0.1;
 /** Standing with somebody again is worse than any difference; with somebody to be kept apart worse still. */
 const AGAIN = 1000;
 const APART = 100_000;
+/** Uneven work is worse than standing with somebody again. */
+const UNEVEN = 5000;
 
 /**
  * Who stands with whom in each of `rounds` rotations. With an even number everybody has one partner; with an odd one a
  * three is made, and it is another three each time while it can be. Nobody meets the same partner again while others are
  * left, those to be kept apart stay apart where there is any other way, and similar grade, size and pace go together. Latecomers
  * call for a new plan of what is left: `met` says who has met already.
+ *
+ * @param rounds rotations, 0 or more
  *
  * @example
  * pairUp([], 1) // [[]]
@@ -41,12 +45,20 @@ export function pairUp(people: readonly Trainee[], rounds: number, met: readonly
 }
 
 /**
- * One rotation in groups of a size, as `pairUp` makes them; what does not come out even goes in pairs or a three.
+ * One rotation in groups of a size, as `pairUp` makes them; what does not come out even goes in pairs or a three. In a pair there is
+ * more work than in a three: those who have worked least stand in it.
+ *
+ * @param worked how often somebody has worked so far
  *
  * @example
  * groupUp(['a', 'b', 'c', 'd'].map((id) => ({ id, rank: 1, size: null, apart: [] })), 2, [['a', 'b'], ['c', 'd']]).map((group) => group.includes('a') && group.includes('b')) // [false, false]
  */
-export function groupUp(people: readonly Trainee[], size: 1 | 2 | 3, met: readonly Group[]): Group[] {
+export function groupUp(
+  people: readonly Trainee[],
+  size: 1 | 2 | 3,
+  met: readonly Group[],
+  worked: (id: string) => number = () => 0,
+): Group[] {
   if (size === 1) return people.map(({ id }) => [id]);
   const times = new Map<string, number>();
   const threes = new Map<string, number>();
@@ -54,16 +66,22 @@ export function groupUp(people: readonly Trainee[], size: 1 | 2 | 3, met: readon
     for (const [a, b] of pairsOf(group)) times.set(keyOf(a, b), (times.get(keyOf(a, b)) ?? 0) + 1);
     if (group.length === 3) for (const id of group) threes.set(id, (threes.get(id) ?? 0) + 1);
   }
-  return size === 2 ? rotation(people, times, threes) : inThrees(people, costOf(times));
+  const cost = costOf(times);
+  return size === 2 ? rotation(people, threes, cost, worked) : inThrees(people, cost, worked);
 }
 
 /** Threes, with one pair when two are over, or two pairs when one is. */
-function inThrees(people: readonly Trainee[], cost: Cost): Group[] {
+function inThrees(people: readonly Trainee[], cost: Cost, worked: (id: string) => number): Group[] {
   const pairs = people.length % 3 === 0 ? 0 : people.length % 3 === 2 ? 1 : 2;
-  if (people.length < 5)
-    return people.length === 4 ? rotation(people, new Map(), new Map(), cost) : [people.map(({ id }) => id)];
-  const left = [...people];
-  const groups: Trainee[][] = [];
+  if (people.length < 4) return people.length === 0 ? [] : [people.map(({ id }) => id)];
+  const fresh = [...people].sort((a, b) => worked(a.id) - worked(b.id)).slice(0, 2 * pairs);
+  const evenly = evenedBy(cost, fresh, worked);
+  const inPairs = pairs === 0 ? [] : improved(firstPairs(fresh, evenly), evenly);
+  // Who is to be kept apart is, also where that costs somebody a turn.
+  const isKept = inPairs.some(([a, b]) => cost(a, b) >= APART);
+  const left = isKept ? [...people] : people.filter((each) => !fresh.includes(each));
+  const groups: Trainee[][] = isKept ? [] : inPairs.map((pair) => [...pair]);
+  const made = groups.length;
   while (left.length > 0) {
     const size = groups.length < pairs ? 2 : 3;
     const group = [left.shift()!];
@@ -75,7 +93,8 @@ function inThrees(people: readonly Trainee[], cost: Cost): Group[] {
     }
     groups.push(group);
   }
-  return exchanged(groups, cost).map((group) => group.map(({ id }) => id));
+  const threes = exchanged(groups.slice(made), cost);
+  return [...groups.slice(0, made), ...threes].map((group) => group.map(({ id }) => id));
 }
 
 /** Exchanges members between groups as long as that is better for both together. */
@@ -109,13 +128,15 @@ const keyOf = (a: string, b: string): string => (a < b ? `${a} ${b}` : `${b} ${a
 
 function rotation(
   people: readonly Trainee[],
-  times: ReadonlyMap<string, number>,
   threes: ReadonlyMap<string, number>,
-  cost: Cost = costOf(times),
+  cost: Cost,
+  worked: (id: string) => number,
 ): Group[] {
   if (people.length < 2) return people.map(({ id }) => [id]);
-  // The odd one out is whoever has been in a three least; it joins the pair that it fits best.
-  const odd = people.length % 2 === 1 ? leastIn(people, threes) : null;
+  // In a three one works less than in a pair: the odd one is of those who have worked most, and joins the pair that it fits best.
+  const most = Math.max(...people.map(({ id }) => worked(id)));
+  const ahead = people.filter(({ id }) => worked(id) === most);
+  const odd = people.length % 2 === 1 ? leastIn(ahead, threes) : null;
   const pairs = improved(
     firstPairs(
       people.filter((each) => each !== odd),
@@ -142,6 +163,12 @@ function costOf(times: ReadonlyMap<string, number>): Cost {
       (times.get(keyOf(a.id, b.id)) ?? 0) * AGAIN +
       (a.apart.includes(b.id) || b.apart.includes(a.id) ? APART : 0),
   );
+}
+
+/** Costs by which pairs that have one turn more than people come out even: who worked more stands with who worked less. */
+function evenedBy(cost: Cost, people: readonly Trainee[], worked: (id: string) => number): Cost {
+  const mean = people.reduce((sum, { id }) => sum + worked(id), 0) / Math.max(1, people.length);
+  return (a, b) => cost(a, b) + UNEVEN * Math.abs(worked(a.id) + worked(b.id) - 2 * mean);
 }
 
 function leastIn(people: readonly Trainee[], threes: ReadonlyMap<string, number>): Trainee {

@@ -1,5 +1,5 @@
 import { usualBlock, type WrittenBlock } from '../../rounds/index.ts';
-import { turnsOf } from './partnerPlan.ts';
+import { fairTurns } from './fairTurns.ts';
 import { inTurns, oneTurn, rotationsOf, turnAt, turnInRun, announcePartners } from './partnerRounds.ts';
 
 const work: WrittenBlock = { ...usualBlock('free', 'w'), seconds: 60 };
@@ -32,8 +32,10 @@ describe('a round in turns', () => {
     expect(inTurns(round(2)).blocks[1]).toMatchObject({ next: 'change: holders work' });
     expect(inTurns(round(3)).blocks[1]).toMatchObject({ next: 'change: watchers work' });
     // As the partners are planned: who held works by two, who watched by three.
-    expect(turnsOf(2)[1]![turnsOf(2)[0]!.indexOf('hold')]).toBe('work');
-    expect(turnsOf(3)[1]![turnsOf(3)[0]!.indexOf('watch')]).toBe('work');
+    const [pair] = fairTurns([['a', 'b']], 2, new Map());
+    const [three] = fairTurns([['a', 'b', 'c']], 3, new Map());
+    expect(pair!.turns[1]![pair!.turns[0]!.indexOf('hold')]).toBe('work');
+    expect(three!.turns[1]![three!.turns[0]!.indexOf('watch')]).toBe('work');
   });
   it('leaves who works alone a rest of half a minute and a little', () => {
     expect(reported(inTurns(round(1, [work])).blocks)).toEqual([

@@ -9,6 +9,14 @@ const CHANGE: Seconds = 15;
 const ALONE_REST: Seconds = 35;
 
 const CHANGE_ID = /^turn\.\d+$/;
+/**
+ * Whether a rest is there for those who stand together to change roles.
+ *
+ * @example
+ * isChangeOfRoles({ id: 'turn.1' }) // true
+ */
+export const isChangeOfRoles = ({ id }: { readonly id: string }): boolean => CHANGE_ID.test(id);
+
 const AGAIN_ID = /\.t\d+$/;
 
 /** A round whose work is done in turns. */
@@ -85,6 +93,8 @@ export function turnAt(
 /**
  * The round and the turn whose partners matter at an instant of a run: in the rest that ends a round, those of the next one.
  *
+ * @param round from 0
+ *
  * @example
  * turnInRun([{ blocks: [{ id: 'w', kind: 'free', seconds: 60 }, { id: 'r', kind: 'rest', seconds: 30 }] }], 0, 70) // { round: 1, turn: 0 }
  */
@@ -107,19 +117,31 @@ export function turnInRun(
  * Which rotation of partners each round belongs to: pads, and every round that is done in turns, begin a new one as long as
  * there are any, and then they begin again; null for what nobody needs a partner for.
  *
+ * @param rotations that there are, 0 or more
+ *
  * @example
  * rotationsOf([{ kind: 'pads', blocks: [] }, { kind: 'stretch', blocks: [] }, { kind: 'pads', blocks: [] }], 4) // [0, null, 1]
  */
 export function rotationsOf(rounds: readonly RoundInTurns[], rotations: number): (number | null)[] {
   let begun = 0;
-  return rounds.map(({ kind, turns = null }) => {
-    const isPartnerWork = kind === 'pads' || (turns !== null && turns > 1);
+  return rounds.map((round) => {
+    const isPartnerWork = round.kind === 'pads' || isInTurns(round);
     return isPartnerWork && rotations > 0 ? begun++ % rotations : null;
   });
 }
 
 /**
- * The rounds with the change of partners reported in the rest before it.
+ * Whether a round is written for people who stand together and take turns.
+ *
+ * @example
+ * isInTurns({ kind: 'pads', turns: 3, blocks: [] }) // true
+ */
+export function isInTurns({ turns = null }: RoundInTurns): boolean {
+  return turns !== null && turns > 1;
+}
+
+/**
+ * The rounds with the change of partners reported in the rest before it, by name where there are `namesOf` a round.
  *
  * @example
  * announcePartners([{ kind: 'pads', title: 'A', blocks: [{ kind: 'rest', id: 'r', seconds: 30, next: 'B' }] }, { kind: 'pads', title: 'B', blocks: [] }], [0, 1])[0].blocks[0].next // 'B, change partners'
@@ -127,6 +149,7 @@ export function rotationsOf(rounds: readonly RoundInTurns[], rotations: number):
 export function announcePartners<R extends RoundInTurns & { readonly title: string }>(
   rounds: readonly R[],
   rotations: readonly (number | null)[],
+  namesOf: (round: number) => string | null = () => null,
 ): R[] {
   let before: number | null = null;
   const changes = rotations.map((rotation) => {
@@ -137,8 +160,10 @@ export function announcePartners<R extends RoundInTurns & { readonly title: stri
   return rounds.map((round, i) => {
     const last = round.blocks.at(-1);
     const next = rounds[i + 1];
-    if (!changes[i + 1] || !next || !last || !isRest(last)) return round;
-    const announced = { ...last, next: `${next.title}, change partners` };
+    const names = namesOf(i + 1);
+    if (!(changes[i + 1] || names !== null) || !next || !last || !isRest(last)) return round;
+    // What the rest says already stays: it may name more than the title.
+    const announced = { ...last, next: `${last.next || next.title}, ${names ?? 'change partners'}` };
     return { ...round, blocks: [...round.blocks.slice(0, -1), announced] };
   });
 }

@@ -1,5 +1,5 @@
 import type { YouthLimits } from '../../body/index.ts';
-import type { BlockKindName, Phase } from '../../rounds/index.ts';
+import type { BlockKindName, MutedRule, Phase } from '../../rounds/index.ts';
 import type { Seconds } from '../../units/index.ts';
 import { titleInSeries } from '../plannedRound.ts';
 import type { BlockWork, MeasuredPace, TooFastFor } from '../roundWork.ts';
@@ -21,6 +21,12 @@ export const WARNING_RULES = [
 ] as const;
 export type WarningRule = (typeof WARNING_RULES)[number];
 
+/** A block that may hear of a rule. */
+export const hears =
+  (rule: MutedRule) =>
+  ({ block }: PlacedBlock): boolean =>
+    !block.muted?.includes(rule);
+
 export interface SessionWarning {
   readonly rule: WarningRule;
   readonly message: string;
@@ -37,6 +43,8 @@ export interface WarnedBlock {
   readonly seconds: Seconds;
   readonly kit?: readonly string[];
   readonly work: BlockWork;
+  /** Stretches of work in it, parted by rests of its own; one of its whole length without it. */
+  readonly spells?: readonly Seconds[];
   /** Seconds that its counts need at this pace; null for what goes by the clock. */
   readonly needs?: Seconds | null;
   /** What its lines name and the book no longer has, or has retired. */
@@ -44,6 +52,8 @@ export interface WarnedBlock {
   readonly retired: readonly string[];
   /** Names of the groups it is for; everybody without any. */
   readonly who?: readonly string[];
+  /** Rules that the coach has heard and does not want to hear of it again. */
+  readonly muted?: readonly MutedRule[] | undefined;
   /** What a band should not do in it, for a group or, with null, for everybody. */
   youthFaults?(limits: YouthLimits, group: string | null): readonly string[];
   /** What of it is too fast for one of those whose pace was measured. */

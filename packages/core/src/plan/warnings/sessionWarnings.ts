@@ -3,6 +3,7 @@ import { clockText, type Seconds } from '../../units/index.ts';
 import { cutCounts, tooFast, tooFastForSome } from './paceWarnings.ts';
 import {
   firstOfEach,
+  hears,
   placeBlocks,
   placeOfBlock,
   type Band,
@@ -29,7 +30,8 @@ const ENOUGH_STRIKES = 60;
  * Everything about a whole session that a coach would want to hear before the class, each reported once, in order of time.
  *
  * @example
- * sessionWarnings([], { groups: [], bands: ['adults'], floorSteps: null, kit: [] }) // []
+ * sessionWarnings([], { groups: [{ name: 'Herons', bands: [], people: 0 }], bands: ['adults'], floorSteps: null, kit: [] })
+ * // [{ rule: 'empty-group', message: 'Nobody is in the group Herons. Give it grades that somebody has, or take it out.', place: null }]
  */
 export function sessionWarnings(rounds: readonly WarnedRound[], facts: ClassFacts): SessionWarning[] {
   const placed = placeBlocks(rounds);
@@ -38,31 +40,39 @@ export function sessionWarnings(rounds: readonly WarnedRound[], facts: ClassFact
     ...lackingWarmUp(placed),
     ...earlySpin(placed),
     ...longWork(placed, facts),
-    ...smallRoom(placed, facts),
-    ...missingKit(placed, facts),
+    ...smallRoom(placed.filter(hears('small-room')), facts),
+    ...missingKit(placed.filter(hears('kit-missing')), facts),
     ...lostMoves(placed),
-    ...tooFast(placed),
-    ...tooFastForSome(placed, facts),
+    ...tooFast(placed.filter(hears('too-fast'))),
+    ...tooFastForSome(placed.filter(hears('too-fast-for-some')), facts),
     ...cutCounts(placed),
     ...beyondYouth(placed, facts),
     ...oneSide(placed),
   ];
 }
 
+const isStruck = ({ work }: PlacedBlock['block']): boolean =>
+  Object.values(work.strikes.limbs).some((strikes) => strikes > 0);
+
 const isEasy = (phase: Phase): boolean => phase === 'warm-up' || phase === 'shadow';
 
 function lackingWarmUp(placed: readonly PlacedBlock[]): SessionWarning[] {
-  const first = placed.find(({ block }) => block.work.demands.highKick);
+  const high = placed.find(({ block }) => block.work.demands.highKick);
+  const hard = placed.find(({ round, block }) => !isEasy(round.kind) && !isPause(block) && isStruck(block));
+  // Where nothing is warm at all, the first strike comes too early, not the first high kick.
+  const isCold = hard !== undefined && !placed.some(({ at, round }) => at < hard.at && isEasy(round.kind));
+  const first = isCold ? hard : (high ?? hard);
   if (!first) return [];
   const warm = placed
     .filter(({ at, round, block }) => at < first.at && isEasy(round.kind) && !isPause(block))
     .reduce((sum, { block }) => sum + block.seconds, 0);
-  if (warm >= WARM_UP) return [];
+  if (warm >= WARM_UP || (first !== high && warm > 0)) return [];
   const before = warm === 0 ? 'no warm-up' : `only ${clockText(warm)} of warm-up`;
+  const what = first === high ? 'High kicks' : 'Strikes';
   return [
     {
       rule: 'no-warm-up',
-      message: `High kicks in “${first.round.title}” with ${before} before them. Five minutes are usual.`,
+      message: `${what} in “${first.round.title}” with ${before} before them. Five minutes are usual.`,
       place: placeOfBlock(first),
     },
   ];
@@ -87,11 +97,13 @@ function longWork(placed: readonly PlacedBlock[], { bands }: ClassFacts): Sessio
   let goesOn = false;
   for (const each of placed) {
     const isEasing = isPause(each.block) || each.round.kind === 'warm-up' || each.round.kind === 'stretch';
-    if (!isEasing && goesOn) stretches.at(-1)!.seconds += each.block.seconds;
-    else if (!isEasing) stretches.push({ first: each, seconds: each.block.seconds });
+    if (!isEasing)
+      for (const [i, seconds] of (each.block.spells ?? [each.block.seconds]).entries())
+        if (goesOn && i === 0) stretches.at(-1)!.seconds += seconds;
+        else stretches.push({ first: each, seconds });
     goesOn = !isEasing;
   }
-  const long = stretches.filter(({ seconds }) => seconds > most);
+  const long = stretches.filter(({ first, seconds }) => seconds > most && hears('no-rest')(first));
   return firstOfEach(long, ({ first, seconds }) => `${first.round.title} ${seconds}`).map(
     ({ first, seconds }) => ({
       rule: 'no-rest',
@@ -101,15 +113,18 @@ function longWork(placed: readonly PlacedBlock[], { bands }: ClassFacts): Sessio
   );
 }
 
+/** What needs more floor than there is, in the hall or in the room that the block itself is given. */
 function smallRoom(placed: readonly PlacedBlock[], { floorSteps }: ClassFacts): SessionWarning[] {
-  if (floorSteps === null) return [];
-  const wide = firstOfEach(
-    placed.filter(({ block }) => block.work.demands.floor > floorSteps),
-    ({ round }) => round.title,
-  );
-  return wide.map((each) => ({
+  const small = placed.flatMap((each) => {
+    const { floor, lines, space } = each.block.work.demands;
+    if (floorSteps !== null && floor > floorSteps)
+      return [{ ...each, need: floor, has: `this floor has ${floorSteps}` }];
+    const isTight = space !== null && space > 0 && lines > space;
+    return isTight ? [{ ...each, need: lines, has: `the block is given ${space}` }] : [];
+  });
+  return firstOfEach(small, ({ round }) => round.title).map((each) => ({
     rule: 'small-room',
-    message: `“${each.round.title}” needs ${Number(each.block.work.demands.floor.toFixed(1))} steps one way; this floor has ${floorSteps}.`,
+    message: `“${each.round.title}” needs ${Number(each.need.toFixed(1))} steps one way; ${each.has}.`,
     place: placeOfBlock(each),
   }));
 }

@@ -1,5 +1,9 @@
 import type { Seconds } from '../../units/index.ts';
 
+/** What the planner would report of a block, and a coach may want all the same. */
+export const MUTED_RULES = ['too-fast', 'too-fast-for-some', 'no-rest', 'small-room', 'kit-missing'] as const;
+export type MutedRule = (typeof MUTED_RULES)[number];
+
 /** What every block has. */
 export interface BlockBase {
   readonly kind: string;
@@ -11,6 +15,8 @@ export interface BlockBase {
   readonly kit?: readonly string[];
   /** Steps of floor needed one way, beyond what its lines need. */
   readonly space?: number | null;
+  /** Rules of the planner that are not to be reported of it. */
+  readonly muted?: readonly MutedRule[] | undefined;
   /** What the coach says before it begins. */
   readonly tell?: string;
 }

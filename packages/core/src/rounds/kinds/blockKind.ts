@@ -40,6 +40,12 @@ export interface HandoutLine {
   readonly time?: string;
 }
 
+/** From which lead something was done, and with which book. */
+export interface WorkGround {
+  readonly lead: Lead;
+  readonly book: MoveBook;
+}
+
 /** Says which combo a block names, or brings with its line. */
 export type NameOf = (combo: ComboRef) => string;
 
@@ -87,12 +93,19 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
   prompts(block: B): readonly string[];
   /** How often a line follows itself before somebody has come back to where he began. */
   timesInARow(block: B): number;
-  /** What it measures of a fighter; null for most. */
-  measures(block: W): Measured | null;
+  /** What has to be said before it begins, for it leaves no time for that; empty for most. */
+  saidAhead(block: W): string;
+  /** What it measures of a fighter, or of one of a group; null for most. */
+  measures(block: W, of?: { readonly group: string; readonly book: MoveBook }): Measured | null;
   /** What is done in it, line by line, for a sheet; null for what is reported in one line. */
   handout(block: W, combos: ReadonlyMap<string, BlockCombo>): readonly HandoutLine[] | null;
   /** Every line that a fighter does in it, those of groups too. */
   done(block: B, book: MoveBook): readonly string[];
+  /**
+   * What somebody of a group has done in it, how many and on which side, in words; empty for what its named combos say, and
+   * for what leaves the choice.
+   */
+  worked(block: W, group: string, from: WorkGround): readonly string[];
   /** The combos that its times through name, those of groups too, with the lines that are really done. */
   combos(block: B, book: MoveBook): readonly BlockCombo[];
   /** Names of groups that do something of their own. */
@@ -105,6 +118,8 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
   layOut(block: B, time: BlockTime, context: LayOutContext): void;
   /** What there is to see of it, in order of time; none for what is drawn from its times through. */
   scenes(block: B, time: Pick<BlockTime, 'from' | 'to'>, ground: SceneGround): readonly Scene[];
+  /** The stretches of work in it, which rests of its own part; one for most. */
+  spells(block: W): readonly Seconds[];
   /** Strikes it asks of one fighter of its largest count; `as-compiled` for what goes by the beat and is counted there. */
   strikes(block: B, book: MoveBook, lead: Lead): StrikeCount | 'as-compiled';
 }
@@ -116,6 +131,7 @@ export const BY_THE_CLOCK = {
   board: 'scenes',
   stretches: true,
   isCounted: () => false,
+  saidAhead: () => '',
   callsNumbers: () => false,
   length: () => null,
   fill: <B>(block: B): B => block,
@@ -132,8 +148,10 @@ export const BY_THE_CLOCK = {
   named: () => [],
   written: () => [],
   done: () => [],
+  worked: () => [],
   combos: () => [],
   groups: () => [],
   scenes: () => [],
+  spells: ({ seconds }: { readonly seconds: Seconds }): readonly Seconds[] => [seconds],
   strikes: () => NO_STRIKES,
 } as const;

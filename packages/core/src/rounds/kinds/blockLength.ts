@@ -17,6 +17,8 @@ export function placeholderBlock({ id, seconds }: Pick<WrittenBlock, 'id' | 'sec
 /**
  * The block with the length that its counts need at a pace; one that goes by the clock stays as it is.
  *
+ * @param factor how many times as long as at club pace a body needs for a move
+ *
  * @example
  * withExactLength({ ...usualBlock('hold', 'h'), times: 2 }, book, 1).seconds // 132
  */

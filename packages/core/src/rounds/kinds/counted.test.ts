@@ -135,6 +135,14 @@ describe('work on the count', () => {
       'body',
       'head',
     ]);
+    const within = countSteps(count({ sides: 'one', sets: 1, reps: 6, levels: 'rising' }), book, 1).steps;
+    expect(within.flatMap((step) => (step.kind === 'count' ? [step.level] : []))).toEqual([
+      ...['low', 'low', 'body', 'body', 'head', 'head'],
+    ]);
+  });
+  it('is work that its own rests part', () => {
+    expect(kindOf({ kind: 'count' }).spells(count({ seconds: 95, sets: 2, rest: 35 }))).toEqual([30, 30]);
+    expect(kindOf({ kind: 'count' }).spells(count({ seconds: 95, sets: 1, rest: 35 }))).toEqual([95]);
   });
   it('takes the time of a repetition from the book, and something sound where it cannot', () => {
     const { out, back } = book.moves.get('round')!;

@@ -31,6 +31,8 @@ export interface GroupReps {
 /**
  * The most repetitions of any group; who belongs to none does `reps`.
  *
+ * @param reps repetitions
+ *
  * @example
  * mostReps(15, [{ group: 'Ebb', reps: 25 }]) // 25
  */
@@ -53,6 +55,8 @@ export function tellGroups(groups: readonly GroupReps[]): string {
 /**
  * The word on which a repetition is counted; empty beyond the last one that the language of the count has.
  *
+ * @param n the repetition, from 1
+ *
  * @example
  * wordOfCount(3, ENGLISH_COUNT) // 'three'
  */
@@ -62,6 +66,8 @@ export function wordOfCount(n: number, { language, own }: CountWords): string {
 
 /**
  * What the groups have done of their own when `done` repetitions are counted.
+ *
+ * @param begun repetitions that are begun
  *
  * @example
  * lanesAt([{ group: 'Ebb', reps: 10 }], 12, () => 'Squats') // [{ group: 'Ebb', what: 'Squats', count: { n: 10, of: 10 }, isDone: true }]
@@ -149,6 +155,9 @@ export function sayAbout(
 /**
  * Tells what of counted work its block has no time for; nothing is left out in silence.
  *
+ * @param done repetitions there is time for
+ * @param asked repetitions that are written
+ *
  * @example
  * (layout => (tellCut(layout, 'b', 60, 12, 20), layout.findings[0].message))(emptyLayout()) // 'Only 12 of 20 counts fit. The block needs more time.'
  */
@@ -165,6 +174,8 @@ export function tellCut(layout: Layout, block: string, at: Seconds, done: number
 
 /**
  * Says once for a block that its count goes further than the words do.
+ *
+ * @param most the highest count of the block
  *
  * @example
  * (layout => (tellWordsEnd(layout, 'b', 1, ENGLISH_COUNT, 12), layout.findings.length))(emptyLayout()) // 0

@@ -48,6 +48,15 @@ describe('a cue that a line speaks', () => {
   ] as const)('is heard in a block of the kind %s', (kind, more) => {
     expect(texts(heard({ ...usualBlock(kind, 'b'), seconds: 60, ...more } as Block))).toContain('toes back');
   });
+  it('in counted strokes stands behind the stroke that it is written behind', () => {
+    const count = { line: '1 2 [say "Hips"] 3', method: 'strokes', repSeconds: 6, reps: 2, sides: 'one' };
+    const round = heard({ ...usualBlock('count', 'b'), seconds: 60, sets: 1, ...count } as Block);
+    const counts = said(round).filter(({ text }) => ['one', 'two', 'three'].includes(text));
+    const hips = said(round).filter(({ text }) => text === 'hips');
+    expect(hips.length).toBe(2);
+    // On the third count, which is the stroke behind it, of each repetition.
+    expect(hips.map(({ at }) => Math.round(at - counts[2]!.at))).toEqual([0, 6]);
+  });
   it('that finds no room is reported', () => {
     const round = heard(
       combos('1-2 [say "A long word about the hips and the hands"] 3-2-1-2-3-2-1-2', { bpm: 120 }),

@@ -77,6 +77,16 @@ export function callWordsOf(block: WrittenBlock): 'numbers' | 'names' {
 }
 
 /**
+ * What has to be said in the rest before a block, for it leaves no time for that; empty for most.
+ *
+ * @example
+ * saidAhead(usualBlock('burst', 'b')) // 'Two straights'
+ */
+export function saidAhead(block: WrittenBlock): string {
+  return kindOf(block).saidAhead(block);
+}
+
+/**
  * Whether people rest, change places, and look for what comes next.
  *
  * @example
@@ -104,8 +114,11 @@ export function boardOf(block: { readonly kind: BlockKindName }): BoardView {
  * @example
  * measuredBy(usualBlock('burst', 'b')) // { kind: 'burst', title: 'Two straights', seconds: 10 }
  */
-export function measuredBy(block: WrittenBlock): Measured | null {
-  return kindOf(block).measures(block);
+export function measuredBy(
+  block: WrittenBlock,
+  of?: { readonly group: string; readonly book: MoveBook },
+): Measured | null {
+  return kindOf(block).measures(block, of);
 }
 
 /**
@@ -176,6 +189,8 @@ export function isCounted(block: WrittenBlock): boolean {
 /**
  * The exact length of a block whose work is counted, in whole seconds rounded up; null for one that goes by the clock, or
  * whose combos are not among `combos`.
+ *
+ * @param factor how many times as long as at club pace a body needs for a move
  *
  * @example
  * countedLength(usualBlock('hold', 'h'), book, 1) // 66

@@ -11,6 +11,8 @@ const MOST_LOGIT = 5;
 /**
  * What is asked about a frame: the bands around it at the distances of `context`, silence outside of the clip.
  *
+ * @param at the frame, from 0
+ *
  * @example
  * frameContext([Float64Array.of(1)], 0).length > 0 // true
  */

@@ -15,6 +15,9 @@ export interface CutSound {
 /**
  * A sound from sample `first` to before sample `end`, with some milliseconds around it that fade where something was cut.
  *
+ * @param first sample, from 0
+ * @param end sample, from 0
+ *
  * @example
  * cutOut({ sampleRate: 1000, samples: new Float32Array(100) }, 50, 60).cutBefore // 0.046
  */

@@ -81,6 +81,10 @@ const over = (a0: number, b: Biquad['b'], a: Biquad['a']): Biquad => ({
 /**
  * Lets through what is above so many hertz.
  *
+ * @param hertz half of the power is left here
+ * @param sampleRate samples a second
+ * @param q how sharp the corner is; √½ for the flattest
+ *
  * @example
  * highPass(300, 16_000, 0.7).b[1] < 0 // true
  */
@@ -92,6 +96,10 @@ export function highPass(hertz: number, sampleRate: number, q: number): Biquad {
 /**
  * Lets through what is below so many hertz.
  *
+ * @param hertz half of the power is left here
+ * @param sampleRate samples a second
+ * @param q how sharp the corner is; √½ for the flattest
+ *
  * @example
  * lowPass(300, 16_000, 0.7).b[1] > 0 // true
  */
@@ -102,6 +110,10 @@ export function lowPass(hertz: number, sampleRate: number, q: number): Biquad {
 
 /**
  * Lets through what lies about so many hertz, in full at that middle; `q` is the middle over the width between the half-power points.
+ *
+ * @param hertz the middle
+ * @param sampleRate samples a second
+ * @param q without unit
  *
  * @example
  * bandPass(300, 16_000, 1.4).b[1] // 0

@@ -31,6 +31,8 @@ export const PATCH = (PARTS.length + 1) * BANDS + STRETCHES + 2;
 /**
  * What the network is asked about a rise: the loudness of the bands before, in and behind it against the loudest of them, in nats,
  * so that it does not matter how loud it is; that of the floors; how sharp the rise is; how periodic the sound is about it.
+ *
+ * @param rise its frame, from 0
  */
 export function strikePatch(
   energies: readonly Float64Array[],

@@ -59,6 +59,8 @@ export function findLine(onsets: readonly Seconds[], line: HeardLine, bpm?: Bpm)
 /**
  * The lines that fit best to what was heard, the best first.
  *
+ * @param most how many lines at most
+ *
  * @example
  * findLines([0, 0.5, 1], [{ id: 'a', beats: [0, 1, 2] }, { id: 'b', beats: [0, 1] }]).map(({ id }) => id) // ['a', 'b']
  */

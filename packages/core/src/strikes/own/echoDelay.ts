@@ -11,7 +11,10 @@ const STANDS_OUT = 9;
  * By how many samples what is played comes later in what is heard, from 0 to `most`; null where it cannot be reported. Both have the same
  * length and begin at the same instant. By the correlation of evened spectra (C. Knapp and G. Carter 1976).
  *
+ * @param most samples
+ *
  * @example
+ * echoDelay([1, -1, 2, 0, 0, 0, 0, 0], [0, 0, 0, 1, -1, 2, 0, 0], 5) // 3
  * echoDelay(new Float32Array(64), new Float32Array(64), 16) // null
  */
 export function echoDelay(own: ArrayLike<number>, heard: ArrayLike<number>, most: number): number | null {

@@ -2,7 +2,7 @@ import type { BodyReport } from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
 import { Strip } from '../../../strip/Strip.tsx';
 import type { OnStripEdit } from '../../../strip/stripEdits.ts';
-import type { Pin } from '../../../strip/stripLayout.ts';
+import type { Pin } from '../../../strip/stripPicture.ts';
 import { useWidth } from '../../../strip/useWidth.ts';
 import type { DrawnLine } from './useDrawnLine.ts';
 

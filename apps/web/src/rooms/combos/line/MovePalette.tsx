@@ -1,8 +1,8 @@
 import { memo, useState } from 'react';
 import { numberOf, type Family, type Move, type MoveBook, type Side } from '@eurhythm/core/moves';
-import type { Choice } from '../../../ui/Field.tsx';
-import { Tip } from '../../../ui/Tip.tsx';
-import { Toggles } from '../../../ui/Toggles.tsx';
+import type { Choice } from '../../../ui/fields/Field.tsx';
+import { Tip } from '../../../ui/panels/Tip.tsx';
+import { Toggles } from '../../../ui/buttons/Toggles.tsx';
 import { PinHead, pinColour } from '../../../strip/PinHead.tsx';
 import { shapeOfFamily } from '../../../strip/stripLayout.ts';
 import { useBook } from '../../../server/gymData.ts';

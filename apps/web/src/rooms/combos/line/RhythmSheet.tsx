@@ -1,9 +1,9 @@
 import { RHYTHM_GRIDS } from '@eurhythm/core/formats';
 import { BPM_LIMITS, beatSeconds, type Seconds } from '@eurhythm/core/units';
 import type { RhythmQuery, RhythmView, TempoWay } from '@eurhythm/contract';
-import { Button } from '../../../ui/Button.tsx';
-import { ChoiceField } from '../../../ui/Field.tsx';
-import { Sheet } from '../../../ui/Panel.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { ChoiceField } from '../../../ui/fields/Field.tsx';
+import { Sheet } from '../../../ui/panels/Panel.tsx';
 
 /** A note that was moved by more than this was played, not written. */
 const MOVED_SECONDS = 0.01;

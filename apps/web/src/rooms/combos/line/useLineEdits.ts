@@ -3,7 +3,7 @@ import { toast } from 'sonner';
 import { HALF, ONE } from '@eurhythm/core/units';
 import { useBook, useGym } from '../../../server/gymData.ts';
 import type { OnStripEdit } from '../../../strip/stripEdits.ts';
-import type { Pin } from '../../../strip/stripLayout.ts';
+import type { Pin } from '../../../strip/stripPicture.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { editedLine, lineWithMove } from './editedLine.ts';
 

@@ -1,7 +1,7 @@
 import type { SaveComboDto } from '@eurhythm/contract';
 import type { FieldErrors } from '../../../server/useFieldErrors.ts';
-import { ChoiceField, LongTextField, TextField, TickField } from '../../../ui/Field.tsx';
-import { MaybeNumberField, NumberField, NumbersField, WordsField } from '../../../ui/TypedField.tsx';
+import { ChoiceField, LongTextField, TextField, TickField } from '../../../ui/fields/Field.tsx';
+import { MaybeNumberField, NumberField, NumbersField, WordsField } from '../../../ui/fields/TypedField.tsx';
 import { useGym } from '../../../server/gymData.ts';
 
 interface ComboCardProps {

@@ -1,5 +1,5 @@
 import { FAMILIES } from '@eurhythm/contract';
-import { ChoiceField, TextField } from '../../../ui/Field.tsx';
+import { ChoiceField, TextField } from '../../../ui/fields/Field.tsx';
 import { FAMILY_NAMES } from '../../../server/familyNames.ts';
 import type { ComboFilter } from './comboFilter.ts';
 import { useGym } from '../../../server/gymData.ts';

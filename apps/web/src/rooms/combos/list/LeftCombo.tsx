@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { Button } from '../../../ui/Button.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
 import { leftCombo, takeUpLeftCombo } from './leftCombo.ts';
 
 /** Offers the combo that was begun before and not saved. */

@@ -4,6 +4,7 @@ import { parseLine, type BeatLine } from '@eurhythm/core/line';
 import { otherLead, type Lead } from '@eurhythm/core/moves';
 import {
   easier,
+  easierAt,
   even,
   grow,
   ladder,
@@ -14,12 +15,13 @@ import {
   parts,
   power,
   wordsOf,
+  writtenStrokes,
   type RecipeKind,
 } from '@eurhythm/core/teach';
 import { audienceOf } from '@eurhythm/core/body';
 import type { SaveComboDto } from '@eurhythm/contract';
-import type { HearingWish } from '../../../floor/useHearing.ts';
-import { ChoiceField } from '../../../ui/Field.tsx';
+import type { HearingWish } from '../../../floor/output/useHearing.ts';
+import { ChoiceField } from '../../../ui/fields/Field.tsx';
 import type { KeptForm } from '../workbench/useSavedCombo.ts';
 import { Lines, Press, Way } from './Way.tsx';
 import { useBook, useCombos, useGym } from '../../../server/gymData.ts';
@@ -149,7 +151,11 @@ function Ways(props: TeachItProps & { line: BeatLine }) {
         what="the holder shows, nobody calls"
         actions={<Press onPress={() => onHear({ calls: 'silent' })}>Hear</Press>}
       />
-      <Easier {...props} form={(text, gradeId) => form('easier', null, text, 'easier', gradeId)} />
+      <Easier
+        {...props}
+        form={(text, gradeId) => form('easier', null, text, 'easier', gradeId)}
+        formAt={(text, place) => form('easier', place, text, 'easier')}
+      />
       <Orders
         line={line}
         lead={lead}
@@ -229,13 +235,26 @@ function OpensLike({ id, line }: { id: string; line: string }) {
 function Easier({
   line,
   form,
-}: TeachItProps & { line: BeatLine; form: (text: string, gradeId: string) => ReactNode }) {
+  formAt,
+}: TeachItProps & {
+  line: BeatLine;
+  form: (text: string, gradeId: string) => ReactNode;
+  formAt: (text: string, place: number) => ReactNode;
+}) {
   const book = useBook();
   const { grades, school } = useGym();
   const [forGrade, setForGrade] = useState(grades[0]?.id ?? '');
   const made = useMemo(
     () => easier(line, book, audienceOf(forGrade, grades, school.youth)),
     [line, book, forGrade, grades, school],
+  );
+  const single = useMemo(
+    () =>
+      writtenStrokes(line).flatMap((_, place) => {
+        const one = easierAt(line, book, place);
+        return one ? [{ ...one, place }] : [];
+      }),
+    [line, book],
   );
   return (
     <Way
@@ -256,6 +275,13 @@ function Easier({
         choices={grades.map((grade) => ({ value: grade.id, label: grade.name }))}
         onChange={(value) => setForGrade(value)}
       />
+      <ul aria-label="Easier, one move at a time">
+        {single.map(({ place, line: text, changes }) => (
+          <li key={place} className="flex flex-wrap items-center gap-x-3 pt-1">
+            {changes.join(' ')} {formAt(text, place)}
+          </li>
+        ))}
+      </ul>
     </Way>
   );
 }

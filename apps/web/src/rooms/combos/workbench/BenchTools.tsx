@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { SaveComboDto } from '@eurhythm/contract';
 import type { Bpm } from '@eurhythm/core/units';
-import type { Hearing, HearingWish } from '../../../floor/useHearing.ts';
+import type { Hearing, HearingWish } from '../../../floor/output/useHearing.ts';
 import { UndoButtons } from '../../../sync/drafts/UndoButtons.tsx';
 import type { Draft } from '../../../sync/drafts/useDraft.ts';
-import { Button } from '../../../ui/Button.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
 import { MovePalette } from '../line/MovePalette.tsx';
 import { HearWays } from './Hear.tsx';
 

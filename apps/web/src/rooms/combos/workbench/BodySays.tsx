@@ -7,8 +7,8 @@ import {
   type Finding,
 } from '@eurhythm/core/body';
 import type { Lead } from '@eurhythm/core/moves';
-import { Tip } from '../../../ui/Tip.tsx';
-import { Marked } from '../../../ui/Marked.tsx';
+import { Tip } from '../../../ui/panels/Tip.tsx';
+import { Marked } from '../../../ui/panels/Marked.tsx';
 
 interface BodySaysProps {
   readonly analysis: ComboAnalysis;

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import type { SaveComboDto } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
-import { Part } from '../../../ui/Panel.tsx';
-import { useDates } from '../../../ui/dates.ts';
+import { Part } from '../../../ui/panels/Panel.tsx';
+import { useDates } from '../../../ui/fields/dates.ts';
 
 /** Every state in which the combo was saved. Bringing one back makes a draft of it, which Save keeps. */
 export function ComboHistory({ id, onRestore }: { id: string; onRestore: (combo: SaveComboDto) => void }) {

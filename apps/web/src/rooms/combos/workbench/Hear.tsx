@@ -1,7 +1,7 @@
 import { Play, Repeat, Square } from 'lucide-react';
-import { Button, Key } from '../../../ui/Button.tsx';
-import { IconButton } from '../../../ui/IconButton.tsx';
-import type { Hearing } from '../../../floor/useHearing.ts';
+import { Button, Key } from '../../../ui/buttons/Button.tsx';
+import { IconButton } from '../../../ui/buttons/IconButton.tsx';
+import type { Hearing } from '../../../floor/output/useHearing.ts';
 
 interface HearButtonProps {
   readonly hearing: Hearing;

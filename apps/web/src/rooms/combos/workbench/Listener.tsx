@@ -2,7 +2,7 @@ import { heardLine } from '@eurhythm/core/rounds';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 import { useMemo } from 'react';
 import { useBook } from '../../../server/gymData.ts';
-import { Plain } from '../../../ui/Panel.tsx';
+import { Plain } from '../../../ui/panels/Panel.tsx';
 
 interface ListenerProps {
   readonly line: string;

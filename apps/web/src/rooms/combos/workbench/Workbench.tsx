@@ -1,37 +1,31 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { PACE_FACTORS, cleanTempo, type BodyReport, type Finding } from '@eurhythm/core/body';
+import type { Finding } from '@eurhythm/core/body';
 import { otherLead, type Lead } from '@eurhythm/core/moves';
-import { comboName } from '@eurhythm/core/plan';
 import { ladder } from '@eurhythm/core/teach';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 import type { SaveComboDto } from '@eurhythm/contract';
-import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { StaleNotice } from '../../../sync/StaleNotice.tsx';
 import type { Draft } from '../../../sync/drafts/useDraft.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
 import { useStable } from '../../../ui/useStable.ts';
-import { useShortcut } from '../../../ui/useShortcut.ts';
+import { useShortcut } from '../../../ui/focus/useShortcut.ts';
 import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
-import { useHearing, type HearingWish } from '../../../floor/useHearing.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
-import { WhereUsed } from '../../uses/WhereUsed.tsx';
-import { BodySays } from './BodySays.tsx';
+import { useHearing, type HearingWish } from '../../../floor/output/useHearing.ts';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { Part } from '../../../ui/panels/Panel.tsx';
 import { ComboCard } from '../list/ComboCard.tsx';
 import { freeNumber } from '../list/newCombo.ts';
-import { ComboHistory } from './ComboHistory.tsx';
 import { BenchTools } from './BenchTools.tsx';
 import { HearButton } from './Hear.tsx';
-import { Listener } from './Listener.tsx';
 import { LineEditor } from '../line/LineEditor.tsx';
 import { LineStrip } from '../line/LineStrip.tsx';
-import { TeachIt } from '../teach/TeachIt.tsx';
 import { useBodyReport } from './useBodyReport.ts';
 import { useDrawnLine } from '../line/useDrawnLine.ts';
 import { useLineEdits } from '../line/useLineEdits.ts';
 import { useMutedRule } from './useMutedRule.ts';
 import { useSavedCombo } from './useSavedCombo.ts';
 import { WorkbenchHead } from './WorkbenchHead.tsx';
+import { InTheBook, LineSays, TaughtLine, cleanBpmOf } from './WorkbenchParts.tsx';
 import { useBook, useCombos, useGym } from '../../../server/gymData.ts';
 
 /** What of a combo two coaches may have written differently. */
@@ -91,21 +85,7 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
     change({ line });
     toastWithUndo(`The line is now ${what}.`, () => change({ line: before }));
   });
-  const hear = useStable((wish: Partial<HearingWish> = {}): void =>
-    hearing.hear({
-      line: combo.line,
-      lead,
-      bpm: combo.bpm,
-      words: school.words,
-      times: loops ? 'loop' : 'once',
-      ...wish,
-    }),
-  );
-  const isTempo = combo.bpm >= BPM_LIMITS.min && combo.bpm <= BPM_LIMITS.max;
-  const hearOrStop = (): void => {
-    if (hearing.state !== 'silent') hearing.stop();
-    else if (analysis.ok && isTempo) hear();
-  };
+  const { hear, hearOrStop } = useHearLine(hearing, combo, { lead, loops, isReadable: analysis.ok });
   const rungs = ladder(combo.bpm, cleanBpmOf(report), school.speed);
 
   return (
@@ -154,69 +134,34 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
       />
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-2">
         <div className="grid gap-y-6">
-          <Part
-            title="What limits the speed"
+          <LineSays
+            shown={later}
             aside={drawn ? `${drawn.walk.strokes.length} strokes · ${drawn.beats} beats a cycle` : ''}
-          >
-            <BodySays
-              analysis={later.analysis}
-              report={later.report}
-              lead={later.lead}
-              pace={school.pace}
-              onPlace={choosePlace}
-              onMute={mute}
-            />
-          </Part>
-          <Part
-            title="What a listener hears"
-            aside={later.combo.bpm > 0 ? `on the beat, at ${later.combo.bpm} bpm` : 'needs a tempo'}
-          >
-            <Listener
-              line={later.analysis.ok ? later.combo.line : ''}
-              lead={later.lead}
-              bpm={later.combo.bpm}
-              words={school.words}
-            />
-          </Part>
+            school={school}
+            onPlace={choosePlace}
+            onMute={mute}
+          />
           <Part title="On the card" aside={draft.isChanged ? 'not saved yet' : isNew ? '' : 'saved'}>
             <ComboCard combo={combo} errors={errors} onChange={change} />
             <CardButtons isNew={isNew} draft={draft} saved={saved} />
           </Part>
         </div>
         <div className="grid gap-y-6">
-          <Part title="Teach it">
-            {!later.analysis.ok && <Plain>Once the line can be read, its ways of teaching stand here.</Plain>}
-            {later.analysis.ok && (
-              <TeachIt
-                combo={later.combo}
-                lead={later.lead}
-                fastestBpm={cleanBpmOf(later.report)}
-                factor={PACE_FACTORS[school.pace]}
-                id={id}
-                onHear={hear}
-                onLead={setLead}
-                onTake={take}
-                onKeep={isNew ? undefined : keepForm}
-              />
-            )}
-          </Part>
-          {!isNew && (
-            <WhereUsed
-              address={`combos/${id}`}
-              subject={SUBJECTS.combo}
-              others={all
-                .filter((other) => other.id !== id)
-                .map((other) => ({ value: other.id, label: comboName(other) }))}
-            />
-          )}
-          {!isNew && <ComboHistory id={id} onRestore={(before) => draft.change(before)} />}
+          <TaughtLine
+            id={id}
+            shown={later}
+            pace={school.pace}
+            onHear={hear}
+            onLead={setLead}
+            onTake={take}
+            onKeep={isNew ? undefined : keepForm}
+          />
+          {!isNew && <InTheBook id={id} all={all} onRestore={(before) => draft.change(before)} />}
         </div>
       </div>
     </div>
   );
 }
-
-const cleanBpmOf = (report: BodyReport | null): number | null => report && (cleanTempo(report)?.bpm ?? null);
 
 /** What may be done with the card as a whole. */
 function CardButtons({
@@ -235,4 +180,28 @@ function CardButtons({
       )}
     </div>
   );
+}
+
+interface HowToHear {
+  readonly lead: Lead;
+  readonly loops: boolean;
+  readonly isReadable: boolean;
+}
+
+/** The line as a voice calls it, heard or stopped. */
+function useHearLine(
+  hearing: ReturnType<typeof useHearing>,
+  { line, bpm }: SaveComboDto,
+  { lead, loops, isReadable }: HowToHear,
+) {
+  const { words } = useGym().school;
+  const hear = useStable((wish: Partial<HearingWish> = {}): void =>
+    hearing.hear({ line, lead, bpm, words, times: loops ? 'loop' : 'once', ...wish }),
+  );
+  const isTempo = bpm >= BPM_LIMITS.min && bpm <= BPM_LIMITS.max;
+  const hearOrStop = (): void => {
+    if (hearing.state !== 'silent') hearing.stop();
+    else if (isReadable && isTempo) hear();
+  };
+  return { hear, hearOrStop };
 }

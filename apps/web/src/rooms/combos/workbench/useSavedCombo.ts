@@ -42,57 +42,12 @@ export interface KeptForm {
 }
 
 /** Saving a combo, taking it out of the book, and beginning another one from it. */
-export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors }: Wanted) {
-  const client = useQueryClient();
+export function useSavedCombo(wanted: Wanted) {
+  const { id, combo, isReadable, all, draft, errors } = wanted;
   const navigate = useNavigate();
-  const refresh = (): Promise<void> => client.invalidateQueries({ queryKey: ['combos'] });
-  const [stale, setStale] = useState<StaleSave<ComboView, SaveComboDto> | null>(null);
-  const page = isNew ? '/combos/new' : `/combos/${id}`;
-  const save = useWrite<ComboView, Save>(
-    ({ written, basedOn }) => putRequest(SUBJECTS.combo, `combos/${id}`, written, { basedOn, page }),
-    {
-      onSuccess: async (saved, { draft: written }) => {
-        await refresh();
-        errors.show([]);
-        setStale(null);
-        const since = draft.settle(written, saved.version);
-        if (!since) draft.clear();
-        if (isNew) {
-          if (since) putDraft(`combo.${id}`, since);
-          draft.clear();
-          // Reported only once its own page stands, so that nothing is pressed on a page that is about to go.
-          await navigate(`/combos/${id}`, { replace: true, flushSync: true });
-        }
-        toast(`${saved.grade} ${saved.number} is saved.`);
-      },
-      onError: (error, { written }) => {
-        const late = staleSave<ComboView, SaveComboDto>(error, written);
-        if (late) setStale(late);
-        else errors.showFailure(error);
-      },
-    },
-  );
-  const { data: uses } = useQuery({ ...queries.uses(`combos/${id}`), enabled: !isNew });
-  const usedBy = uses?.usedBy ?? [];
-  const remove = useWrite(() => deleteRequest(SUBJECTS.combo, `combos/${id}`), {
-    onSuccess: async () => {
-      const before = all.find((each) => each.id === id);
-      const unsaved = draft.isChanged ? combo : null;
-      draft.clear();
-      await refresh();
-      const isUsed = usedBy.length > 0;
-      const message = isUsed
-        ? `“${before?.title ?? combo.title}” is retired, not gone: used by ${usedBy.slice(0, 3).join(', ')}${usedBy.length > 3 ? ` and ${usedBy.length - 3} more` : ''}.`
-        : `“${before?.title ?? combo.title}” is out of the book.`;
-      toastWithUndo(message, async () => {
-        await write(putRequest(SUBJECTS.combo, `combos/${id}`, before ? saveable(before) : combo));
-        if (unsaved) putDraft(`combo.${id}`, unsaved);
-        await refresh();
-      });
-      void navigate('/combos');
-    },
-    onError: (error) => toast.error(error.message),
-  });
+  const refresh = useRefresh();
+  const { save, stale, setStale } = useSave(wanted);
+  const remove = useRemove(wanted);
   const beginFrom = (changes: Partial<SaveComboDto>): void => {
     const begun = { ...combo, ...changes };
     putDraft('combo.new', { ...begun, number: freeNumber(all, begun.gradeId) });
@@ -129,4 +84,70 @@ export function useSavedCombo({ id, isNew, combo, isReadable, all, draft, errors
         variant: { parentId: id, kind, step },
       }),
   };
+}
+
+function useRefresh(): () => Promise<void> {
+  const client = useQueryClient();
+  return () => client.invalidateQueries({ queryKey: ['combos'] });
+}
+
+function useSave({ id, isNew, draft, errors }: Wanted) {
+  const navigate = useNavigate();
+  const refresh = useRefresh();
+  const [stale, setStale] = useState<StaleSave<ComboView, SaveComboDto> | null>(null);
+  const page = isNew ? '/combos/new' : `/combos/${id}`;
+  const save = useWrite<ComboView, Save>(
+    ({ written, basedOn }) => putRequest(SUBJECTS.combo, `combos/${id}`, written, { basedOn, page }),
+    {
+      onSuccess: async (saved, { draft: written }) => {
+        await refresh();
+        errors.show([]);
+        setStale(null);
+        const since = draft.settle(written, saved.version);
+        if (!since) draft.clear();
+        if (isNew) {
+          if (since) putDraft(`combo.${id}`, since);
+          draft.clear();
+          // Reported only once its own page stands, so that nothing is pressed on a page that is about to go.
+          await navigate(`/combos/${id}`, { replace: true, flushSync: true });
+        }
+        toast(`${saved.grade} ${saved.number} is saved.`);
+      },
+      onError: (error, { written }) => {
+        const late = staleSave<ComboView, SaveComboDto>(error, written);
+        if (late) setStale(late);
+        else errors.showFailure(error);
+      },
+    },
+  );
+  return { save, stale, setStale };
+}
+
+function useRemove({ id, isNew, combo, all, draft }: Wanted) {
+  const navigate = useNavigate();
+  const refresh = useRefresh();
+  const { data: uses } = useQuery({ ...queries.uses(`combos/${id}`), enabled: !isNew });
+  const usedBy = uses?.usedBy ?? [];
+  return useWrite(() => deleteRequest(SUBJECTS.combo, `combos/${id}`), {
+    onSuccess: async () => {
+      const before = all.find((each) => each.id === id);
+      const unsaved = draft.isChanged ? combo : null;
+      draft.clear();
+      await refresh();
+      toastWithUndo(goneText(before?.title ?? combo.title, usedBy), async () => {
+        // First what nobody else has: a page that is left before the server answers loses none of it.
+        if (unsaved) putDraft(`combo.${id}`, unsaved);
+        await write(putRequest(SUBJECTS.combo, `combos/${id}`, before ? saveable(before) : combo));
+        await refresh();
+      });
+      void navigate('/combos');
+    },
+    onError: (error) => toast.error(error.message),
+  });
+}
+
+function goneText(title: string, usedBy: readonly string[]): string {
+  if (usedBy.length === 0) return `“${title}” is out of the book.`;
+  const more = usedBy.length > 3 ? ` and ${usedBy.length - 3} more` : '';
+  return `“${title}” is retired, not gone: used by ${usedBy.slice(0, 3).join(', ')}${more}.`;
 }

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { meanAttendance } from '@eurhythm/core/progress';
 import { queries } from '../../../server/queries.ts';
-import { Part } from '../../../ui/Panel.tsx';
+import { Part } from '../../../ui/panels/Panel.tsx';
 import { attendanceOption, attendanceTable } from '../pictures/attendanceOption.ts';
 import type { Draw } from '../pictures/ChartFigure.tsx';
 import { Picture } from '../pictures/Picture.tsx';

@@ -1,8 +1,8 @@
 import { classGaps, type ClassGaps as Gaps } from '@eurhythm/core/progress';
 import type { GradeCheckView } from '@eurhythm/contract';
 import { requirementOf } from '@eurhythm/contract';
-import { ButtonLink } from '../../../ui/Button.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { ButtonLink } from '../../../ui/buttons/Button.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 
 /** So many are named where many lack the same; the others are counted. */
 const NAMED = 6;

@@ -3,17 +3,16 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ClassRowView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
-import { ButtonLink } from '../../../ui/Button.tsx';
-import { ChoiceField } from '../../../ui/Field.tsx';
-import { Plain } from '../../../ui/Panel.tsx';
+import { ButtonLink } from '../../../ui/buttons/Button.tsx';
+import { ChoiceField } from '../../../ui/fields/Field.tsx';
+import { Plain } from '../../../ui/panels/Panel.tsx';
 import { valueText } from '@eurhythm/core/progress';
 import { VerdictMark } from '../progress/VerdictMark.tsx';
 import { Questions } from '../../today/Questions.tsx';
+import { EVERYBODY, gradeChoices } from './gradeChoices.ts';
 import { ClassAttendance } from './ClassAttendance.tsx';
 import { ClassGaps } from './ClassGaps.tsx';
 import { SmallLine } from './SmallLine.tsx';
-
-const EVERYBODY = 'all';
 
 /** How a class comes on: a line for each fighter, with what is worth a look. */
 export function ClassRoom() {
@@ -24,21 +23,23 @@ export function ClassRoom() {
     queries.classProgress({ ...(gradeId === EVERYBODY ? {} : { gradeId }), ...(testId ? { testId } : {}) }),
   );
   const { data: tests = [] } = useQuery(queries.tests());
-  const kind = tests.find(({ id }) => id === data?.test?.id)?.kind ?? 'burst';
+  const { kind = 'burst', unit = null } = tests.find(({ id }) => id === data?.test?.id) ?? {};
   const { data: checks = [] } = useQuery(queries.checks([]));
   if (!gym || !data) return null;
   const shown = new Set(data.rows.map(({ fighterId }) => fighterId));
   const checksOf = checks.filter(({ fighterId }) => shown.has(fighterId));
-  const grades = [
-    { value: EVERYBODY, label: 'everybody' },
-    ...gym.grades.map(({ id, name }) => ({ value: id, label: name })),
-  ];
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
         <h1 className="text-3xl">Class progress</h1>
         <div className="flex flex-wrap items-end gap-3">
-          <ChoiceField label="Who" className="w-40" value={gradeId} choices={grades} onChange={setGrade} />
+          <ChoiceField
+            label="Who"
+            className="w-40"
+            value={gradeId}
+            choices={gradeChoices(gym.grades)}
+            onChange={setGrade}
+          />
           <ChoiceField
             label="Test"
             className="w-56"
@@ -46,7 +47,12 @@ export function ClassRoom() {
             choices={data.tests.map(({ id, title }) => ({ value: id, label: title }))}
             onChange={setTest}
           />
+          <ButtonLink to={`/fighters/class/reports${gradeId === EVERYBODY ? '' : `?grade=${gradeId}`}`}>
+            Reports
+          </ButtonLink>
+          <ButtonLink to="/fighters/register">Register</ButtonLink>
           <ButtonLink to="/fighters/memory">Review combos due</ButtonLink>
+          <ButtonLink to="/fighters/tests">Tests</ButtonLink>
           <ButtonLink to="/fighters/test-day">Test day</ButtonLink>
         </div>
       </div>
@@ -67,7 +73,7 @@ export function ClassRoom() {
             </thead>
             <tbody>
               {data.rows.map((row) => (
-                <Row key={row.fighterId} row={row} textOf={valueText(kind)} />
+                <Row key={row.fighterId} row={row} textOf={valueText(kind, unit)} />
               ))}
             </tbody>
           </table>

@@ -1,14 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState, type DragEvent } from 'react';
 import { toast } from 'sonner';
-import type { AttemptView } from '@eurhythm/contract';
+import type { AttemptView, SaveAttemptDto } from '@eurhythm/contract';
 import { queries, queryClient } from '../../../server/queries.ts';
 import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { write } from '../../../sync/useSync.ts';
 import { newId } from '../../../server/api.ts';
-import { Button, ButtonLink } from '../../../ui/Button.tsx';
-import { Part } from '../../../ui/Panel.tsx';
+import { Button, ButtonLink } from '../../../ui/buttons/Button.tsx';
+import { Part } from '../../../ui/panels/Panel.tsx';
 import { usePlayback } from '../replay/usePlayback.ts';
 import { exportOnsets } from './exports.ts';
 import { readFile, type FileOnset, type HeardFile } from './readSound.ts';
@@ -24,8 +24,7 @@ export function FromFile() {
   const [message, setMessage] = useState('');
   const [share, setShare] = useState<number | null>(null);
   const playback = usePlayback();
-  /** The ids of what was stored, so that pins put right afterwards put the trial right. */
-  const stored = useRef(new Map<string, string>());
+  const store = useStoredTrials();
   const take = async (chosen: File | undefined): Promise<void> => {
     if (!chosen) return;
     playback.stop();
@@ -62,23 +61,7 @@ export function FromFile() {
           Fighters
         </ButtonLink>
       </div>
-      <label className="flex min-h-20 cursor-pointer items-center justify-center rounded-md border-2 border-dashed border-rule bg-paper px-6 text-center focus-within:outline-2">
-        {share !== null
-          ? `Listening to it: ${Math.round(100 * share)} %`
-          : file
-            ? `${file.name} · drop another one, or press to choose`
-            : 'Drop a WAV file, a film, or a table of times here, or press to choose. It stays on this device.'}
-        <input
-          type="file"
-          accept=".wav,.csv,.txt,.tsv,audio/*,video/*"
-          className="sr-only"
-          aria-label="Recording, film or table of times"
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      <FileChoice name={file?.name ?? null} share={share} onTake={(chosen) => void take(chosen)} />
       <p role="status" className={message === '' ? 'min-h-6' : 'min-h-6 py-2 font-semibold text-caution'}>
         {message}
       </p>
@@ -86,25 +69,7 @@ export function FromFile() {
         <div className="space-y-7">
           <Part
             title={`${onsets.length - doubtful} strikes${doubtful > 0 ? ` and ${doubtful} doubtful` : ''}`}
-            aside={
-              <span className="flex flex-wrap gap-4">
-                {onsets.length !== file.onsets.length && (
-                  <button type="button" className="underline" onClick={() => setOnsets(file.onsets)}>
-                    as heard
-                  </button>
-                )}
-                {(['csv', 'wav', 'midi'] as const).map((as) => (
-                  <button
-                    key={as}
-                    type="button"
-                    className="underline"
-                    onClick={() => void exportOnsets(as, file, onsets)}
-                  >
-                    {as === 'wav' ? 'WAV with regions' : as.toUpperCase()}
-                  </button>
-                ))}
-              </span>
-            }
+            aside={<Exports file={file} onsets={onsets} onAsHeard={() => setOnsets(file.onsets)} />}
           >
             <div className="pt-3">
               <SoundStrip
@@ -137,24 +102,88 @@ export function FromFile() {
             onsets={onsets}
             fighters={fighters}
             onDue={setDue}
-            onStore={async (attempt, what) => {
-              const place = JSON.stringify([file.name, file.at, attempt.fighterId, attempt.lead, what]);
-              const before = stored.current.get(place);
-              const id = before ?? newId();
-              stored.current.set(place, id);
-              try {
-                await write<AttemptView>(
-                  putRequest(SUBJECTS.trial, `attempts/${id}`, attempt, { page: '/fighters/from-file' }),
-                );
-                await queryClient.invalidateQueries({ queryKey: ['fighters', attempt.fighterId] });
-                toast(before ? 'Stored in place of what was stored before.' : 'Stored as a trial.');
-              } catch (error) {
-                toast.error((error as Error).message);
-              }
-            }}
+            onStore={(attempt, what) => store(file, attempt, what)}
           />
         </div>
       )}
     </div>
   );
+}
+
+interface FileChoiceProps {
+  /** Of the file that is looked at. */
+  readonly name: string | null;
+  /** So much of it has been listened to; null while nothing is. */
+  readonly share: number | null;
+  onTake(file: File | undefined): void;
+}
+
+function FileChoice({ name, share, onTake }: FileChoiceProps) {
+  return (
+    <label className="flex min-h-20 cursor-pointer items-center justify-center rounded-md border-2 border-dashed border-rule bg-paper px-6 text-center focus-within:outline-2">
+      {share !== null
+        ? `Listening to it: ${Math.round(100 * share)} %`
+        : name !== null
+          ? `${name} · drop another one, or press to choose`
+          : 'Drop a WAV file, a film, or a table of times here, or press to choose. It stays on this device.'}
+      <input
+        type="file"
+        accept=".wav,.csv,.txt,.tsv,audio/*,video/*"
+        className="sr-only"
+        aria-label="Recording, film or table of times"
+        onChange={(event) => {
+          onTake(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+    </label>
+  );
+}
+
+interface ExportsProps {
+  readonly file: HeardFile;
+  readonly onsets: readonly FileOnset[];
+  onAsHeard(): void;
+}
+
+function Exports({ file, onsets, onAsHeard }: ExportsProps) {
+  return (
+    <span className="flex flex-wrap gap-4">
+      {onsets.length !== file.onsets.length && (
+        <button type="button" className="underline" onClick={onAsHeard}>
+          as heard
+        </button>
+      )}
+      {(['csv', 'wav', 'midi'] as const).map((as) => (
+        <button
+          key={as}
+          type="button"
+          className="underline"
+          onClick={() => void exportOnsets(as, file, onsets)}
+        >
+          {as === 'wav' ? 'WAV with regions' : as.toUpperCase()}
+        </button>
+      ))}
+    </span>
+  );
+}
+
+/** Stores a file's strikes as a trial; stored again after its pins were put right, it is the same trial. */
+function useStoredTrials() {
+  const stored = useRef(new Map<string, string>());
+  return async (file: HeardFile, attempt: SaveAttemptDto, what: string): Promise<void> => {
+    const place = JSON.stringify([file.name, file.at, attempt.fighterId, attempt.lead, what]);
+    const before = stored.current.get(place);
+    const id = before ?? newId();
+    stored.current.set(place, id);
+    try {
+      await write<AttemptView>(
+        putRequest(SUBJECTS.trial, `attempts/${id}`, attempt, { page: '/fighters/from-file' }),
+      );
+      await queryClient.invalidateQueries({ queryKey: ['fighters', attempt.fighterId] });
+      toast(before ? 'Stored in place of what was stored before.' : 'Stored as a trial.');
+    } catch (error) {
+      toast.error((error as Error).message);
+    }
+  };
 }

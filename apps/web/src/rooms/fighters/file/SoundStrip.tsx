@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { peaks } from '@eurhythm/core/sound';
 import { clockText, thousandths } from '@eurhythm/core/units';
-import { SliderField } from '../../../ui/SliderField.tsx';
+import { SliderField } from '../../../ui/fields/SliderField.tsx';
 import type { FileOnset, HeardFile } from './readSound.ts';
 
 interface SoundStripProps {

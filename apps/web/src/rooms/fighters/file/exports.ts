@@ -1,5 +1,6 @@
 import { labelledWav, onsetNotes, onsetsCsv, MIDI_TICKS, type MidiEvent } from '@eurhythm/core/formats';
 import type { MidiEvent as FileEvent } from 'midi-file';
+import { saveFile } from '../../../ui/saveAs.ts';
 import type { FileOnset, HeardFile } from './readSound.ts';
 
 /** A region about a strike, in seconds. */
@@ -14,7 +15,7 @@ export async function exportOnsets(
   const name = file.name.replace(/\.[^.]*$/, '') || 'strikes';
   switch (as) {
     case 'csv':
-      return save(`${name}-strikes.csv`, onsetsCsv(onsets), 'text/csv');
+      return saveFile(`${name}-strikes.csv`, onsetsCsv(onsets), 'text/csv');
     case 'wav': {
       const labels = onsets.map(({ at, doubtful }, i) => ({
         at,
@@ -25,7 +26,7 @@ export async function exportOnsets(
         sampleRate: 8000,
         samples: new Float32Array(Math.ceil(file.seconds * 8000)),
       };
-      return save(`${name}-strikes.wav`, labelledWav(sound, labels), 'audio/wav');
+      return saveFile(`${name}-strikes.wav`, labelledWav(sound, labels), 'audio/wav');
     }
     case 'midi': {
       const { writeMidi } = await import('midi-file');
@@ -34,7 +35,7 @@ export async function exportOnsets(
         header: { format: 0, numTracks: 1, ticksPerBeat: MIDI_TICKS },
         tracks: [[...track, { deltaTime: 0, meta: true, type: 'endOfTrack' }]],
       });
-      return save(`${name}-strikes.mid`, new Uint8Array(bytes), 'audio/midi');
+      return saveFile(`${name}-strikes.mid`, new Uint8Array(bytes), 'audio/midi');
     }
     default:
       return as satisfies never;
@@ -51,11 +52,4 @@ function withDeltas(events: readonly MidiEvent[]): FileEvent[] {
     const type = event.kind === 'note-on' ? 'noteOn' : 'noteOff';
     return { deltaTime, type, channel: 0, noteNumber: event.note, velocity };
   });
-}
-
-function save(name: string, content: BlobPart, type: string): void {
-  const address = URL.createObjectURL(new Blob([content], { type }));
-  const link = Object.assign(document.createElement('a'), { href: address, download: name });
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(address), 60_000);
 }

@@ -5,8 +5,8 @@ import type { GradeCheckView, MarkShownDto } from '@eurhythm/contract';
 import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { useDates } from '../../../ui/dates.ts';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { useDates } from '../../../ui/fields/dates.ts';
 
 /** The check list of a grade: what the log shows, with its days; what only a coach sees is marked here. */
 export function CheckLines({ check, by }: { check: GradeCheckView; by: string }) {

@@ -3,11 +3,12 @@ import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { queries } from '../../../server/queries.ts';
-import { Button, ButtonLink } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
-import { PaperCautions } from '../../../ui/PaperCautions.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { Button, ButtonLink } from '../../../ui/buttons/Button.tsx';
+import { TextField } from '../../../ui/fields/Field.tsx';
+import { PaperCautions } from '../../../ui/panels/PaperCautions.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { CheckLines } from './CheckLines.tsx';
+import { GradeHistory } from './GradeHistory.tsx';
 import { SignSheet } from './SignSheet.tsx';
 
 /** One fighter's way to the next grade: the check list that fills itself, the sheet that a coach signs, and what was signed. */
@@ -45,7 +46,11 @@ export function GradeRoom() {
             <TextField label="Coach, who signs" value={by} onChange={(e) => setBy(e.target.value)} />
             <TextField label="Second examiner" value={second} onChange={(e) => setSecond(e.target.value)} />
           </div>
-          <Part title="Check list" aside={`${check.met} of ${check.lines.length} are there`}>
+          <Part
+            title="Check list"
+            className="no-print"
+            aside={`${check.met} of ${check.lines.length} are there`}
+          >
             <CheckLines check={check} by={by} />
           </Part>
           <Part title="Sheet" aside="nothing signs itself" className="pt-6">
@@ -59,17 +64,7 @@ export function GradeRoom() {
           </Part>
         </>
       )}
-      <Part title="Grades so far" className="pt-6">
-        {gradings.length === 0 && <Plain>No sheet was signed here yet.</Plain>}
-        <ul>
-          {gradings.map(({ id: sheet, grade, day, passed, signedBy, secondExaminer, note }) => (
-            <li key={sheet} className="border-b border-rule py-1.5">
-              {day}: {grade}, {passed ? 'passed' : 'not yet'}. Signed by {signedBy}
-              {secondExaminer !== '' && ` with ${secondExaminer}`}.{note !== '' && ` ${note}`}
-            </li>
-          ))}
-        </ul>
-      </Part>
+      <GradeHistory gradings={gradings} page={`/fighters/${id}/grade`} />
       <PaperCautions className="hidden print:block" />
     </article>
   );

@@ -5,7 +5,7 @@ import { newId } from '../../../server/api.ts';
 import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
-import { PlainButton } from '../../../ui/PlainButton.tsx';
+import { PlainButton } from '../../../ui/buttons/PlainButton.tsx';
 
 const WORDS: Readonly<Record<Recall, string>> = {
   recalled: 'Recalled',

@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { groupBy } from '@eurhythm/core/units';
 import { comboName } from '@eurhythm/core/plan';
 import { queries } from '../../../server/queries.ts';
-import { ButtonLink } from '../../../ui/Button.tsx';
-import { ChoiceField } from '../../../ui/Field.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { ButtonLink } from '../../../ui/buttons/Button.tsx';
+import { ChoiceField } from '../../../ui/fields/Field.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { AskCombo } from './AskCombo.tsx';
 
 /** Which combos are due with whom, and asking them. */

@@ -11,10 +11,10 @@ import { init, use as register } from 'echarts/core';
 import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
 import { Download } from 'lucide-react';
 import { useEffect, useRef, type ReactNode } from 'react';
-import { Button } from '../../../ui/Button.tsx';
-import { useDates } from '../../../ui/dates.ts';
-import { saveAs } from '../../../ui/saveAs.ts';
-import { useTheme } from '../../../ui/useTheme.ts';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { useDates } from '../../../ui/fields/dates.ts';
+import { saveAs, saveFile } from '../../../ui/saveAs.ts';
+import { useTheme } from '../../../ui/theme/useTheme.ts';
 import { inksOf, type ChartInks } from './chartInks.ts';
 
 register([
@@ -98,11 +98,7 @@ export function ChartFigure({
     chart.dispose();
     saveAs(`${name}.png`, url);
   };
-  const takeTable = (): void => {
-    const url = URL.createObjectURL(new Blob([csv()], { type: 'text/csv' }));
-    saveAs(`${name}.csv`, url);
-    setTimeout(() => URL.revokeObjectURL(url), 1000);
-  };
+  const takeTable = (): void => saveFile(`${name}.csv`, csv(), 'text/csv');
   return (
     <>
       <div ref={host} className={className} role="img" aria-label={label} />

@@ -1,5 +1,5 @@
 import { createElement, useEffect, useState } from 'react';
-import { Button } from '../../../ui/Button.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
 import type { ChartFigure, ChartFigureProps } from './ChartFigure.tsx';
 import { csvOf, type TextTable } from './textTable.ts';
 

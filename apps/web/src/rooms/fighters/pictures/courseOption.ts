@@ -1,4 +1,5 @@
 import { longAgoByWeek, middleOfDay, valueText } from '@eurhythm/core/progress';
+import { sideText } from '@eurhythm/core/speed';
 import type { CourseView } from '@eurhythm/contract';
 import { bottomAxis, sideAxis } from './axes.ts';
 import type { ChartInks } from './chartInks.ts';
@@ -21,22 +22,20 @@ function isOfYears(courses: readonly CourseView[]): boolean {
 
 const at = (day: string): number => Date.parse(`${day}T12:00:00`);
 
+type CourseInks = Pick<ChartInks, 'ink' | 'quiet' | 'rule' | 'canvas'>;
+
 /**
  * The trials of a test from its leads over time: filled and open dots, the usual range of each as a band, slips as crosses, and beside
  * the last day what the last month was worth.
  */
 export function courseOption(
   courses: readonly CourseView[],
-  inks: Pick<ChartInks, 'ink' | 'quiet' | 'rule' | 'canvas'>,
+  inks: CourseInks,
   tellDay: (at: number) => string,
 ): Record<string, unknown> {
-  const { ink, quiet, rule, canvas } = inks;
-  const textOf = valueText(courses[0]!.kind);
+  const { quiet } = inks;
+  const textOf = valueText(courses[0]!.kind, courses[0]!.unit);
   const drawn = isDense(courses) ? longAgoByWeek : (days: CourseView['days']) => days;
-  const symbols = {
-    left: { color: ink },
-    right: { color: canvas, borderColor: ink, borderWidth: 2 },
-  } as const;
   return {
     grid: { left: 52, right: 44, top: 18, bottom: 30 },
     tooltip: {
@@ -52,41 +51,54 @@ export function courseOption(
     }),
     yAxis: sideAxis(inks, { scale: true, axisLabel: { formatter: (value: number) => textOf(value) } }),
     series: courses.flatMap((course) => {
-      const { lead, days, usual, outliers } = course;
+      const name = sideText(course.lead, courses[0]!.sides) || 'results';
       return [
-        {
-          type: 'scatter',
-          name: `${lead} lead`,
-          symbolSize: 11,
-          data: drawn(days).flatMap(({ day, values }) =>
-            values.map((value, i) => [at(day) + BESIDE * (i - (values.length - 1) / 2), value]),
-          ),
-          itemStyle: symbols[lead],
-          ...markOf(course, ink),
-          ...(usual
-            ? {
-                markArea: {
-                  silent: true,
-                  itemStyle: { color: rule, opacity: 0.35 },
-                  label: { show: false },
-                  data: [[{ yAxis: usual.low }, { yAxis: usual.high }]],
-                },
-              }
-            : {}),
-        },
-        {
-          type: 'scatter',
-          name: `${lead} lead, left out`,
-          symbol: 'path://M0,0L10,10M10,0L0,10',
-          symbolSize: 10,
-          itemStyle: { color: 'transparent', borderColor: quiet, borderWidth: 2 },
-          // A slip would squeeze all others together: it is listed, and drawn only where it is near.
-          data: outliers
-            .filter(({ value }) => usual && value < 2 * usual.high)
-            .map(({ day, value }) => [at(day), value]),
-        },
+        { name, ...dotsOf(course, drawn(course.days), inks) },
+        { name: `${name}, left out`, ...slipsOf(course, quiet) },
       ];
     }),
+  };
+}
+
+/** The trials of one lead, those of one day beside each other, and the band of what is usual. */
+function dotsOf(
+  course: CourseView,
+  days: CourseView['days'],
+  { ink, rule, canvas }: CourseInks,
+): Record<string, unknown> {
+  const { usual } = course;
+  const symbols = {
+    left: { color: ink },
+    right: { color: canvas, borderColor: ink, borderWidth: 2 },
+  } as const;
+  const band = usual && {
+    silent: true,
+    itemStyle: { color: rule, opacity: 0.35 },
+    label: { show: false },
+    data: [[{ yAxis: usual.low }, { yAxis: usual.high }]],
+  };
+  return {
+    type: 'scatter',
+    symbolSize: 11,
+    data: days.flatMap(({ day, values }) =>
+      values.map((value, i) => [at(day) + BESIDE * (i - (values.length - 1) / 2), value]),
+    ),
+    itemStyle: symbols[course.lead],
+    ...markOf(course, ink),
+    ...(band ? { markArea: band } : {}),
+  };
+}
+
+function slipsOf({ usual, outliers }: CourseView, quiet: string): Record<string, unknown> {
+  return {
+    type: 'scatter',
+    symbol: 'path://M0,0L10,10M10,0L0,10',
+    symbolSize: 10,
+    itemStyle: { color: 'transparent', borderColor: quiet, borderWidth: 2 },
+    // A slip would squeeze all others together: it is listed, and drawn only where it is near.
+    data: outliers
+      .filter(({ value }) => usual && value < 2 * usual.high)
+      .map(({ day, value }) => [at(day), value]),
   };
 }
 

@@ -1,4 +1,5 @@
 import { valueText } from '@eurhythm/core/progress';
+import { ofSide, sideText } from '@eurhythm/core/speed';
 import type { CourseView } from '@eurhythm/contract';
 import { csvOf, type TextTable } from './textTable.ts';
 
@@ -22,10 +23,10 @@ export function courseCsv(courses: readonly CourseView[]): string {
 
 /** The trials of each day, the leads beside each other. */
 export function courseTable(courses: readonly CourseView[]): TextTable {
-  const textOf = valueText(courses[0]!.kind);
+  const textOf = valueText(courses[0]!.kind, courses[0]!.unit);
   const days = [...new Set(courses.flatMap((course) => course.days.map(({ day }) => day)))].sort();
   return {
-    columns: ['Day', ...courses.map(({ lead }) => `${lead} lead`)],
+    columns: ['Day', ...courses.map(({ lead, sides }) => sideText(lead, sides) || 'Result')],
     rows: days.map((day) => [
       day,
       ...courses.map(({ days: own }) =>
@@ -38,10 +39,10 @@ export function courseTable(courses: readonly CourseView[]): TextTable {
 /** The same in words. */
 export function courseSentences(courses: readonly CourseView[]): string {
   return courses
-    .map(({ title, kind, lead, trials, best, usual }) => {
-      const textOf = valueText(kind);
+    .map(({ title, kind, unit, sides, lead, trials, best, usual }) => {
+      const textOf = valueText(kind, unit);
       const range = usual ? `, usually ${textOf(usual.low)} to ${textOf(usual.high)}` : '';
-      return `${title}, ${lead} lead: ${trials} trials, best ${textOf(best)}${range}.`;
+      return `${ofSide(title, lead, sides)}: ${trials} trials, best ${textOf(best)}${range}.`;
     })
     .join(' ');
 }

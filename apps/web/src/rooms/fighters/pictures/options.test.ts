@@ -64,6 +64,7 @@ describe('the picture of the leads', () => {
       from: -18,
       to: -6,
       behind: 'right',
+      chance: 0.001,
       sentence: '',
     },
   ] satisfies EvennessView[];

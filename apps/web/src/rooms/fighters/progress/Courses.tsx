@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import { groupBy } from '@eurhythm/core/units';
+import { sideText } from '@eurhythm/core/speed';
 import type { CourseView, FighterProgress, FighterView, VerdictView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
-import { DayField } from '../../../ui/DayFields.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
-import { Toggles } from '../../../ui/Toggles.tsx';
+import { DayField } from '../../../ui/fields/DayFields.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
+import { Toggles } from '../../../ui/buttons/Toggles.tsx';
 import { MEASURED_WORDS } from '../replay/trialWords.ts';
 import { valueText } from '@eurhythm/core/progress';
 import type { Draw } from '../pictures/ChartFigure.tsx';
@@ -13,7 +14,7 @@ import { courseOption, isDense } from '../pictures/courseOption.ts';
 import { courseCsv, courseTable, courseSentences } from '../pictures/courseText.ts';
 import { Picture } from '../pictures/Picture.tsx';
 import { VerdictMark } from './VerdictMark.tsx';
-import { useDates } from '../../../ui/dates.ts';
+import { useDates } from '../../../ui/fields/dates.ts';
 
 interface CoursesProps {
   readonly fighter: FighterView;
@@ -75,12 +76,12 @@ function CoursePicture({ courses, name }: { courses: readonly CourseView[]; name
 
 function CourseWords({ course }: { course: CourseView }) {
   const { inSentence } = useDates();
-  const textOf = valueText(course.kind);
+  const textOf = valueText(course.kind, course.unit);
   return (
     <div className="border-b border-rule py-2">
       <p className="flex flex-wrap items-baseline justify-between gap-x-4">
         <strong>
-          {course.lead === 'left' ? 'Left lead' : 'Right lead'}
+          <span className="first-letter:uppercase">{sideText(course.lead, course.sides) || 'All'}</span>
           <span className="ml-2 text-sm font-normal text-quiet">
             {course.trials} {course.trials === 1 ? 'trial' : 'trials'}, {MEASURED_WORDS[course.measured]}
           </span>
@@ -122,7 +123,7 @@ function Between({ fighterId, testId }: { fighterId: string; testId: string }) {
   return (
     <div className="py-3">
       <div className="flex flex-wrap items-end gap-3">
-        <DayField label="The two weeks up to" value={from} onChange={setFrom} />
+        <DayField label="The four weeks up to" value={from} onChange={setFrom} />
         <DayField label="against those up to" value={to} onChange={setTo} />
       </div>
       {isAsked &&

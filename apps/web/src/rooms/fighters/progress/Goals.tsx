@@ -1,26 +1,30 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { format, addWeeks } from 'date-fns';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import {
   SaveGoalDto,
+  LEADS,
   checkFields,
   type FighterProgress,
   type FighterView,
   type GoalView,
+  type TestView,
 } from '@eurhythm/contract';
+import { ofSide, sideText } from '@eurhythm/core/speed';
 import { newId } from '../../../server/api.ts';
+import { queries } from '../../../server/queries.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
 import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { DayField } from '../../../ui/DayFields.tsx';
-import { ChoiceField } from '../../../ui/Field.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
-import { NumberField } from '../../../ui/TypedField.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { DayField } from '../../../ui/fields/DayFields.tsx';
+import { ChoiceField } from '../../../ui/fields/Field.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
+import { NumberField } from '../../../ui/fields/TypedField.tsx';
 import { valueText } from '@eurhythm/core/progress';
-import { useDates } from '../../../ui/dates.ts';
+import { useDates } from '../../../ui/fields/dates.ts';
 
 interface GoalsProps {
   readonly fighter: FighterView;
@@ -40,8 +44,11 @@ export function Goals({ fighter, progress }: GoalsProps) {
     onSuccess: () => client.invalidateQueries(),
     onError: (error) => toast.error(error.message),
   });
-  const kindOf = ({ testId }: GoalView) =>
-    progress.courses.find((course) => course.testId === testId)?.kind ?? 'burst';
+  const { data: tests = [] } = useQuery(queries.tests());
+  const told = ({ testId, title, lead, value }: GoalView): string => {
+    const { kind = 'burst', unit = null, sides = null } = tests.find(({ id }) => id === testId) ?? {};
+    return `${ofSide(title, lead, sides)}: ${valueText(kind, unit)(value)}`;
+  };
   return (
     <Part title="Goals">
       {progress.goals.length === 0 && !isNew && <Plain>No goal is set.</Plain>}
@@ -50,10 +57,7 @@ export function Goals({ fighter, progress }: GoalsProps) {
           <li key={goal.id} className="border-b border-rule py-2">
             <p className="flex items-baseline justify-between gap-4">
               <span>
-                <strong>
-                  {goal.title}, {goal.lead} lead: {valueText(kindOf(goal))(goal.value)}
-                </strong>{' '}
-                <span className="text-sm text-quiet">by {goal.by}</span>
+                <strong>{told(goal)}</strong> <span className="text-sm text-quiet">by {goal.by}</span>
               </span>
               <Button weight="bare" className="px-1!" onClick={() => remove.mutate(goal.id)}>
                 Take out
@@ -64,9 +68,9 @@ export function Goals({ fighter, progress }: GoalsProps) {
         ))}
       </ul>
       {isNew ? (
-        <GoalForm fighter={fighter} progress={progress} onDone={() => setNew(false)} />
+        <GoalForm fighter={fighter} tests={ordered(tests, progress)} onDone={() => setNew(false)} />
       ) : (
-        progress.courses.length > 0 && (
+        tests.length > 0 && (
           <Button className="mt-3" onClick={() => setNew(true)}>
             Set a goal
           </Button>
@@ -76,14 +80,25 @@ export function Goals({ fighter, progress }: GoalsProps) {
   );
 }
 
-function GoalForm({ fighter, progress, onDone }: GoalsProps & { onDone(): void }) {
+/** What the fighter was measured in comes first. */
+function ordered(tests: readonly TestView[], { courses }: FighterProgress): readonly TestView[] {
+  const done = new Set(courses.map(({ testId }) => testId));
+  return [...tests.filter(({ id }) => done.has(id)), ...tests.filter(({ id }) => !done.has(id))];
+}
+
+interface GoalFormProps {
+  readonly fighter: FighterView;
+  readonly tests: readonly TestView[];
+  onDone(): void;
+}
+
+function GoalForm({ fighter, tests, onDone }: GoalFormProps) {
   const client = useQueryClient();
   const errors = useFieldErrors();
-  const tests = [...new Map(progress.courses.map(({ testId, title }) => [testId, title]))];
   const [id] = useState(newId);
   const [goal, setGoal] = useState<SaveGoalDto>({
     fighterId: fighter.id,
-    testId: tests[0]![0],
+    testId: tests[0]!.id,
     lead: fighter.lead,
     value: NaN,
     by: day(addWeeks(new Date(), WEEKS)),
@@ -99,6 +114,7 @@ function GoalForm({ fighter, progress, onDone }: GoalsProps & { onDone(): void }
       onError: errors.showFailure,
     },
   );
+  const { unit = null, sides = null } = tests.find(({ id }) => id === goal.testId)!;
   const set = (): void => {
     const wrong = checkFields(SaveGoalDto, goal);
     errors.show(wrong);
@@ -109,20 +125,19 @@ function GoalForm({ fighter, progress, onDone }: GoalsProps & { onDone(): void }
       <ChoiceField
         label="Test"
         value={goal.testId}
-        choices={tests.map(([value, label]) => ({ value, label }))}
+        choices={tests.map(({ id: value, title: label }) => ({ value, label }))}
         onChange={(testId) => setGoal({ ...goal, testId })}
       />
-      <ChoiceField
-        label="From which lead"
-        value={goal.lead}
-        choices={[
-          { value: 'left', label: 'left lead' },
-          { value: 'right', label: 'right lead' },
-        ]}
-        onChange={(lead) => setGoal({ ...goal, lead })}
-      />
+      {sides !== 'none' && (
+        <ChoiceField
+          label={sides === 'side' ? 'Which side' : 'From which lead'}
+          value={goal.lead}
+          choices={LEADS.map((value) => ({ value, label: sideText(value, sides) }))}
+          onChange={(lead) => setGoal({ ...goal, lead })}
+        />
+      )}
       <NumberField
-        label="How many, or seconds"
+        label={unit === null ? 'How many, or seconds' : `In ${unit}`}
         inputMode="decimal"
         value={goal.value}
         error={errors.of('value')}

@@ -1,11 +1,11 @@
 import { useCallback } from 'react';
 import { fadingSentence } from '@eurhythm/core/progress';
 import type { FighterProgress, FighterView } from '@eurhythm/contract';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import type { Draw } from '../pictures/ChartFigure.tsx';
 import { leadsOption, leadsTable } from '../pictures/leadsOption.ts';
 import { Picture } from '../pictures/Picture.tsx';
-import { useDates } from '../../../ui/dates.ts';
+import { useDates } from '../../../ui/fields/dates.ts';
 
 interface LeadsProps extends Pick<FighterProgress, 'leads' | 'fading'> {
   readonly fighter: FighterView;

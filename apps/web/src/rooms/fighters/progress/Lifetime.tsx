@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { weeksLeft } from '@eurhythm/core/progress';
 import type { LifetimeView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { useDates } from '../../../ui/dates.ts';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { useDates } from '../../../ui/fields/dates.ts';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 
 /** The moves that stand there without a press. */
 const FIRST = 5;

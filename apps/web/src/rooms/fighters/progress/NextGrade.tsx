@@ -1,10 +1,12 @@
 import type { FighterProgress, FighterView } from '@eurhythm/contract';
-import { ButtonLink } from '../../../ui/Button.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { ButtonLink } from '../../../ui/buttons/Button.tsx';
+import { useDates } from '../../../ui/fields/dates.ts';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 
 /** What is still missing for the next grade, and the grades so far. */
 export function NextGrade({ fighter, progress }: { fighter: FighterView; progress: FighterProgress }) {
   const { check, gradings } = progress;
+  const dates = useDates();
   return (
     <Part
       title={check ? `For ${check.grade}` : 'Grade'}
@@ -35,7 +37,8 @@ export function NextGrade({ fighter, progress }: { fighter: FighterView; progres
         <ul className="pt-2 text-sm text-quiet">
           {gradings.map(({ id, grade, day, passed, signedBy }) => (
             <li key={id}>
-              {grade}, {day}: {passed ? 'passed' : 'not yet'}, signed by {signedBy}
+              {grade}, {dates.tell(`${day}T12:00`, 'dated')}: {passed ? 'passed' : 'not yet'}, signed by{' '}
+              {signedBy}
             </li>
           ))}
         </ul>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import type { FighterView, VolumeView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { attendanceOption, attendanceTable } from '../pictures/attendanceOption.ts';
 import type { Draw } from '../pictures/ChartFigure.tsx';
 import { LIMB_WORDS } from '../pictures/limbWords.ts';

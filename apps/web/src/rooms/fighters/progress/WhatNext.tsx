@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { PAIR_WORDS } from '@eurhythm/core/body';
 import type { FighterProgress } from '@eurhythm/contract';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 
 /** The next tempo of each combo that was trained lately. */
 export function Tempos({ tempos }: Pick<FighterProgress, 'tempos'>) {

@@ -1,8 +1,9 @@
 import { useState } from 'react';
+import { ofSide } from '@eurhythm/core/speed';
 import type { AttemptView } from '@eurhythm/contract';
-import { useDates } from '../../../ui/dates.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { useDates } from '../../../ui/fields/dates.ts';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { TrialSheet } from './TrialSheet.tsx';
 import { MEASURED_WORDS, trialText } from './trialWords.ts';
 
@@ -29,7 +30,7 @@ export function TrialList({ attempts }: { attempts: readonly AttemptView[] }) {
               onClick={() => setOpen(attempt.id)}
             >
               <span className="min-w-0">
-                {attempt.title}, {attempt.lead} lead
+                {ofSide(attempt.title, attempt.lead, attempt.sides)}
                 <span className="block text-sm text-quiet">
                   {dates.tell(attempt.at, 'short')} · {MEASURED_WORDS[attempt.measured]}
                   {attempt.recorded !== null && ' · with its sound'}

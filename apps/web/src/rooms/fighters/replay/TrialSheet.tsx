@@ -5,12 +5,13 @@ import { PACE_FACTORS } from '@eurhythm/core/body';
 import { readWav } from '@eurhythm/core/sound';
 import { evaluateTrial, matchOfTrial, summariseTrials, withoutLatency } from '@eurhythm/core/speed';
 import { sureOnsets, type Onset } from '@eurhythm/core/strikes';
+import { ofSide } from '@eurhythm/core/speed';
 import type { AttemptView } from '@eurhythm/contract';
 import { send } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { Sheet } from '../../../ui/Panel.tsx';
-import { useDates } from '../../../ui/dates.ts';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { Sheet } from '../../../ui/panels/Panel.tsx';
+import { useDates } from '../../../ui/fields/dates.ts';
 import { landedText } from '../../floor/listening/landedText.ts';
 import { comboGaps } from '../pictures/comboGaps.ts';
 import { trialSpan } from './trialSpan.ts';
@@ -81,7 +82,11 @@ export function TrialSheet({ attempt, onClose }: { attempt: AttemptView; onClose
     }
   };
   return (
-    <Sheet open title={`${attempt.title}, ${attempt.lead} lead: ${trialText(attempt)}`} onClose={onClose}>
+    <Sheet
+      open
+      title={`${ofSide(attempt.title, attempt.lead, attempt.sides)}: ${trialText(attempt)}`}
+      onClose={onClose}
+    >
       <p className="text-quiet">
         {dates.tell(attempt.at, 'short time')} · {MEASURED_WORDS[attempt.measured]}
         {heard && ` · ${heard.device}`}

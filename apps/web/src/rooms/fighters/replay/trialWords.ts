@@ -1,3 +1,4 @@
+import { valueText } from '@eurhythm/core/progress';
 import type { AttemptView } from '@eurhythm/contract';
 
 /** How a trial was counted, in words. */
@@ -15,10 +16,12 @@ export const MEASURED_WORDS: Readonly<Record<AttemptView['measured'], string>> =
 /** What a trial came to: “38 in 10 s”, “1.42 s”. */
 export function trialText({
   kind,
+  unit,
   count,
   value,
   seconds,
-}: Pick<AttemptView, 'kind' | 'count' | 'value' | 'seconds'>): string {
+}: Pick<AttemptView, 'kind' | 'unit' | 'count' | 'value' | 'seconds'>): string {
   if (kind === 'burst') return `${count} in ${seconds} s`;
+  if (kind === 'measure' && value !== null) return valueText(kind, unit)(value);
   return value === null ? `${count} counted` : `${value.toFixed(2)} s`;
 }

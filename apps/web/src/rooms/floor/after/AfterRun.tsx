@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { Toaster, toast } from 'sonner';
+import { toast } from 'sonner';
+import { Toasts } from '../../../ui/panels/Toasts.tsx';
 import { missedRounds, plannedSecondsOf, rungSeconds } from '@eurhythm/core/plan';
 import { otherLead } from '@eurhythm/core/moves';
 import type { RunState } from '@eurhythm/core/run';
@@ -13,10 +14,11 @@ import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { SyncNotice } from '../../../sync/SyncNotice.tsx';
 import { useWrite } from '../../../sync/useSync.ts';
-import { forgetRun } from '../../../floor/keptRun.ts';
-import { Button, ButtonLink } from '../../../ui/Button.tsx';
+import { forgetRun } from '../../../floor/run/keptRun.ts';
+import { Button, ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { HomePages } from '../../sessions/paper/HomePages.tsx';
-import { openNumbers } from '../burst/keptBurst.ts';
+import { openNumbers } from '../burst/numbers/keptBurst.ts';
+import { OpenNumbers } from '../burst/numbers/OpenNumbers.tsx';
 import type { Marks } from '../marks/useMarks.ts';
 import { AskAfter } from './AskAfter.tsx';
 import { SaidOfClass } from './SaidOfClass.tsx';
@@ -118,13 +120,16 @@ export function AfterRun({ run, marks, endedRounds, fighters, heard, onBurst }: 
           </ButtonLink>
         </div>
       </div>
+      <OpenNumbers runId={run.id} fighters={fighters} isLast>
+        {null}
+      </OpenNumbers>
       {heard}
       <MarkTable run={run} marks={marks} fighters={fighters} otherLead={otherLead(run.lead)} />
       <AskAfter run={run} fighters={fighters} />
       <SaidOfClass run={run} />
       <p className="text-quiet">Closing writes the session into everybody’s log.</p>
       <SyncNotice className="min-h-11" />
-      <Toaster position="top-right" />
+      <Toasts position="top-right" />
     </main>
   );
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { FighterView, RunView } from '@eurhythm/contract';
-import { useShortcut } from '../../../ui/useShortcut.ts';
+import { useShortcut } from '../../../ui/focus/useShortcut.ts';
 import { StampRow } from '../marks/StampRow.tsx';
 import { markText, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { Marks } from '../marks/useMarks.ts';

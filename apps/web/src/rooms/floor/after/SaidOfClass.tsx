@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { EFFORT, MOST_NOTE, type RunView } from '@eurhythm/contract';
-import { PlainButton } from '../../../ui/PlainButton.tsx';
+import { PlainButton } from '../../../ui/buttons/PlainButton.tsx';
 import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';

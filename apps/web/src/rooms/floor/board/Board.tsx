@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import { comboName } from '@eurhythm/core/plan';
 import { momentOfRound, sceneAt, boardOf, callWordsOf } from '@eurhythm/core/rounds';
-import type { ControllerState } from '../../../floor/RunController.ts';
+import type { ControllerState } from '../../../floor/run/RunController.ts';
 import { lineTeller } from '../../../strip/lineWords.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
 import { bigText, sceneTime } from './bigText.ts';
@@ -15,7 +15,7 @@ import { ScenePicture } from './ScenePicture.tsx';
 import { StripArea } from './StripArea.tsx';
 import { TapeClock } from './TapeClock.tsx';
 import type { Person, ShownController, ShownRun } from './shown.ts';
-import { blockAt, nextCycle, nextInRound, nextText } from './whatComes.ts';
+import { blockAt, nextCycle, nextInRound, nextText, roundAfterRest } from './whatComes.ts';
 
 /** Share of a rest in which is seen what landed before it. */
 const SEEN_SHARE = 0.6;
@@ -41,6 +41,9 @@ export function Board({ run, fighters, controller, state, book, landed = NOTHING
   const { block, left } = blockAt(round.blocks, at);
   const shows = block ? boardOf(block) : null;
   const isRest = shows === 'next';
+  const coming = isRest ? roundAfterRest(run, state.round, at) : state.round;
+  // The round that is over is nobody's concern in the rest behind it.
+  const isBetween = isRest && coming !== state.round;
   const moment = momentOfRound(compiled, at);
   const scene = block ? sceneAt(compiled.scenes, block.id, sceneTime(at, moment.call)) : null;
   const big = bigText({ phase: state.phase, moment, scene, at, isRest });
@@ -50,10 +53,9 @@ export function Board({ run, fighters, controller, state, book, landed = NOTHING
         nextCycle(compiled, at) ??
         (isRest ? controller.rounds[state.round + 1]?.cycles[0] : undefined))
       : undefined;
-  const combos = useMemo(
-    () => new Map(controller.rounds.flatMap((each) => each.combos).map((combo) => [combo.id, combo])),
-    [controller],
-  );
+  // In a rest what is shown may be of the next round, which has combos of its own.
+  const source = shown && !compiled.cycles.includes(shown) ? controller.rounds[state.round + 1]! : compiled;
+  const combos = useMemo(() => new Map(source.combos.map((each) => [each.id, each])), [source]);
   const combo = shown && combos.get(shown.combo);
   const tell = useMemo(() => lineTeller(book), [book]);
   const partners = partnersAt(run, state.round, at);
@@ -63,9 +65,12 @@ export function Board({ run, fighters, controller, state, book, landed = NOTHING
   // What landed has the first part of a rest; then people look for each other.
   const isSeen =
     isRest && ofRound.length > 0 && (block?.seconds ?? 0) - left < SEEN_SHARE * (block?.seconds ?? 0);
-  const source = shown && run.rounds[state.round]?.blocks.find(({ id }) => id === shown.block);
+  // Before the bell the strip itself shows what comes first.
+  const isStripOfNext = state.phase === 'ready' && !partners && shown !== undefined;
+  const blocks = run.rounds[controller.rounds.indexOf(source)]?.blocks ?? [];
+  const shownBlock = shown && blocks.find(({ id }) => id === shown.block);
   const strip = {
-    isNumbered: source ? callWordsOf(source) === 'numbers' : false,
+    isNumbered: shownBlock ? callWordsOf(shownBlock) === 'numbers' : false,
     cycle: shown,
     combo,
     book,
@@ -77,9 +82,14 @@ export function Board({ run, fighters, controller, state, book, landed = NOTHING
       <TapeClock left={left} of={block?.seconds ?? 0} isRest={isRest} />
       <div className="flex items-baseline justify-between gap-x-6 px-10 pt-1 text-[1.75rem] leading-tight phone:flex-wrap phone:px-4 phone:text-base">
         <h1 className="min-w-0 truncate font-text text-[1em] tracking-normal">
-          {round.title}{' '}
+          {isBetween && coming === null ? 'Rest' : run.rounds[coming ?? state.round]!.title}{' '}
           <span className="font-normal text-quiet">
-            · round {state.round + 1} of {run.rounds.length}
+            ·{' '}
+            {!isBetween
+              ? `round ${state.round + 1} of ${run.rounds.length}`
+              : coming === null
+                ? 'the last one'
+                : `rest, then ${coming + 1} of ${run.rounds.length}`}
           </span>
         </h1>
         <p className="shrink-0 text-quiet">
@@ -99,7 +109,7 @@ export function Board({ run, fighters, controller, state, book, landed = NOTHING
         moment={moment}
         scene={scene}
         big={big}
-        restText={isRest ? nextText(run, state.round) : null}
+        restText={isRest ? nextText(run, coming) : null}
       />
       {isSeen ? (
         <LandedArea landed={ofRound} combos={compiled.combos} fighters={fighters} book={book} />
@@ -116,13 +126,14 @@ export function Board({ run, fighters, controller, state, book, landed = NOTHING
       )}
       {!isChange && partners && <WorkingNow partners={partners} fighters={fighters} />}
       <p
-        className="shrink-0 truncate px-10 text-[1.75rem] leading-tight text-quiet phone:px-4 phone:text-base flat:hidden"
+        className="shrink-0 truncate px-10 text-[1.75rem] leading-tight text-quiet empty:hidden phone:px-4 phone:text-base flat:hidden"
         data-testid="next"
       >
-        {isRest
-          ? combo &&
-            `then: ${comboName(combo)}, ${shown!.lead} lead · ${tell(shown!.line ?? combo.line, shown!.lead)}`
-          : nextInRound({ run, compiled, combos, round: state.round, at, shown, tell })}
+        {!isStripOfNext &&
+          (isRest
+            ? combo &&
+              `then: ${comboName(combo)}, ${shown!.lead} lead · ${tell(shown!.line ?? combo.line, shown!.lead)}`
+            : nextInRound({ run, compiled, combos, round: state.round, at, shown, tell }))}
       </p>
     </>
   );

@@ -1,6 +1,6 @@
 import { isAboutCall, type PlacedScene, type RoundMoment } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
-import type { ControllerState } from '../../../floor/RunController.ts';
+import type { ControllerState } from '../../../floor/run/RunController.ts';
 import type { bigText } from './bigText.ts';
 import { Fitted } from './Fitted.tsx';
 import type { ShownController, ShownRun } from './shown.ts';
@@ -22,7 +22,7 @@ export function CallArea({ state, controller, run, moment, scene, big, restText 
   const { text, said } = big;
   const offer = scene?.isSurprise ? null : moment.offer;
   return (
-    <div className="relative flex min-h-[9.5rem] flex-1 items-stretch gap-6 px-10 phone:min-h-[12.5rem] phone:flex-col phone:px-4">
+    <div className="relative flex min-h-[9rem] flex-1 items-stretch gap-6 px-10 phone:min-h-[12.5rem] phone:flex-col phone:px-4">
       {isRunning && restText === null && moment.before && !scene && (
         <SideWord over="just called" word={moment.before.text} tone="text-quiet phone:hidden" />
       )}
@@ -38,7 +38,7 @@ export function CallArea({ state, controller, run, moment, scene, big, restText 
           role="status"
           className="absolute top-1 left-1/2 -translate-x-1/2 rounded bg-tape px-4 py-1 text-lg font-semibold text-on-tape"
         >
-          Came back at {clockText(state.cameBackAt)} of round {state.round + 1}.{' '}
+          Came back at {clockText(state.cameBackAt.position)} of round {state.cameBackAt.round + 1}.{' '}
           {controller.audible ? '' : 'Press any key for sound.'}
         </p>
       )}

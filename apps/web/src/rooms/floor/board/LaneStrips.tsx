@@ -58,6 +58,7 @@ function Lane({
             lead={cycle.lead}
             numbered={isNumbered ? book : null}
             size="lane"
+            countsBeats={false}
             room={width / scale - 10}
             now={now}
             done={isOwn ? lastDone(walk, now) : done}

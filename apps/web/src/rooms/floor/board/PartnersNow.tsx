@@ -1,4 +1,4 @@
-import { turnInRun } from '@eurhythm/core/plan';
+import { calledName, turnInRun } from '@eurhythm/core/plan';
 import type { Person, ShownRun } from './shown.ts';
 
 type Role = 'work' | 'hold' | 'watch' | 'rest';
@@ -36,7 +36,7 @@ export function PartnersComing({ partners, fighters }: PartnersProps) {
       className="grid max-h-[19rem] min-h-[12rem] shrink-0 grid-cols-[repeat(auto-fill,minmax(22rem,1fr))] content-center gap-x-8 overflow-hidden px-10 text-[1.75rem] leading-snug phone:grid-cols-1 phone:px-4 phone:text-base flat:hidden"
     >
       {partners.map((group) => (
-        <li key={group.map(({ id }) => id).join()} className="truncate">
+        <li key={group.map(({ id }) => id).join()}>
           {group.map(({ id, role }) => (
             <span key={id} className={`mr-3 ${role === 'work' ? 'font-bold' : 'text-quiet'}`}>
               {calledName(id, fighters)} {ROLE_WORDS[role]}
@@ -68,12 +68,4 @@ export function WorkingNow({ partners, fighters }: PartnersProps) {
       ))}
     </ul>
   );
-}
-
-/** Somebody's first name; the whole one where two share it. */
-function calledName(id: string, fighters: readonly Person[]): string {
-  const firstOf = (name: string): string => name.split(' ')[0]!;
-  const name = fighters.find((each) => each.id === id)?.name ?? '';
-  const shared = fighters.filter((each) => firstOf(each.name) === firstOf(name)).length > 1;
-  return shared ? name : firstOf(name);
 }

@@ -54,6 +54,7 @@ export function StripArea({
               beats={cycle.beats}
               lead={cycle.lead}
               numbered={isNumbered ? book : null}
+              countsBeats={false}
               size={room < NARROW ? 'wall' : 'mat'}
               room={room}
               now={now}

@@ -1,6 +1,6 @@
 import { secondsLeft } from '@eurhythm/core/units';
 import type { PlacedScene, RoundMoment } from '@eurhythm/core/rounds';
-import type { ControllerState } from '../../../floor/RunController.ts';
+import type { ControllerState } from '../../../floor/run/RunController.ts';
 
 interface Seen {
   readonly phase: ControllerState['phase'];

@@ -29,9 +29,18 @@ export function nextCycle(round: Pick<RoundToPlay, 'cycles'>, at: number): Cycle
   return round.cycles.find((cycle) => cycle.at >= at);
 }
 
-/** What comes after this round. */
-export function nextText(run: ShownRun, round: number): string {
-  return run.rounds[round + 1]?.title ?? 'the end';
+/** The round whose work comes after an instant of a rest: this one in a rest before or within it, else the next; null at the end. */
+export function roundAfterRest(run: ShownRun, round: number, at: number): number | null {
+  const { blocks } = run.rounds[round]!;
+  const { block } = blockAt(blocks, at);
+  const later = block ? blocks.slice(blocks.indexOf(block) + 1) : [];
+  if (later.some((each) => !isRest(each))) return round;
+  return round + 1 < run.rounds.length ? round + 1 : null;
+}
+
+/** How a round that comes is named; null for none. */
+export function nextText(run: ShownRun, round: number | null): string {
+  return (round === null ? undefined : run.rounds[round]?.title) ?? 'the end';
 }
 
 interface Shown {
@@ -59,8 +68,8 @@ export function nextInRound({ run, compiled, combos, round, at, shown, tell }: S
   if (combo)
     return `next: ${comboName(combo)}, ${later.lead} lead · ${tell(later.line ?? combo.line, later.lead)}`;
   const following = block && blocks[blocks.indexOf(block) + 1];
-  if (!following) return `after this round: ${nextText(run, round)}`;
-  if (isRest(following)) return `next: rest, then ${nextText(run, round)}`;
+  if (!following) return `after this round: ${nextText(run, round + 1)}`;
+  if (isRest(following)) return `next: rest, then ${nextText(run, roundAfterRest(run, round, end))}`;
   const cycle = compiled.cycles.find((each) => each.block === following.id);
   const what = sceneAt(compiled.scenes, following.id, end)?.what ?? comboName(combos.get(cycle?.combo ?? ''));
   return `next: ${what}`;

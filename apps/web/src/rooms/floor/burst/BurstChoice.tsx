@@ -1,6 +1,6 @@
 import type { FighterView, TestView } from '@eurhythm/contract';
 import { INPUT_KINDS, INPUT_NAMES, type InputKind } from '../../../strikeInputs/StrikeInput.ts';
-import { ChoiceField, TickField } from '../../../ui/Field.tsx';
+import { ChoiceField, TickField } from '../../../ui/fields/Field.tsx';
 import { LEAD_CHOICES } from '../../sessions/choices.ts';
 
 /** Stands for the whole class, whose partners count. */

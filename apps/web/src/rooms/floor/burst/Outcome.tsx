@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { isSlip } from '@eurhythm/core/progress';
 import type { BurstSummary, CountSummary } from '@eurhythm/core/speed';
 import { MOST_COUNT } from '@eurhythm/contract';
-import { Button } from '../../../ui/Button.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
 
 /** A number alone says nothing of the thirds. */
 export type OutcomeSummary = CountSummary | BurstSummary;

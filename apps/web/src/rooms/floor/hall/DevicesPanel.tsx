@@ -3,7 +3,7 @@ import { useEffect, useSyncExternalStore } from 'react';
 import type { HostDevice } from '../../../hall/HostDevice.ts';
 import { QrCode } from '../../../hall/QrCode.tsx';
 import { queries } from '../../../server/queries.ts';
-import { Button } from '../../../ui/Button.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
 
 /** How other devices join this class, and which ones have. */
 export function DevicesPanel({ hall }: { hall: HostDevice }) {

@@ -1,11 +1,11 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { STAMPS, markText, stamped, type Pressed } from '@eurhythm/core/run';
 import type { FighterView, PulseDto, RunView, WishAnswerView, WishDto } from '@eurhythm/contract';
-import type { RunController } from '../../../floor/RunController.ts';
+import type { RunController } from '../../../floor/run/RunController.ts';
 import type { HostTasks, HostDevice } from '../../../hall/HostDevice.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { burstNow } from '../burst/burstNow.ts';
-import { openNumbers, tellNumber, useKeptBurst } from '../burst/keptBurst.ts';
+import { openNumbers, tellNumber, useKeptBurst } from '../burst/numbers/keptBurst.ts';
 import type { Marks } from '../marks/useMarks.ts';
 
 interface HostTasksProps {
@@ -19,15 +19,8 @@ interface HostTasksProps {
 }
 
 /** What this page does for the other devices of the class: it tells where the run stands, and does what a remote asks. */
-export function useHostTasks({
-  run,
-  fighters,
-  controller,
-  hall,
-  marks,
-  pressed,
-  hear,
-}: HostTasksProps): void {
+export function useHostTasks(props: HostTasksProps): void {
+  const { run, fighters, controller, hall, marks, pressed, hear } = props;
   const state = useSyncExternalStore(controller.subscribe, controller.snapshot);
   const burst = useKeptBurst(run.id);
   const place = useStable((): Omit<PulseDto, 'at'> => {

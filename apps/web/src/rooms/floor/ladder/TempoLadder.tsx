@@ -4,10 +4,10 @@ import type { MoveBook } from '@eurhythm/core/moves';
 import { ownPace } from '@eurhythm/core/progress';
 import { ladderAdvice, type LadderAdvice } from '@eurhythm/core/speed';
 import type { FighterPaceView, FighterView, RunView } from '@eurhythm/contract';
-import type { ControllerState, RunController } from '../../../floor/RunController.ts';
+import type { ControllerState, RunController } from '../../../floor/run/RunController.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
-import { Key } from '../../../ui/Button.tsx';
-import { useShortcut } from '../../../ui/useShortcut.ts';
+import { Key } from '../../../ui/buttons/Button.tsx';
+import { useShortcut } from '../../../ui/focus/useShortcut.ts';
 import { blockAt, isResting } from '../board/whatComes.ts';
 import type { Marks } from '../marks/useMarks.ts';
 

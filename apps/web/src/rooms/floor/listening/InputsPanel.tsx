@@ -1,10 +1,10 @@
 import { useState, useSyncExternalStore } from 'react';
 import type { FighterView } from '@eurhythm/contract';
-import { INPUT_KINDS, INPUT_NAMES, type InputKind } from '../../../strikeInputs/StrikeInput.ts';
+import { INPUT_NAMES, ROUND_INPUT_KINDS, type RoundInputKind } from '../../../strikeInputs/StrikeInput.ts';
 import type { Listener } from '../../../floor/listening/Listening.ts';
 import type { StrikeResult } from '../../../floor/listening/strikeResults.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { ChoiceField } from '../../../ui/Field.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { ChoiceField } from '../../../ui/fields/Field.tsx';
 import type { RunListening } from '../../../floor/listening/RunListening.ts';
 import type { RunInputs } from './useRunListening.ts';
 import { landedText } from './landedText.ts';
@@ -16,7 +16,7 @@ interface InputsPanelProps {
 }
 
 const NOTHING = { value: 'nothing', label: 'nothing' } as const;
-const KINDS = [NOTHING, ...INPUT_KINDS.map((value) => ({ value, label: INPUT_NAMES[value] }))];
+const KINDS = [NOTHING, ...ROUND_INPUT_KINDS.map((value) => ({ value, label: INPUT_NAMES[value] }))];
 
 /** Everything that listens to this class: this device and the stations, what each has heard of the round, and what came of it. */
 export function InputsPanel({ inputs, fighters, round }: InputsPanelProps) {
@@ -38,7 +38,7 @@ export function InputsPanel({ inputs, fighters, round }: InputsPanelProps) {
             choices={KINDS}
             onChange={(kind) =>
               own.change({
-                kind: kind as InputKind | 'nothing',
+                kind: kind as RoundInputKind | 'nothing',
                 fighterIds: whoFor(kind, wish.fighterIds, fighters),
               })
             }
@@ -60,7 +60,9 @@ export function InputsPanel({ inputs, fighters, round }: InputsPanelProps) {
               : own.isOpen
                 ? wish.kind === 'pretend'
                   ? 'A virtual fighter strikes in every round. Nothing of it is kept.'
-                  : 'It listens in every round. Nobody has to touch it.'
+                  : wish.kind === 'taps'
+                    ? 'Tap each strike that you see, in every round, on the field below or with Enter.'
+                    : 'It listens in every round. Nobody has to touch it.'
                 : 'It is being opened.'}
         </p>
       </div>

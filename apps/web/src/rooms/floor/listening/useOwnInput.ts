@@ -5,7 +5,7 @@ import type { DueInRound } from '@eurhythm/core/strikes';
 import { seededRandom } from '@eurhythm/core/units';
 import type { Listening } from '../../../floor/listening/Listening.ts';
 import { useListeningSession } from '../../../floor/listening/useListeningSession.ts';
-import type { InputKind } from '../../../strikeInputs/StrikeInput.ts';
+import type { RoundInputKind } from '../../../strikeInputs/StrikeInput.ts';
 import { NOBODY_IN_ROUND } from '../../../strikeInputs/simulatedProfiles.ts';
 
 /** This device among those that listen. */
@@ -22,7 +22,7 @@ export interface InputPlace {
 }
 
 export interface OwnInputWish {
-  readonly kind: InputKind | 'nothing';
+  readonly kind: RoundInputKind | 'nothing';
   readonly fighterIds: readonly string[];
 }
 

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import type { RunView } from '@eurhythm/contract';
-import type { RunController } from '../../../floor/RunController.ts';
+import type { RunController } from '../../../floor/run/RunController.ts';
 import { useStable } from '../../../ui/useStable.ts';
 import { isResting } from '../board/whatComes.ts';
 

@@ -2,7 +2,7 @@ import { useState, useSyncExternalStore } from 'react';
 import type { MoveBook } from '@eurhythm/core/moves';
 import type { RunView } from '@eurhythm/contract';
 import { RunListening, type ShownResults } from '../../../floor/listening/RunListening.ts';
-import type { RunController } from '../../../floor/RunController.ts';
+import type { RunController } from '../../../floor/run/RunController.ts';
 import type { HostDevice } from '../../../hall/HostDevice.ts';
 import { newId } from '../../../server/api.ts';
 import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';

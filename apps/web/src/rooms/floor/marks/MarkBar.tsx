@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { FighterView } from '@eurhythm/contract';
-import { useShortcut } from '../../../ui/useShortcut.ts';
+import { useShortcut } from '../../../ui/focus/useShortcut.ts';
 import { NameFinder } from './NameFinder.tsx';
 import { afterDigit, keyOf } from './numberKeys.ts';
-import { PlainButton } from '../../../ui/PlainButton.tsx';
+import { PlainButton } from '../../../ui/buttons/PlainButton.tsx';
 import { StampRow } from './StampRow.tsx';
 import { markText, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { Marks } from './useMarks.ts';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { PlainButton } from '../../../ui/PlainButton.tsx';
-import { useShortcut } from '../../../ui/useShortcut.ts';
+import { PlainButton } from '../../../ui/buttons/PlainButton.tsx';
+import { useShortcut } from '../../../ui/focus/useShortcut.ts';
 import { STAMPS, type StampId } from '@eurhythm/core/run';
 
 interface StampRowProps {

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { markAt, stamped, type EndedRounds, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { ResultView, RunView } from '@eurhythm/contract';
-import { keepResult } from '../../../floor/keptRun.ts';
+import { keepResult } from '../../../floor/run/keptRun.ts';
 import { newId } from '../../../server/api.ts';
 import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
@@ -37,18 +37,11 @@ export function useMarks(run: RunView, ended: EndedRounds): Marks {
     return () => clearTimeout(timer);
   }, [last]);
 
-  const send = (result: ResultView): void => {
-    const { id, runId: _, ...mark } = result;
-    keepResult(run.id, id, result);
-    void sync.put(
-      putRequest(SUBJECTS.mark, `runs/${run.id}/results/${id}`, mark, { page: `/floor/${run.id}` }),
-    );
-  };
   const standing = (round: number, fighterId: string): Mark | undefined =>
     markAt(ended, round, fighterId, results.get(keyOf(round, fighterId)));
   const keep = (key: string, now: ResultView): void => {
     setResults(new Map(results).set(key, now));
-    send(now);
+    sendMark(now);
   };
   return {
     of: standing,
@@ -80,12 +73,23 @@ export function useMarks(run: RunView, ended: EndedRounds): Marks {
         const next = new Map(results);
         next.delete(key);
         setResults(next);
-        keepResult(run.id, now.id, null);
-        void sync.put(deleteRequest(SUBJECTS.mark, `runs/${run.id}/results/${now.id}`));
+        dropMark(now);
       }
       setLast(null);
     },
   };
+}
+
+/** Keeps a mark on this device, and sends it. */
+function sendMark(result: ResultView): void {
+  const { id, runId, ...mark } = result;
+  keepResult(runId, id, result);
+  void sync.put(putRequest(SUBJECTS.mark, `runs/${runId}/results/${id}`, mark, { page: `/floor/${runId}` }));
+}
+
+function dropMark({ id, runId }: ResultView): void {
+  keepResult(runId, id, null);
+  void sync.put(deleteRequest(SUBJECTS.mark, `runs/${runId}/results/${id}`));
 }
 
 function keyOf(round: number, fighterId: string): string {

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { replanPartners, traineeOf, withPaces } from '@eurhythm/core/plan';
 import { isHereNow } from '@eurhythm/core/run';
 import type { FighterPaceView, FighterView, GymView, RunView } from '@eurhythm/contract';
-import type { RunController } from '../../../floor/RunController.ts';
+import type { RunController } from '../../../floor/run/RunController.ts';
 
 export interface People {
   /** Who is there now, in the order of their numbers. */

@@ -4,10 +4,10 @@ import { toast } from 'sonner';
 import type { BackupView } from '@eurhythm/contract';
 import { send } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
-import { Sure } from '../../../ui/Sure.tsx';
-import { useDates } from '../../../ui/dates.ts';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
+import { Sure } from '../../../ui/buttons/Sure.tsx';
+import { useDates } from '../../../ui/fields/dates.ts';
 
 /** The dated copies of the gym: made by themselves each day, checked by opening them, brought back from here. */
 export function Backups() {
@@ -46,6 +46,13 @@ export function Backups() {
               <span className="text-sm text-quiet">
                 {copy.why} · {Math.ceil(copy.bytes / 1024)} kB · opened and whole
               </span>
+              {copy.erasedSince > 0 && (
+                <span className="block text-sm text-caution">
+                  May still hold the data of{' '}
+                  {copy.erasedSince === 1 ? 'a person who was' : `${copy.erasedSince} people who were`} erased
+                  later. If you bring it back, that data is erased again.
+                </span>
+              )}
             </span>
             <a
               href={`/api/backups/${copy.name}`}

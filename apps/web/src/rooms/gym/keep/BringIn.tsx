@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { ImportReport } from '@eurhythm/contract';
 import { sendFile, type Refused } from '../../../server/api.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { ChoiceField } from '../../../ui/Field.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { ChoiceField } from '../../../ui/fields/Field.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 
 /** What a file may be, and where it is sent. */
 const KINDS = {

@@ -4,13 +4,13 @@ import { toast } from 'sonner';
 import type { UsesView } from '@eurhythm/contract';
 import { send } from '../../../server/api.ts';
 import { queries } from '../../../server/queries.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
-import { Sure } from '../../../ui/Sure.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
+import { Sure } from '../../../ui/buttons/Sure.tsx';
 import { Backups } from './Backups.tsx';
 import { BringIn } from './BringIn.tsx';
 import { TakeAway } from './TakeAway.tsx';
-import { useDates } from '../../../ui/dates.ts';
+import { useDates } from '../../../ui/fields/dates.ts';
 
 /** What is taken away as a file, what is brought in, the dated copies, and what was done to the data of people. */
 export function KeepRoom() {

@@ -3,8 +3,8 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { useGym } from '../../../server/gymData.ts';
 import { queries } from '../../../server/queries.ts';
-import { ChoiceField } from '../../../ui/Field.tsx';
-import { Part } from '../../../ui/Panel.tsx';
+import { ChoiceField } from '../../../ui/fields/Field.tsx';
+import { Part } from '../../../ui/panels/Panel.tsx';
 
 /** A file that the browser fetches and keeps. */
 export function FileLink({ to, children }: { to: string; children: string }) {

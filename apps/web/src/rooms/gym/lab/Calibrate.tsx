@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { QUIET_SECONDS, TEST_STRIKES, calibrate, type Calibration } from '@eurhythm/core/strikes';
 import type { OnsetReport } from '@eurhythm/core/strikes';
 import { forgetLearnt, keepLearnt, learntOf } from '../../../strikeInputs/inputSettings.ts';
-import { Button } from '../../../ui/Button.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
 import { useStable } from '../../../ui/useStable.ts';
 import type { LabInput } from './useLabInput.ts';
 

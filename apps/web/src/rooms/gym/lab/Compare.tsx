@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { matchStrikes, validOnsets, type OnsetReport } from '@eurhythm/core/strikes';
 import { INPUT_KINDS, INPUT_NAMES, type InputKind } from '../../../strikeInputs/StrikeInput.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { ChoiceField } from '../../../ui/Field.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { ChoiceField } from '../../../ui/fields/Field.tsx';
 import { useLabInput, type LabInput } from './useLabInput.ts';
 
 type Choice = InputKind | 'nothing';

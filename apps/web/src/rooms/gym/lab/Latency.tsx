@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { readOutputSettings } from '../../../floor/outputSettings.ts';
+import { readOutputSettings } from '../../../floor/output/outputSettings.ts';
 import { keepLearnt } from '../../../strikeInputs/inputSettings.ts';
-import { Button } from '../../../ui/Button.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
 import { chirpLatency, type ChirpLatency } from './chirpLatency.ts';
 
 const ms = (seconds: number): string => `${Math.round(1000 * seconds)} ms`;

@@ -1,9 +1,9 @@
 import { X } from 'lucide-react';
 import { comboName } from '@eurhythm/core/plan';
 import type { ComboView, RequirementDto, TestView } from '@eurhythm/contract';
-import { ChoiceField, TextField, TickField } from '../../../ui/Field.tsx';
-import { IconButton } from '../../../ui/IconButton.tsx';
-import { MaybeNumberField, NumberField } from '../../../ui/TypedField.tsx';
+import { ChoiceField, TextField, TickField } from '../../../ui/fields/Field.tsx';
+import { IconButton } from '../../../ui/buttons/IconButton.tsx';
+import { MaybeNumberField, NumberField } from '../../../ui/fields/TypedField.tsx';
 import { KIND_WORDS } from './newRequirement.ts';
 
 interface RequirementFieldsProps {

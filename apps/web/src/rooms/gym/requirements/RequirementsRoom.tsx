@@ -16,9 +16,9 @@ import { useFieldErrors } from '../../../server/useFieldErrors.ts';
 import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useVersionedWrite } from '../../../sync/useVersionedWrite.tsx';
-import { Button, ButtonLink } from '../../../ui/Button.tsx';
-import { ChoiceField } from '../../../ui/Field.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { Button, ButtonLink } from '../../../ui/buttons/Button.tsx';
+import { ChoiceField } from '../../../ui/fields/Field.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { RequirementFields } from './RequirementFields.tsx';
 import { KIND_WORDS, newRequirement } from './newRequirement.ts';
 

@@ -1,11 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
 import { tapLatency } from '@eurhythm/core/sound';
-import { MOST_LATENCY, keepOutputSettings, readOutputSettings } from '../../../floor/outputSettings.ts';
-import type { OpenOutput } from '../../../floor/useAudioOutput.ts';
+import {
+  MOST_LATENCY,
+  keepOutputSettings,
+  readOutputSettings,
+} from '../../../floor/output/outputSettings.ts';
+import type { OpenOutput } from '../../../floor/output/useAudioOutput.ts';
 import { useStable } from '../../../ui/useStable.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
-import { Part } from '../../../ui/Panel.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { TextField } from '../../../ui/fields/Field.tsx';
+import { Part } from '../../../ui/panels/Panel.tsx';
 
 const BEAT = 60 / 90;
 const TICKS = 18;

@@ -8,9 +8,9 @@ import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite, write } from '../../../sync/useSync.ts';
 import { queries } from '../../../server/queries.ts';
 import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
-import { useAudioOutput } from '../../../floor/useAudioOutput.ts';
-import { ButtonLink } from '../../../ui/Button.tsx';
-import { ChoiceField, TextField } from '../../../ui/Field.tsx';
+import { useAudioOutput } from '../../../floor/output/useAudioOutput.ts';
+import { ButtonLink } from '../../../ui/buttons/Button.tsx';
+import { ChoiceField, TextField } from '../../../ui/fields/Field.tsx';
 import { CallRecorder } from './CallRecorder.tsx';
 import { withQuiet } from './recording.ts';
 

@@ -3,7 +3,7 @@ import { Play } from 'lucide-react';
 import { RadioGroup } from 'radix-ui';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { VOICE_RATES, type VoiceClip } from '@eurhythm/core/calls';
+import { VOICE_RATES } from '@eurhythm/core/calls';
 import { VOICE_SOUNDS, type SynthSound } from '@eurhythm/core/sound';
 import {
   VOICES,
@@ -13,15 +13,16 @@ import {
   type SchoolDto,
   type VoiceId,
 } from '@eurhythm/contract';
-import { get } from '../../../server/api.ts';
 import { changeSchool } from '../../../sync/changeSchool.ts';
 import { queries } from '../../../server/queries.ts';
-import { Mixer } from '../../../floor/Mixer.tsx';
-import { useAudioOutput, type OpenOutput } from '../../../floor/useAudioOutput.ts';
-import { Button, ButtonLink } from '../../../ui/Button.tsx';
-import { ChoiceField, TextField } from '../../../ui/Field.tsx';
-import { Part } from '../../../ui/Panel.tsx';
+import { Mixer } from '../../../floor/output/Mixer.tsx';
+import { useAudioOutput, type OpenOutput } from '../../../floor/output/useAudioOutput.ts';
+import { Button, ButtonLink } from '../../../ui/buttons/Button.tsx';
+import { ChoiceField, TextField } from '../../../ui/fields/Field.tsx';
+import { Part } from '../../../ui/panels/Panel.tsx';
 import { LatencyCheck } from './LatencyCheck.tsx';
+import { MisheardCalls } from './MisheardCalls.tsx';
+import { clipOf } from './clipOf.ts';
 
 const SOUNDS: readonly (readonly [SynthSound, string])[] = [
   ['tick-bar', 'first beat'],
@@ -33,11 +34,7 @@ const SOUNDS: readonly (readonly [SynthSound, string])[] = [
   ['bell-end', 'end bell'],
 ];
 
-function clipOf(text: string, voice: VoiceId, rate: number): Promise<VoiceClip> {
-  return get<VoiceClip>(`voice/say?${new URLSearchParams({ text, voice, rate: String(rate) })}`);
-}
-
-/** How the gym sounds in its own hall: the voices side by side, the levels, the loudspeaker, and words that blur. */
+/** How the gym sounds in its own hall: the voices side by side, the levels, the loudspeaker, and calls that are misheard. */
 export function SoundCheck() {
   const { data: gym } = useQuery(queries.gym());
   const output = useAudioOutput();
@@ -67,7 +64,7 @@ export function SoundCheck() {
             ))}
           </div>
         </Part>
-        <Alike gym={gym} output={output} />
+        <MisheardCalls gym={gym} output={output} />
         <LatencyCheck output={output} />
       </div>
     </div>
@@ -157,43 +154,6 @@ function Voices({ gym, output }: { gym: GymView; output: OpenOutput }) {
         choices={VOICE_SOUNDS.map((sound) => ({ value: sound, label: VOICE_SOUND_NAMES[sound] }))}
         onChange={(voiceSound) => save.mutate({ voiceSound })}
       />
-    </Part>
-  );
-}
-
-/** Short calls that blur into each other when a hall is loud. */
-function Alike({ gym, output }: { gym: GymView; output: OpenOutput }) {
-  const { data } = useQuery(queries.soundAlike());
-  const hearBoth = async (a: string, b: string): Promise<void> => {
-    try {
-      const { voice, voiceRate } = gym.school;
-      const clips = [await clipOf(a, voice, voiceRate), await clipOf(b, voice, voiceRate)];
-      await output.hearClip(clips[0]!);
-      setTimeout(() => void output.hearClip(clips[1]!), 1000 * clips[0]!.seconds + 250);
-    } catch (error) {
-      toast.error(error instanceof Error ? error.message : String(error));
-    }
-  };
-  return (
-    <Part title="Hard to tell apart in a loud hall" aside={data ? `${data.alike.length} pairs` : ''}>
-      {!data && <p className="py-3 text-quiet">Comparing the short calls…</p>}
-      {data?.alike.length === 0 && <p className="py-3 text-quiet">No two short calls sound alike.</p>}
-      <ul className="max-h-80 overflow-y-auto" aria-label="Calls that sound alike" tabIndex={0}>
-        {data?.alike.map(({ a, b }) => (
-          <li key={`${a} ${b}`} className="flex min-h-11 items-center justify-between border-b border-rule">
-            <span>
-              <strong>{a}</strong> and <strong>{b}</strong>
-            </span>
-            <Button weight="bare" onClick={() => void hearBoth(a, b)}>
-              Hear both
-            </Button>
-          </li>
-        ))}
-      </ul>
-      <p className="pt-2 text-sm text-quiet">
-        Their vowels are the same, and noise takes the consonants first. Give one of them another short name
-        in Moves, or call names instead of numbers.
-      </p>
     </Part>
   );
 }

@@ -1,14 +1,16 @@
 import type { ReactNode } from 'react';
+import type { SessionWarning } from '@eurhythm/core/plan';
+import type { MutedRule } from '@eurhythm/core/rounds';
 import type { LibraryItem, RoundDto } from '@eurhythm/contract';
 import { toast } from 'sonner';
 import { useStable } from '../../../ui/useStable.ts';
-import { Tabs } from '../../../ui/Tabs.tsx';
+import { Tabs } from '../../../ui/panels/Tabs.tsx';
 import { LibraryPanel } from '../library/LibraryPanel.tsx';
 import { FitPanel } from '../plan/FitPanel.tsx';
 import { TotalsChart } from '../plan/TotalsChart.tsx';
 import { usePlanned } from '../plan/usePlanned.ts';
 import { WarningsPanel } from '../plan/WarningsPanel.tsx';
-import { placeToAdd, withBlock, withRounds } from './arrange.ts';
+import { hearing, placeToAdd, withBlock, withMuted, withRounds } from './arrange.ts';
 import { RoundCheck } from './rounds/RoundCheck.tsx';
 
 export type Pane = 'round' | 'check' | 'library' | 'fit' | 'totals';
@@ -41,6 +43,10 @@ export function BuilderPanes(props: BuilderPanesProps) {
     );
     onPane('round');
   });
+  const mute = useStable(({ rule, place }: SessionWarning): void => {
+    if (place) onChange(withMuted(rounds, place.round, rule as MutedRule));
+  });
+  const hearAll = useStable((): void => onChange(rounds.map(hearing)));
   const tabs = [
     { value: 'round' as const, label: 'Round', content: editor ?? <NoRound /> },
     {
@@ -49,7 +55,12 @@ export function BuilderPanes(props: BuilderPanesProps) {
       count: warnings.length,
       content: (
         <>
-          <WarningsPanel onPlace={showRound} />
+          <WarningsPanel
+            muted={rounds.flatMap((round) => round.blocks.flatMap(({ muted = [] }) => muted)).length}
+            onPlace={showRound}
+            onMute={mute}
+            onHearAll={hearAll}
+          />
           {open && <RoundCheck seedKey={seedKey} round={open} lead={lead} />}
         </>
       ),

@@ -1,4 +1,4 @@
-import { isRest } from '@eurhythm/core/rounds';
+import { isRest, type MutedRule } from '@eurhythm/core/rounds';
 import { arrayMove } from '@dnd-kit/sortable';
 import { seriesOf } from '@eurhythm/core/plan';
 import type { AnyBlockDto, RoundDto } from '@eurhythm/contract';
@@ -142,4 +142,30 @@ function mended(rounds: readonly RoundDto[]): RoundDto[] {
       round.series && round.series.times !== times ? { ...round, series: { ...round.series, times } } : round,
     ),
   );
+}
+
+/** The rounds with a rule of the planner not reported of one of them any more; a round of a series is known by its own id. */
+export function withMuted(rounds: readonly RoundDto[], roundId: string, rule: MutedRule): RoundDto[] {
+  return rounds.map((round) =>
+    round.id === roundId || roundId.startsWith(`${round.id}.`)
+      ? {
+          ...round,
+          blocks: round.blocks.map((block) => ({
+            ...block,
+            muted: [...new Set([...(block.muted ?? []), rule])],
+          })),
+        }
+      : round,
+  );
+}
+
+/** The round with every rule reported of it. */
+export function hearing(round: RoundDto): RoundDto {
+  return {
+    ...round,
+    blocks: round.blocks.map((block) => {
+      const { muted: _, ...rest } = block;
+      return rest as AnyBlockDto;
+    }),
+  };
 }

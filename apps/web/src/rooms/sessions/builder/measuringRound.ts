@@ -4,9 +4,16 @@ import { newRound } from './newRound.ts';
 
 /** A combo is timed for so long, half from each lead. */
 const COMBO_SECONDS = 60;
+/** A class is measured in about so long. */
+const MEASURE_SECONDS = 300;
 /** A title has so many letters at most. */
 const TITLE = 60;
-const PHASES = { burst: 'conditioning', 'combo-time': 'combos', reaction: 'pads' } as const;
+const PHASES = {
+  burst: 'conditioning',
+  'combo-time': 'combos',
+  reaction: 'pads',
+  measure: 'technique',
+} as const;
 
 /**
  * The round in which a test is done: a burst of its length; the combo with its line, which the ear times; reactions. Null where the gym
@@ -38,6 +45,13 @@ function measuringBlock(
     }
     case 'reaction':
       return newRound('reaction', id, null).blocks[0]!;
+    // Read off while everybody is called in turn: time for it, with its name.
+    case 'measure':
+      return {
+        ...newBlock('talk', `${id}-work`, null),
+        title: title.slice(0, TITLE),
+        seconds: MEASURE_SECONDS,
+      } as AnyBlockDto;
     default:
       return kind satisfies never;
   }

@@ -16,10 +16,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { SessionSummary, ThemeView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
-import { ButtonLink, Button } from '../../../ui/Button.tsx';
-import { IconButton } from '../../../ui/IconButton.tsx';
+import { ButtonLink, Button } from '../../../ui/buttons/Button.tsx';
+import { IconButton } from '../../../ui/buttons/IconButton.tsx';
 import { Themes } from './Themes.tsx';
-import { useDates } from '../../../ui/dates.ts';
+import { useDates } from '../../../ui/fields/dates.ts';
 
 /** A month of classes with the themes of its weeks. */
 export function CalendarRoom() {

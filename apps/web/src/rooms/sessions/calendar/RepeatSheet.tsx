@@ -6,11 +6,11 @@ import { newId } from '../../../server/api.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
-import { Sheet } from '../../../ui/Panel.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { TextField } from '../../../ui/fields/Field.tsx';
+import { Sheet } from '../../../ui/panels/Panel.tsx';
 import { weeksAfter } from './dates.ts';
-import { useDates } from '../../../ui/dates.ts';
+import { useDates } from '../../../ui/fields/dates.ts';
 
 const MOST_WEEKS = 52;
 

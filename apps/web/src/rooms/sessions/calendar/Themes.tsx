@@ -1,23 +1,22 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { X } from 'lucide-react';
-import { useState } from 'react';
-import { Controller } from 'react-hook-form';
+import { useState, type FormEvent } from 'react';
 import { toast } from 'sonner';
-import { SaveThemeDto, type ThemeView } from '@eurhythm/contract';
+import { SaveThemeDto, checkFields, type ThemeView } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite, write } from '../../../sync/useSync.ts';
-import { useContractForm } from '../../../server/useContractForm.ts';
+import { useFieldErrors } from '../../../server/useFieldErrors.ts';
 import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { IconButton } from '../../../ui/IconButton.tsx';
-import { DayField } from '../../../ui/DayFields.tsx';
-import { TextField } from '../../../ui/Field.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { IconButton } from '../../../ui/buttons/IconButton.tsx';
+import { DayField } from '../../../ui/fields/DayFields.tsx';
+import { TextField } from '../../../ui/fields/Field.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { daysOf } from './dates.ts';
-import { useDates } from '../../../ui/dates.ts';
+import { useDates } from '../../../ui/fields/dates.ts';
 
 const DAYS = [
   ['from', 'First day'],
@@ -28,8 +27,12 @@ const DAYS = [
 export function Themes({ themes, month }: { themes: readonly ThemeView[]; month: Date }) {
   const client = useQueryClient();
   const dates = useDates();
-  const form = useContractForm(SaveThemeDto, { title: '', ...daysOf('week', month, new Date(), dates.week) });
-  const { control, errorOf } = form;
+  const errors = useFieldErrors();
+  const [theme, setTheme] = useState<SaveThemeDto>(() => ({
+    title: '',
+    ...daysOf('week', month, new Date(), dates.week),
+  }));
+  const change = (changes: Partial<SaveThemeDto>): void => setTheme({ ...theme, ...changes });
   const [id, setId] = useState(newId);
   const refresh = async (): Promise<void> => {
     await client.invalidateQueries({ queryKey: ['themes'] });
@@ -37,14 +40,14 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
   };
   const page = '/sessions/calendar';
   const save = useWrite<ThemeView, SaveThemeDto>(
-    (theme) => putRequest(SUBJECTS.theme, `themes/${id}`, theme, { page }),
+    (kept) => putRequest(SUBJECTS.theme, `themes/${id}`, kept, { page }),
     {
-      onSuccess: async (_, theme) => {
+      onSuccess: async () => {
         await refresh();
         setId(newId());
-        form.reset({ ...theme, title: '' });
+        change({ title: '' });
       },
-      onError: form.showFailure,
+      onError: errors.showFailure,
     },
   );
   const remove = useWrite<void, ThemeView>(
@@ -60,7 +63,12 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
       onError: (error) => toast.error(error.message),
     },
   );
-  const submit = form.handleSubmit((theme) => save.mutate(theme));
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    const wrong = checkFields(SaveThemeDto, theme);
+    errors.show(wrong);
+    if (wrong.length === 0) save.mutate(theme);
+  };
   const days = (each: ThemeView): string =>
     `${dates.tell(`${each.from}T12:00`, 'short')} to ${dates.tell(`${each.until}T12:00`, 'short')}`;
   return (
@@ -81,32 +89,27 @@ export function Themes({ themes, month }: { themes: readonly ThemeView[]; month:
           </li>
         ))}
       </ul>
-      <form onSubmit={(event) => void submit(event)} noValidate className="space-y-3 pt-4">
-        <Controller
-          control={control}
-          name="title"
-          render={({ field }) => <TextField label="Theme" error={errorOf('title')} {...field} />}
+      <form onSubmit={submit} noValidate className="space-y-3 pt-4">
+        <TextField
+          label="Theme"
+          value={theme.title}
+          error={errors.of('title')}
+          onChange={(event) => change({ title: event.target.value })}
         />
         <div className="flex gap-2">
           {(['week', 'month'] as const).map((span) => (
-            <Button
-              key={span}
-              onClick={() =>
-                form.reset({ ...form.getValues(), ...daysOf(span, month, new Date(), dates.week) })
-              }
-            >
+            <Button key={span} onClick={() => change(daysOf(span, month, new Date(), dates.week))}>
               {span === 'week' ? 'One week' : format(month, 'MMMM')}
             </Button>
           ))}
         </div>
         {DAYS.map(([name, label]) => (
-          <Controller
+          <DayField
             key={name}
-            control={control}
-            name={name}
-            render={({ field: { value, onChange } }) => (
-              <DayField label={label} value={value} error={errorOf(name)} onChange={onChange} />
-            )}
+            label={label}
+            value={theme[name]}
+            error={errors.of(name)}
+            onChange={(day) => change({ [name]: day })}
           />
         ))}
         <Button type="submit" weight="main">

@@ -1,5 +1,5 @@
 import { addDays, addWeeks, endOfMonth, format, isSameMonth, startOfWeek } from 'date-fns';
-import type { Dates } from '../../../ui/dates.ts';
+import type { Dates } from '../../../ui/fields/dates.ts';
 
 /** The same instant of the wall clock in each of the next weeks, also where the clock is changed in between. */
 export function weeksAfter(plannedFor: string, weeks: number): string[] {

@@ -26,7 +26,12 @@ export type BlockField =
       readonly choices: readonly { readonly value: string; readonly label: string }[];
     }
   | { readonly kind: 'tick'; readonly name: string; readonly label: string }
-  | { readonly kind: 'words'; readonly name: string; readonly label: string; readonly hint?: string }
+  | {
+      readonly kind: 'words' | 'numbers';
+      readonly name: string;
+      readonly label: string;
+      readonly hint?: string;
+    }
   | {
       /** Groups that do something else. */
       readonly kind: 'groups';

@@ -1,5 +1,5 @@
 import type { ConditionBlockDto } from '@eurhythm/contract';
-import { GROUPS_FIELD, type BlockPage } from './blockPage.ts';
+import { GROUPS_FIELD, SIDES_FIELD, type BlockPage } from './blockPage.ts';
 import { countLane } from './groupCounts.ts';
 
 export const conditionPage: BlockPage<ConditionBlockDto> = {
@@ -8,6 +8,7 @@ export const conditionPage: BlockPage<ConditionBlockDto> = {
     { kind: 'text', name: 'title', label: 'Exercise' },
     { kind: 'number', name: 'reps', label: 'Times', hint: 'empty: by the clock', orNull: true },
     { kind: 'number', name: 'repSeconds', label: 'Seconds each' },
+    { ...SIDES_FIELD, choices: SIDES_FIELD.choices.toReversed() },
     { ...GROUPS_FIELD, what: 'title', counted: true },
   ],
   lane: countLane,

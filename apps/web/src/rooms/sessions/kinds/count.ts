@@ -21,6 +21,7 @@ export const countPage: BlockPage<CountBlockDto> = {
       choices: [
         { value: 'whole', label: 'One count for the whole' },
         { value: 'strokes', label: 'One count for each stroke' },
+        { value: 'chambers', label: 'Chamber, then strike' },
         { value: 'parts', label: 'Each part' },
         { value: 'build-up', label: 'Parts, joined, fast' },
       ],
@@ -65,7 +66,13 @@ export const countPage: BlockPage<CountBlockDto> = {
       kind: 'words',
       name: 'speeds',
       label: 'Speed of each set',
-      hint: 'slow, usual, full; empty: as usual',
+      hint: 'slow, usual, full; of a single set: of its parts',
+    },
+    {
+      kind: 'numbers',
+      name: 'intensity',
+      label: 'Contact, percent',
+      hint: '20, 40, 60; of each set, or of parts of one',
     },
     { kind: 'tick', name: 'shoutLast', label: 'Shout on the last' },
     { ...GROUPS_FIELD, what: 'line', counted: true },

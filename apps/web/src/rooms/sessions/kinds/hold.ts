@@ -8,5 +8,12 @@ export const holdPage: BlockPage<HoldBlockDto> = {
     { kind: 'number', name: 'holdSeconds', label: 'Seconds each' },
     SIDES_FIELD,
     { kind: 'number', name: 'times', label: 'Times' },
+    {
+      kind: 'number',
+      name: 'relaxSeconds',
+      label: 'Relax after each, s',
+      hint: 'empty: only held',
+      orNull: true,
+    },
   ],
 };

@@ -4,9 +4,9 @@ import { draftSession, roundSeconds } from '@eurhythm/core/plan';
 import type { MemoryView, SaveSessionDto } from '@eurhythm/contract';
 import { useBook, useCombos, useFighters, useGym } from '../../../server/gymData.ts';
 import { queries } from '../../../server/queries.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { ChoiceField, TextField, TickField } from '../../../ui/Field.tsx';
-import { Plain, Sheet } from '../../../ui/Panel.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { ChoiceField, TextField, TickField } from '../../../ui/fields/Field.tsx';
+import { Plain, Sheet } from '../../../ui/panels/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { roundsOf, wishFor } from './wishFor.ts';
 

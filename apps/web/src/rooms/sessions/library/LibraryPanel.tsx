@@ -9,10 +9,10 @@ import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite, write } from '../../../sync/useSync.ts';
 import { queries } from '../../../server/queries.ts';
 import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { IconButton } from '../../../ui/IconButton.tsx';
-import { TextField } from '../../../ui/Field.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { IconButton } from '../../../ui/buttons/IconButton.tsx';
+import { TextField } from '../../../ui/fields/Field.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
 
 interface LibraryPanelProps {

@@ -2,7 +2,7 @@ import { Download } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Button } from '../../../ui/Button.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
 import { HomePages } from './HomePages.tsx';
 
 const FILES = [

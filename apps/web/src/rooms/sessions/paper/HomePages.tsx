@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Download } from 'lucide-react';
 import { queries } from '../../../server/queries.ts';
-import { Sheet } from '../../../ui/Panel.tsx';
+import { Sheet } from '../../../ui/panels/Panel.tsx';
 
 interface HomePagesProps {
   readonly id: string;

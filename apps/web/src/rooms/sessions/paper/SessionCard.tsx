@@ -5,16 +5,16 @@ import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
 import { oneTurn, refName, roundSeconds, seriesOf, sessionSeconds } from '@eurhythm/core/plan';
 import type { AnyBlockDto } from '@eurhythm/contract';
-import { PaperCautions } from '../../../ui/PaperCautions.tsx';
+import { PaperCautions } from '../../../ui/panels/PaperCautions.tsx';
 import { queries } from '../../../server/queries.ts';
-import { Button, ButtonLink } from '../../../ui/Button.tsx';
+import { Button, ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { kindOf, tellBlock, type NameOf } from '@eurhythm/core/rounds';
 import { clockText } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../strip/SmallStrip.tsx';
 import { laneOf, pageOf } from '../kinds/kinds.ts';
 import { groupNames } from '../plan/lanes.ts';
 import { useCombosById } from '../useComboNames.ts';
-import { useDates } from '../../../ui/dates.ts';
+import { useDates } from '../../../ui/fields/dates.ts';
 
 /** A session on paper: rounds with their times from the start, strips, room for notes, and the cautions. */
 export function SessionCard() {

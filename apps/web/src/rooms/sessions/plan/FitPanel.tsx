@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { fitSession, placeOf, withLengths } from '@eurhythm/core/plan';
 import type { RoundDto } from '@eurhythm/contract';
-import { Button } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
-import { Part } from '../../../ui/Panel.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { TextField } from '../../../ui/fields/Field.tsx';
+import { Part } from '../../../ui/panels/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { kindOf } from '@eurhythm/core/rounds';
 

@@ -41,7 +41,10 @@ export function PlanSession({ session, children }: { session: SaveSessionDto; ch
     const right = rounds.map((round) => ({ ...round, blocks: round.blocks.map(rightBlock) }));
     coreWorkWith(book)
       .then((work) => work.plan({ lead, rounds: right }, factsOf(groups ?? [], gym, fighters, paces ?? [])))
-      .then((answer) => isWanted && setPlanned(answer), tellFailure);
+      .then(
+        (answer) => isWanted && setPlanned({ ...answer, hasGroups: (groups ?? []).length > 0 }),
+        tellFailure,
+      );
     return () => {
       isWanted = false;
     };

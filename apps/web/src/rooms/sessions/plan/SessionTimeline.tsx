@@ -1,11 +1,11 @@
-import { Tip } from '../../../ui/Tip.tsx';
+import { Tip } from '../../../ui/panels/Tip.tsx';
 import { Play, Square } from 'lucide-react';
 import { Fragment, memo, useMemo, useState } from 'react';
 import { isPause, type NameOf, isRest } from '@eurhythm/core/rounds';
 import { roundSeconds, sourceOf, unrollRounds } from '@eurhythm/core/plan';
 import type { RoundDto, SaveSessionDto } from '@eurhythm/contract';
-import { Button } from '../../../ui/Button.tsx';
-import { SliderField } from '../../../ui/SliderField.tsx';
+import { Button } from '../../../ui/buttons/Button.tsx';
+import { SliderField } from '../../../ui/fields/SliderField.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { laneOf } from '../kinds/kinds.ts';
 import { lanesOf } from './lanes.ts';

@@ -6,7 +6,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { SessionTotals } from '@eurhythm/core/plan';
 import { clockText } from '@eurhythm/core/units';
 import { usePlanned } from './usePlanned.ts';
-import { useTheme } from '../../../ui/useTheme.ts';
+import { useTheme } from '../../../ui/theme/useTheme.ts';
 
 register([BarChart, GridComponent, TitleComponent, TooltipComponent, SVGRenderer]);
 
@@ -48,25 +48,34 @@ function text({ strikes: { limbs, levels }, phases }: SessionTotals): string {
   return `Strikes: ${list(limbs)}. Heights: ${list(levels)}. Time: ${phases.map(({ phase, seconds }) => `${phase} ${clockText(seconds)}`).join(', ')}.`;
 }
 
-function totals(element: Element, { strikes: { limbs, levels }, phases }: SessionTotals) {
+interface Bars {
+  readonly title: string;
+  readonly names: readonly string[];
+  readonly values: readonly number[];
+  readonly text: (value: number) => string;
+}
+
+const barsOf = ({ strikes: { limbs, levels }, phases }: SessionTotals): readonly Bars[] => [
+  {
+    title: 'strikes by limb',
+    names: ['left hand', 'right hand', 'left leg', 'right leg'],
+    values: Object.values(limbs),
+    text: String,
+  },
+  { title: 'by height', names: Object.keys(levels), values: Object.values(levels), text: String },
+  {
+    title: 'time by phase',
+    names: phases.map(({ phase }) => PHASE_NAMES[phase] ?? phase),
+    values: phases.map(({ seconds }) => seconds),
+    text: clockText,
+  },
+];
+
+function totals(element: Element, planned: SessionTotals) {
   const token = (name: string): string =>
     getComputedStyle(element).getPropertyValue(`--color-${name}`).trim();
   const [ink, quiet] = [token('ink'), token('quiet')];
-  const bars = [
-    {
-      title: 'strikes by limb',
-      names: ['left hand', 'right hand', 'left leg', 'right leg'],
-      values: Object.values(limbs),
-      text: String,
-    },
-    { title: 'by height', names: Object.keys(levels), values: Object.values(levels), text: String },
-    {
-      title: 'time by phase',
-      names: phases.map(({ phase }) => PHASE_NAMES[phase] ?? phase),
-      values: phases.map(({ seconds }) => seconds),
-      text: clockText,
-    },
-  ];
+  const bars = barsOf(planned);
   const places = [
     { left: '11%', width: '18%' },
     { left: '40%', width: '17%' },

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { roundAt } from '@eurhythm/core/plan';
 import type { Seconds } from '@eurhythm/core/units';
 import type { SaveSessionDto } from '@eurhythm/contract';
-import { compileHere } from '../../../floor/compileHere.ts';
+import { compileHere } from '../../../floor/run/compileHere.ts';
 import { usePlaying } from '../../../floor/usePlaying.ts';
 import { useStable } from '../../../ui/useStable.ts';
 

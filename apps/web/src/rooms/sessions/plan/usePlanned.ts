@@ -2,9 +2,12 @@ import { createContext, useContext } from 'react';
 import type { PlannedSession } from '@eurhythm/core/plan';
 import { NO_STRIKES } from '@eurhythm/core/rounds';
 
-type Answer = Omit<PlannedSession, 'seconds'>;
+interface Answer extends Omit<PlannedSession, 'seconds'> {
+  /** Whether it is known who comes. */
+  readonly hasGroups: boolean;
+}
 
-export const NOT_YET: Answer = { strikes: NO_STRIKES, phases: [], warnings: [], times: {} };
+export const NOT_YET: Answer = { strikes: NO_STRIKES, phases: [], warnings: [], times: {}, hasGroups: true };
 
 export const Planned = createContext(NOT_YET);
 

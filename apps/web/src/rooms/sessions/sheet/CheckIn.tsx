@@ -1,5 +1,5 @@
 import type { FighterView, PresentDto } from '@eurhythm/contract';
-import { ChoiceField, TickField } from '../../../ui/Field.tsx';
+import { ChoiceField, TickField } from '../../../ui/fields/Field.tsx';
 
 interface CheckInProps {
   readonly fighters: readonly FighterView[];
@@ -13,80 +13,90 @@ interface CheckInProps {
 export function CheckIn({ fighters, present, checklist, rotations, onChange }: CheckInProps) {
   return (
     <ul aria-label="Fighters" className="max-h-[34rem] overflow-y-auto">
-      {fighters.map((fighter) => {
-        const here = present.find((each) => each.fighterId === fighter.id);
-        return (
-          <li key={fighter.id} className="border-b border-rule py-0.5">
-            <div className="flex items-center justify-between gap-2">
-              <TickField
-                label={fighter.name}
-                className={here ? 'font-semibold' : ''}
-                checked={here !== undefined}
-                disabled={!fighter.fit}
-                onChange={(checked) => onChange(fighter.id, checked ? {} : null)}
-              />
-              <span className="text-right text-sm text-quiet">
-                {fighter.fit ? fighter.grade : 'not fit to train'}
-                {here && checklist.length > 0 && ` · ${here.ticked.length} of ${checklist.length}`}
-              </span>
-            </div>
-            {fighter.note !== '' && <p className="pl-7 text-sm text-caution">{fighter.note}</p>}
-            {here && (
-              <div className="pb-2 pl-7">
-                <div
-                  role="group"
-                  aria-label={`Checked for ${fighter.name}`}
-                  className="flex flex-wrap gap-x-4"
-                >
-                  {checklist.map((item) => (
-                    <TickField
-                      key={item}
-                      label={item}
-                      className="text-sm"
-                      checked={here.ticked.includes(item)}
-                      onChange={(checked) =>
-                        onChange(fighter.id, {
-                          ticked: checked
-                            ? [...here.ticked, item]
-                            : here.ticked.filter((each) => each !== item),
-                        })
-                      }
-                    />
-                  ))}
-                </div>
-                <details open={here.from > 0 || here.until !== null}>
-                  <summary className="flex min-h-11 w-fit cursor-pointer items-center text-sm text-quiet">
-                    Comes late, leaves early
-                  </summary>
-                  <div className="flex gap-3">
-                    <RotationField
-                      label="Here from rotation"
-                      value={here.from}
-                      from={0}
-                      to={rotations - 1}
-                      onChange={(from) =>
-                        onChange(fighter.id, {
-                          from: from ?? 0,
-                          until: here.until !== null && here.until <= (from ?? 0) ? null : here.until,
-                        })
-                      }
-                    />
-                    <RotationField
-                      label="Leaves before"
-                      value={here.until}
-                      from={here.from + 1}
-                      to={rotations - 1}
-                      none="stays to the end"
-                      onChange={(until) => onChange(fighter.id, { until })}
-                    />
-                  </div>
-                </details>
-              </div>
-            )}
-          </li>
-        );
-      })}
+      {fighters.map((fighter) => (
+        <Person
+          key={fighter.id}
+          fighter={fighter}
+          here={present.find((each) => each.fighterId === fighter.id)}
+          checklist={checklist}
+          rotations={rotations}
+          onChange={(to) => onChange(fighter.id, to)}
+        />
+      ))}
     </ul>
+  );
+}
+
+interface PersonProps extends Pick<CheckInProps, 'checklist' | 'rotations'> {
+  readonly fighter: FighterView;
+  readonly here: PresentDto | undefined;
+  onChange(to: Partial<PresentDto> | null): void;
+}
+
+function Person({ fighter, here, checklist, rotations, onChange }: PersonProps) {
+  return (
+    <li className="border-b border-rule py-0.5">
+      <div className="flex items-center justify-between gap-2">
+        <TickField
+          label={fighter.name}
+          className={here ? 'font-semibold' : ''}
+          checked={here !== undefined}
+          disabled={!fighter.fit}
+          onChange={(checked) => onChange(checked ? {} : null)}
+        />
+        <span className="text-right text-sm text-quiet">
+          {fighter.fit ? fighter.grade : 'not fit to train'}
+          {here && checklist.length > 0 && ` · ${here.ticked.length} of ${checklist.length}`}
+        </span>
+      </div>
+      {fighter.note !== '' && <p className="pl-7 text-sm text-caution">{fighter.note}</p>}
+      {here && (
+        <div className="pb-2 pl-7">
+          <div role="group" aria-label={`Checked for ${fighter.name}`} className="flex flex-wrap gap-x-4">
+            {checklist.map((item) => (
+              <TickField
+                key={item}
+                label={item}
+                className="text-sm"
+                checked={here.ticked.includes(item)}
+                onChange={(checked) =>
+                  onChange({
+                    ticked: checked ? [...here.ticked, item] : here.ticked.filter((each) => each !== item),
+                  })
+                }
+              />
+            ))}
+          </div>
+          <details open={here.from > 0 || here.until !== null}>
+            <summary className="flex min-h-11 w-fit cursor-pointer items-center text-sm text-quiet">
+              Comes late, leaves early
+            </summary>
+            <div className="flex gap-3">
+              <RotationField
+                label="Here from rotation"
+                value={here.from}
+                from={0}
+                to={rotations - 1}
+                onChange={(from) =>
+                  onChange({
+                    from: from ?? 0,
+                    until: here.until !== null && here.until <= (from ?? 0) ? null : here.until,
+                  })
+                }
+              />
+              <RotationField
+                label="Leaves before"
+                value={here.until}
+                from={here.from + 1}
+                to={rotations - 1}
+                none="stays to the end"
+                onChange={(until) => onChange({ until })}
+              />
+            </div>
+          </details>
+        </div>
+      )}
+    </li>
   );
 }
 

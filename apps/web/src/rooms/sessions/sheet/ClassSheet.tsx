@@ -8,14 +8,15 @@ import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { StaleNotice, staleSave, type StaleSave } from '../../../sync/StaleNotice.tsx';
 import { useStable } from '../../../ui/useStable.ts';
-import { PaperCautions } from '../../../ui/PaperCautions.tsx';
+import { PaperCautions } from '../../../ui/panels/PaperCautions.tsx';
 import { queries } from '../../../server/queries.ts';
-import { Button, ButtonLink } from '../../../ui/Button.tsx';
-import { Part } from '../../../ui/Panel.tsx';
+import { Button, ButtonLink } from '../../../ui/buttons/Button.tsx';
+import { Part } from '../../../ui/panels/Panel.tsx';
 import { CheckIn } from './CheckIn.tsx';
 import { PaperNames } from './PaperNames.tsx';
 import { Partners } from './Partners.tsx';
-import { useDates } from '../../../ui/dates.ts';
+import { useDates } from '../../../ui/fields/dates.ts';
+import { sheetOf } from './sheetOf.ts';
 
 /** Who is here, what was checked at the door, and who works with whom; kept at every press, and printed. */
 export function ClassSheet() {
@@ -63,11 +64,7 @@ interface OpenSheetProps {
 }
 
 function OpenSheet({ saved, fighters, ranks, checklist }: OpenSheetProps) {
-  const [sheet, setSheet] = useState<SaveSheetDto>({
-    present: saved.present,
-    size: saved.size,
-    rotations: saved.rotations,
-  });
+  const [sheet, setSheet] = useState<SaveSheetDto>(() => sheetOf(saved));
   const keeping = useKeptSheet(saved, sheet);
   const set = (next: SaveSheetDto): void => {
     setSheet(next);
@@ -87,12 +84,16 @@ function OpenSheet({ saved, fighters, ranks, checklist }: OpenSheetProps) {
         <div className="no-print xl:col-span-2">
           <StaleNotice
             stale={namedSheets(keeping.stale, fighters)}
-            fields={{ present: 'Who is here', size: 'Group size', rotations: 'Rotations' }}
+            fields={{
+              present: 'Who is here',
+              size: 'Group size',
+              rotations: 'Rotations',
+              callsNames: 'Names called',
+            }}
             onMine={keeping.keepMine}
             onTheirs={() => {
-              const { present, size, rotations } = keeping.stale!.now;
               keeping.take(keeping.stale!.now);
-              setSheet({ present, size, rotations });
+              setSheet(sheetOf(keeping.stale!.now));
             }}
           />
         </div>
@@ -125,9 +126,10 @@ function namedSheets(
   { message, now, mine }: StaleSave<SheetView, SaveSheetDto>,
   fighters: readonly FighterView[],
 ) {
-  const named = ({ present, size, rotations }: SaveSheetDto) => ({
+  const named = ({ present, size, rotations, callsNames = false }: SaveSheetDto) => ({
     size,
     rotations,
+    callsNames,
     present: present.map(
       ({ fighterId, ticked }) =>
         `${fighters.find(({ id }) => id === fighterId)?.name ?? 'somebody who is gone'}${ticked.length > 0 ? ` (${ticked.length} checked)` : ''}`,

@@ -1,14 +1,15 @@
 import { useMemo } from 'react';
 import {
   partnerPlan,
-  rolesDone,
+  countRoles,
   unequalHeights,
   type Attendee,
   type PartnerGroup,
+  type RolesSoFar,
 } from '@eurhythm/core/plan';
 import type { FighterView, SaveSheetDto } from '@eurhythm/contract';
-import { ChoiceField } from '../../../ui/Field.tsx';
-import { Part, Plain } from '../../../ui/Panel.tsx';
+import { ChoiceField, TickField } from '../../../ui/fields/Field.tsx';
+import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 
 const SIZES = [
   { value: '2', label: 'By two: work, hold' },
@@ -25,7 +26,7 @@ interface PartnersProps {
 
 /** Who works with whom in each rotation, and in which order the roles go round. */
 export function Partners({ sheet, fighters, ranks, onChange }: PartnersProps) {
-  const { present, size, rotations } = sheet;
+  const { present, size, rotations, callsNames = false } = sheet;
   const byId = useMemo(() => new Map(fighters.map((fighter) => [fighter.id, fighter])), [fighters]);
   const plan = useMemo(() => {
     const people = present.flatMap(({ fighterId, from, until }): Attendee[] => {
@@ -38,7 +39,9 @@ export function Partners({ sheet, fighters, ranks, onChange }: PartnersProps) {
   }, [present, byId, ranks, rotations, size]);
   const heights = useMemo(() => new Map(fighters.map(({ id, height = null }) => [id, height])), [fighters]);
   const nameOf = (id: string): string => byId.get(id)?.name ?? 'somebody';
-  const work = [...rolesDone(plan).values()].map((done) => done.work);
+  const done: RolesSoFar = new Map();
+  for (const { groups } of plan) countRoles(done, groups);
+  const work = [...done.values()].map((each) => each.work);
   return (
     <Part
       title="Partners"
@@ -63,6 +66,12 @@ export function Partners({ sheet, fighters, ranks, onChange }: PartnersProps) {
           choices={Array.from({ length: 30 }, (_, i) => ({ value: String(i + 1), label: String(i + 1) }))}
           onChange={(value) => onChange({ rotations: Number(value) })}
         />
+        <TickField
+          label="Call who works with whom"
+          className="self-end"
+          checked={callsNames}
+          onChange={(callsNames) => onChange({ callsNames })}
+        />
       </div>
       {present.length === 0 && (
         <Plain>
@@ -71,8 +80,8 @@ export function Partners({ sheet, fighters, ranks, onChange }: PartnersProps) {
       )}
       {present.length > 0 && size > 1 && (
         <p className="pt-3 text-sm text-quiet">
-          The first works and the next one holds; then everybody takes the next role. A third one watches
-          meanwhile.
+          They work in this order, and another one of the group holds. Who works less often than the others
+          comes first next time.
         </p>
       )}
       {present.length > 0 && (
@@ -93,7 +102,7 @@ export function Partners({ sheet, fighters, ranks, onChange }: PartnersProps) {
   );
 }
 
-/** The members in the order in which they work; then each takes the next role. */
+/** The members in the order in which they work, and who does not work this time. */
 function GroupRow({
   group,
   heights,
@@ -109,17 +118,21 @@ function GroupRow({
     const at = turn.indexOf('work');
     return at === -1 ? [] : [members[at]!];
   });
+  const waiting = members.filter((id) => !order.includes(id));
   const roles =
     members.length === 1 ? 'works, then rests 30 to 40 s' : members.length === 2 ? '' : 'by three';
   return (
     <li className="flex items-baseline justify-between gap-2 border-b border-rule py-1">
       <span>
         {order.map((id, i) => (
-          <span key={id}>
+          <span key={`${i} ${id}`}>
             {i > 0 && <span className="text-quiet"> then </span>}
             <span className={i === 0 ? 'font-semibold' : ''}>{nameOf(id)}</span>
           </span>
         ))}
+        {waiting.length > 0 && (
+          <span className="text-quiet">, {waiting.map(nameOf).join(' and ')} holds and watches</span>
+        )}
         {unequal && (
           <span className="block text-sm font-semibold text-caution">
             {unequal.join(' and ')} cm: pads and air only, or another partner

@@ -10,6 +10,7 @@ import {
   withTaskOf,
   type GroupTask,
 } from '../groupTasks.ts';
+import type { MoveBook } from '../../../moves/index.ts';
 import type { BlockBase } from '../blockBase.ts';
 
 /** As many clean repetitions as fit. */
@@ -30,12 +31,17 @@ export const burstKind: BlockKind<BurstBlock> = {
   stretches: false,
   usual: (id) => ({ kind: 'burst', id, seconds: 10, title: USUAL_BURST_TITLE }),
   tell: (block) => burstText(block),
+  saidAhead: ({ title }) => title,
   written: ({ groups = [] }) => linesOfTasks(groups),
   done: ({ groups = [] }) => linesOfTasks(groups).map(({ line }) => line),
-  measures: ({ title, seconds }) => ({ kind: 'burst', title, seconds }),
+  worked: (block, group, { book }) => [`${titleFor(block, { group, book })}: ${block.seconds} s`],
+  measures: (block, of) => ({ kind: 'burst', title: titleFor(block, of), seconds: block.seconds }),
   ofGroup: withTaskOf,
   groups: ({ groups = [] }) => groups.map(({ group }) => group),
-  texts: ({ groups = [] }, book) => groups.flatMap((task) => taskForms(task, book)),
+  texts: ({ title, groups = [] }, book) => [
+    title.toLowerCase(),
+    ...groups.flatMap((task) => taskForms(task, book)),
+  ],
   scenes: ({ title, groups = [] }, { from, to }, { book }) => [
     {
       at: from,
@@ -53,10 +59,31 @@ export const burstKind: BlockKind<BurstBlock> = {
   layOut: layOutBurst,
 };
 
+/** What a group does in it, which may be something of its own. */
+function titleFor(
+  { title, groups = [] }: BurstBlock,
+  of?: { readonly group: string; readonly book: MoveBook },
+): string {
+  const own = of && groups.find((each) => each.group === of.group);
+  return (own && taskName(own, of.book)) || title;
+}
+
 const burstText = ({ title, groups = [] }: BurstBlock): string =>
   [title, ...groups.map(({ group, line = '', title = line }) => `${group}: ${title}`)].join(' · ');
 
-function layOutBurst(block: BurstBlock, { from }: BlockTime, { book, layout }: LayOutContext): void {
+function layOutBurst(
+  block: BurstBlock,
+  { from, afterPause }: BlockTime,
+  { book, layout }: LayOutContext,
+): void {
   layout.cues.push({ at: from, kind: 'show', text: burstText(block), block: block.id });
+  // Nobody could say it before.
+  if (!afterPause)
+    layout.calls.push({
+      forms: [block.title.toLowerCase()],
+      priority: 'time',
+      place: { kind: 'start', at: from + AFTER_BELL, latest: from + AFTER_BELL + 2 },
+      cue: { kind: 'time', block: block.id },
+    });
   sayTasks(layout, block.id, block.groups ?? [], from + AFTER_BELL, book);
 }

@@ -1,5 +1,5 @@
 import { walkStance } from '../../../body/index.ts';
-import { comboForms, slowestClip, withoutSide, type ClipLibrary } from '../../../calls/index.ts';
+import { comboForms, numberWord, slowestClip, withoutSide, type ClipLibrary } from '../../../calls/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import type { Lead, MoveBook } from '../../../moves/index.ts';
 import type { Seconds } from '../../../units/index.ts';
@@ -37,10 +37,28 @@ export interface SetOpening {
 /** So many strokes name a line that has no name. */
 const MOST_NAMED = 4;
 
-/** What announces a combo: its grade and number, its title, or the moves that it begins with. */
-export function announcedForms(combo: BlockCombo, book: MoveBook): string[] {
+/** The combos that are announced beside one another, and whether their strokes are called by numbers. */
+export interface Announced {
+  readonly combos: readonly BlockCombo[];
+  readonly isNumbered: boolean;
+}
+
+/**
+ * What announces a combo: its grade and number, its title, or the moves that it begins with. Its number alone only where it
+ * is no stroke, and no other one's.
+ */
+export function announcedForms(
+  combo: BlockCombo,
+  book: MoveBook,
+  { combos, isNumbered }: Announced,
+): string[] {
   const parsed = combo.grade === '' && combo.title === '' ? parseLine(combo.line, book) : null;
-  if (!parsed?.ok) return comboForms(combo);
+  if (!parsed?.ok) {
+    const isAmong = combos.some(({ id, number }) => id !== combo.id && number === combo.number);
+    const forms = comboForms(combo);
+    const clear = forms.filter((form) => !(isNumbered || isAmong) || form !== numberWord(combo.number));
+    return clear.length > 0 ? clear : forms;
+  }
   const names = walkStance(parsed.line, book, 'left')
     .strokes.filter(({ stroke }) => stroke.by === 'fighter')
     .map(({ move }) => withoutSide(move.say.short));
@@ -48,10 +66,28 @@ export function announcedForms(combo: BlockCombo, book: MoveBook): string[] {
 }
 
 /** What calls a group to a combo of its own. */
-export function laneForms(group: string, combo: BlockCombo, book: MoveBook): string[] {
+export function laneForms(
+  group: string,
+  combo: BlockCombo,
+  book: MoveBook,
+  combos: readonly BlockCombo[],
+): string[] {
   const name = group.toLowerCase();
-  return [`${name}, ${announcedForms(combo, book).at(-1)!}`, name];
+  return [`${name}, ${announcedForms(combo, book, { combos, isNumbered: false }).at(-1)!}`, name];
 }
+
+/** What a block announces beside one another. */
+export function announcedIn(block: Pick<ComboBlock, 'combos' | 'words' | 'calls'>): Announced {
+  return { combos: block.combos, isNumbered: callsNumbers(block) };
+}
+
+/** Whether the strokes of a block are called by numbers. */
+export function callsNumbers({ words, calls }: Pick<ComboBlock, 'words' | 'calls'>): boolean {
+  return words === 'numbers' && (calls === 'on-beat' || calls === 'ahead');
+}
+
+const combosOfLane = ({ lanes = [] }: ComboBlock, group: string): readonly BlockCombo[] =>
+  lanes.find((lane) => lane.group === group)?.combos ?? [];
 
 /**
  * Asks for the calls that open a set, one after the other from `at`; gives the instant at which all are said. A silent
@@ -85,8 +121,9 @@ export function announceSet(
   if (block.calls === 'silent') return clock;
   const staged = stage && stageCall(stage);
   if (staged) say([staged], 'call');
-  const forms = announcedForms(combo, book);
+  const forms = announcedForms(combo, book, announcedIn(block));
   say(block.words === 'combo-number' ? forms.slice(-1) : forms, 'call');
-  for (const lane of opening.lanes) say(laneForms(lane.group, lane.combo, book), 'call');
+  for (const { group, combo: own } of opening.lanes)
+    say(laneForms(group, own, book, combosOfLane(block, group)), 'call');
   return clock - BETWEEN;
 }

@@ -3,6 +3,7 @@ import { lettersVoice } from '../../../calls/testLibrary.ts';
 import { starterBook } from '../../../moves/index.ts';
 import {
   USUAL_COMBO_BLOCK,
+  combosOf,
   compileRound,
   countedLength,
   fillBlock,
@@ -34,6 +35,25 @@ const block = (extra: Partial<WrittenComboBlock> = {}): WrittenComboBlock => ({
   combos: [{ comboId: 'e1' }],
   times: 5,
   ...extra,
+});
+describe('lines that a block brings itself', () => {
+  it('are one for everybody else and another for each group', () => {
+    const written = block({
+      combos: [{ line: '1 2 3' }],
+      lanes: [
+        { group: 'Herons', combos: [{ line: '1@b 2@b' }] },
+        { group: 'Minnows', combos: [{ line: 'f:push' }] },
+      ],
+    });
+    const { cycles } = play(written);
+    const combos = combosOf([fillBlock(written, known)], book);
+    const lineOf = (id: string) => combos.filter((each) => each.id === id).map(({ line }) => line);
+    expect(lineOf(cycles[0]!.combo)).toEqual(['1 2 3']);
+    expect(cycles[0]!.lanes!.map(({ group, combo: id }) => [group, ...lineOf(id)])).toEqual([
+      ['Herons', '1@b 2@b'],
+      ['Minnows', 'f:push'],
+    ]);
+  });
 });
 const exact = <B extends WrittenBlock>(written: B): B => withExactLength(written, book, 1.25, known);
 const play = (...blocks: readonly WrittenBlock[]): CompiledRound =>

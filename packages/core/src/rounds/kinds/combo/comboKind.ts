@@ -8,7 +8,7 @@ import { BPM_LIMITS, numberText, type Bpm, type Seconds } from '../../../units/i
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { wordOfCount } from '../counting.ts';
 import { saidIn } from '../saidInLine.ts';
-import { announcedForms, laneForms, stageCall } from './announcements.ts';
+import { announcedForms, announcedIn, callsNumbers, laneForms, stageCall } from './announcements.ts';
 import { USUAL_COMBO_BLOCK, type BlockCombo, type ComboBlock } from './comboBlock.ts';
 import {
   fillCombos,
@@ -18,6 +18,7 @@ import {
   referCombos,
   type WrittenComboBlock,
 } from './fillCombos.ts';
+import { lineInWords } from './lineInWords.ts';
 import { layOutCombos, lengthOfCounted } from './layOutCombos.ts';
 import { strokeFormsOf } from './strokeFormsOf.ts';
 
@@ -29,7 +30,7 @@ export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
   tell: ({ combos, bpm, times }, nameOf) =>
     `${combos.map(nameOf).join(', ') || 'no combo yet'}${times ? ` · ${numberText(times)} times from each lead` : ''} · ${numberText(bpm)} a minute`,
   isCounted: ({ times = null }) => times !== null,
-  callsNumbers: ({ words, calls }) => words === 'numbers' && (calls === 'on-beat' || calls === 'ahead'),
+  callsNumbers,
   length: comboLength,
   fill: fillCombos,
   refer: referCombos,
@@ -46,6 +47,12 @@ export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
   contact: ({ intensity = [] }) => Math.max(0, ...intensity),
   timesInARow: ({ wayBack, times, cyclesEach }) => wayBack ?? times ?? cyclesEach,
   handout: handoutOfCombos,
+  worked: (block, group, { lead, book }) =>
+    comboKind
+      .ofGroup(block, group)
+      .combos.flatMap(({ comboId, line }) =>
+        comboId === undefined && line !== undefined ? [lineInWords(line, book, lead)] : [],
+      ),
   named: namedCombos,
   written: ownLines,
   done: linesDone,
@@ -102,13 +109,13 @@ export function* comboTexts(block: ComboBlock, book: MoveBook, count: CountWords
   for (const combo of block.combos) yield* saidIn(combo.line, book);
   if (block.calls === 'silent') return;
   for (const { group, combos } of block.lanes ?? [])
-    yield* combos.flatMap((combo) => laneForms(group, combo, book));
+    yield* combos.flatMap((combo) => laneForms(group, combo, book, combos));
   const isBuildUp = block.tempo?.kind === 'build-up';
   if (isBuildUp) yield* (['parts', 'joined', 'fast'] as const).flatMap((stage) => stageCall(stage) ?? []);
   if (block.calls === 'one-count' || isBuildUp)
     for (let n = 1; n <= (block.times ?? block.cyclesEach); n++)
       yield* wordOfCount(n, count) === '' ? [] : [wordOfCount(n, count)];
-  for (const combo of block.combos) yield* announcedForms(combo, book);
+  for (const combo of block.combos) yield* announcedForms(combo, book, announcedIn(block));
   const formsOf = strokeFormsOf(book, block.words);
   for (const line of waysOf(block, book)) {
     const parsed = parseLine(line, book);

@@ -45,14 +45,17 @@ export function comboOfRef(
   };
 }
 
-/** The block with its combos in the place of what names them; those that are gone are left out. */
+/** The block with its combos in the place of what names them; those that are gone are left out. Each line of its own has its own id. */
 export function fillCombos(block: WrittenComboBlock, combos: ReadonlyMap<string, BlockCombo>): ComboBlock {
-  const filled = (refs: readonly ComboRef[]): BlockCombo[] =>
-    refs.flatMap((ref, i) => comboOfRef(ref, `${block.id}-${i}`, combos) ?? []);
+  const filled = (refs: readonly ComboRef[], under = block.id): BlockCombo[] =>
+    refs.flatMap((ref, i) => comboOfRef(ref, `${under}-${i}`, combos) ?? []);
   return {
     ...block,
     combos: filled(block.combos),
-    lanes: (block.lanes ?? []).map(({ group, combos: refs }) => ({ group, combos: filled(refs) })),
+    lanes: (block.lanes ?? []).map(({ group, combos: refs }, i) => ({
+      group,
+      combos: filled(refs, `${block.id}-lane${i}`),
+    })),
   };
 }
 

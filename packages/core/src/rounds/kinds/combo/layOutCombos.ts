@@ -29,7 +29,7 @@ export function lengthOfCounted(block: ComboBlock, book: MoveBook): Seconds | nu
   const combos = new ComboLayout(
     // A wait that is drawn may be as long as it can be.
     block.gaps?.kind === 'random' ? { ...block, gaps: { ...block.gaps, min: block.gaps.max } } : block,
-    { from: 0, to: Infinity, workEnds: Infinity },
+    { from: 0, to: Infinity, workEnds: Infinity, afterPause: true },
     layOutContext({ lead: 'left', seed: 0 }, book, ABOUT_SPOKEN, layout),
   );
   combos.layOut();

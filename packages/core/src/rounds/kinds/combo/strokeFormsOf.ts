@@ -1,4 +1,4 @@
-import type { Walk, WalkedStroke } from '../../../body/index.ts';
+import { isFlown, type Walk, type WalkedStroke } from '../../../body/index.ts';
 import {
   spokenTogether,
   type CallStyleWords,
@@ -99,10 +99,12 @@ export function atOnce(strokes: readonly WalkedStroke[]): WalkedStroke[][] {
 }
 
 /** A stroke of a walk as a call says it. */
-export function spokenOf({ move, side, level, stroke }: WalkedStroke): SpokenStroke {
+export function spokenOf(walked: WalkedStroke): SpokenStroke {
+  const { move, side, level, stroke } = walked;
   const { feint, conditional, step, by } = stroke;
   const travel = step === 'through' ? 'forward' : step;
-  return { move, side, level, feint, travel, isHolders: by === 'holder', isConditional: conditional };
+  const legUp = !stroke.keptUp || by === 'holder' ? undefined : isFlown(walked) ? 'flying' : 'same';
+  return { move, side, level, feint, travel, legUp, isHolders: by === 'holder', isConditional: conditional };
 }
 
 /** Codes of the moves that a line does from both sides. */

@@ -27,6 +27,9 @@ type Clean = ReturnType<typeof cleanWhenRepeated>;
 /** The fastest clean tempo of a walk that is repeated every so many beats; each is worked out once. */
 export type CleanTempos = (walk: Walk, beats: number) => Clean;
 
+/**
+ * @param factor how many times as long as at club pace a body needs for a move
+ */
 export function cleanTempos(factor: number): CleanTempos {
   const known = new Map<Walk, Map<number, Clean>>();
   return (walk, beats) => {

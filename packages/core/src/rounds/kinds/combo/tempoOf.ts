@@ -15,6 +15,9 @@ export interface CyclePlace {
   readonly at: Seconds;
 }
 
+/**
+ * @param done times through that are over
+ */
 export function stageAt(block: ComboBlock, done: number): Stage {
   if (block.tempo?.kind !== 'build-up') return 'as-set';
   return done < 1 / 3 ? 'parts' : done < 2 / 3 ? 'joined' : 'fast';

@@ -8,7 +8,7 @@ export const COUNT_SIDES = [...SIDES, 'in-turn'] as const;
 /** Speed of a set: slow enough to be looked at, as a count is usually followed, or as fast as the move is at the pace. */
 export const COUNT_SPEEDS = ['slow', 'usual', 'full'] as const;
 export type CountSpeed = (typeof COUNT_SPEEDS)[number];
-export const COUNT_METHODS = ['whole', 'strokes', 'parts', 'build-up'] as const;
+export const COUNT_METHODS = ['whole', 'strokes', 'chambers', 'parts', 'build-up'] as const;
 export const COUNT_DIRECTIONS = ['up', 'down'] as const;
 export const COUNT_LEVELS = ['fixed', 'in-turn', 'rising'] as const;
 export const COUNT_STARTS = ['standing', 'kneeling', 'seated'] as const;
@@ -26,9 +26,14 @@ export interface CountBlock extends BlockBase {
   readonly rest: Seconds;
   /** Seconds for one repetition; null for what the book's times make of it. */
   readonly repSeconds: Seconds | null;
-  /** Speed of each set; the last one holds for all that follow, and without any all go as usual. */
+  /** Speed of each set; the last one holds for all that follow, and without any all go as usual. Of a single set they are equal parts. */
   readonly speeds?: readonly CountSpeed[] | undefined;
-  /** One count for the whole, one for each stroke, one for each part, or parts, then whole, then fast. */
+  /** Contact in percent of full power, of each set or of equal parts of a single one; called where it changes. */
+  readonly intensity?: readonly number[] | undefined;
+  /**
+   * One count for the whole, one for each stroke, one for each chamber and one for its strike, one for each part, or parts, then whole,
+   * then fast.
+   */
   readonly method: (typeof COUNT_METHODS)[number];
   readonly direction: (typeof COUNT_DIRECTIONS)[number];
   /** The target: as the move has it, head and body and low in turn, or from set to set rising. */

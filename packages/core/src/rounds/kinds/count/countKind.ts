@@ -9,6 +9,7 @@ import { USUAL_COUNT_BLOCK, type CountBlock } from './countBlock.ts';
 import { countSteps } from './countSteps.ts';
 import { linesOfTasks, taskForms, tasksOf } from '../groupTasks.ts';
 import { saidIn } from '../saidInLine.ts';
+import { lineInWords } from '../combo/lineInWords.ts';
 import { countScenes } from './countScenes.ts';
 import { countForms, layOutCount } from './layOutCount.ts';
 
@@ -23,9 +24,25 @@ export const countKind: BlockKind<CountBlock> = {
   tell: ({ title, reps, sides, sets, groups }) =>
     `${title}: ${numberText(reps)}${SIDE_WORDS[sides]} × ${numberText(sets)}${tellGroups(groups)}`,
   isCounted: () => true,
+  contact: ({ intensity = [] }) => Math.max(0, ...intensity),
   length: (block, book, factor) => countSteps(block, book, factor).seconds,
   written: ({ line, groups }) => [{ field: 'line', line }, ...linesOfTasks(groups)],
   done: (block) => [block.line, ...linesOfTasks(block.groups).map(({ line }) => line)],
+  worked: (block, group, { lead, book }) => {
+    const own = block.groups.find((each) => each.group === group);
+    const line = own?.line ?? block.line;
+    const done = lineInWords(line, book, lead);
+    const isNamed = own?.line === undefined && block.title.toLowerCase() !== done;
+    const side = sideOfLine(line, book, lead);
+    const where = { both: ' each side', one: side ? `, ${side} side` : '', 'in-turn': ', sides in turn' };
+    return [
+      `${isNamed ? `${block.title} (${done})` : done}: ${setsOf(block.sets)}${own?.reps ?? block.reps}${where[block.sides]}`,
+    ];
+  },
+  spells: ({ seconds, sets, rest }) => {
+    const work = (seconds - (sets - 1) * rest) / sets;
+    return rest > 0 && work > 0 ? Array.from({ length: sets }, () => work) : [seconds];
+  },
   ofGroup: (block, group) => {
     const own = block.groups.find((each) => each.group === group);
     return { ...block, reps: own?.reps ?? block.reps, line: own?.line ?? block.line, groups: [] };
@@ -43,6 +60,9 @@ export const countKind: BlockKind<CountBlock> = {
   layOut: layOutCount,
   strikes: countedStrikes,
 };
+
+/** "2 sets of " before what a set holds; nothing for one. */
+const setsOf = (sets: number): string => (sets === 1 ? '' : `${sets} sets of `);
 
 function countedStrikes(block: CountBlock, book: MoveBook, lead: Lead): StrikeCount {
   const parsed = parseLine(block.line, book);

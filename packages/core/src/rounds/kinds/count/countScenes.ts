@@ -24,12 +24,21 @@ export function countScenes(
   const nextCount = (i: number) => from + (steps.slice(i + 1).find(isCount)?.at ?? to - from);
   let set: string[] = [];
   let speed: CountSpeed = 'usual';
+  let contact: number | null = null;
+  let opened: Opened | null = null;
   return steps.flatMap((step, i): Scene[] => {
     const at = from + step.at;
     switch (step.kind) {
       case 'open':
+        opened = step;
         speed = step.speed ?? speed;
-        set = howOfSet(block, step, speed, lead, first);
+        contact = step.contact ?? contact;
+        set = howOfSet(block, step, { speed, contact }, lead, first);
+        return [{ at, what: block.title, how: set, until: nextCount(i), lanes: lanes(0) }];
+      case 'change':
+        speed = step.speed ?? speed;
+        contact = step.contact ?? contact;
+        set = opened ? howOfSet(block, opened, { speed, contact }, lead, first) : set;
         return [{ at, what: block.title, how: set, until: nextCount(i), lanes: lanes(0) }];
       case 'count': {
         const isWhole = counts[i] === 1;
@@ -70,7 +79,7 @@ function countsOfReps(steps: readonly CountStep[]): number[] {
 function howOfSet(
   block: CountBlock,
   { side, set }: Opened,
-  speed: CountSpeed,
+  { speed, contact }: { readonly speed: CountSpeed; readonly contact: number | null },
   lead: Lead,
   first: Lead | null,
 ): string[] {
@@ -79,6 +88,7 @@ function howOfSet(
     `${side === 'other' ? otherLead(lead) : lead} lead`,
     ...(block.from === 'standing' ? [] : [block.from]),
     ...(speed === 'usual' ? [] : [speed === 'slow' ? 'slow' : 'full speed']),
+    ...(contact === null ? [] : [`contact ${contact} %`]),
     ...(block.sets > 1 ? [`set ${set + 1} of ${block.sets}`] : []),
   ];
 }

@@ -2,7 +2,7 @@ import { walkStance } from '../../../body/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import { isStrike, type Level, type MoveBook } from '../../../moves/index.ts';
 import { COUNT_SLACK, SLOW_SHARE, comboRepSeconds, moveRepSeconds, parts } from '../../../teach/index.ts';
-import type { Seconds } from '../../../units/index.ts';
+import { toNumber, type Seconds } from '../../../units/index.ts';
 import { LANE_OPENING, linesOfTasks, tasksOf } from '../groupTasks.ts';
 import { OPENING, mostReps, sidesInTurn, type SideInTurn } from '../counting.ts';
 import type { CountBlock, CountSpeed } from './countBlock.ts';
@@ -24,6 +24,10 @@ const SPEED_SHARES: Readonly<Record<CountSpeed, number>> = {
   usual: 1,
   full: 1 / COUNT_SLACK,
 };
+/** The last of what opens a set begins so long before its first count. */
+const BEFORE_FIRST: Seconds = 0.6;
+/** Counting stops for so long where a set goes on otherwise, so that it is heard. */
+const CHANGE: Seconds = 2.4;
 /** Tempo at which a line is repeated on the count. */
 export const LINE_BPM = 80;
 /** When the line cannot be read: something that a clock can go by. */
@@ -38,10 +42,21 @@ export type CountStep =
       readonly kind: 'open';
       /** What is said here is begun by then. */
       readonly until: Seconds;
+      /** When the groups that do something else hear it. */
+      readonly groupsAt: Seconds;
       readonly set: number;
       readonly side: SideInTurn;
-      /** Speed of the set where it is another than before. */
+      /** Speed and contact, in percent, where they are others than before. */
       readonly speed: CountSpeed | null;
+      readonly contact: number | null;
+    }
+  | {
+      readonly at: Seconds;
+      /** Within a set: the next part of it goes otherwise. */
+      readonly kind: 'change';
+      readonly until: Seconds;
+      readonly speed: CountSpeed | null;
+      readonly contact: number | null;
     }
   | {
       readonly at: Seconds;
@@ -56,6 +71,8 @@ export type CountStep =
       readonly isLast: boolean;
       /** What is done on it, where a repetition has several counts. */
       readonly shown: string | null;
+      /** Beat of the line at which what is done on it begins; null where it is the whole line. */
+      readonly beat: number | null;
     }
   | { readonly at: Seconds; readonly until: Seconds; readonly kind: 'group-done'; readonly group: string }
   | { readonly at: Seconds; readonly until: Seconds; readonly kind: 'rest' };
@@ -69,6 +86,8 @@ export interface CountedSteps {
 /**
  * Every count of a count block at its instant from the start, and how long it takes at this pace.
  *
+ * @param factor how many times as long as at club pace a body needs for a move
+ *
  * @example
  * countSteps({ ...usualBlock('count', 'c'), repSeconds: 2, reps: 10, sets: 1 }, book, 1).seconds // 46
  */
@@ -76,41 +95,43 @@ export function countSteps(block: CountBlock, book: MoveBook, factor: number): C
   const steps: CountStep[] = [];
   const most = mostReps(block.reps, block.groups);
   let clock = 0;
+  let [speed, contact]: [CountSpeed, number | null] = ['usual', null];
+  const changeTo = (place: Place): { speed: CountSpeed | null; contact: number | null } => {
+    const next = { speed: speedOf(block, place), contact: contactOf(block, place) };
+    const change = {
+      speed: next.speed === speed ? null : next.speed,
+      contact: next.contact === contact ? null : next.contact,
+    };
+    ({ speed, contact } = next);
+    return change;
+  };
   for (let set = 0; set < block.sets; set++) {
     if (set > 0) {
       steps.push({ at: clock, until: clock + 2, kind: 'rest' });
       clock += block.rest;
     }
     for (const side of sidesInTurn(block.sides)) {
-      const before = set === 0 ? 'usual' : speedOf(block, set - 1);
-      const isNew = side !== 'other' && speedOf(block, set) !== before;
-      steps.push({
-        at: clock,
-        until: clock + 2,
-        kind: 'open',
-        set,
-        side,
-        speed: isNew ? speedOf(block, set) : null,
-      });
-      clock += OPENING + (set === 0 && side !== 'other' ? tasksOf(block.groups).length * LANE_OPENING : 0);
+      const opened = changeTo({ set, rep: 0, most });
+      // How hard, beside what, from which side and how fast, takes its time to be said.
+      const more = opened.contact === null ? 0 : opened.speed === null ? CHANGE / 2 : CHANGE;
+      const opening = OPENING + more;
+      const groupsAt = clock + opening - BEFORE_FIRST;
+      steps.push({ at: clock, until: groupsAt - 0.4, groupsAt, kind: 'open', set, side, ...opened });
+      clock += opening + (set === 0 && side !== 'other' ? tasksOf(block.groups).length * LANE_OPENING : 0);
       for (let rep = 0; rep < most; rep++) {
+        const change = changeTo({ set, rep, most });
+        if (change.speed !== null || change.contact !== null) {
+          steps.push({ at: clock, until: clock + CHANGE / 2, kind: 'change', ...change });
+          clock += CHANGE;
+        }
         const began = clock;
-        const level = levelOf(block, rep, set);
+        const level = levelOf(block, { set, rep, most });
         const isLast = rep === most - 1;
         const counted = partsOf(block, book, factor, { set, rep, most });
-        for (const [part, { seconds, shown }] of counted.entries()) {
-          const isWhole = counted.length === 1;
-          const n = isWhole ? (block.direction === 'up' ? rep + 1 : most - rep) : part + 1;
-          steps.push({
-            at: clock,
-            kind: 'count',
-            n,
-            rep,
-            level,
-            isFirst: part === 0,
-            isLast: isLast && part === counted.length - 1,
-            shown,
-          });
+        for (const [part, { seconds, shown, beat }] of counted.entries()) {
+          const n = counted.length > 1 ? part + 1 : block.direction === 'up' ? rep + 1 : most - rep;
+          const place = { isFirst: part === 0, isLast: isLast && part === counted.length - 1 };
+          steps.push({ at: clock, kind: 'count', n, rep, level, ...place, shown, beat });
           clock += seconds;
         }
         // In the gap behind its last repetition, before the next one is counted.
@@ -123,20 +144,38 @@ export function countSteps(block: CountBlock, book: MoveBook, factor: number): C
   return { steps, seconds: clock };
 }
 
-/** Speed of a set. */
-function speedOf({ speeds = [] }: CountBlock, set: number): CountSpeed {
-  return speeds[Math.min(set, speeds.length - 1)] ?? 'usual';
+/** A repetition among those of its set. */
+interface Place {
+  readonly set: number;
+  readonly rep: number;
+  readonly most: number;
 }
 
-function levelOf(block: CountBlock, rep: number, set: number): Level | null {
+/** What a plan says of a repetition: a step for each set, or for equal parts of a single one; the last one holds for all that follow. */
+function planned<T>(steps: readonly T[], { sets }: CountBlock, { set, rep, most }: Place): T | undefined {
+  const step = sets === 1 ? Math.floor((rep * steps.length) / most) : set;
+  return steps[Math.min(step, steps.length - 1)];
+}
+
+const speedOf = (block: CountBlock, place: Place): CountSpeed =>
+  planned(block.speeds ?? [], block, place) ?? 'usual';
+
+const contactOf = (block: CountBlock, place: Place): number | null =>
+  planned(block.intensity ?? [], block, place) ?? null;
+
+/** Heights rise from set to set; where there is one set they rise within it, a third of it each. */
+function levelOf(block: CountBlock, { set, rep, most }: Place): Level | null {
   if (block.levels === 'in-turn') return LEVELS[rep % LEVELS.length]!;
-  return block.levels === 'rising' ? LEVELS[Math.max(0, LEVELS.length - 1 - set)]! : null;
+  if (block.levels !== 'rising') return null;
+  const risen = block.sets === 1 ? Math.floor((rep * LEVELS.length) / most) : set;
+  return LEVELS[Math.max(0, LEVELS.length - 1 - risen)]!;
 }
 
 /** A count within a repetition: how long it lasts, and what is done on it. */
 interface CountedPart {
   readonly seconds: Seconds;
   readonly shown: string | null;
+  readonly beat: number | null;
 }
 
 /** The counts of one repetition: one for the whole, or one for each stroke or part. */
@@ -144,35 +183,61 @@ function partsOf(
   block: CountBlock,
   book: MoveBook,
   factor: number,
-  { set, rep, most }: { readonly set: number; readonly rep: number; readonly most: number },
+  { set, rep, most }: Place,
 ): readonly CountedPart[] {
-  const whole = Math.max(LEAST_STROKE, slowestRep(block, book, factor) * SPEED_SHARES[speedOf(block, set)]);
+  const whole = Math.max(
+    LEAST_STROKE,
+    slowestRep(block, book, factor) * SPEED_SHARES[speedOf(block, { set, rep, most })],
+  );
   const third = Math.floor((rep * 3) / Math.max(1, most));
   const method = block.method === 'build-up' ? (['parts', 'whole', 'fast'] as const)[third]! : block.method;
-  if (method === 'whole') return [{ seconds: whole, shown: null }];
-  if (method === 'fast') return [{ seconds: whole * FAST_SHARE, shown: null }];
-  const shown = method === 'strokes' ? strokesShown(block.line, book) : partsShown(block.line, book);
-  if (shown.length === 0) return [{ seconds: whole, shown: null }];
+  if (method === 'whole') return [{ seconds: whole, shown: null, beat: null }];
+  if (method === 'fast') return [{ seconds: whole * FAST_SHARE, shown: null, beat: null }];
+  const shown = SHOWN[method](block.line, book);
+  if (shown.length === 0) return [{ seconds: whole, shown: null, beat: null }];
   // Strokes share the time of the whole; a part is slower, for it is looked at.
   const seconds =
     method === 'strokes'
       ? Math.max(LEAST_STROKE, whole / shown.length)
-      : Math.max(LEAST_PART, whole * PART_SHARE);
-  return shown.map((each) => ({ seconds, shown: each }));
+      : Math.max(LEAST_PART, method === 'chambers' ? whole / shown.length : whole * PART_SHARE);
+  return shown.map((each) => ({ seconds, ...each }));
 }
 
-function strokesShown(line: string, book: MoveBook): string[] {
+type ShownPart = Pick<CountedPart, 'shown' | 'beat'>;
+
+function strokesShown(line: string, book: MoveBook): ShownPart[] {
   const parsed = parseLine(line, book);
   if (!parsed.ok) return [];
   return walkStance(parsed.line, book, 'left')
     .strokes.filter(({ stroke }) => stroke.by === 'fighter')
-    .map(({ move }) => move.name);
+    .map(({ move, beat }) => ({ shown: move.name, beat: toNumber(beat) }));
 }
 
-function partsShown(line: string, book: MoveBook): string[] {
+function partsShown(line: string, book: MoveBook): ShownPart[] {
   const parsed = parseLine(line, book);
-  return parsed.ok ? parts(parsed.line, book, 'left').map(({ part, cue }) => `${part}: ${cue}`) : [];
+  if (!parsed.ok) return [];
+  const { strokes } = walkStance(parsed.line, book, 'left');
+  return parts(parsed.line, book, 'left').map(({ stroke, part, cue }) => ({
+    shown: `${part}: ${cue}`,
+    beat: toNumber(strokes[stroke]!.beat),
+  }));
 }
+
+/** Each stroke, behind the chamber or the load that it begins with where it is a strike of several parts. */
+function chambersShown(line: string, book: MoveBook): ShownPart[] {
+  const parsed = parseLine(line, book);
+  if (!parsed.ok) return [];
+  return walkStance(parsed.line, book, 'left')
+    .strokes.filter(({ stroke }) => stroke.by === 'fighter')
+    .flatMap(({ move, beat }) => {
+      const [chamber] = move.parts;
+      const whole = { shown: move.name, beat: toNumber(beat) };
+      const isFolded = isStrike(move) && move.parts.length > 1 && chamber !== undefined;
+      return isFolded ? [{ ...whole, shown: `${move.name}, ${chamber.name.toLowerCase()}` }, whole] : [whole];
+    });
+}
+
+const SHOWN = { strokes: strokesShown, chambers: chambersShown, parts: partsShown } as const;
 
 /** One count is for all groups, so it waits for the one whose line takes longest. */
 function slowestRep(block: CountBlock, book: MoveBook, factor: number): Seconds {
@@ -182,6 +247,8 @@ function slowestRep(block: CountBlock, book: MoveBook, factor: number): Seconds 
 
 /**
  * Length of one whole repetition.
+ *
+ * @param factor how many times as long as at club pace a body needs for a move
  *
  * @example
  * repSecondsOf({ line: 'r:round', repSeconds: 2 }, book, 1) // 2

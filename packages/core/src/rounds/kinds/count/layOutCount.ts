@@ -1,13 +1,12 @@
 import { otherLead, type Lead } from '../../../moves/index.ts';
-import { beatSeconds, toNumber } from '../../../units/index.ts';
+import { beatSeconds, toNumber, type Seconds } from '../../../units/index.ts';
 import type { Cue } from '../../cue.ts';
 import type { BlockTime, LayOutContext } from '../../layOutContext.ts';
-import { TIME_PHRASES, groupDoneForms, shoutPhrase } from '../../../calls/index.ts';
+import { TIME_PHRASES, groupDoneForms, intensityPhrase, shoutPhrase } from '../../../calls/index.ts';
 import type { CountWords } from '../../roundSettings.ts';
 import { LANE_OPENING, taskForms, tasksOf } from '../groupTasks.ts';
 import {
   BEFORE_BLOCK_ENDS,
-  OPENING,
   sideOfLine,
   sidePhrase,
   tellCut,
@@ -25,6 +24,18 @@ const SPEED_WORDS: Readonly<Record<CountSpeed, string>> = {
   full: 'full speed',
 };
 
+/** A new speed and a new contact, as they are said. */
+function changeWords({
+  speed,
+  contact,
+}: Pick<Extract<CountStep, { kind: 'change' }>, 'speed' | 'contact'>): string {
+  const words = [
+    ...(speed === null ? [] : [SPEED_WORDS[speed]]),
+    ...(contact === null ? [] : [intensityPhrase(contact)]),
+  ];
+  return words.join(', ');
+}
+
 /** What is said at a step; empty when nothing is. Forms longest first. */
 export function countForms(
   step: CountStep,
@@ -37,20 +48,19 @@ export function countForms(
       const side = step.side === null ? '' : `, ${sidePhrase(step.side, first)}`;
       const stance = block.from === 'standing' ? '' : `, ${block.from}`;
       const change = block.sides === 'in-turn' && step.set === 0 ? ', change sides each time' : '';
-      const speed = step.speed === null ? '' : `, ${SPEED_WORDS[step.speed]}`;
+      const changes = changeWords(step);
+      const speed = changes === '' ? '' : `, ${changes}`;
       const title = block.title.toLowerCase();
       return [
         ...new Set([
           `${title}${stance}${side}${change}${speed}`,
           // A new speed is heard whatever else there is no time for.
-          step.side === 'other'
-            ? sidePhrase('other', first)
-            : step.speed === null
-              ? title
-              : SPEED_WORDS[step.speed],
+          step.side === 'other' ? sidePhrase('other', first) : changes === '' ? title : changes,
         ]),
       ];
     }
+    case 'change':
+      return [changeWords(step)];
     case 'count': {
       const word = wordOfCount(step.n, count);
       if (word === '') return [];
@@ -104,16 +114,16 @@ export function layOutCount(
           priority: 'combo',
           place: {
             kind: 'start',
-            at: at + OPENING - 0.6 + i * LANE_OPENING,
-            latest: at + OPENING + 0.3 + i * LANE_OPENING,
+            at: from + step.groupsAt + i * LANE_OPENING,
+            latest: from + step.groupsAt + 0.9 + i * LANE_OPENING,
           },
           cue: { kind: 'call', block: block.id },
         });
     if (step.kind === 'count' && step.shown !== null)
       layout.cues.push({ at, kind: 'show', text: step.shown, block: block.id });
-    if (step.kind === 'count' && step.isFirst)
-      for (const { beat, words } of said)
-        sayInLine(words, at + toNumber(beat) * beatSeconds(LINE_BPM), { block: block.id }, layout);
+    if (step.kind === 'count')
+      for (const { late, words } of saidOn(step, steps, said))
+        sayInLine(words, at + late, { block: block.id }, layout);
     if (forms.length === 0) continue;
     const kind: Cue['kind'] = step.kind === 'count' ? 'call' : step.kind === 'group-done' ? 'call' : 'time';
     layout.calls.push({
@@ -126,6 +136,26 @@ export function layOutCount(
       cue: { kind, block: block.id },
     });
   }
+}
+
+/**
+ * The cues of the line that belong to a count, and how much later each comes: all of them where the whole line is done on it,
+ * else those from its stroke on to the next one.
+ */
+function saidOn(
+  step: Extract<CountStep, { kind: 'count' }>,
+  steps: readonly CountStep[],
+  said: ReturnType<typeof saidBeats>,
+): { readonly late: Seconds; readonly words: string }[] {
+  const next = steps[steps.indexOf(step) + 1];
+  const from = step.isFirst ? 0 : step.beat;
+  const until = next?.kind === 'count' && !next.isFirst ? next.beat : null;
+  return said.flatMap(({ beat, words }) => {
+    const at = toNumber(beat);
+    if (step.beat === null) return [{ late: at * beatSeconds(LINE_BPM), words }];
+    const isOwn = at >= (from ?? 0) && at < (until ?? Infinity);
+    return isOwn ? [{ late: 0, words }] : [];
+  });
 }
 
 const countsOf = (steps: readonly CountStep[]): number => steps.filter(({ kind }) => kind === 'count').length;

@@ -2,6 +2,7 @@ import { numberText } from '../../../units/index.ts';
 import { STARTER_LINES } from '../../../moves/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import { comboTexts } from '../combo/comboKind.ts';
+import { lineInWords } from '../combo/lineInWords.ts';
 import { layOutCombos } from '../combo/layOutCombos.ts';
 import { footworkAsCombo, footworkLine, type FootworkBlock } from './footworkLine.ts';
 
@@ -22,6 +23,15 @@ export const footworkKind: BlockKind<FootworkBlock> = {
   }),
   tell: ({ steps, there, strike, back }) =>
     `${numberText(steps)} × ${there}${strike === '' ? '' : `, ${strike}`}, ${numberText(steps)} × ${back}`,
+  worked: ({ steps, there, strike, back }, _, { lead, book }) => [
+    [
+      `${steps} × ${lineInWords(there, book, lead)}`,
+      strike && lineInWords(strike, book, lead),
+      `${steps} × ${lineInWords(back, book, lead)}`,
+    ]
+      .filter((part) => part !== '')
+      .join(', '),
+  ],
   board: 'steps',
   written: ({ there, back, strike }) => [
     { field: 'there', line: there },

@@ -32,11 +32,10 @@ export const freeKind: BlockKind<FreeBlock> = {
   prompts: ({ prompts }) => prompts,
   texts: ({ prompts }) => prompts.map((prompt) => prompt.toLowerCase()),
   scenes: ({ leadPlan }, time, { lead }) =>
-    leadStretches(leadPlan, lead, time).map(({ from, to, lead: own }) => ({
+    leadStretches(leadPlan, lead, time).map(({ from, lead: own }) => ({
       at: from,
       what: 'Shadow',
       how: [`${own} lead`],
-      ...(to < time.to ? { until: to } : {}),
     })),
   layOut: layOutFree,
 };

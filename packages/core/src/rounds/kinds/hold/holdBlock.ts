@@ -8,4 +8,6 @@ export interface HoldBlock extends BlockBase {
   readonly holdSeconds: Seconds;
   readonly sides: Sides;
   readonly times: number;
+  /** After each hold so long to let go: said "go" and "relax"; null or missing for a hold that is only held. */
+  readonly relaxSeconds?: Seconds | null | undefined;
 }

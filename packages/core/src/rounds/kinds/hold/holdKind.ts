@@ -5,6 +5,7 @@ import { otherSideForms } from '../../../calls/index.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
 import type { CountWords } from '../../roundSettings.ts';
 import {
+  BEFORE_BLOCK_ENDS,
   OPENING,
   SIDE_WORDS,
   sayAbout,
@@ -30,13 +31,18 @@ export const holdKind: BlockKind<HoldBlock> = {
     holdSeconds: 30,
     sides: 'both',
     times: 1,
+    relaxSeconds: null,
   }),
-  tell: ({ title, holdSeconds, sides, times }) =>
-    `${title}: ${numberText(holdSeconds)} s${sides === 'both' ? ' each side' : ''} × ${numberText(times)}`,
+  tell: ({ title, holdSeconds, sides, times, relaxSeconds }) =>
+    `${title}: ${numberText(holdSeconds)} s${relaxSeconds ? `, relax ${numberText(relaxSeconds)} s` : ''}${sides === 'both' ? ' each side' : ''} × ${numberText(times)}`,
+  worked: ({ title, holdSeconds, sides, times }) => [
+    `${title}: ${times === 1 ? '' : `${times} times `}${holdSeconds} s${sides === 'both' ? ' each side' : ''}`,
+  ],
   isCounted: () => true,
-  length: ({ times, sides, holdSeconds }) => times * sidesInTurn(sides).length * (OPENING + holdSeconds),
+  length: (block) => block.times * sidesInTurn(block.sides).length * onceSeconds(block),
   *texts(block, _, count) {
     for (const side of sidesInTurn(block.sides)) yield* holdForms(block, side);
+    if (block.relaxSeconds) yield* Object.values(GO_AND_RELAX);
     for (let left = COUNTED_DOWN; left >= 1; left--) yield inWords(left, count);
   },
   scenes: (block, { from, to }) =>
@@ -49,6 +55,16 @@ export const holdKind: BlockKind<HoldBlock> = {
       return [
         { at: begins - OPENING, what: block.title, how: [...how, 'get into it'], until: begins },
         { at: begins, what: block.title, how, until: Math.min(to, begins + block.holdSeconds) },
+        ...(block.relaxSeconds
+          ? [
+              {
+                at: begins + block.holdSeconds,
+                what: GO_AND_RELAX.relax,
+                how,
+                until: Math.min(to, begins + block.holdSeconds + block.relaxSeconds),
+              },
+            ]
+          : []),
       ];
     }),
   layOut: layOutHold,
@@ -57,20 +73,23 @@ export const holdKind: BlockKind<HoldBlock> = {
 /** In the gym's language, as far as it goes. */
 const inWords = (n: number, count: CountWords): string => wordOfCount(n, count) || numberWord(n);
 
+/** Said at both ends of a hold that is let go of. */
+const GO_AND_RELAX = { go: 'go', relax: 'relax' } as const;
+
+/** From one hold to the next. */
+const onceSeconds = ({ holdSeconds, relaxSeconds }: HoldBlock): Seconds =>
+  OPENING + holdSeconds + (relaxSeconds ?? 0);
+
 function holdForms({ title }: HoldBlock, side: SideInTurn): string[] {
   const name = title.toLowerCase();
   return side === 'other' ? otherSideForms(name) : [name];
 }
 
 /** The instants at which a hold begins, from the start of the block, and on which side. */
-function holdStarts({
-  times,
-  sides,
-  holdSeconds,
-}: HoldBlock): { readonly at: Seconds; readonly side: SideInTurn }[] {
-  return Array.from({ length: times }, () => sidesInTurn(sides))
+function holdStarts(block: HoldBlock): { readonly at: Seconds; readonly side: SideInTurn }[] {
+  return Array.from({ length: block.times }, () => sidesInTurn(block.sides))
     .flat()
-    .map((side, i) => ({ at: i * (OPENING + holdSeconds) + OPENING, side }));
+    .map((side, i) => ({ at: i * onceSeconds(block) + OPENING, side }));
 }
 
 /** A stretch or stance: named, held, its last five seconds counted. */
@@ -87,9 +106,23 @@ function layOutHold(block: HoldBlock, { from, to }: BlockTime, { layout, count }
       priority: 'combo',
       slack: 1.5,
     });
+    if (block.relaxSeconds) {
+      sayAbout(layout, block.id, { forms: [GO_AND_RELAX.go], at: start, priority: 'combo', slack: 0.5 });
+      const ends = start + block.holdSeconds;
+      if (ends < to - BEFORE_BLOCK_ENDS)
+        sayAbout(layout, block.id, { forms: [GO_AND_RELAX.relax], at: ends, priority: 'combo', slack: 1 });
+    }
     layout.cues.push({ at: start, kind: 'count', text: 'hold', block: block.id, sound: 'count-in' });
     // A block that is too short for its hold ends it.
     const end = Math.min(to, start + block.holdSeconds);
+    if (end < start + block.holdSeconds)
+      layout.findings.push({
+        rule: 'count-cut',
+        severity: 'caution',
+        at: end,
+        block: block.id,
+        message: `The block ends ${numberText(start + block.holdSeconds - end)} s before its hold of ${numberText(block.holdSeconds)} s does. It needs more time.`,
+      });
     for (let left = Math.min(COUNTED_DOWN, Math.floor(end - start) - 1); left >= 1; left--) {
       layout.calls.push({
         forms: [inWords(left, count)],

@@ -7,6 +7,7 @@ import { callLead } from '../../callLead.ts';
 import { AFTER_BELL } from '../counting.ts';
 import type { BlockBase, Waits } from '../blockBase.ts';
 import { BY_THE_CLOCK, type BlockKind } from '../blockKind.ts';
+import { lineInWords } from '../combo/lineInWords.ts';
 import { saidIn, sayInLine } from '../saidInLine.ts';
 
 /** A call at random waits, to be answered with a line. */
@@ -47,8 +48,10 @@ export const reactKind: BlockKind<ReactBlock> = {
   }),
   tell: (block) =>
     reactionsOf(block)
-      .map(({ call, line }) => `${call === '' ? 'the holder’s sign' : `“${call}”`}: ${line}`)
+      .map(({ call, line }) => `${callName(call)}: ${line}`)
       .join(', '),
+  worked: (block, _, { lead, book }) =>
+    reactionsOf(block).map(({ call, line }) => `${callName(call)}: ${lineInWords(line, book, lead)}`),
   measures: (block) => ({
     kind: 'reaction',
     calls: [...new Set(reactionsOf(block).map(({ call }) => call.toLowerCase()))],
@@ -67,6 +70,8 @@ export const reactKind: BlockKind<ReactBlock> = {
   layOut: layOutReact,
   strikes: () => 'as-compiled',
 };
+
+const callName = (call: string): string => (call === '' ? 'the holder’s sign' : `“${call}”`);
 
 /** All that may be called, the block's own first. */
 function reactionsOf({ call, line, more = [] }: ReactBlock): readonly Reaction[] {

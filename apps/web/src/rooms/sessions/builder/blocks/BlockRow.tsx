@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp, BookMarked, Copy, X } from 'lucide-react';
 import { fillBlock, isCounted, kindOf, tellBlock } from '@eurhythm/core/rounds';
 import { rightBlock, type AnyBlockDto } from '@eurhythm/contract';
-import { IconButton } from '../../../../ui/IconButton.tsx';
+import { IconButton } from '../../../../ui/buttons/IconButton.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
 import { useBook } from '../../../../server/gymData.ts';

@@ -1,7 +1,7 @@
 import { isRest } from '@eurhythm/core/rounds';
 import type { AnyBlockDto } from '@eurhythm/contract';
-import { TextField, TickField } from '../../../../ui/Field.tsx';
-import { MaybeNumberField, WordsField } from '../../../../ui/TypedField.tsx';
+import { TextField, TickField } from '../../../../ui/fields/Field.tsx';
+import { MaybeNumberField, WordsField } from '../../../../ui/fields/TypedField.tsx';
 import type { SettingsProps } from '../../kinds/fields/settings.ts';
 
 /** What every block has: whom it is for, what has to be at hand, the room, and what is said before. */

@@ -1,5 +1,5 @@
-import { TextField } from '../../../../ui/Field.tsx';
-import { useTyped } from '../../../../ui/TypedField.tsx';
+import { TextField } from '../../../../ui/fields/Field.tsx';
+import { useTyped } from '../../../../ui/fields/TypedField.tsx';
 import { clockText, secondsFromClock } from '@eurhythm/core/units';
 
 interface TimeFieldProps {

@@ -1,13 +1,11 @@
 import { X } from 'lucide-react';
+import { ROUND_LIMITS } from '@eurhythm/core/rounds';
 import type { ClassGroupDto } from '@eurhythm/contract';
 import { useFighters, useGym } from '../../../../server/gymData.ts';
 import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
-import { Button } from '../../../../ui/Button.tsx';
-import { IconButton } from '../../../../ui/IconButton.tsx';
-import { TextField, TickField } from '../../../../ui/Field.tsx';
-
-/** As many as a class is split into. */
-const MOST_GROUPS = 6;
+import { Button } from '../../../../ui/buttons/Button.tsx';
+import { IconButton } from '../../../../ui/buttons/IconButton.tsx';
+import { TextField, TickField } from '../../../../ui/fields/Field.tsx';
 
 interface ClassGroupsProps {
   readonly groups: readonly ClassGroupDto[];
@@ -28,7 +26,9 @@ export function ClassGroups({ groups, errors, onChange }: ClassGroupsProps) {
   const addExpected = (): void =>
     onChange([
       ...groups,
-      ...expected.slice(0, MOST_GROUPS - groups.length).map(({ id, name }) => ({ name, gradeIds: [id] })),
+      ...expected
+        .slice(0, ROUND_LIMITS.groups - groups.length)
+        .map(({ id, name }) => ({ name, gradeIds: [id] })),
     ]);
   const add = (): void =>
     onChange([
@@ -86,7 +86,7 @@ export function ClassGroups({ groups, errors, onChange }: ClassGroupsProps) {
           </li>
         ))}
       </ul>
-      {groups.length < MOST_GROUPS && (
+      {groups.length < ROUND_LIMITS.groups && (
         <span className="flex gap-4">
           <Button weight="bare" className="px-0!" onClick={add}>
             Add a group

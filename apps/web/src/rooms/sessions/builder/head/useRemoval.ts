@@ -8,6 +8,7 @@ import { SUBJECTS } from '../../../../sync/queue/subjects.ts';
 import { write } from '../../../../sync/useSync.ts';
 import { toastWithUndo } from '../../../../ui/toastWithUndo.ts';
 import { putDraft, type Draft } from '../../../../sync/drafts/useDraft.ts';
+import { sheetOf } from '../../sheet/sheetOf.ts';
 
 /** Takes a session out; undo brings it back with who was ticked at the door. One that was held stays, and says why. */
 export function useRemoval(id: string, session: SaveSessionDto, draft: Draft<SaveSessionDto>): () => void {
@@ -23,7 +24,7 @@ export function useRemoval(id: string, session: SaveSessionDto, draft: Draft<Sav
       await write(deleteRequest(SUBJECTS.session, `sessions/${id}`));
       return sheet;
     },
-    onSuccess: async ({ present, size, rotations }) => {
+    onSuccess: async (kept) => {
       draft.clear();
       await navigate('/sessions');
       client.removeQueries({ queryKey: ['sessions', id] });
@@ -31,8 +32,8 @@ export function useRemoval(id: string, session: SaveSessionDto, draft: Draft<Sav
       toastWithUndo(`“${session.title}” is taken out.`, async () => {
         putDraft(`session.${id}`, session);
         await write(putRequest(SUBJECTS.session, `sessions/${id}`, session));
-        const sheet = { present, size, rotations };
-        if (present.length > 0) await write(putRequest(SUBJECTS.sheet, `sessions/${id}/sheet`, sheet));
+        const sheet = sheetOf(kept);
+        if (sheet.present.length > 0) await write(putRequest(SUBJECTS.sheet, `sessions/${id}/sheet`, sheet));
         await refresh();
         await navigate(`/sessions/${id}`);
       });

@@ -8,7 +8,8 @@ import { useWrite } from '../../../../sync/useSync.ts';
 import { staleSave, type StaleSave } from '../../../../sync/StaleNotice.tsx';
 import type { Draft } from '../../../../sync/drafts/useDraft.ts';
 import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
-import { useShortcut } from '../../../../ui/useShortcut.ts';
+import { useStable } from '../../../../ui/useStable.ts';
+import { useShortcut } from '../../../../ui/focus/useShortcut.ts';
 
 /** A change is sent when nothing more came for so long. */
 const SETTLES_AFTER = 1200;
@@ -23,6 +24,11 @@ export interface Saving {
   readonly stale: StaleSave<SessionView, SaveSessionDto> | null;
   saveMine(): void;
   takeTheirs(): void;
+}
+
+interface Refused {
+  readonly session: SaveSessionDto;
+  readonly why: string;
 }
 
 interface Save {
@@ -43,11 +49,9 @@ export function useSaving(
   { isKnown, errors, onFault }: { isKnown: boolean; errors: FieldErrors; onFault: (field: string) => void },
 ): Saving {
   const client = useQueryClient();
-  const [refused, setRefused] = useState<{ readonly session: SaveSessionDto; readonly why: string } | null>(
-    null,
-  );
+  const [refused, setRefused] = useState<Refused | null>(null);
   const [stale, setStale] = useState<StaleSave<SessionView, SaveSessionDto> | null>(null);
-  const save = useWrite<SessionView, Save>(
+  const { mutate, isPending } = useWrite<SessionView, Save>(
     ({ written, basedOn }) =>
       putRequest(SUBJECTS.session, `sessions/${id}`, written, { basedOn, page: `/sessions/${id}` }),
     {
@@ -69,38 +73,24 @@ export function useSaving(
       },
     },
   );
-  const { mutate } = save;
-  const { basedOn } = draft;
-  const isWaiting = draft.isChanged && !stale && refused?.session !== session;
-  useEffect(() => {
-    if (!isWaiting) return;
-    const send = (): void => {
-      // Looking through a whole session takes a while, so it is done when the keys rest.
-      const [fault] = checkFields(SaveSessionDto, session);
-      if (fault) setRefused({ session, why: fault.message });
-      else mutate({ written: session, basedOn, loud: false });
-    };
-    const timer = setTimeout(send, SETTLES_AFTER);
-    return () => clearTimeout(timer);
-  }, [isWaiting, session, basedOn, mutate]);
+  const isRefused = refused?.session === session;
+  useSettled(draft.isChanged && !stale && !isRefused ? session : null, () => {
+    // Looking through a whole session takes a while, so it is done when the keys rest.
+    const [fault] = checkFields(SaveSessionDto, session);
+    if (fault) setRefused({ session, why: fault.message });
+    else mutate({ written: session, basedOn: draft.basedOn, loud: false });
+  });
 
   const saveNow = (): void => {
     const wrong = checkFields(SaveSessionDto, session);
     errors.show(wrong);
     if (wrong[0]) onFault(wrong[0].field);
-    else mutate({ written: session, basedOn, loud: true });
+    else mutate({ written: session, basedOn: draft.basedOn, loud: true });
   };
   useShortcut('mod+s', saveNow);
-  const isSaved = isKnown && !draft.isChanged && !save.isPending;
-  const status = save.isPending
-    ? 'saving'
-    : draft.isChanged && refused?.session === session
-      ? `not saved: ${refused.why}`
-      : draft.isChanged
-        ? 'not saved yet'
-        : isKnown
-          ? 'saved'
-          : 'new';
+  const isSaved = isKnown && !draft.isChanged && !isPending;
+  const refusal = isRefused ? refused.why : null;
+  const status = statusText({ isKnown, isChanged: draft.isChanged, isPending, refusal });
   const saveMine = (): void => {
     if (stale) mutate({ written: session, basedOn: stale.now.version, loud: true });
   };
@@ -111,4 +101,31 @@ export function useSaving(
     draft.clear();
   };
   return { status, isSaved, saveNow, stale, saveMine, takeTheirs };
+}
+
+/** Does something once what is waited for has not changed for a while. */
+function useSettled(value: object | null, work: () => void): void {
+  const settled = useStable(work);
+  useEffect(() => {
+    if (value === null) return;
+    const timer = setTimeout(settled, SETTLES_AFTER);
+    return () => clearTimeout(timer);
+  }, [value, settled]);
+}
+
+/** What is known of the last change, in a few words. */
+function statusText({
+  isKnown,
+  isChanged,
+  isPending,
+  refusal,
+}: {
+  readonly isKnown: boolean;
+  readonly isChanged: boolean;
+  readonly isPending: boolean;
+  readonly refusal: string | null;
+}): string {
+  if (isPending) return 'saving';
+  if (isChanged) return refusal === null ? 'not saved yet' : `not saved: ${refusal}`;
+  return isKnown ? 'saved' : 'new';
 }

@@ -4,8 +4,8 @@ import type { ComboRefDto } from '@eurhythm/contract';
 import { useCombosById } from '../../useComboNames.ts';
 import { useCombos } from '../../../../server/gymData.ts';
 import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
-import { IconButton } from '../../../../ui/IconButton.tsx';
-import { ChoiceField } from '../../../../ui/Field.tsx';
+import { IconButton } from '../../../../ui/buttons/IconButton.tsx';
+import { ChoiceField } from '../../../../ui/fields/Field.tsx';
 
 interface ComboPickerProps {
   readonly label: string;

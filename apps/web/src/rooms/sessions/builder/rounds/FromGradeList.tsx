@@ -5,7 +5,7 @@ import type { AnyBlockDto, CountBlockDto } from '@eurhythm/contract';
 import { useBook, useGym } from '../../../../server/gymData.ts';
 import { useCombosById } from '../../useComboNames.ts';
 import { queries } from '../../../../server/queries.ts';
-import { ChoiceField } from '../../../../ui/Field.tsx';
+import { ChoiceField } from '../../../../ui/fields/Field.tsx';
 
 /** What the grades train, with their counts, to be put into the round as it stands in their lists. */
 export function FromGradeList({ onAdd }: { onAdd: (block: AnyBlockDto) => void }) {

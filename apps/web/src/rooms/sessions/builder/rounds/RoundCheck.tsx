@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { groupBy } from '@eurhythm/core/units';
 import { PlanBlocksDto, checkFields, type RoundDto } from '@eurhythm/contract';
-import { compileHere } from '../../../../floor/compileHere.ts';
-import { Part } from '../../../../ui/Panel.tsx';
+import { compileHere } from '../../../../floor/run/compileHere.ts';
+import { Part } from '../../../../ui/panels/Panel.tsx';
 import { useDebounced } from '../../../../ui/useDebounced.ts';
 import { isAboutCall } from '@eurhythm/core/rounds';
 

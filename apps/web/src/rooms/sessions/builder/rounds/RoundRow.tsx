@@ -3,7 +3,7 @@ import { ArrowDown, ArrowUp, BookMarked, Copy, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { roundSeconds } from '@eurhythm/core/plan';
 import type { RoundDto } from '@eurhythm/contract';
-import { IconButton } from '../../../../ui/IconButton.tsx';
+import { IconButton } from '../../../../ui/buttons/IconButton.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
 import { roundPlace } from '../arrange.ts';

@@ -1,5 +1,5 @@
-import { Button } from '../../../../ui/Button.tsx';
-import { TextField } from '../../../../ui/Field.tsx';
+import { Button } from '../../../../ui/buttons/Button.tsx';
+import { TextField } from '../../../../ui/fields/Field.tsx';
 
 interface SeriesMarkProps {
   readonly times: number;

@@ -1,5 +1,5 @@
 import { TIME_CALLS, USUAL_TIME_CALLS, type TimeCall } from '@eurhythm/core/rounds';
-import { TickField } from '../../../../ui/Field.tsx';
+import { TickField } from '../../../../ui/fields/Field.tsx';
 
 const NAMES: Readonly<Record<TimeCall, string>> = {
   'start-bell': 'bell at the start',

@@ -1,6 +1,6 @@
 import type { ComboBlockDto, ComboRefDto } from '@eurhythm/contract';
-import { ChoiceField } from '../../../../ui/Field.tsx';
-import { MaybeNumberField, NumberField } from '../../../../ui/TypedField.tsx';
+import { ChoiceField } from '../../../../ui/fields/Field.tsx';
+import { MaybeNumberField, NumberField } from '../../../../ui/fields/TypedField.tsx';
 import { ComboPicker } from '../../builder/rounds/ComboPicker.tsx';
 import { CALL_CHOICES, GOES_BY_CHOICES, PLAN_CHOICES, WORD_CHOICES } from '../../choices.ts';
 import { EachGradesNumber } from './EachGradesNumber.tsx';

@@ -1,7 +1,7 @@
 import { numberOfEachGrade, numbersOfGroups, type GroupNumber } from '@eurhythm/core/plan';
 import type { ComboView } from '@eurhythm/contract';
 import { useCombos } from '../../../../server/gymData.ts';
-import { ChoiceField } from '../../../../ui/Field.tsx';
+import { ChoiceField } from '../../../../ui/fields/Field.tsx';
 import { useClassGroups } from './classGroups.ts';
 
 /** Fills all groups of the class in one choice: everybody does this number of their own grade. */

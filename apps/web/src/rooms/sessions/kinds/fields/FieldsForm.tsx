@@ -1,6 +1,11 @@
 import type { AnyBlockDto } from '@eurhythm/contract';
-import { ChoiceField, LongTextField, TextField, TickField } from '../../../../ui/Field.tsx';
-import { MaybeNumberField, NumberField, WordsField } from '../../../../ui/TypedField.tsx';
+import { ChoiceField, LongTextField, TextField, TickField } from '../../../../ui/fields/Field.tsx';
+import {
+  MaybeNumberField,
+  NumberField,
+  NumbersField,
+  WordsField,
+} from '../../../../ui/fields/TypedField.tsx';
 import type { BlockField } from '../blockPage.ts';
 import type { SettingsProps } from './settings.ts';
 import { GroupTable, type GroupRow } from './GroupTable.tsx';
@@ -25,97 +30,124 @@ export function FieldsForm({ block, fields, path, errors, onChange }: FieldsForm
     <div className="grid grid-cols-6 gap-3 pt-3">
       {fields.map((field) => {
         const error = errors.of(`${path}.${field.name}`) ?? errors.under(`${path}.${field.name}`)[0]?.message;
-        const value = read(field.name);
-        switch (field.kind) {
-          case 'text':
-          case 'line':
-            return (
-              <TextField
-                key={field.name}
-                label={field.label}
-                hint={field.hint}
-                className={`col-span-3 ${field.kind === 'line' ? '[&_input]:font-line' : ''}`}
-                value={String(value ?? '')}
-                error={error}
-                onChange={(e) => write(field.name, e.target.value)}
-              />
-            );
-          case 'long':
-            return (
-              <LongTextField
-                key={field.name}
-                label={field.label}
-                className="col-span-6"
-                value={String(value ?? '')}
-                error={error}
-                onChange={(e) => write(field.name, e.target.value)}
-              />
-            );
-          case 'number': {
-            const Field = field.orNull ? MaybeNumberField : NumberField;
-            return (
-              <Field
-                key={field.name}
-                label={field.label}
-                hint={field.hint}
-                className="col-span-2"
-                value={value as number}
-                error={error}
-                onChange={(next: number | null) => write(field.name, next)}
-              />
-            );
-          }
-          case 'choice':
-            return (
-              <ChoiceField
-                key={field.name}
-                label={field.label}
-                className="col-span-2"
-                value={String(value)}
-                choices={field.choices}
-                onChange={(value) => write(field.name, value)}
-              />
-            );
-          case 'tick':
-            return (
-              <TickField
-                key={field.name}
-                label={field.label}
-                className="col-span-3 self-end"
-                checked={value === true}
-                onChange={(checked) => write(field.name, checked)}
-              />
-            );
-          case 'words':
-            return (
-              <WordsField
-                key={field.name}
-                label={field.label}
-                hint={field.hint}
-                className="col-span-3"
-                words={(value ?? []) as string[]}
-                error={error}
-                onChange={(words) => write(field.name, words)}
-              />
-            );
-          case 'groups':
-            return (
-              <GroupTable
-                key={field.name}
-                rows={(value ?? []) as GroupRow[]}
-                what={field.what}
-                reps={field.counted === true ? usualReps(values.reps) : null}
-                path={`${path}.${field.name}`}
-                errors={errors}
-                onChange={(rows) => write(field.name, rows)}
-              />
-            );
-          default:
-            return field satisfies never;
-        }
+        return (
+          <FieldInput
+            key={field.name}
+            field={field}
+            value={read(field.name)}
+            error={error}
+            usualReps={usualReps(values['reps'])}
+            path={`${path}.${field.name}`}
+            errors={errors}
+            onChange={(value) => write(field.name, value)}
+          />
+        );
       })}
     </div>
   );
+}
+
+interface FieldInputProps extends Pick<FieldsFormProps, 'path' | 'errors'> {
+  readonly field: BlockField;
+  readonly value: unknown;
+  readonly error: string | undefined;
+  /** What a new group begins with, where repetitions are counted. */
+  readonly usualReps: number;
+  onChange(value: unknown): void;
+}
+
+function FieldInput({ field, value, error, usualReps, path, errors, onChange }: FieldInputProps) {
+  switch (field.kind) {
+    case 'text':
+    case 'line':
+      return (
+        <TextField
+          label={field.label}
+          hint={field.hint}
+          className={`col-span-3 ${field.kind === 'line' ? '[&_input]:font-line' : ''}`}
+          value={String(value ?? '')}
+          error={error}
+          onChange={(e) => onChange(e.target.value)}
+        />
+      );
+    case 'long':
+      return (
+        <LongTextField
+          label={field.label}
+          className="col-span-6"
+          value={String(value ?? '')}
+          error={error}
+          onChange={(e) => onChange(e.target.value)}
+        />
+      );
+    case 'number': {
+      const Field = field.orNull ? MaybeNumberField : NumberField;
+      return (
+        <Field
+          label={field.label}
+          hint={field.hint}
+          className="col-span-2"
+          value={value as number}
+          error={error}
+          onChange={(next: number | null) => onChange(next)}
+        />
+      );
+    }
+    case 'choice':
+      return (
+        <ChoiceField
+          label={field.label}
+          className="col-span-2"
+          value={String(value ?? field.choices[0]!.value)}
+          choices={field.choices}
+          onChange={(value) => onChange(value)}
+        />
+      );
+    case 'tick':
+      return (
+        <TickField
+          label={field.label}
+          className="col-span-3 self-end"
+          checked={value === true}
+          onChange={(checked) => onChange(checked)}
+        />
+      );
+    case 'words':
+      return (
+        <WordsField
+          label={field.label}
+          hint={field.hint}
+          className="col-span-3"
+          words={(value ?? []) as string[]}
+          error={error}
+          onChange={(words) => onChange(words)}
+        />
+      );
+    case 'numbers':
+      return (
+        <NumbersField
+          label={field.label}
+          hint={field.hint}
+          className="col-span-3"
+          value={(value ?? []) as number[]}
+          error={error}
+          onChange={(numbers) => onChange([...numbers])}
+        />
+      );
+    case 'groups':
+      return (
+        <GroupTable
+          rows={(value ?? []) as GroupRow[]}
+          what={field.what}
+          reps={field.counted === true ? usualReps : null}
+          path={path}
+          errors={errors}
+          onChange={(rows) => onChange(rows)}
+        />
+      );
+    default:
+      return field satisfies never;
+  }
 }
 
 /** What a new group begins with: as many as everybody does. */

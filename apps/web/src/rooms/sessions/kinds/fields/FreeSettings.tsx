@@ -1,6 +1,6 @@
 import type { FreeBlockDto } from '@eurhythm/contract';
-import { LongTextField } from '../../../../ui/Field.tsx';
-import { NumberField } from '../../../../ui/TypedField.tsx';
+import { LongTextField } from '../../../../ui/fields/Field.tsx';
+import { NumberField } from '../../../../ui/fields/TypedField.tsx';
 import { STEADY_PLAN_CHOICES } from '../../choices.ts';
 import { LeadPlan } from './LeadPlan.tsx';
 import type { SettingsProps } from './settings.ts';

@@ -1,11 +1,12 @@
 import { Plus, X } from 'lucide-react';
 import type { GroupNumber } from '@eurhythm/core/plan';
+import { ROUND_LIMITS } from '@eurhythm/core/rounds';
 import type { ComboView } from '@eurhythm/contract';
 import type { FieldErrors } from '../../../../server/useFieldErrors.ts';
-import { Button } from '../../../../ui/Button.tsx';
-import { TextField } from '../../../../ui/Field.tsx';
-import { IconButton } from '../../../../ui/IconButton.tsx';
-import { NumberField } from '../../../../ui/TypedField.tsx';
+import { Button } from '../../../../ui/buttons/Button.tsx';
+import { TextField } from '../../../../ui/fields/Field.tsx';
+import { IconButton } from '../../../../ui/buttons/IconButton.tsx';
+import { NumberField } from '../../../../ui/fields/TypedField.tsx';
 import { useClassGroups } from './classGroups.ts';
 import { EachGradesNumber } from './EachGradesNumber.tsx';
 
@@ -89,7 +90,7 @@ export function GroupTable({ rows, what, reps, path, errors, onChange }: GroupTa
         ))}
       </ul>
       <div className="flex flex-wrap items-end gap-3 pt-2">
-        {rows.length < MOST_GROUPS && (
+        {rows.length < ROUND_LIMITS.groups && (
           <Button onClick={() => onChange([...rows, begun(next)])}>
             <Plus size={16} aria-hidden /> {next === '' ? 'A group' : next}
           </Button>
@@ -99,6 +100,3 @@ export function GroupTable({ rows, what, reps, path, errors, onChange }: GroupTa
     </fieldset>
   );
 }
-
-/** As many as a block holds. */
-const MOST_GROUPS = 6;

@@ -1,5 +1,5 @@
-import type { Choice } from '../../../../ui/Field.tsx';
-import { ChoiceField } from '../../../../ui/Field.tsx';
+import type { Choice } from '../../../../ui/fields/Field.tsx';
+import { ChoiceField } from '../../../../ui/fields/Field.tsx';
 
 interface LeadPlanProps<T extends string> {
   readonly value: T;

@@ -1,9 +1,9 @@
 import { Plus, X } from 'lucide-react';
 import type { ReactBlockDto } from '@eurhythm/contract';
-import { Button } from '../../../../ui/Button.tsx';
-import { IconButton } from '../../../../ui/IconButton.tsx';
-import { TextField } from '../../../../ui/Field.tsx';
-import { NumberField } from '../../../../ui/TypedField.tsx';
+import { Button } from '../../../../ui/buttons/Button.tsx';
+import { IconButton } from '../../../../ui/buttons/IconButton.tsx';
+import { TextField } from '../../../../ui/fields/Field.tsx';
+import { NumberField } from '../../../../ui/fields/TypedField.tsx';
 import type { SettingsProps } from './settings.ts';
 
 type Reaction = NonNullable<ReactBlockDto['more']>[number];

@@ -1,6 +1,6 @@
 import type { AnyShapeDto, ComboBlockDto } from '@eurhythm/contract';
-import { ChoiceField } from '../../../../ui/Field.tsx';
-import { NumberField, NumbersField } from '../../../../ui/TypedField.tsx';
+import { ChoiceField } from '../../../../ui/fields/Field.tsx';
+import { NumberField, NumbersField } from '../../../../ui/fields/TypedField.tsx';
 import { GAP_CHOICES, ORDER_CHOICES, SHAPE_CHOICES } from '../../choices.ts';
 import type { SettingsProps } from './settings.ts';
 

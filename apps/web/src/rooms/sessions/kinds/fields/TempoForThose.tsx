@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { tempoForThose } from '@eurhythm/core/progress';
 import type { ComboBlockDto } from '@eurhythm/contract';
 import { queries } from '../../../../server/queries.ts';
-import { Button } from '../../../../ui/Button.tsx';
+import { Button } from '../../../../ui/buttons/Button.tsx';
 import { useClassGroups } from './classGroups.ts';
 
 interface TempoForThoseProps {

@@ -4,7 +4,7 @@ import { tempoWords } from '@eurhythm/core/plan';
 import { comboOfRef } from '@eurhythm/core/rounds';
 import type { ComboBlockDto } from '@eurhythm/contract';
 import { useBook, useGym } from '../../../../server/gymData.ts';
-import { Button } from '../../../../ui/Button.tsx';
+import { Button } from '../../../../ui/buttons/Button.tsx';
 import { useCombosById } from '../../useComboNames.ts';
 
 const NO_LANES: NonNullable<ComboBlockDto['lanes']> = [];

@@ -1,0 +1,41 @@
+import { useMemo } from 'react';
+import { audienceOf } from '@eurhythm/core/body';
+import type { MoveBook } from '@eurhythm/core/moves';
+import { youthConcerns } from '@eurhythm/core/plan';
+import type { FighterView, GymView, RunPlanView, RunView } from '@eurhythm/contract';
+
+interface YouthNoticeProps {
+  readonly run: RunView;
+  readonly rounds: RunPlanView['rounds'];
+  readonly fighters: readonly FighterView[];
+  readonly gym: GymView;
+  readonly book: MoveBook;
+}
+
+/** Before the first bell: what of this class some of the children should not do, by name. */
+export function YouthNotice({ run, rounds, fighters, gym, book }: YouthNoticeProps) {
+  const concerns = useMemo(() => {
+    const people = fighters.map(({ id, name, gradeId }) => ({
+      name,
+      group: run.groups.find(({ fighterIds }) => fighterIds.includes(id))?.name ?? '',
+      youth: audienceOf(gradeId, gym.grades, gym.school.youth).youth,
+    }));
+    const blocks = rounds.flatMap((round) => round.blocks);
+    return youthConcerns(blocks, people, book);
+  }, [run, rounds, fighters, gym, book]);
+  if (concerns.length === 0) return null;
+  return (
+    <section aria-label="Children’s limits" className="px-10 pb-2 text-xl phone:px-4">
+      <ul>
+        {concerns.map(({ names, faults }) => (
+          <li key={names.join()}>
+            <strong>{names.join(', ')}</strong> <span className="text-caution">{faults.join('; ')}.</span>
+          </li>
+        ))}
+      </ul>
+      <p className="text-base text-quiet">
+        Pads and air only, or an easier form for them. Local rules come first.
+      </p>
+    </section>
+  );
+}
