@@ -52,7 +52,9 @@ test('with more than nine there, everybody has a key of two digits', async ({ pa
   const people = items.filter(({ fit }: { fit: boolean }) => fit).map(({ name }: { name: string }) => name);
   expect(people.length).toBeGreaterThan(9);
   await takeToTheFloor(page, people);
+  await whenReadyIsOver(page);
   const tile = (name: string): Locator => page.getByRole('button', { name: new RegExp(name) });
+  await expect(tile(people[10]!)).toBeVisible({ timeout: 60_000 });
   await page.keyboard.press('c');
   await page.keyboard.press('1');
   await page.keyboard.press('1');
@@ -62,6 +64,44 @@ test('with more than nine there, everybody has a key of two digits', async ({ pa
   await page.keyboard.press('0');
   await page.keyboard.press('1');
   await expect(tile(people[0]!)).toContainText('finished, wild');
+});
+
+test('only work is marked: nothing before the first bell, and a part counts from it; ten presses are taken back', async ({
+  page,
+}) => {
+  await takeToTheFloor(page, ['Lumi Achterberg', 'Oskar Bello']);
+  const [lumi, oskar] = ['Lumi', 'Oskar'].map((name) => page.getByRole('button', { name: new RegExp(name) }));
+  await page.keyboard.press('w');
+  await page.keyboard.press('1');
+  await expect(page.getByText('Nobody has begun this round')).toBeVisible();
+  await expect(lumi!).not.toContainText('wild');
+  await page.keyboard.press('s');
+  await page.keyboard.press('1');
+  await expect(lumi!).toContainText('sat out');
+  await whenReadyIsOver(page);
+  await expect(lumi!).toContainText('sat out', { timeout: 60_000 });
+  await page.keyboard.press(' ');
+  await expect(call(page)).toHaveText('held');
+  // Ten seconds to get ready are no work: what is held at 20 s was worked for ten.
+  await page.keyboard.press('p');
+  await page.keyboard.press('2');
+  await expect(oskar!).toContainText(/part 0:\d\d/);
+  const run = page.url().split('/').at(-1);
+  const { results, events } = await (await page.request.get(`/api/runs/${run}`)).json();
+  const worked = results.find(({ fighterId }: { fighterId: string }) => fighterId === 'oskar').seconds;
+  const held = events.filter(({ kind }: { kind: string }) => kind === 'hold').at(-1).position;
+  expect(Math.abs(held - 10 - worked)).toBeLessThanOrEqual(1);
+  for (const key of ['l', 'w', 'c']) {
+    await page.keyboard.press(key);
+    await page.keyboard.press('2');
+  }
+  await expect(oskar!).toContainText(/part 0:\d\d, clean/);
+  for (const stood of [/part 0:\d\d, wild/, /part 0:\d\d, loose/, /part 0:\d\d$/]) {
+    await page.keyboard.press('u');
+    await expect(oskar!).toContainText(stood);
+  }
+  await page.keyboard.press('u');
+  await expect(oskar!).not.toContainText('part');
 });
 
 test('by keyboard alone: the space bar presses the button that has the focus, and holds where none has', async ({
@@ -96,6 +136,9 @@ test.describe('by touch on a phone', () => {
       await expect(call(page)).not.toHaveText('');
       await isOnScreen(page, call(page));
     }
+    await hold.tap();
+    await expect(call(page)).toHaveText('held');
+    await whenReadyIsOver(page);
     await hold.tap();
     await expect(call(page)).toHaveText('held');
     await page.getByRole('button', { name: 'Part' }).tap();

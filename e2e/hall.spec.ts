@@ -93,6 +93,12 @@ test('wall, holder, remote and station follow the class; the remote holds, marks
   await remote.getByRole('button', { name: 'Loose' }).click();
   await remote.getByRole('button', { name: 'Lumi' }).click();
   await expect(remote.getByRole('status').first()).toContainText('Lumi Achterberg: finished, loose');
+  await remote.getByRole('button', { name: 'Undo' }).click();
+  await expect(remote.getByRole('status').first()).toHaveText('Taken back: Lumi Achterberg.');
+  await remote.getByRole('button', { name: 'Undo' }).click();
+  await expect(remote.getByRole('status').first()).toHaveText('There is no mark to take back.');
+  await remote.getByRole('button', { name: 'Lumi' }).click();
+  await expect(remote.getByRole('status').first()).toContainText('Lumi Achterberg: finished, loose');
   await coach.keyboard.press('d');
   await expect(coach.getByRole('button', { name: /Lumi Achterberg/ })).toContainText('loose');
   for (const page of [wall, holder, remote, station]) {

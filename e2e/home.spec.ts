@@ -1,6 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { pathToFileURL } from 'node:url';
 import { expect, test, type Browser, type Page } from './test.ts';
+import { openPart } from './openParts.ts';
 
 /** A session goes home as one file, is done there without a network, and comes back as a code. */
 const SESSION = 'for-home';
@@ -65,7 +66,7 @@ test('a page for home is fetched for a fighter, done without a network, and its 
   // Closed in the middle and opened again, it goes on.
   await home.reload();
   await expect(home.getByText('That was it, Radek')).toBeVisible({ timeout: 60_000 });
-  await expect(home.getByText('1 of 1 rounds to their end')).toBeVisible();
+  await expect(home.getByText('1 of 1 round to the end bell')).toBeVisible();
 
   await home.getByRole('button', { name: 'Ten-second burst' }).click();
   await home.getByRole('button', { name: 'Start' }).click();
@@ -87,17 +88,19 @@ test('a page for home is fetched for a fighter, done without a network, and its 
   expect(asked.filter((url) => /^https?:/.test(url))).toEqual([]);
 
   await page.goto('/fighters/lumi');
+  await openPart(page, 'At home');
   await page.getByLabel('Code from home').fill(code);
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.getByText('it was made for somebody else')).toBeVisible();
   await page.goto('/fighters/radek');
+  await openPart(page, 'At home');
   await page.getByLabel('Code from home').fill(`${code}X`);
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.getByText('a letter is mistyped or missing')).toBeVisible();
   await page.getByLabel('Code from home').fill(code.toLowerCase().replaceAll('-', ''));
   await page.getByRole('button', { name: 'Log it' }).click();
   const logged = page.getByRole('list', { name: 'At home' }).getByRole('listitem');
-  await expect(logged).toContainText('Saltmarsh at home · 1 of 1 rounds · effort 7');
+  await expect(logged).toContainText('Saltmarsh at home · 1 of 1 round · effort 7');
   await expect(logged).toContainText(`${counted} in ten seconds`);
   await expect(page.getByText('reported, not seen').first()).toBeVisible();
   // The file says the same, and the same is logged once.

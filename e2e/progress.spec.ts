@@ -1,5 +1,6 @@
 import { expect, test, type Page } from './test.ts';
 import { choose } from './choose.ts';
+import { openPart } from './openParts.ts';
 
 /** A fighter whose trials are given, so that what the page says is known. */
 async function fighterWith(page: Page, id: string, days: readonly (readonly number[])[]): Promise<void> {
@@ -43,7 +44,7 @@ test('a real gain, a plateau and one lucky best are told apart, with their trial
   await page.goto('/fighters/gain');
   await expect(
     page.getByText(
-      /Compared with the month before: Clear change for the better: 27\.5 strikes in 10 s over 6 trials, against 22\.5/,
+      /^▲ left lead: Clear change for the better: 27\.5 strikes in 10 s over 6 trials, against 22\.5/i,
     ),
   ).toBeVisible();
   await expect(page.getByRole('img', { name: /Two straights, left lead: 20 trials, best 28/ })).toBeVisible();
@@ -60,9 +61,25 @@ test('a real gain, a plateau and one lucky best are told apart, with their trial
   ]);
   expect(picture.suggestedFilename()).toMatch(/\.png$/);
   await page.goto('/fighters/plateau');
-  await expect(page.getByText(/Compared with the month before: No real change/)).toBeVisible();
+  await expect(page.getByText(/left lead: No real change/i)).toBeVisible();
   await page.goto('/fighters/lucky');
   await expect(page.getByText(/a single trial makes the difference/).first()).toBeVisible();
+  await page.goto('/fighters/gain');
+  await openPart(page, 'All that these trials say');
+  await expect(page.getByText(/Compared with the time before/)).toBeVisible();
+});
+
+test('a page about a fighter begins with the answer, and keeps the rest closed', async ({ page }) => {
+  for (const { id } of (await (await page.request.get('/api/fighters')).json()).items) {
+    await page.goto(`/fighters/${id}`);
+    await expect(page.getByText('What changed')).toBeVisible();
+    await expect(page.getByText('What next')).toBeVisible();
+    const words = (await page.getByRole('main').innerText()).split(/\s+/).filter(Boolean);
+    expect({ id, words: words.length }).toEqual({ id, words: expect.any(Number) });
+    expect(words.length).toBeLessThanOrEqual(350);
+  }
+  await page.goto('/fighters/tomasz');
+  await expect(page.getByRole('definition').nth(1)).toContainText(/The right lead is behind by 2\d %/);
 });
 
 test('a grade: the check list fills itself, the coach marks one thing, two examiners mark, a coach signs', async ({
@@ -70,6 +87,7 @@ test('a grade: the check list fills itself, the coach marks one thing, two exami
 }) => {
   await page.goto('/fighters/sanne');
   await expect(page.getByText('6 of 7 are there')).toBeVisible();
+  await openPart(page, 'For Slack');
   await page.getByRole('link', { name: 'Check list and sheet' }).click();
   await expect(page.getByText(/clean, right lead, 76 a minute/).first()).toBeVisible();
   // Nobody signs without a name.
@@ -128,7 +146,8 @@ test('combos are asked with one press for all and exceptions by name, and are du
   await expect.poll(() => ofCombo('emeka')).toBe('forgot');
   await expect.poll(() => ofCombo('dario')).toBe('recalled');
   await page.goto('/fighters/emeka');
-  await expect(page.getByRole('listitem').filter({ hasText: /^Ebb 3 asked/ })).toBeVisible();
+  await openPart(page, 'Remembers');
+  await expect(page.getByRole('listitem').filter({ hasText: /^Ebb 3 asked.*forgotten/ })).toBeVisible();
 });
 
 test('at the end of a class its combos are asked, and the log keeps the answers', async ({ page }) => {
@@ -163,6 +182,7 @@ test('at the end of a class its combos are asked, and the log keeps the answers'
 test('a goal is set in the page and stands against the trend', async ({ page }) => {
   await fighterWith(page, 'goal', [[20, 20], [21, 21], [22, 22], [23, 23], [24, 24]]); // prettier-ignore
   await page.goto('/fighters/goal');
+  await openPart(page, 'Goals');
   await page.getByRole('button', { name: 'Set a goal' }).click();
   await page.getByRole('button', { name: 'Set it' }).click();
   await expect(page.getByRole('alert')).toBeVisible();

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from './test.ts';
 import { takeToTheFloor, whenReadyIsOver } from './takeToTheFloor.ts';
+import { openPart } from './openParts.ts';
 
 const SLOW = ['slow-a', 'slow-b'];
 
@@ -71,6 +72,8 @@ test('a round check names who is slower than the round, by the pace that was hea
     ),
   ).toBeVisible();
   await page.goto('/fighters/slow-a');
+  await openPart(page, 'Own pace');
+  await openPart(page, 'Where the time goes');
   await expect(page.getByText('hand, then the other hand')).toBeVisible();
   await expect(
     page.getByRole('img', { name: /Straights, left lead: left hand → right hand 0\.32 s/ }),
@@ -89,6 +92,7 @@ test('each move is counted towards the number of the gym', async ({ page }) => {
     .poll(async () => (await (await page.request.get('/api/gym')).json()).school.repetitions)
     .toBe(1500);
   await page.goto('/fighters/ines');
+  await openPart(page, 'Each move so far');
   const cross = page.getByRole('progressbar', { name: /^Cross: \d+ of 1500$/ });
   await expect(cross).toBeVisible();
   await expect(

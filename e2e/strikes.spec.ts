@@ -6,6 +6,7 @@ import { seededRandom } from '@eurhythm/core/units';
 import { browserThatHears } from './microphone.ts';
 import { choose } from './choose.ts';
 import { takeToTheFloor } from './takeToTheFloor.ts';
+import { openPart } from './openParts.ts';
 
 /** A hall in which a pad is struck this often a second, all the time. */
 function padWork(perSecond: number, seconds: number): Uint8Array {
@@ -65,6 +66,7 @@ test('a burst is counted by the microphone, kept with what was heard, and counte
   // The sound was kept, as was agreed, is heard again, and can be taken out.
   await expect.poll(async () => (await newest()).recorded, { timeout: 15_000 }).toBeGreaterThan(10);
   await page.goto(`/fighters/${id}`);
+  await openPart(page, 'Trials');
   // The newest stands first: a story that runs once more finds what the one before it kept.
   await page
     .getByRole('button', { name: /with its sound/ })

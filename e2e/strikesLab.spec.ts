@@ -5,6 +5,7 @@ import { musicSound, roundSound } from '@eurhythm/core/simulation';
 import { seededRandom } from '@eurhythm/core/units';
 import { choose } from './choose.ts';
 import { strikeNow, strikingMicrophone } from './strikingMicrophone.ts';
+import { openPart } from './openParts.ts';
 
 const accept = (page: Page) => page.request.put('/api/gym/notice', { data: { accepted: true } });
 
@@ -148,6 +149,7 @@ test('a recording brings its strikes: pins put right, the line found, stored, an
   await expect(page.getByText('No strike comes after this second.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Store as a trial' })).toBeDisabled();
   await page.goto('/fighters/ines');
+  await openPart(page, 'Trials');
   await expect(page.getByRole('button', { name: /Slack 2.*from a file/ })).toHaveCount(1);
   await page.getByRole('button', { name: /Slack 2.*from a file/ }).click();
   const sheet = page.getByRole('dialog');

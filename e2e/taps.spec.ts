@@ -3,6 +3,7 @@ import { usualBlock } from '@eurhythm/core/rounds';
 import { expect, test, type Page } from './test.ts';
 import { choose } from './choose.ts';
 import { beginHeard, heardOf } from './heardRun.ts';
+import { openPart } from './openParts.ts';
 
 /** Taps the field at these instants of the clock, in milliseconds since 1970. */
 async function tapAt(page: Page, instants: readonly number[]): Promise<void> {
@@ -118,6 +119,7 @@ test('a test of the gym’s own is made, its results are written down for both s
     await page.getByLabel('Which test').getByText('Height of the round kick').click({ timeout: 5000 });
     await expect(page.getByText('Left side', { exact: false }).first()).toBeVisible();
   }).toPass({ timeout: 60_000 });
+  await openPart(page, 'Goals');
   await page.getByRole('button', { name: 'Set a goal' }).click();
   await choose(page.getByLabel('Test', { exact: true }), 'Height of the round kick');
   await choose(page.getByLabel('Which side'), 'left side');

@@ -28,6 +28,7 @@ export const PROGRESS_STATES = {
   /** Both leads, and where the time of a combo goes. */
   async leads(page, base) {
     await page.goto(`${base}/fighters/joost`);
+    await page.getByRole('button', { name: /^Where the time goes/ }).click();
     await page
       .getByRole('img', { name: /^Flood 3, left lead/ })
       .first()
@@ -38,6 +39,8 @@ export const PROGRESS_STATES = {
   /** How much, in how many classes, and each move towards the number of the gym. */
   async volume(page, base) {
     await page.goto(`${base}/fighters/joost`);
+    await page.getByRole('button', { name: /^How much/ }).click();
+    await page.getByRole('button', { name: /^Each move so far/ }).click();
     await page
       .getByRole('img', { name: /^Strikes by limb/ })
       .locator('svg')

@@ -85,6 +85,7 @@ export const STRIKE_STATES = {
   },
   async trial(page, base) {
     await page.goto(`${base}/fighters/ines`);
+    await page.getByRole('button', { name: /^Trials/ }).click();
     await page
       .getByRole('button', { name: /by microphone/ })
       .first()

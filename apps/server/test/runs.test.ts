@@ -139,7 +139,7 @@ describe('runs', () => {
     expect(results).toMatchObject([{ id: 'm2', quality: 'loose' }]);
     expect((await call('PUT', 'runs/run1/results/m3', { ...mark, fighterId: 'suda' })).status).toBe(422);
     expect((await call('PUT', 'runs/run1/results/m3', { ...mark, round: 9 })).body.message).toBe(
-      'This run has 1 rounds.',
+      'This run has 1 round.',
     );
     expect((await call('PUT', 'runs/run1/results/m3', { ...mark, done: 'maybe' })).status).toBe(400);
     const log = (await call('GET', 'fighters/ines/log')).body;

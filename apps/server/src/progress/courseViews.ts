@@ -46,7 +46,7 @@ export function courseView(
 ): CourseView | null {
   const found = courseOf(of, errors, today);
   if (!found) return null;
-  const { testId, title, kind, unit, sides, lead, better, worthwhile } = of;
+  const { testId, title, kind, unit, seconds, sides, lead, better, worthwhile } = of;
   const { days, typicalError } = found;
   const textOf = valueText(kind, unit);
   const values = days.flatMap((day) => day.values);
@@ -59,6 +59,7 @@ export function courseView(
     title,
     kind,
     unit,
+    seconds,
     sides,
     lead,
     better,

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { asked, memoryNow, type MemoryCard } from '@eurhythm/core/progress';
 import { comboName } from '@eurhythm/core/plan';
 import { groupBy } from '@eurhythm/core/units';
-import type { MemoryView, RecallDto } from '@eurhythm/contract';
+import type { MemoryView, RecallDto, TrainedView } from '@eurhythm/contract';
 import { and, asc, desc, eq, inArray, lte } from 'drizzle-orm';
 import { CombosService } from '../combos/combos.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
@@ -10,6 +10,8 @@ import { refuseField } from '../http/refuse.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { recalls } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { weeksBefore } from './days.ts';
+import { SetsService } from './sets.service.ts';
 
 /** What fighters remember of the combos that they were asked for. */
 @Injectable()
@@ -18,6 +20,7 @@ export class MemoryService {
     @InjectDatabase() private readonly database: Database,
     private readonly fighters: FightersService,
     private readonly combos: CombosService,
+    private readonly sets: SetsService,
   ) {}
 
   /** Keeps answers, all or none; the same again changes nothing, and one that comes late is put where it belongs. */
@@ -55,6 +58,15 @@ export class MemoryService {
     }
   }
 
+  /** Which combos each of some has trained lately: nobody is asked for what he never did. */
+  async trained(fighterIds: readonly string[], now: Date): Promise<TrainedView[]> {
+    const sets = await this.sets.of(fighterIds, weeksBefore(now, TRAINED_WEEKS), { alsoUnjudged: true });
+    return [...groupBy(sets, ({ fighterId }) => fighterId)].map(([fighterId, own]) => ({
+      fighterId,
+      comboIds: [...new Set(own.map(({ comboId }) => comboId))],
+    }));
+  }
+
   /** What some remember at an instant, from the answers until then; what is due longest first. */
   async of(fighterIds: readonly string[], now: Date): Promise<MemoryView[]> {
     if (fighterIds.length === 0) return [];
@@ -70,7 +82,7 @@ export class MemoryService {
         fighterId,
         comboId,
         combo: comboName(combos.get(comboId)),
-        ...memoryNow(card, now.toISOString()),
+        ...memoryNow(card, recall, now.toISOString()),
         due: card.due,
         times: card.times,
         lapses: card.lapses,
@@ -79,6 +91,9 @@ export class MemoryService {
       .sort((a, b) => (a.due < b.due ? -1 : 1));
   }
 }
+
+/** What was trained in the last half year may be asked. */
+const TRAINED_WEEKS = 26;
 
 /** Stands until the scheduler has been asked. */
 const NO_CARD: MemoryCard = {

@@ -164,7 +164,7 @@ class ProgressController {
   @Get('progress/memory')
   @answers(MemoryList)
   async remembered(@Query() { who }: WhoQuery): Promise<MemoryList> {
-    return { items: await this.memory.of(await this.idsOf(who), new Date()) };
+    return this.memoryOf(await this.idsOf(who));
   }
 
   /** Keeps how combos came to a group that was asked; the answers have ids of their own, the asking only has a name. */
@@ -172,8 +172,12 @@ class ProgressController {
   @answers(MemoryList)
   async recalled(@Param('id', OwnId) _id: string, @Body() { recalls }: SaveRecallsDto): Promise<MemoryList> {
     await this.memory.keep(recalls);
-    const ids = [...new Set(recalls.map(({ fighterId }) => fighterId))];
-    return { items: await this.memory.of(ids, new Date()) };
+    return this.memoryOf([...new Set(recalls.map(({ fighterId }) => fighterId))]);
+  }
+
+  private async memoryOf(ids: string[]): Promise<MemoryList> {
+    const now = new Date();
+    return { items: await this.memory.of(ids, now), trained: await this.memory.trained(ids, now) };
   }
 
   private async idsOf(who: string | undefined): Promise<string[]> {

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { neglectedLead, standTogether, testsDue, type limbShares } from '@eurhythm/core/progress';
 import { ofSide } from '@eurhythm/core/speed';
-import { groupBy } from '@eurhythm/core/units';
+import { groupBy, howMany } from '@eurhythm/core/units';
 import type { CourseView, EvennessView, FighterView, QuestionView } from '@eurhythm/contract';
 import { differenceInCalendarDays } from 'date-fns';
 import { FightersService } from '../fighters/fighters.service.ts';
@@ -91,7 +91,7 @@ export class QuestionsService {
       ...few(nearGrades(checks)),
       ...few(readyCombos(tempos)),
       ...dueTest(trials, new Set(ids.filter((id) => (attendance.get(id)?.lately ?? 0) > 0)), today),
-      ...dueCombos(memory),
+      ...dueCombos(memory, new Map(who.map(({ id, gradeId }) => [id, gradeId]))),
     ];
   }
 }
@@ -211,7 +211,7 @@ function awayFor(
     const came = attendance.get(fighter.id);
     const days = came ? differenceInCalendarDays(now, new Date(came.last)) : 0;
     if (days < AWAY_DAYS) return [];
-    const sentence = `Not here for ${days} days; ${came!.classes} classes in the half year before.`;
+    const sentence = `Not here for ${howMany(days, 'day')}; ${howMany(came!.classes, 'class', 'classes')} in the half year before.`;
     return [about(fighter, 'away', sentence, 'Write a note', '?entry')];
   });
 }
@@ -273,10 +273,17 @@ function readyCombos(tempos: Awaited<ReturnType<TemposService['of']>>): Question
     });
 }
 
-function dueCombos(memory: Awaited<ReturnType<MemoryService['of']>>): QuestionView[] {
+/** The page opens at the grade whose people have most to be asked. */
+function dueCombos(
+  memory: Awaited<ReturnType<MemoryService['of']>>,
+  gradeOf: ReadonlyMap<string, string>,
+): QuestionView[] {
   const due = memory.filter(({ isDue }) => isDue);
   if (due.length === 0) return [];
   const [most] = [...groupBy(due, ({ comboId }) => comboId).values()].sort((a, b) => b.length - a.length);
+  const byGrade = [...groupBy(due, ({ fighterId }) => gradeOf.get(fighterId)!)].sort(
+    ([, a], [, b]) => b.length - a.length,
+  );
   const slipping = due.filter(({ isSlipping }) => isSlipping).length;
   const fighters = new Set(due.map(({ fighterId }) => fighterId)).size;
   return [
@@ -284,8 +291,8 @@ function dueCombos(memory: Awaited<ReturnType<MemoryService['of']>>): QuestionVi
       kind: 'combos due',
       fighterId: null,
       name: 'Memory',
-      sentence: `${due.length} combos are due with ${fighters} fighters, ${slipping} are slipping; most often ${most![0]!.combo} (${most!.length}).`,
-      to: '/fighters/memory',
+      sentence: `${due.length === 1 ? '1 combo is' : `${due.length} combos are`} due with ${howMany(fighters, 'fighter')}, ${slipping} slipping; most often ${most![0]!.combo} (${most!.length}).`,
+      to: `/fighters/memory?grade=${byGrade[0]![0]}`,
       action: 'Review combos due',
     },
   ];

@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { GoneException, Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
 import { DONE, type MarkResultDto, type ResultView } from '@eurhythm/contract';
 import { marksAt, runState } from '@eurhythm/core/run';
@@ -66,7 +67,8 @@ export class MarksService {
       if (!run) throw new NotFoundException('This run does not exist.');
       if (!run.fighterIds.includes(fighterId))
         throw new UnprocessableEntityException('This fighter is not in the run.');
-      if (round >= run.rounds) throw new UnprocessableEntityException(`This run has ${run.rounds} rounds.`);
+      if (round >= run.rounds)
+        throw new UnprocessableEntityException(`This run has ${howMany(run.rounds, 'round')}.`);
       const data = { resultId: id, round, fighterId, done, quality, seconds, lead };
       await this.log.write(tx, runId, { id: eventIdOf(id, result), kind: 'mark', at, toldAt, data });
       const place = { runId, round, fighterId };

@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { runBegins, withGroups, withPaces } from '@eurhythm/core/plan';
 import type { WrittenBlock } from '@eurhythm/core/rounds';
@@ -166,7 +167,8 @@ export class RunsService {
     if (missing.length > 0) throw refuseFields(missing);
     // A skip behind the last round is how a run is over before its time.
     const last = event.kind === 'skip' ? run.rounds.length : run.rounds.length - 1;
-    if ((event.round ?? 0) > last) throw refuseField('round', `This run has ${run.rounds.length} rounds.`);
+    if ((event.round ?? 0) > last)
+      throw refuseField('round', `This run has ${howMany(run.rounds.length, 'round')}.`);
     const { kind, at: reported, partners, ...data } = event;
     // Who may not train does not come late either.
     const coming = kind === 'comes' ? await this.mustBeFit([event.fighterId!]) : [];

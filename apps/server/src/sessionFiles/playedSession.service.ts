@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { heldRounds } from '@eurhythm/core/plan';
 import type { VoiceSound } from '@eurhythm/core/sound';
@@ -29,7 +30,7 @@ export class PlayedSessionService {
               title,
               start: new Date(plannedFor),
               minutes: Math.ceil(seconds / 60),
-              notes: `${rounds} rounds`,
+              notes: howMany(rounds, 'round'),
             },
           ],
     );

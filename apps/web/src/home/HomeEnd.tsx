@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { useState } from 'react';
 import { HOME_LIMITS, homeCode } from '@eurhythm/core/home';
 import { Button } from '../ui/buttons/Button.tsx';
@@ -40,7 +41,7 @@ export function HomeEnd({ session, controller, keeper, onBurst }: HomeProps & { 
       <div className="mx-auto max-w-3xl">
         <h1 className="board text-6xl phone:text-4xl">That was it, {name.split(' ')[0]}</h1>
         <p className="mt-2">
-          {done.finished} of {done.rounds} rounds to their end
+          {done.finished} of {howMany(done.rounds, 'round')} to the end bell
           {sent.map(({ lead, count }, i) => (
             <span key={i}>
               {' '}

@@ -24,7 +24,7 @@ import type {
   KeepingView,
   LastTrained,
   LibraryItem,
-  MemoryView,
+  MemoryList,
   QuestionView,
   RequirementsView,
   RunPlanView,
@@ -202,7 +202,7 @@ export const queries = {
   memory: (who: readonly string[]) =>
     queryOptions({
       queryKey: ['progress', 'memory', who],
-      queryFn: () => items<MemoryView>(`progress/memory${queryOf(whoOf(who))}`),
+      queryFn: () => get<MemoryList>(`progress/memory${queryOf(whoOf(who))}`),
     }),
   tempos: (who: readonly string[]) =>
     queryOptions({

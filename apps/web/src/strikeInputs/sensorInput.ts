@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { SensorStream, type SensorNews } from '@eurhythm/core/strikes';
 import type { StrikeInput, InputEvents } from './StrikeInput.ts';
 
@@ -85,7 +86,7 @@ export async function openSensorInput(watch: InputEvents, code: string | null = 
 /** What of the sensor's impacts was lost, as a sentence; empty for nothing. */
 function lostIn({ lost, flooded }: SensorStream): string {
   const status = [
-    ...(lost > 0 ? [`${lost} ${lost === 1 ? 'impact' : 'impacts'} never came from the sensor`] : []),
+    ...(lost > 0 ? [`${howMany(lost, 'impact')} never came from the sensor`] : []),
     ...(flooded > 0 ? [`${flooded} came faster than anybody strikes and were left out`] : []),
   ].join('; ');
   return status === '' ? '' : `${status}.`;

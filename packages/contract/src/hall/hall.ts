@@ -108,7 +108,7 @@ export class PulseDto {
   burst?: PulseBurstDto | null;
 }
 
-export const WISHES = ['hold', 'next', 'again', 'mark', 'count'] as const;
+export const WISHES = ['hold', 'next', 'again', 'mark', 'undo', 'count'] as const;
 
 /** What a remote asks of the device that plays the run. */
 export class WishDto {

@@ -100,6 +100,10 @@ export class CourseView {
   @IsText()
   readonly unit!: string | null;
 
+  /** Of a burst. */
+  @IsAmount()
+  readonly seconds!: number;
+
   @OrNull()
   @IsAmong(TEST_SIDES)
   readonly sides!: TestSides | null;

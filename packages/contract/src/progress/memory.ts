@@ -9,6 +9,7 @@ import {
   IsOneOf,
   IsOwnId,
   IsText,
+  IsTexts,
   IsYesNo,
   MayBeNull,
 } from '../rules/index.ts';
@@ -78,7 +79,19 @@ export class MemoryView {
   readonly last!: Recall;
 }
 
+/** The combos that one fighter has trained lately. */
+export class TrainedView {
+  @IsText()
+  readonly fighterId!: string;
+
+  @IsTexts()
+  readonly comboIds!: readonly string[];
+}
+
 export class MemoryList {
   @IsListed(() => MemoryView)
   readonly items!: readonly MemoryView[];
+
+  @IsListed(() => TrainedView)
+  readonly trained!: readonly TrainedView[];
 }

@@ -25,11 +25,16 @@ describe('the memory of a combo', () => {
 
   it('slips with time, and is due before it does', () => {
     const card = asked(null, 'recalled', after(0));
-    expect(memoryNow(card, after(0.1))).toMatchObject({ isDue: false, isSlipping: false });
-    const late = memoryNow(card, after(200));
+    expect(memoryNow(card, 'recalled', after(0.1))).toMatchObject({ isDue: false, isSlipping: false });
+    const late = memoryNow(card, 'recalled', after(200));
     expect(late).toMatchObject({ isDue: true, isSlipping: true });
-    expect(late.chance).toBeLessThan(memoryNow(card, after(5)).chance);
-    expect(memoryNow(card, card.due)).toMatchObject({ isDue: true, isSlipping: false });
+    expect(late.chance).toBeLessThan(memoryNow(card, 'recalled', after(5)).chance);
+    expect(memoryNow(card, 'recalled', card.due)).toMatchObject({ isDue: true, isSlipping: false });
+  });
+
+  it('is not remembered when it was forgotten, however lately it was asked', () => {
+    const card = memoryOf(RECALLS.map((recall, i) => ({ recall, at: after(3 * i) })))!;
+    expect(memoryNow(card, 'forgot', after(6))).toMatchObject({ chance: 0, isSlipping: true });
   });
 
   it('is the same whatever the order in which answers come in', () => {

@@ -55,7 +55,7 @@ export function memoryOf(
 }
 
 export interface MemoryNow {
-  /** Chance that it is recalled now, 0 to 1. */
+  /** Chance that it is recalled now, 0 to 1; what was forgotten has none until it is recalled again. */
   readonly chance: number;
   readonly isDue: boolean;
   readonly isSlipping: boolean;
@@ -64,11 +64,14 @@ export interface MemoryNow {
 /**
  * How well a combo is remembered at an instant.
  *
+ * @param last how it came when it was asked last
+ *
  * @example
- * memoryNow(asked(null, 'recalled', '2026-03-05T18:00:00.000Z'), '2026-03-05T18:00:00.000Z').isDue // false
+ * memoryNow(asked(null, 'recalled', '2026-03-05T18:00:00.000Z'), 'recalled', '2026-03-05T18:00:00.000Z').isDue // false
  */
-export function memoryNow(card: MemoryCard, at: string): MemoryNow {
-  const chance = scheduler.get_retrievability(fullCard(card), new Date(at), false);
+export function memoryNow(card: MemoryCard, last: Recall, at: string): MemoryNow {
+  // The scheduler takes for granted that what was forgotten was shown again; nobody has seen it recalled.
+  const chance = last === 'forgot' ? 0 : scheduler.get_retrievability(fullCard(card), new Date(at), false);
   return { chance, isDue: Date.parse(card.due) <= Date.parse(at), isSlipping: chance < SLIPPING };
 }
 

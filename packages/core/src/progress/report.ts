@@ -1,3 +1,4 @@
+import { howMany } from '../units/index.ts';
 import { ofSide, type TestSides, type TrialKind } from '../speed/index.ts';
 import type { Compared } from './trials/compareTrials.ts';
 import type { Course } from './trials/course.ts';
@@ -66,9 +67,7 @@ export function reportParts(facts: ReportFacts): ReportPart[] {
 }
 
 function trained({ trained, combos }: ReportFacts): string[] {
-  const most = combos
-    .slice(0, MOST)
-    .map(({ name, rounds }) => `${name} (${rounds} ${rounds === 1 ? 'round' : 'rounds'})`);
+  const most = combos.slice(0, MOST).map(({ name, rounds }) => `${name} (${howMany(rounds, 'round')})`);
   return [tallyText(trained), ...(most.length === 0 ? [] : [`Combos most often: ${most.join(', ')}.`])];
 }
 

@@ -1,3 +1,4 @@
+import { howMany } from '../units/index.ts';
 /** A class as the marks of one person tell of it. */
 export interface AttendedClass {
   readonly runId: string;
@@ -68,6 +69,6 @@ export function tally(
 export function tallyText({ classes, finished, part, satOut, rounds }: Tally): string {
   if (rounds === 0) return 'No class in this time.';
   const more = [...(part > 0 ? [`${part} in part`] : []), ...(satOut > 0 ? [`${satOut} sat out`] : [])];
-  const of = `${finished} of ${rounds} ${rounds === 1 ? 'round' : 'rounds'} finished`;
-  return `${classes} ${classes === 1 ? 'class' : 'classes'}, ${[of, ...more].join(', ')}.`;
+  const of = `${finished} of ${howMany(rounds, 'round')} finished`;
+  return `${howMany(classes, 'class', 'classes')}, ${[of, ...more].join(', ')}.`;
 }

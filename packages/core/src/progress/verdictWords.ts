@@ -1,3 +1,4 @@
+import { howMany } from '../units/index.ts';
 import type { Compared, Verdict } from './trials/compareTrials.ts';
 import type { Course } from './trials/course.ts';
 import type { TestSides, TrialKind } from '../speed/index.ts';
@@ -21,7 +22,7 @@ export function valueText(kind: TrialKind, unit: string | null = null): ValueTex
     kind === 'burst' ? String(Math.round(10 * value) / 10) : `${value.toFixed(value < 0.1 ? 3 : 2)} s`;
 }
 
-const trialsText = (count: number): string => `${count} ${count === 1 ? 'trial' : 'trials'}`;
+const trialsText = (count: number): string => `${howMany(count, 'trial')}`;
 
 /**
  * What a number counts where it does not say so itself.
@@ -169,7 +170,7 @@ export function evennessSentence(
 ): string {
   const by = `${Math.abs(percent).toFixed(0)} %`;
   const ends = [Math.abs(from), Math.abs(to)].sort((a, b) => a - b).map((end) => end.toFixed(0));
-  const range = `${behind ? ends[0]! : '0'} to ${ends[1]!} % in 19 of 20 cases, ${trials.left} and ${trials.right} trials`;
+  const range = `${behind ? ends[0]! : '0'} to ${ends[1]!} % in 19 of 20 cases, ${trials.left} and ${trialsText(trials.right)}`;
   if (!behind) return `No real difference: ${by} (${range}).`;
   const [what, more] = sides === 'side' ? ['side', 'set'] : ['lead', 'round'];
   return `The ${behind} ${what} is behind by ${by} (${range}): begin and end with it, and give it one ${more} more.`;

@@ -31,6 +31,7 @@ export * from './compileRound.ts';
 export * from './cueLimit.ts';
 export * from './wantedTexts.ts';
 export * from './linkRounds.ts';
+export * from './workUntil.ts';
 export * from './momentOfRound.ts';
 export * from './scene.ts';
 export * from './roundScenes.ts';

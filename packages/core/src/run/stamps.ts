@@ -3,30 +3,45 @@ import { clockText, type Seconds } from '../units/index.ts';
 
 /** What a press says of a fighter's round. Nobody has to be pressed who finishes it. */
 export const STAMPS = [
-  { id: 'part', name: 'Part', key: 'p' },
-  { id: 'sat-out', name: 'Sat out', key: 's' },
-  { id: 'loose', name: 'Loose', key: 'l' },
-  { id: 'wild', name: 'Wild', key: 'w' },
-  { id: 'clean', name: 'Clean', key: 'c' },
-  { id: 'finished', name: 'Finished', key: 'f' },
-  { id: 'other-lead', name: 'Other lead', key: 'o' },
+  { id: 'part', name: 'Part', key: 'p', of: 'How far' },
+  { id: 'sat-out', name: 'Sat out', key: 's', of: 'How far' },
+  { id: 'finished', name: 'Finished', key: 'f', of: 'How far' },
+  { id: 'loose', name: 'Loose', key: 'l', of: 'How clean' },
+  { id: 'wild', name: 'Wild', key: 'w', of: 'How clean' },
+  { id: 'clean', name: 'Clean', key: 'c', of: 'How clean' },
+  { id: 'other-lead', name: 'Other lead', key: 'o', of: 'Which lead' },
 ] as const;
 export type StampId = (typeof STAMPS)[number]['id'];
 
 export const STAMP_IDS = STAMPS.map(({ id }) => id);
 
+/** Who sits a round out, or does it from the other lead, may say so before it; all else is of what was done. */
+const KNOWN_AHEAD: readonly StampId[] = ['sat-out', 'other-lead'];
+
+/**
+ * Why a press says nothing of a round that nobody has begun; empty where it does.
+ *
+ * @example
+ * tooEarly('sat-out') // ''
+ * tooEarly('wild') // 'Nobody has begun this round: before its first bell only “Sat out” and “Other lead” can be said.'
+ */
+export const tooEarly = (stamp: StampId): string =>
+  KNOWN_AHEAD.includes(stamp)
+    ? ''
+    : 'Nobody has begun this round: before its first bell only “Sat out” and “Other lead” can be said.';
+
 /** What a mark says, beside whose and when. */
 export interface Mark {
   readonly done: 'finished' | 'part' | 'sat-out';
   readonly quality?: 'clean' | 'loose' | 'wild' | null;
-  /** Of a part: how far, from the start of the round. */
+  /** Of a part: after so many seconds of work. */
   readonly seconds?: Seconds | null;
   /** Where it was another than planned. */
   readonly lead?: Lead | null;
 }
 
 export interface Pressed {
-  /** Where the round stands, in seconds; null where it is over and nobody knows. */
+  /** How long the round was worked so far, in seconds; null where it is over and nobody knows. */
   readonly seconds: Seconds | null;
   /** The lead that is not the planned one. */
   readonly otherLead: Lead;

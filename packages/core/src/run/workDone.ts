@@ -9,7 +9,7 @@ import {
   type WrittenBlock,
 } from '../rounds/index.ts';
 import { oneTurn } from '../plan/index.ts';
-import type { Seconds } from '../units/index.ts';
+import { howMany, type Seconds } from '../units/index.ts';
 import { compileToPlay } from './compileInRun.ts';
 
 /** A round as its run keeps it. */
@@ -58,7 +58,7 @@ export function workDone(
     if (measuredBy(block)?.kind !== 'reaction')
       return until < to ? worked.map((each) => `${each}, not to its end`) : worked;
     const calls = callsOf(round, block.id, who, book, combos);
-    return worked.length === 0 ? [] : [`${worked.join(', ')}: ${calls} ${calls === 1 ? 'call' : 'calls'}`];
+    return worked.length === 0 ? [] : [`${worked.join(', ')}: ${howMany(calls, 'call')}`];
   });
 }
 

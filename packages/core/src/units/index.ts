@@ -3,6 +3,7 @@ export * from './quantities.ts';
 export * from './seededRandom.ts';
 export * from './groupBy.ts';
 export * from './clockText.ts';
+export * from './howMany.ts';
 export * from './numberText.ts';
 export * from './dateWays.ts';
 export * from './thousandths.ts';

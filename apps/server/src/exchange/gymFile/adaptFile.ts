@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { goneMark } from '../../store/goneMark.ts';
 import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import { withLines, type WrittenBlock } from '@eurhythm/core/rounds';
@@ -122,7 +123,7 @@ function withOwnNumbers(here: WholeGymFile, file: GymFile, notes: string[]): Gym
   });
   if (n > 0)
     notes.push(
-      `${n} ${n === 1 ? 'line is' : 'lines are'} written anew: the numbers of the file mean other moves here.`,
+      `${howMany(n, 'line is', 'lines are')} written anew: the numbers of the file mean other moves here.`,
     );
   return adapted;
 }

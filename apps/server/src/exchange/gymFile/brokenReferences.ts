@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { parseLine } from '@eurhythm/core/line';
 import { easierChain, moveBook, type MoveBook } from '@eurhythm/core/moves';
 import { blockFaults, combosById } from '@eurhythm/core/rounds';
@@ -107,7 +108,7 @@ const OWN_CHECKS: Partial<Record<PartName, Check>> = {
   },
   results: ({ runId, round }: Of<'results'>, { roundsOf }, tell) => {
     const rounds = roundsOf.get(runId);
-    if (rounds !== undefined && round >= rounds) tell('round', `This run has ${rounds} rounds.`);
+    if (rounds !== undefined && round >= rounds) tell('round', `This run has ${howMany(rounds, 'round')}.`);
   },
 };
 

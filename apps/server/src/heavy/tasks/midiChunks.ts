@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 /** The head and the tracks of a MIDI file, put together as a file of nothing else; or the sentence that says what is wrong. */
 export type MidiChunks =
   { readonly ok: true; readonly bytes: Uint8Array } | { readonly ok: false; readonly message: string };
@@ -29,7 +30,7 @@ export function midiTracksOf(bytes: Uint8Array): MidiChunks {
   const declared = view.getUint16(TRACK_COUNT_AT);
   if (tracks.length < declared)
     return refused(
-      `This MIDI file is cut off: it says that it has ${declared} ${declared === 1 ? 'track' : 'tracks'}, and ${tracks.length} are there.`,
+      `This MIDI file is cut off: it says that it has ${howMany(declared, 'track')}, and ${tracks.length} are there.`,
     );
   const whole = new Uint8Array(tracks.reduce((sum, { length }) => sum + length, head.length));
   whole.set(head);

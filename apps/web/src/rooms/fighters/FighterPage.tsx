@@ -1,20 +1,23 @@
+import { howMany } from '@eurhythm/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { differenceInCalendarWeeks } from 'date-fns';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import type { FighterLog, FighterProgress } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { Button, ButtonLink } from '../../ui/buttons/Button.tsx';
-import { Part, Plain } from '../../ui/panels/Panel.tsx';
+import { Fold } from '../../ui/panels/Fold.tsx';
+import { Plain } from '../../ui/panels/Panel.tsx';
 import { FighterForm } from './FighterForm.tsx';
 import { FitMark } from './FitMark.tsx';
 import { HomeReports } from './HomeReports.tsx';
 import { PersonData } from './PersonData.tsx';
 import { ComboGaps } from './progress/ComboGaps.tsx';
 import { useFetchedDrawing } from './pictures/Picture.tsx';
+import { AnswerText } from './progress/AnswerText.tsx';
 import { Courses } from './progress/Courses.tsx';
 import { Goals } from './progress/Goals.tsx';
-import { Leads } from './progress/Leads.tsx';
+import { Fading, Leads, LeadsInWords } from './progress/Leads.tsx';
 import { Lifetime } from './progress/Lifetime.tsx';
 import { NextGrade } from './progress/NextGrade.tsx';
 import { Volume } from './progress/Volume.tsx';
@@ -22,7 +25,7 @@ import { Memory, Pace, Tempos } from './progress/WhatNext.tsx';
 import { TrialList } from './replay/TrialList.tsx';
 import { RoundsTable } from './RoundsTable.tsx';
 
-/** One fighter: bursts over time, rounds done, and the entry itself. */
+/** One fighter: what changed and what comes next, the log behind it, and the entry itself. */
 export function FighterPage() {
   const { id = '' } = useParams();
   return id === 'new' ? <NewFighter /> : <KnownFighter key={id} id={id} />;
@@ -79,46 +82,50 @@ function KnownFighter({ id }: { id: string }) {
 function classesText({ tally: { classes, first } }: FighterLog): string {
   if (first === null) return 'no class yet';
   const weeks = differenceInCalendarWeeks(new Date(), new Date(`${first}T12:00`)) + 1;
-  return `${classes} ${classes === 1 ? 'class' : 'classes'} in ${weeks} ${weeks === 1 ? 'week' : 'weeks'}`;
+  return `${howMany(classes, 'class', 'classes')} in ${howMany(weeks, 'week')}`;
 }
 
+/** The answer, two pictures, and all else closed until it is asked for. */
 function Log({ log, progress }: { log: FighterLog; progress: FighterProgress }) {
-  // What is asked first is drawn first: pictures further down would keep it waiting.
-  const hasRest = useDeferredValue(true, false);
+  const { fighter } = log;
+  const { leads, fading, tempos, memory, pace } = progress;
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-      <div className="space-y-8">
-        <Courses fighter={log.fighter} progress={progress} />
-        {hasRest && (
-          <>
-            <Leads fighter={log.fighter} leads={progress.leads} fading={progress.fading} />
-            <ComboGaps fighter={log.fighter} attempts={log.attempts} pace={progress.pace} />
-            <Volume fighter={log.fighter} />
-            <Rounds log={log} />
-          </>
-        )}
+    <>
+      <AnswerText progress={progress} />
+      <div className="mb-10 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <Courses fighter={fighter} progress={progress} />
+        <Leads fighter={fighter} leads={leads} />
       </div>
-      <div className="space-y-8">
-        <NextGrade fighter={log.fighter} progress={progress} />
-        <Tempos tempos={progress.tempos} />
-        <Goals fighter={log.fighter} progress={progress} />
-        <Memory memory={progress.memory} />
-        <Pace pace={progress.pace} />
-        <TrialList attempts={log.attempts} />
-        <HomeReports fighter={log.fighter} reports={log.home} />
-        <Lifetime fighterId={log.fighter.id} />
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-12 gap-y-2 lg:grid-cols-2">
+        <div className="space-y-2">
+          <NextGrade fighter={fighter} progress={progress} />
+          <Tempos tempos={tempos} />
+          <Memory memory={memory} />
+          <Goals fighter={fighter} progress={progress} />
+          <Rounds log={log} />
+          <Volume fighter={fighter} />
+        </div>
+        <div className="space-y-2">
+          <TrialList attempts={log.attempts} />
+          {leads.length > 0 && <LeadsInWords leads={leads} />}
+          <Fading fading={fading} />
+          <ComboGaps fighter={fighter} attempts={log.attempts} pace={pace} />
+          <Pace pace={pace} />
+          <Lifetime fighterId={fighter.id} />
+          <HomeReports fighter={fighter} reports={log.home} />
+        </div>
       </div>
-    </div>
+    </>
   );
 }
 
 function Rounds({ log: { rounds, tally, next, fighter } }: { log: FighterLog }) {
   return (
-    <Part title="Rounds" aside={`${tally.finished} of ${tally.rounds} finished`}>
+    <Fold title="Rounds" aside={`${tally.finished} of ${tally.rounds} finished`}>
       {rounds.length === 0 && <Plain>No round yet. Marks on the Floor appear here at once.</Plain>}
       {rounds.length > 0 && (
         <RoundsTable fighterId={fighter.id} newest={rounds} next={next} all={tally.rounds} />
       )}
-    </Part>
+    </Fold>
   );
 }

@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -9,7 +10,7 @@ import { useWrite } from '../../sync/useSync.ts';
 import { useDates } from '../../ui/fields/dates.ts';
 import { Button } from '../../ui/buttons/Button.tsx';
 import { TextField } from '../../ui/fields/Field.tsx';
-import { Part } from '../../ui/panels/Panel.tsx';
+import { Fold } from '../../ui/panels/Fold.tsx';
 import { codeInFile } from './codeInFile.ts';
 
 /** A file that a page for home makes is far smaller. */
@@ -58,7 +59,10 @@ export function HomeReports({ fighter, reports }: HomeReportsProps) {
     else enter(code);
   };
   return (
-    <Part title="At home" aside="reported by the fighter, not seen">
+    <Fold
+      title="At home"
+      aside={reports.length === 0 ? 'nothing yet' : `${reports.length} reported, not seen`}
+    >
       <form
         className="flex flex-wrap items-start gap-3 py-3"
         onSubmit={(event) => {
@@ -113,13 +117,13 @@ export function HomeReports({ fighter, reports }: HomeReportsProps) {
           </li>
         ))}
       </ul>
-    </Part>
+    </Fold>
   );
 }
 
 function tellHome({ finished, rounds, effort, bursts }: HomeReportView): string {
   return [
-    `${finished} of ${rounds} rounds`,
+    `${finished} of ${howMany(rounds, 'round')}`,
     ...(effort === null ? [] : [`effort ${effort}`]),
     ...bursts.map(({ lead, count }) => `${count} in ten seconds, ${lead} lead`),
   ].join(' · ');

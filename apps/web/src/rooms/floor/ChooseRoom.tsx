@@ -11,7 +11,7 @@ import { useFieldErrors } from '../../server/useFieldErrors.ts';
 import { Button, ButtonLink } from '../../ui/buttons/Button.tsx';
 import { ChoiceField } from '../../ui/fields/Field.tsx';
 import { Part, Plain } from '../../ui/panels/Panel.tsx';
-import { clockText } from '@eurhythm/core/units';
+import { clockText, howMany } from '@eurhythm/core/units';
 
 /** Which session goes to the Floor, and who is there. */
 export function ChooseRoom() {
@@ -76,7 +76,7 @@ export function ChooseRoom() {
           value={sessionId}
           choices={sessions.map((each) => ({
             value: each.id,
-            label: `${each.title} · ${each.rounds} rounds, ${clockText(each.seconds)}`,
+            label: `${each.title} · ${howMany(each.rounds, 'round')}, ${clockText(each.seconds)}`,
           }))}
           onChange={(value) => setSearch({ session: value }, { replace: true })}
         />

@@ -1,5 +1,7 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { otherLead, type MoveBook } from '@eurhythm/core/moves';
+import { workUntil } from '@eurhythm/core/rounds';
+import type { Pressed } from '@eurhythm/core/run';
 import type { FighterPaceView, FighterView, GymView, RunPlanView, RunView } from '@eurhythm/contract';
 import { Toasts } from '../../ui/panels/Toasts.tsx';
 import { Mixer } from '../../floor/output/Mixer.tsx';
@@ -51,7 +53,10 @@ export function PlayedRun(props: PlayedRunProps) {
   const people = usePeople(begun, controller, everybody, gym.grades, paces);
   const { run, here: fighters } = people;
   const marks = useMarks(run, controller);
-  const pressed = () => ({ seconds: controller.position, otherLead: otherLead(run.lead) });
+  const pressed = () => ({
+    seconds: workUntil(run.rounds[controller.state.round]?.blocks ?? [], controller.position),
+    otherLead: otherLead(run.lead),
+  });
   const inputs = useRunListening({ run, controller, hall, book });
   useHostTasks({
     run,
@@ -113,7 +118,7 @@ interface RunGoingOnProps extends PlayedRunProps {
   readonly state: RunController['state'];
   readonly people: ReturnType<typeof usePeople>;
   readonly marks: ReturnType<typeof useMarks>;
-  readonly pressed: () => { readonly seconds: number; readonly otherLead: 'left' | 'right' };
+  readonly pressed: () => Pressed;
   readonly inputs: ReturnType<typeof useRunListening>;
   readonly controls: ReturnType<typeof useFloorControls>;
 }

@@ -4,6 +4,7 @@ import { clockText, secondsLeft } from '@eurhythm/core/units';
 import type { WishDto } from '@eurhythm/contract';
 import { useFrame } from '../../floor/useFrame.ts';
 import { Button } from '../../ui/buttons/Button.tsx';
+import { PlainButton } from '../../ui/buttons/PlainButton.tsx';
 import { blockAt } from '../floor/board/whatComes.ts';
 import { StampRow } from '../floor/marks/StampRow.tsx';
 import type { HallProps } from './hallProps.ts';
@@ -56,7 +57,9 @@ export function RemoteView({ view, controller, state, member, joined }: HallProp
         <Numbers {...{ view, counting: joined.counting, ask }} />
       ) : (
         <section aria-label="Marks" className="flex flex-col gap-2">
-          <StampRow stamp={stamp} onStamp={setStamp} />
+          <StampRow stamp={stamp} onStamp={setStamp}>
+            <PlainButton onPress={() => void ask({ kind: 'undo' })}>Undo</PlainButton>
+          </StampRow>
           <ul aria-label="People" className="grid grid-cols-2 gap-2">
             {view.fighters.map(({ id, name }) => (
               <li key={id}>

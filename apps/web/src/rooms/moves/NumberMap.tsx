@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
@@ -188,7 +189,7 @@ function TouchedLines({
   onSave: (rewrite: boolean) => void;
 }) {
   return (
-    <Part title={`${touched.length} ${touched.length === 1 ? 'line uses' : 'lines use'} a changed number`}>
+    <Part title={`${howMany(touched.length, 'line uses', 'lines use')} a changed number`}>
       <ul aria-label="Lines that change">
         {touched.map((each) => (
           <li key={`${each.name}${each.line}`} className="border-b border-rule py-2">

@@ -8,7 +8,7 @@ import { useBook, useCombos, useGym } from '../../server/gymData.ts';
 import { queries } from '../../server/queries.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { ButtonLink } from '../../ui/buttons/Button.tsx';
-import { clockText } from '@eurhythm/core/units';
+import { clockText, howMany } from '@eurhythm/core/units';
 import { Builder } from './builder/Builder.tsx';
 import { askedIn, askedSession } from './builder/askedSession.ts';
 import { firstComboOf } from './useComboNames.ts';
@@ -63,7 +63,7 @@ function SessionList({ sessions }: { sessions: readonly SessionSummary[] }) {
           <span className="block leading-tight font-semibold">{session.title}</span>
           <span className="tabular text-sm text-quiet">
             {session.plannedFor ? `${dates.tell(session.plannedFor, 'EEE short time')} · ` : ''}
-            {session.rounds} rounds, {clockText(session.seconds)}
+            {howMany(session.rounds, 'round')}, {clockText(session.seconds)}
           </span>
         </NavLink>
       ))}

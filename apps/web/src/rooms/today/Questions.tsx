@@ -7,6 +7,7 @@ import { putRequest } from '../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useWrite } from '../../sync/useSync.ts';
 import { Button } from '../../ui/buttons/Button.tsx';
+import { useDates } from '../../ui/fields/dates.ts';
 import { Part, Plain } from '../../ui/panels/Panel.tsx';
 
 /** What each kind of question is about, in the order in which they stand. */
@@ -41,12 +42,13 @@ export function Questions({ of }: { of?: ReadonlySet<string> }) {
 }
 
 function Question({ question }: { question: QuestionView }) {
+  const dates = useDates();
   const { kind, name, sentence, to, action } = question;
   return (
     <li className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-rule py-2">
       <p>
         <span className="text-sm text-quiet">{HEADS[kind]}</span> <strong>{name}</strong>
-        <span className="block text-sm">{sentence}</span>
+        <span className="block text-sm">{dates.inSentence(sentence)}</span>
       </p>
       <span className="flex flex-wrap justify-end">
         <Link

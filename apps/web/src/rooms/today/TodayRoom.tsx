@@ -6,7 +6,7 @@ import { queries } from '../../server/queries.ts';
 import { Questions } from './Questions.tsx';
 import { ButtonLink } from '../../ui/buttons/Button.tsx';
 import { Part, Plain } from '../../ui/panels/Panel.tsx';
-import { clockText } from '@eurhythm/core/units';
+import { clockText, howMany } from '@eurhythm/core/units';
 import { useDates, type Dates } from '../../ui/fields/dates.ts';
 
 /** What is next, who is expected, and what changed since last time. */
@@ -78,7 +78,8 @@ function NextSession({ next, running }: Pick<TodayView, 'next' | 'running'>) {
         <div>
           <p className="font-heading text-3xl font-bold">{next.title}</p>
           <p className="mt-1 text-quiet">
-            {next.rounds} rounds · <span className="tabular">{clockText(next.seconds)}</span> in all
+            {howMany(next.rounds, 'round')} · <span className="tabular">{clockText(next.seconds)}</span> in
+            all
           </p>
         </div>
         <div className="flex flex-wrap gap-3">
@@ -98,8 +99,8 @@ function LastRun({ lastRun }: Pick<TodayView, 'lastRun'>) {
   return (
     <Part title="Last time" aside={`${formatDistanceToNowStrict(new Date(lastRun.at))} ago`}>
       <p className="py-3">
-        <strong>{lastRun.title}</strong>: {lastRun.finished} of {all} rounds finished, {lastRun.part} in part,{' '}
-        {lastRun.satOut} sat out.
+        <strong>{lastRun.title}</strong>: {lastRun.finished} of {howMany(all, 'round')} finished,{' '}
+        {lastRun.part} in part, {lastRun.satOut} sat out.
       </p>
     </Part>
   );
@@ -107,7 +108,7 @@ function LastRun({ lastRun }: Pick<TodayView, 'lastRun'>) {
 
 function Expected({ fighters }: { fighters: TodayView['expected'] }) {
   return (
-    <Part title="Expected" aside={`${fighters.length} fighters`}>
+    <Part title="Expected" aside={howMany(fighters.length, 'fighter')}>
       <ul>
         {fighters.map((fighter) => (
           <li key={fighter.id} className="border-b border-rule py-1.5">

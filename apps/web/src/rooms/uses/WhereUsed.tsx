@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -41,7 +42,7 @@ export function WhereUsed({ address, subject, others }: WhereUsedProps) {
   if (!data || data.usedBy.length === 0) return null;
   const { usedBy } = data;
   return (
-    <Part title="Where it is used" aside={`${usedBy.length} ${usedBy.length === 1 ? 'place' : 'places'}`}>
+    <Part title="Where it is used" aside={`${howMany(usedBy.length, 'place')}`}>
       <ul className="py-2">
         {usedBy.slice(0, TOLD).map((use) => (
           <li key={use}>{use}</li>

@@ -2,7 +2,7 @@ import { walkStance } from '../../body/index.ts';
 import { parseLine } from '../../line/index.ts';
 import { isStrike, type Level, type MoveBook } from '../../moves/index.ts';
 import { WORK_LIMBS, type BlockCombo, type WorkLimb } from '../../rounds/index.ts';
-import type { Bpm } from '../../units/index.ts';
+import { howMany, type Bpm } from '../../units/index.ts';
 
 /** A combo as the draft weighs it. */
 export interface DraftCombo extends BlockCombo {
@@ -154,5 +154,5 @@ function reasonOf(
   if (combo.daysAgo === null) return 'has not been in a class yet';
   return combo.daysAgo === 0
     ? 'was trained today, and nothing else is left'
-    : `was last trained ${combo.daysAgo} ${combo.daysAgo === 1 ? 'day' : 'days'} ago`;
+    : `was last trained ${howMany(combo.daysAgo, 'day')} ago`;
 }

@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { meanAttendance } from '@eurhythm/core/progress';
@@ -19,10 +20,13 @@ export function ClassAttendance({ gradeId }: { gradeId?: string }) {
   const { classes, people } = meanAttendance(data);
   const mean = people.toFixed(1);
   return (
-    <Part title="Who came" aside={`${classes} classes in ${data.length} weeks, ${mean} people on average`}>
+    <Part
+      title="Who came"
+      aside={`${howMany(classes, 'class', 'classes')} in ${howMany(data.length, 'week')}, ${mean} people on average`}
+    >
       <Picture
         draw={draw}
-        label={`People in a class, by week: ${mean} on average over ${classes} classes.`}
+        label={`People in a class, by week: ${mean} on average over ${howMany(classes, 'class', 'classes')}.`}
         name="classes"
         className="h-40"
         table={() => attendanceTable(weeks, 'people in a class')}

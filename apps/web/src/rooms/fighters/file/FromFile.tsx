@@ -1,14 +1,16 @@
+import { howMany } from '@eurhythm/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState, type DragEvent } from 'react';
 import { toast } from 'sonner';
 import type { AttemptView, SaveAttemptDto } from '@eurhythm/contract';
 import { queries, queryClient } from '../../../server/queries.ts';
-import { putRequest } from '../../../sync/queue/queuedWrite.ts';
+import { deleteRequest, putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { write } from '../../../sync/useSync.ts';
 import { newId } from '../../../server/api.ts';
 import { Button, ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { Part } from '../../../ui/panels/Panel.tsx';
+import { toastWithUndo } from '../../../ui/toastWithUndo.ts';
 import { usePlayback } from '../replay/usePlayback.ts';
 import { exportOnsets } from './exports.ts';
 import { readFile, type FileOnset, type HeardFile } from './readSound.ts';
@@ -68,7 +70,7 @@ export function FromFile() {
       {file && (
         <div className="space-y-7">
           <Part
-            title={`${onsets.length - doubtful} strikes${doubtful > 0 ? ` and ${doubtful} doubtful` : ''}`}
+            title={`${howMany(onsets.length - doubtful, 'strike')}${doubtful > 0 ? ` and ${doubtful} doubtful` : ''}`}
             aside={<Exports file={file} onsets={onsets} onAsHeard={() => setOnsets(file.onsets)} />}
           >
             <div className="pt-3">
@@ -168,20 +170,33 @@ function Exports({ file, onsets, onAsHeard }: ExportsProps) {
   );
 }
 
-/** Stores a file's strikes as a trial; stored again after its pins were put right, it is the same trial. */
+interface StoredTrial {
+  readonly id: string;
+  readonly attempt: SaveAttemptDto;
+}
+
+/** Stores a file's strikes as a trial; stored again after its pins were put right, it is the same trial. Each can be taken back. */
 function useStoredTrials() {
-  const stored = useRef(new Map<string, string>());
+  const stored = useRef(new Map<string, StoredTrial>());
   return async (file: HeardFile, attempt: SaveAttemptDto, what: string): Promise<void> => {
     const place = JSON.stringify([file.name, file.at, attempt.fighterId, attempt.lead, what]);
     const before = stored.current.get(place);
-    const id = before ?? newId();
-    stored.current.set(place, id);
-    try {
-      await write<AttemptView>(
-        putRequest(SUBJECTS.trial, `attempts/${id}`, attempt, { page: '/fighters/from-file' }),
-      );
+    const id = before?.id ?? newId();
+    const page = { page: '/fighters/from-file' };
+    const keep = async (kept: SaveAttemptDto): Promise<void> => {
+      await write<AttemptView>(putRequest(SUBJECTS.trial, `attempts/${id}`, kept, page));
+      stored.current.set(place, { id, attempt: kept });
+      await queryClient.invalidateQueries({ queryKey: ['fighters', kept.fighterId] });
+    };
+    const takeBack = async (): Promise<void> => {
+      if (before) return keep(before.attempt);
+      await write(deleteRequest(SUBJECTS.trial, `attempts/${id}`));
+      stored.current.delete(place);
       await queryClient.invalidateQueries({ queryKey: ['fighters', attempt.fighterId] });
-      toast(before ? 'Stored in place of what was stored before.' : 'Stored as a trial.');
+    };
+    try {
+      await keep(attempt);
+      toastWithUndo(before ? 'Stored in place of what was stored before.' : 'Stored as a trial.', takeBack);
     } catch (error) {
       toast.error((error as Error).message);
     }

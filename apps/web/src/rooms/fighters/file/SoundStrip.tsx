@@ -1,6 +1,6 @@
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { peaks } from '@eurhythm/core/sound';
-import { clockText, thousandths } from '@eurhythm/core/units';
+import { clockText, thousandths, howMany } from '@eurhythm/core/units';
 import { SliderField } from '../../../ui/fields/SliderField.tsx';
 import type { FileOnset, HeardFile } from './readSound.ts';
 
@@ -54,7 +54,7 @@ export function SoundStrip({ file, onsets, due, now, onChange, onPlay }: SoundSt
           height={HEIGHT}
           className="block touch-pan-x select-none"
           role="group"
-          aria-label={`${onsets.length} strikes in ${clockText(seconds)}`}
+          aria-label={`${howMany(onsets.length, 'strike')} in ${clockText(seconds)}`}
           onDoubleClick={(event) =>
             onChange([...onsets, { at: thousandths(atOf(event)) }].sort((a, b) => a.at - b.at))
           }

@@ -1,8 +1,9 @@
+import { howMany } from '@eurhythm/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { comboName } from '@eurhythm/core/plan';
 import { impactBeats, type LineFit } from '@eurhythm/core/strikes';
-import type { ComboView, FighterView, SaveAttemptDto } from '@eurhythm/contract';
+import type { FighterView, SaveAttemptDto } from '@eurhythm/contract';
 import { useBook, useCombos } from '../../../server/gymData.ts';
 import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/buttons/Button.tsx';
@@ -13,7 +14,7 @@ import { MaybeNumberField, NumberField } from '../../../ui/fields/TypedField.tsx
 import { USUAL_BURSTS } from '../../../floor/usualBursts.ts';
 import { coreWork } from '../../../workers/coreWork.ts';
 import { LEAD_CHOICES } from '../../sessions/choices.ts';
-import { burstInFile, comboInFile, type TrialOf } from './fileTrial.ts';
+import { askedAbout, burstInFile, burstText, comboInFile, type TrialOf } from './fileTrial.ts';
 import type { FileOnset, HeardFile } from './readSound.ts';
 
 interface StoreTrialProps {
@@ -33,21 +34,25 @@ const FITS = 0.5;
 /** Whose strikes these are and what they were: a combo of the gym, found among them, or a burst. */
 export function StoreTrial({ file, onsets, fighters, onDue, onStore }: StoreTrialProps) {
   const [who, setWho] = useState('');
-  const fighter = fighters.find(({ id }) => id === who) ?? fighters[0];
+  // Nobody is proposed: a trial in the wrong log is worse than a press more.
+  const fighter = fighters.find(({ id }) => id === who);
   const [lead, setLead] = useState<'left' | 'right' | 'own'>('own');
   const [kind, setKind] = useState<'combo' | 'burst'>('combo');
   const from = lead === 'own' ? (fighter?.lead ?? 'left') : lead;
   const [when, setWhen] = useState<{ readonly of: HeardFile; readonly at: string } | null>(null);
   const at = when?.of === file ? when.at : file.at;
-  const trial = { fighterId: fighter?.id ?? '', lead: from, at } as const;
+  const trial = fighter ? ({ fighterId: fighter.id, lead: from, at } as const) : null;
   return (
     <div className="grid gap-x-12 gap-y-7 lg:grid-cols-2">
       <Part title="Whose, and what">
         <div className="grid grid-cols-2 gap-4 pt-3">
           <ChoiceField
             label="Fighter"
-            value={fighter?.id ?? ''}
-            choices={fighters.map(({ id, name }) => ({ value: id, label: name }))}
+            value={who}
+            choices={[
+              { value: '', label: 'Whose are these?' },
+              ...fighters.map(({ id, name }) => ({ value: id, label: name })),
+            ]}
             onChange={setWho}
           />
           <ChoiceField
@@ -77,13 +82,8 @@ export function StoreTrial({ file, onsets, fighters, onDue, onStore }: StoreTria
       </Part>
       {kind === 'combo' ? (
         <ComboOfFile
-          {...{ file, onsets, lead: from, onDue }}
-          onStore={(fit, combo) =>
-            void onStore(
-              comboInFile(file, onsets, fit, { title: comboName(combo), line: combo.line }, trial),
-              combo.id,
-            )
-          }
+          {...{ file, onsets, trial, lead: from, onDue, onStore }}
+          onBurst={() => setKind('burst')}
         />
       ) : (
         <BurstOfFile {...{ file, onsets, trial, onStore }} />
@@ -96,12 +96,15 @@ interface ComboOfFileProps {
   readonly file: HeardFile;
   readonly onsets: readonly FileOnset[];
   readonly lead: 'left' | 'right';
+  /** Null until somebody said whose it is. */
+  readonly trial: TrialOf | null;
   onDue(due: readonly number[]): void;
-  onStore(fit: LineFit, combo: ComboView): void;
+  onStore: StoreTrialProps['onStore'];
+  onBurst(): void;
 }
 
 /** Which of the gym's combos this is: the best three that were found, or the one that is reported. */
-function ComboOfFile({ onsets, lead, onDue, onStore }: ComboOfFileProps) {
+function ComboOfFile({ file, onsets, trial, lead, onDue, onStore, onBurst }: ComboOfFileProps) {
   const book = useBook();
   const combos = useCombos();
   const [wanted, setWanted] = useState<string>(FIND);
@@ -126,7 +129,7 @@ function ComboOfFile({ onsets, lead, onDue, onStore }: ComboOfFileProps) {
         if (isOld) return;
         const best = [...found].sort((a, b) => b.share - a.share || a.off - b.off).slice(0, 3);
         setFits(best);
-        setChosen(best[0]?.id ?? null);
+        setChosen(best.length > 1 && fitAlike(best[0]!, best[1]!) ? null : (best[0]?.id ?? null));
       });
     return () => {
       isOld = true;
@@ -135,6 +138,10 @@ function ComboOfFile({ onsets, lead, onDue, onStore }: ComboOfFileProps) {
   const fit = fits?.find(({ id }) => id === chosen);
   const combo = combos.find(({ id }) => id === fit?.id);
   useEffect(() => onDue(fit?.times.flatMap(({ due }) => due) ?? []), [fit, onDue]);
+  const attempt =
+    fit && combo && trial
+      ? comboInFile(file, onsets, fit, { title: comboName(combo), line: combo.line }, trial)
+      : null;
   return (
     <Part title="The line" aside={fits ? '' : 'looking for it'}>
       <div className="grid grid-cols-2 gap-4 pt-3">
@@ -169,9 +176,8 @@ function ComboOfFile({ onsets, lead, onDue, onStore }: ComboOfFileProps) {
                   <strong>{of && comboName(of)}</strong> <span className="font-line text-sm">{of?.line}</span>
                 </span>
                 <span className="tabular text-sm whitespace-nowrap">
-                  {Math.round(100 * each.covered)} % of the strikes · {each.times.length}{' '}
-                  {each.times.length === 1 ? 'time' : 'times'} at {Math.round(each.bpm)}, within{' '}
-                  {Math.round(1000 * each.off)} ms
+                  {Math.round(100 * each.covered)} % of the strikes · {timesText(each.times.length)} at{' '}
+                  {Math.round(each.bpm)} a minute, within {Math.round(1000 * each.off)} ms
                 </span>
               </button>
             </li>
@@ -180,8 +186,14 @@ function ComboOfFile({ onsets, lead, onDue, onStore }: ComboOfFileProps) {
       </ul>
       {fits?.length === 0 && (
         <p className="py-3 text-quiet">
-          No line fits to these strikes. Put pins right, choose the combo, or leave the tempo empty.
+          No line fits to these strikes. Put pins right, choose the combo, or leave the tempo empty.{' '}
+          <button type="button" className="underline" onClick={onBurst}>
+            It was a burst
+          </button>
         </p>
+      )}
+      {fits && fits.length > 1 && chosen === null && (
+        <p className="py-2 text-caution">Two lines fit equally well: say which one it was.</p>
       )}
       {fit && fit.covered < FITS && (
         <p className="py-2 text-caution">
@@ -189,15 +201,18 @@ function ComboOfFile({ onsets, lead, onDue, onStore }: ComboOfFileProps) {
           store it.
         </p>
       )}
-      <Button className="mt-3" weight="main" disabled={!fit || !combo} onClick={() => onStore(fit!, combo!)}>
-        Store {fit ? `${fit.times.length} times through as one trial` : 'as a trial'}
-      </Button>
+      <StoreButton
+        attempt={attempt}
+        isAsked={trial !== null}
+        what={fit ? `${timesText(fit.times.length)} as one trial` : 'as a trial'}
+        onStore={(kept) => void onStore(kept, combo!.id)}
+      />
     </Part>
   );
 }
 
 interface BurstOfFileProps extends Pick<StoreTrialProps, 'file' | 'onsets' | 'onStore'> {
-  readonly trial: TrialOf;
+  readonly trial: TrialOf | null;
 }
 
 function BurstOfFile({ file, onsets, trial, onStore }: BurstOfFileProps) {
@@ -207,7 +222,8 @@ function BurstOfFile({ file, onsets, trial, onStore }: BurstOfFileProps) {
   const [chosen, setChosen] = useState('');
   const test = bursts.find((each) => named(each) === chosen) ?? bursts[0]!;
   const [from, setFrom] = useState(0);
-  const burst = burstInFile(file, onsets, { ...test, from }, trial);
+  const seen = burstInFile(file, onsets, { ...test, from }, trial ?? NOBODY);
+  const attempt = trial && seen;
   return (
     <Part title="The burst">
       <div className="grid grid-cols-2 gap-4 pt-3">
@@ -221,19 +237,62 @@ function BurstOfFile({ file, onsets, trial, onStore }: BurstOfFileProps) {
           label="From which second"
           hint="the first strike after it begins the burst"
           value={from}
-          error={burst || !Number.isFinite(from) ? undefined : 'No strike comes after this second.'}
+          error={seen || !Number.isFinite(from) ? undefined : 'No strike comes after this second.'}
           onChange={setFrom}
         />
       </div>
-      <Button
-        weight="main"
-        className="mt-3"
-        disabled={!burst}
-        onClick={() => void (burst && onStore(burst, `${named(test)}, from ${from} on`))}
-      >
-        Store as a trial
-      </Button>
+      {seen && <p className="pt-3">{burstText(seen)}</p>}
+      <StoreButton
+        attempt={attempt}
+        isAsked={trial !== null}
+        what="as a trial"
+        onStore={(kept) => void onStore(kept, `${named(test)}, from ${from} on`)}
+      />
     </Part>
+  );
+}
+
+/** What is looked at before anybody said whose it is. */
+const NOBODY: TrialOf = { fighterId: '', lead: 'left', at: '' };
+
+const timesText = (times: number): string => `${howMany(times, 'time')} through`;
+
+/** Lines that fit within so much of each other fit equally: a part of the strikes, and seconds. */
+const ALIKE = { covered: 0.02, off: 0.005 };
+const fitAlike = (one: LineFit, other: LineFit): boolean =>
+  Math.abs(one.covered - other.covered) <= ALIKE.covered && Math.abs(one.off - other.off) <= ALIKE.off;
+
+interface StoreButtonProps {
+  readonly attempt: SaveAttemptDto | null;
+  /** Whether somebody said whose it is. */
+  readonly isAsked: boolean;
+  readonly what: string;
+  onStore(attempt: SaveAttemptDto): void;
+}
+
+/** Stores a trial; what lies far from what this person usually does is asked about first. */
+function StoreButton({ attempt, isAsked, what, onStore }: StoreButtonProps) {
+  const { data: progress } = useQuery({
+    ...queries.fighterProgress(attempt?.fighterId ?? ''),
+    enabled: attempt !== null,
+  });
+  const asked = attempt && progress ? askedAbout(attempt, progress.courses) : '';
+  return (
+    <div className="pt-3">
+      {!isAsked && <p className="pb-2 text-quiet">Say whose these are first.</p>}
+      {asked !== '' && (
+        <p role="alert" className="pb-2 font-semibold text-caution">
+          {asked}
+        </p>
+      )}
+      <Button
+        weight={asked === '' ? 'main' : 'plain'}
+        disabled={!attempt}
+        onClick={() => attempt && onStore(attempt)}
+      >
+        {asked === '' ? `Store ${what}` : 'It is right: store it'}
+      </Button>
+    </div>
   );
 }
 

@@ -1,6 +1,7 @@
 import { findLine } from '@eurhythm/core/strikes';
 import { evaluateTrial, type HeardTrial } from '@eurhythm/core/speed';
-import { burstInFile, comboInFile } from './fileTrial.ts';
+import type { CourseView } from '@eurhythm/contract';
+import { askedAbout, burstInFile, burstText, comboInFile } from './fileTrial.ts';
 import type { HeardFile } from './readSound.ts';
 
 const file: HeardFile = {
@@ -43,5 +44,29 @@ describe('what is stored of a file', () => {
     expect(burst.instants).toHaveLength(40);
     expect(burst.heard!.due).toBeNull();
     expect(burstInFile(file, onsets, { title: 'x', seconds: 10, from: 100 }, of)).toBeNull();
+  });
+});
+
+describe('what is said of a burst before it is stored', () => {
+  const onsets = Array.from({ length: 60 }, (_, i) => ({ at: 5 + i * 0.25 }));
+  const burst = burstInFile(file, onsets, { title: 'Two straights', seconds: 10, from: 5 }, of)!;
+  const course = (usual: CourseView['usual'], more: Partial<CourseView> = {}) =>
+    ({
+      ...{ title: 'Two straights', kind: 'burst', unit: null, seconds: 10, lead: 'left', usual },
+      ...more,
+    }) as CourseView;
+
+  it('is how many, how fast and how evenly', () => {
+    expect(burstText(burst)).toBe('40 strikes in 10 s, 4.0 a second; the gaps differ by 0 % of their mean.');
+    expect(burstText({ ...burst, instants: [1] })).toBe('1 strike in 10 s, 0.1 a second.');
+  });
+  it('asks whether it is the right person where a child usually does 19', () => {
+    const child = course({ low: 17, high: 21 });
+    expect(askedAbout(burst, [child])).toMatch(
+      /^40 strikes in 10 s is 2\.1 times the usual 19 strikes in 10 s\./,
+    );
+    expect(askedAbout(burst, [course({ low: 36, high: 42 })])).toBe('');
+    expect(askedAbout(burst, [course({ low: 17, high: 21 }, { lead: 'right' })])).toBe('');
+    expect(askedAbout(burst, [])).toBe('');
   });
 });

@@ -1,6 +1,8 @@
 import { sureOnsets, type LineFit } from '@eurhythm/core/strikes';
-import { thousandths } from '@eurhythm/core/units';
-import type { SaveAttemptDto } from '@eurhythm/contract';
+import { countedUnit, unusualText, valueText, type ValueText } from '@eurhythm/core/progress';
+import { evaluateTrial, summariseBurst, type HeardTrial } from '@eurhythm/core/speed';
+import { howMany, thousandths } from '@eurhythm/core/units';
+import type { CourseView, SaveAttemptDto } from '@eurhythm/contract';
 import { heardTrial, type KeptInput } from '../../../strikeInputs/heardTrial.ts';
 import type { FileOnset, HeardFile } from './readSound.ts';
 
@@ -72,4 +74,23 @@ export function burstInFile(
     measured: 'file',
     heard: heardTrial(inputOf(file), inTime, { due: null }),
   } as SaveAttemptDto;
+}
+
+/** How many, how fast and how evenly: “41 strikes, 4.1 a second; the gaps differ by 12 % of their mean”. */
+export function burstText({ instants, seconds = TEST_SECONDS }: SaveAttemptDto): string {
+  const { count, perSecond, unevenness } = summariseBurst(instants, seconds);
+  const even =
+    unevenness === null ? '' : `; the gaps differ by ${Math.round(100 * unevenness)} % of their mean`;
+  return `${howMany(count, 'strike')} in ${seconds} s, ${perSecond.toFixed(1)} a second${even}.`;
+}
+
+/** What is to be asked about a trial before it is kept, beside what this person usually does in the same test; empty for nothing. */
+export function askedAbout(attempt: SaveAttemptDto, courses: readonly CourseView[]): string {
+  const { kind = 'burst', lead, title, seconds = TEST_SECONDS, heard } = attempt;
+  const course = courses.find((each) => each.title === title && each.kind === kind && each.lead === lead);
+  if (!course || !heard) return '';
+  const { instants, value } = evaluateTrial({ kind, seconds }, heard as HeardTrial);
+  const textOf: ValueText = (each) => valueText(kind, course.unit)(each) + countedUnit(course);
+  const done = kind === 'burst' ? instants.length : value;
+  return done === null ? '' : unusualText(done, course.usual, textOf);
 }

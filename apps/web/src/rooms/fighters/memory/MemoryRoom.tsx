@@ -1,33 +1,44 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { groupBy } from '@eurhythm/core/units';
+import { useSearchParams } from 'react-router';
 import { comboName } from '@eurhythm/core/plan';
+import { groupBy } from '@eurhythm/core/units';
+import type { FighterView, MemoryView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
 import { ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { ChoiceField } from '../../../ui/fields/Field.tsx';
 import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { AskCombo } from './AskCombo.tsx';
+import { whoIsAsked } from './whoIsAsked.ts';
 
 /** Which combos are due with whom, and asking them. */
 export function MemoryRoom() {
   const { data: gym } = useQuery(queries.gym());
   const { data: fighters } = useQuery(queries.fighters());
-  const { data: memory } = useQuery(queries.memory([]));
+  // What is asked here stays where it stands until somebody comes back to the page.
+  const { data: memory } = useQuery({ ...queries.memory([]), staleTime: Infinity, refetchOnMount: 'always' });
   const { data: combos } = useQuery(queries.combos());
-  const [gradeId, setGrade] = useState('');
+  const [search, setSearch] = useSearchParams();
   if (!gym || !fighters || !memory || !combos) return null;
-  const due = memory.filter(({ isDue }) => isDue);
-  const grade = gradeId || gym.grades[0]!.id;
-  const who = fighters.filter((fighter) => fighter.fit && fighter.gradeId === grade);
-  const dueWith = groupBy(
-    due.filter(({ fighterId }) => who.some(({ id }) => id === fighterId)),
-    ({ comboId }) => comboId,
-  );
-  const own = combos
-    .filter((combo) => combo.gradeId === grade && !combo.retired)
-    .sort(
-      (a, b) => (dueWith.get(b.id)?.length ?? 0) - (dueWith.get(a.id)?.length ?? 0) || a.number - b.number,
+  const fit = fighters.filter((fighter) => fighter.fit);
+  const grade = search.get('grade') ?? mostDue(fit, memory.items) ?? gym.grades[0]!.id;
+  const who = fit.filter(({ gradeId }) => gradeId === grade);
+  const known = new Map(combos.filter(({ retired }) => !retired).map((combo) => [combo.id, combo]));
+  const asked = whoIsAsked(who, memory).filter(({ comboId }) => known.has(comboId));
+  const due = asked.filter((each) => each.due > 0);
+  const rest = asked.filter((each) => each.due === 0);
+  const ask = ({ comboId, who }: (typeof asked)[number]) => {
+    const combo = known.get(comboId)!;
+    const name = `${comboName(combo)} · ${combo.title}`;
+    return (
+      <AskCombo
+        key={`${grade} ${comboId}`}
+        combo={{ id: comboId, name }}
+        who={who}
+        runId={null}
+        page="/fighters/memory"
+      />
     );
+  };
   return (
     <div className="mx-auto w-full max-w-4xl px-6 pt-8">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
@@ -38,35 +49,32 @@ export function MemoryRoom() {
             className="w-40"
             value={grade}
             choices={gym.grades.map(({ id, name }) => ({ value: id, label: name }))}
-            onChange={setGrade}
+            onChange={(id) => setSearch({ grade: id }, { replace: true })}
           />
           <ButtonLink to="/fighters/class">The class</ButtonLink>
         </div>
       </div>
-      <Part
-        title={`${gym.grades.find(({ id }) => id === grade)!.name}: due first`}
-        aside="one press for all, then who was otherwise"
-      >
-        {who.length === 0 && <Plain>Nobody of this grade may train now.</Plain>}
-        {who.length > 0 && own.length === 0 && <Plain>This grade has no combo.</Plain>}
-        {who.length > 0 &&
-          own.map((combo) => (
-            <div key={`${grade} ${combo.id}`}>
-              <AskCombo
-                combo={{ id: combo.id, name: `${comboName(combo)} · ${combo.title}` }}
-                who={who}
-                runId={null}
-                page="/fighters/memory"
-              />
-              {dueWith.has(combo.id) && (
-                <p className="text-sm text-quiet">
-                  Due with {dueWith.get(combo.id)!.length} of {who.length}
-                  {dueWith.get(combo.id)!.some(({ isSlipping }) => isSlipping) && ', slipping'}.
-                </p>
-              )}
-            </div>
-          ))}
-      </Part>
+      {who.length === 0 && <Plain>Nobody of this grade may train now.</Plain>}
+      {who.length > 0 && (
+        <div className="space-y-8">
+          <Part title="Due now" aside="one press for all, then who was otherwise">
+            {due.length === 0 && <Plain>Nothing is due with this grade.</Plain>}
+            {due.map(ask)}
+          </Part>
+          <Part title="Trained, and not due">
+            {rest.length === 0 && <Plain>Nothing else was trained in the last half year.</Plain>}
+            {rest.map(ask)}
+          </Part>
+        </div>
+      )}
     </div>
   );
+}
+
+/** The grade whose people have most to be asked. */
+function mostDue(fit: readonly FighterView[], memory: readonly MemoryView[]): string | undefined {
+  const gradeOf = new Map(fit.map(({ id, gradeId }) => [id, gradeId]));
+  const due = memory.filter(({ isDue, fighterId }) => isDue && gradeOf.has(fighterId));
+  const byGrade = [...groupBy(due, ({ fighterId }) => gradeOf.get(fighterId)!)];
+  return byGrade.sort(([, a], [, b]) => b.length - a.length)[0]?.[0];
 }

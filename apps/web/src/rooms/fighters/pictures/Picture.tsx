@@ -1,5 +1,6 @@
 import { createElement, useEffect, useState } from 'react';
 import { Button } from '../../../ui/buttons/Button.tsx';
+import { useDates } from '../../../ui/fields/dates.ts';
 import type { ChartFigure, ChartFigureProps } from './ChartFigure.tsx';
 import { csvOf, type TextTable } from './textTable.ts';
 
@@ -62,6 +63,7 @@ export function Picture({ table, of, csv, ...figure }: PictureProps) {
 }
 
 function TableOf({ table: { columns, rows } }: { table: TextTable }) {
+  const { inSentence } = useDates();
   return (
     <div className="overflow-x-auto">
       <table className="w-full text-left text-sm">
@@ -78,7 +80,7 @@ function TableOf({ table: { columns, rows } }: { table: TextTable }) {
           {rows.map(([head, ...cells]) => (
             <tr key={head} className="border-b border-rule">
               <th scope="row" className="pr-3 font-normal">
-                {head}
+                {inSentence(String(head))}
               </th>
               {cells.map((cell, i) => (
                 <td key={columns[i + 1]} className="pr-3">

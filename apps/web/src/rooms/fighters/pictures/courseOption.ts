@@ -1,8 +1,10 @@
-import { longAgoByWeek, middleOfDay, valueText } from '@eurhythm/core/progress';
+import { countedUnit, longAgoByWeek, middleOfDay, valueText } from '@eurhythm/core/progress';
 import { sideText } from '@eurhythm/core/speed';
+import { format } from 'date-fns';
 import type { CourseView } from '@eurhythm/contract';
 import { bottomAxis, sideAxis } from './axes.ts';
 import type { ChartInks } from './chartInks.ts';
+import { daysShown, noonOf, valuesShown } from './courseFrame.ts';
 import { VERDICT_MARKS } from './courseText.ts';
 
 /** Where a dot of the trials of one day lies beside the others, so that none hides another: some hours, in milliseconds. */
@@ -13,14 +15,15 @@ const MANY = 800;
 export const isDense = (courses: readonly CourseView[]): boolean =>
   courses.reduce((sum, { trials }) => sum + trials, 0) > MANY;
 
-/** Over more than a year and a half years are reported along the bottom, else days. */
+/** What a number counts that does not say it itself. */
+const unitOf = (course: CourseView): string => countedUnit(course).trim();
+
+/** Over more than a year and a half months stand along the bottom, else days. */
 const YEARS_FROM = 550 * 86_400_000;
 function isOfYears(courses: readonly CourseView[]): boolean {
   const days = courses.flatMap((course) => course.days.map(({ day }) => Date.parse(day)));
   return Math.max(...days) - Math.min(...days) > YEARS_FROM;
 }
-
-const at = (day: string): number => Date.parse(`${day}T12:00:00`);
 
 type CourseInks = Pick<ChartInks, 'ink' | 'quiet' | 'rule' | 'canvas'>;
 
@@ -37,19 +40,25 @@ export function courseOption(
   const textOf = valueText(courses[0]!.kind, courses[0]!.unit);
   const drawn = isDense(courses) ? longAgoByWeek : (days: CourseView['days']) => days;
   return {
-    grid: { left: 52, right: 44, top: 18, bottom: 30 },
+    grid: { left: 52, right: 44, top: 30, bottom: 30 },
     tooltip: {
       formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) =>
-        `${textOf(value[1])}, ${seriesName}<br>${tellDay(value[0])}`,
+        `${textOf(value[1])}${countedUnit(courses[0]!)}, ${seriesName}<br>${tellDay(value[0])}`,
     },
     xAxis: bottomAxis(inks, {
       type: 'time',
-      boundaryGap: ['3%', '3%'],
+      ...daysShown(courses),
+      minInterval: 86_400_000,
       axisLabel: {
-        formatter: isOfYears(courses) ? (at: number) => String(new Date(at).getFullYear()) : tellDay,
+        formatter: isOfYears(courses) ? (at: number) => format(at, 'MMM yyyy') : tellDay,
       },
     }),
-    yAxis: sideAxis(inks, { scale: true, axisLabel: { formatter: (value: number) => textOf(value) } }),
+    yAxis: sideAxis(inks, {
+      ...valuesShown(courses),
+      name: unitOf(courses[0]!),
+      nameTextStyle: { color: quiet, align: 'left', padding: [0, 0, 0, -44] },
+      axisLabel: { formatter: (value: number) => textOf(value) },
+    }),
     series: courses.flatMap((course) => {
       const name = sideText(course.lead, courses[0]!.sides) || 'results';
       return [
@@ -81,7 +90,7 @@ function dotsOf(
     type: 'scatter',
     symbolSize: 11,
     data: days.flatMap(({ day, values }) =>
-      values.map((value, i) => [at(day) + BESIDE * (i - (values.length - 1) / 2), value]),
+      values.map((value, i) => [noonOf(day) + BESIDE * (i - (values.length - 1) / 2), value]),
     ),
     itemStyle: symbols[course.lead],
     ...markOf(course, ink),
@@ -98,7 +107,7 @@ function slipsOf({ usual, outliers }: CourseView, quiet: string): Record<string,
     // A slip would squeeze all others together: it is listed, and drawn only where it is near.
     data: outliers
       .filter(({ value }) => usual && value < 2 * usual.high)
-      .map(({ day, value }) => [at(day), value]),
+      .map(({ day, value }) => [noonOf(day), value]),
   };
 }
 
@@ -125,7 +134,7 @@ function markOf({ days, month, lead }: CourseView, ink: string): Record<string, 
         fontWeight: 'bold',
         formatter: `${VERDICT_MARKS[month.verdict].sign} ${side}`,
       },
-      data: [{ coord: [at(last.day), middleOfDay(last)] }],
+      data: [{ coord: [noonOf(last.day), middleOfDay(last)] }],
     },
   };
 }

@@ -1,10 +1,12 @@
 import type { CourseView } from '@eurhythm/contract';
 import { courseCsv } from './courseText.ts';
+import { daysShown, valuesShown } from './courseFrame.ts';
 import { courseOption } from './courseOption.ts';
 
 const course = {
   lead: 'left',
   kind: 'burst',
+  seconds: 10,
   measured: 'taps',
   days: [
     { day: '2026-03-12', values: [24] },
@@ -42,7 +44,7 @@ describe('the trials of a test', () => {
     expect(series[0]!.markPoint!.data[0]!.coord).toEqual([Date.parse('2026-03-12T12:00:00'), 24]);
   });
 
-  it('are thinned and known by years where there are ten years of them', () => {
+  it('are thinned and known by months and years where there are ten years of them', () => {
     const days = Array.from({ length: 1500 }, (_, i) => ({
       day: new Date(Date.parse('2016-03-01') + 2 * i * 86_400_000).toISOString().slice(0, 10),
       values: [20],
@@ -54,6 +56,31 @@ describe('the trials of a test', () => {
       xAxis: { axisLabel: { formatter(at: number): string } };
     };
     expect(series[0]!.data.length).toBeLessThan(700);
-    expect(xAxis.axisLabel.formatter(Date.parse('2020-01-01T12:00:00'))).toBe('2020');
+    expect(xAxis.axisLabel.formatter(Date.parse('2020-01-01T12:00:00'))).toBe('Jan 2020');
+  });
+});
+
+describe('the frame of a course', () => {
+  const of = (...values: number[]) => [
+    {
+      ...course,
+      usual: null,
+      days: values.map((value, i) => ({ day: `2026-03-0${1 + i}`, values: [value] })),
+    },
+  ];
+  it('shows one trial at its date, within four weeks', () => {
+    const { min, max } = daysShown(of(22));
+    expect((max - min) / 86_400_000).toBe(28);
+    expect(new Date((min + max) / 2).getDate()).toBe(1);
+  });
+  it('is wide enough that noise looks like noise, and has round lines', () => {
+    expect(valuesShown(of(22))).toEqual({ min: 16, max: 28, interval: 2 });
+    expect(valuesShown(of(1.34, 1.38))).toEqual({ min: 1, max: 1.8, interval: 0.2 });
+  });
+  it('holds every trial, however far they lie apart', () => {
+    const { min, max } = valuesShown(of(10, 44));
+    expect(min).toBeLessThanOrEqual(10);
+    expect(max).toBeGreaterThanOrEqual(44);
+    expect(valuesShown(of(0, 0)).max).toBeGreaterThan(0);
   });
 });

@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { valueText } from '@eurhythm/core/progress';
 import { ofSide, sideText } from '@eurhythm/core/speed';
 import type { CourseView } from '@eurhythm/contract';
@@ -42,7 +43,7 @@ export function courseSentences(courses: readonly CourseView[]): string {
     .map(({ title, kind, unit, sides, lead, trials, best, usual }) => {
       const textOf = valueText(kind, unit);
       const range = usual ? `, usually ${textOf(usual.low)} to ${textOf(usual.high)}` : '';
-      return `${ofSide(title, lead, sides)}: ${trials} trials, best ${textOf(best)}${range}.`;
+      return `${ofSide(title, lead, sides)}: ${howMany(trials, 'trial')}, best ${textOf(best)}${range}.`;
     })
     .join(' ');
 }

@@ -3,10 +3,10 @@ import { useCallback, useMemo, useState } from 'react';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { ownPace } from '@eurhythm/core/progress';
 import { ofNewestTempo } from '@eurhythm/core/speed';
-import { groupBy } from '@eurhythm/core/units';
+import { groupBy, howMany } from '@eurhythm/core/units';
 import type { AttemptView, FighterProgress, FighterView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
-import { Part } from '../../../ui/panels/Panel.tsx';
+import { Fold } from '../../../ui/panels/Fold.tsx';
 import { Toggles } from '../../../ui/buttons/Toggles.tsx';
 import type { Draw } from '../pictures/ChartFigure.tsx';
 import { comboGaps } from '../pictures/comboGaps.ts';
@@ -39,10 +39,10 @@ export function ComboGaps({ fighter, attempts, pace }: ComboGapsProps) {
   }));
   const value = `${shown[0]!.testId} ${shown[0]!.lead}`;
   return (
-    <Part title="Where the time goes" aside="gaps of a combo against the line">
+    <Fold title="Where the time goes" aside="gaps of a combo against the line">
       <Toggles label="Which combo" className="pt-3" value={value} choices={choices} onChange={setChosen} />
       <GapPicture key={value} trials={shown} {...{ fighter, pace }} />
-    </Part>
+    </Fold>
   );
 }
 
@@ -82,8 +82,8 @@ function GapPicture({ trials, fighter, pace }: GapPictureProps) {
           ? `Most time is lost at ${most.name}: ${most.seconds.toFixed(2)} s where the line has ${most.line.toFixed(2)} s.`
           : 'No gap is longer than the line asks for.'}{' '}
         <span className="text-quiet">
-          From {same.length} {same.length === 1 ? 'trial' : 'trials'} of this tempo; the stroke is the least
-          that {pace ? 'this body needs, by its own pace' : 'a body needs at club pace'}.
+          From {howMany(same.length, 'trial')} of this tempo; the stroke is the least that{' '}
+          {pace ? 'this body needs, by its own pace' : 'a body needs at club pace'}.
         </span>
       </p>
     </>

@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
-import { groupBy } from '@eurhythm/core/units';
+import { groupBy, howMany } from '@eurhythm/core/units';
 import { sideText } from '@eurhythm/core/speed';
 import type { CourseView, FighterProgress, FighterView, VerdictView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
 import { DayField } from '../../../ui/fields/DayFields.tsx';
+import { Fold } from '../../../ui/panels/Fold.tsx';
 import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { Toggles } from '../../../ui/buttons/Toggles.tsx';
 import { MEASURED_WORDS } from '../replay/trialWords.ts';
@@ -28,10 +29,7 @@ export function Courses({ fighter, progress }: CoursesProps) {
   const [chosen, setChosen] = useState('');
   const shown = byTest.get(chosen) ?? [...byTest.values()][0];
   return (
-    <Part
-      title="Did it really get better?"
-      aside="filled dots are left lead, open ones right; the band is usual now, ▲ ▼ = the last month"
-    >
+    <Part title="Did it really get better?">
       {!shown && <Plain>Nothing measured yet. On the Floor, press T and tap along for ten seconds.</Plain>}
       {shown && (
         <>
@@ -42,21 +40,30 @@ export function Courses({ fighter, progress }: CoursesProps) {
             choices={tests}
             onChange={setChosen}
           />
+          <div className="pt-3">
+            {shown.map((course) => (
+              <OfMonth key={course.lead} course={course} />
+            ))}
+          </div>
           <CoursePicture courses={shown} name={`${fighter.name} ${shown[0]!.title}`} />
-          {isDense(shown) && (
-            <p className="text-sm text-quiet">
-              Older than a year: one dot for the middle of each week. The table has every trial.
+          <Fold title="All that these trials say">
+            <p className="pt-2 text-sm text-quiet">
+              Filled dots are left, open ones right; the band is what is usual now, ▲ ▼ = the last month.
+              {isDense(shown) &&
+                ' Older than a year: one dot for the middle of each week. The table has every trial.'}
             </p>
-          )}
-          {shown.map((course) => (
-            <CourseWords key={course.lead} course={course} />
-          ))}
-          <Between fighterId={fighter.id} testId={shown[0]!.testId} />
+            {shown.map((course) => (
+              <CourseWords key={course.lead} course={course} />
+            ))}
+            <Between fighterId={fighter.id} testId={shown[0]!.testId} />
+          </Fold>
         </>
       )}
     </Part>
   );
 }
+
+const courseName = ({ lead, sides }: CourseView): string => sideText(lead, sides) || 'All';
 
 function CoursePicture({ courses, name }: { courses: readonly CourseView[]; name: string }) {
   const draw = useCallback<Draw>((inks, tellDay) => courseOption(courses, inks, tellDay), [courses]);
@@ -74,6 +81,17 @@ function CoursePicture({ courses, name }: { courses: readonly CourseView[]; name
   );
 }
 
+function OfMonth({ course }: { course: CourseView }) {
+  const what = courseName(course);
+  if (course.month) return <Verdict what={what} verdict={course.month} />;
+  return (
+    <p>
+      <span className="inline-block text-quiet first-letter:uppercase">{what}:</span>{' '}
+      {howMany(course.trials, 'trial')} so far, too early to compare.
+    </p>
+  );
+}
+
 function CourseWords({ course }: { course: CourseView }) {
   const { inSentence } = useDates();
   const textOf = valueText(course.kind, course.unit);
@@ -81,9 +99,9 @@ function CourseWords({ course }: { course: CourseView }) {
     <div className="border-b border-rule py-2">
       <p className="flex flex-wrap items-baseline justify-between gap-x-4">
         <strong>
-          <span className="first-letter:uppercase">{sideText(course.lead, course.sides) || 'All'}</span>
+          <span className="first-letter:uppercase">{courseName(course)}</span>
           <span className="ml-2 text-sm font-normal text-quiet">
-            {course.trials} {course.trials === 1 ? 'trial' : 'trials'}, {MEASURED_WORDS[course.measured]}
+            {howMany(course.trials, 'trial')}, {MEASURED_WORDS[course.measured]}
           </span>
         </strong>
         <span className="tabular text-sm text-quiet">
@@ -92,7 +110,6 @@ function CourseWords({ course }: { course: CourseView }) {
           {course.typicalError !== null && `, one trial varies by about ±${textOf(course.typicalError)}`}
         </span>
       </p>
-      <Verdict what="Compared with the month before" verdict={course.month} />
       <Verdict what="Compared with the time before" verdict={course.last} />
       <p className="text-sm">{course.trendSentence}</p>
       {course.notes.map((note) => (
@@ -108,7 +125,8 @@ function Verdict({ what, verdict }: { what: string; verdict: VerdictView | null 
   if (!verdict) return null;
   return (
     <p>
-      <VerdictMark verdict={verdict.verdict} /> <span className="text-quiet">{what}:</span> {verdict.sentence}
+      <VerdictMark verdict={verdict.verdict} />{' '}
+      <span className="inline-block text-quiet first-letter:uppercase">{what}:</span> {verdict.sentence}
     </p>
   );
 }
@@ -127,8 +145,8 @@ function Between({ fighterId, testId }: { fighterId: string; testId: string }) {
         <DayField label="against those up to" value={to} onChange={setTo} />
       </div>
       {isAsked &&
-        found.map(({ lead, between }) => (
-          <Verdict key={lead} what={lead === 'left' ? 'Left lead' : 'Right lead'} verdict={between} />
+        found.map((course) => (
+          <Verdict key={course.lead} what={courseName(course)} verdict={course.between} />
         ))}
     </div>
   );

@@ -21,7 +21,8 @@ import { useWrite } from '../../../sync/useSync.ts';
 import { Button } from '../../../ui/buttons/Button.tsx';
 import { DayField } from '../../../ui/fields/DayFields.tsx';
 import { ChoiceField } from '../../../ui/fields/Field.tsx';
-import { Part, Plain } from '../../../ui/panels/Panel.tsx';
+import { Fold } from '../../../ui/panels/Fold.tsx';
+import { Plain } from '../../../ui/panels/Panel.tsx';
 import { NumberField } from '../../../ui/fields/TypedField.tsx';
 import { valueText } from '@eurhythm/core/progress';
 import { useDates } from '../../../ui/fields/dates.ts';
@@ -50,14 +51,15 @@ export function Goals({ fighter, progress }: GoalsProps) {
     return `${ofSide(title, lead, sides)}: ${valueText(kind, unit)(value)}`;
   };
   return (
-    <Part title="Goals">
+    <Fold title="Goals" aside={progress.goals.length > 0 ? `${progress.goals.length} set` : 'none set'}>
       {progress.goals.length === 0 && !isNew && <Plain>No goal is set.</Plain>}
       <ul>
         {progress.goals.map((goal) => (
           <li key={goal.id} className="border-b border-rule py-2">
             <p className="flex items-baseline justify-between gap-4">
               <span>
-                <strong>{told(goal)}</strong> <span className="text-sm text-quiet">by {goal.by}</span>
+                <strong>{told(goal)}</strong>{' '}
+                <span className="text-sm text-quiet">by {inSentence(goal.by)}</span>
               </span>
               <Button weight="bare" className="px-1!" onClick={() => remove.mutate(goal.id)}>
                 Take out
@@ -76,7 +78,7 @@ export function Goals({ fighter, progress }: GoalsProps) {
           </Button>
         )
       )}
-    </Part>
+    </Fold>
   );
 }
 

@@ -5,7 +5,8 @@ import type { LifetimeView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/buttons/Button.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
-import { Part, Plain } from '../../../ui/panels/Panel.tsx';
+import { Fold } from '../../../ui/panels/Fold.tsx';
+import { Plain } from '../../../ui/panels/Panel.tsx';
 
 /** The moves that stand there without a press. */
 const FIRST = 5;
@@ -19,7 +20,7 @@ export function Lifetime({ fighterId }: { fighterId: string }) {
   const { moves, since, towards } = data;
   const shown = isAll ? moves : moves.slice(0, FIRST);
   return (
-    <Part title="Each move so far" aside={since ? `since ${dates.tell(`${since}T12:00:00`, 'long')}` : ''}>
+    <Fold title="Each move so far" aside={since ? `since ${dates.tell(`${since}T12:00:00`, 'long')}` : ''}>
       {moves.length === 0 && <Plain>Nothing was counted yet. Rounds that are marked on the Floor are.</Plain>}
       <ul>
         {shown.map((move) => (
@@ -35,7 +36,7 @@ export function Lifetime({ fighterId }: { fighterId: string }) {
         Of what goes by the beat or is counted, as far as it was marked as done.
         {towards === null && ' The gym may name a number to work towards: Gym, Where schools differ.'}
       </p>
-    </Part>
+    </Fold>
   );
 }
 

@@ -1,14 +1,15 @@
 import type { FighterProgress, FighterView } from '@eurhythm/contract';
 import { ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
-import { Part, Plain } from '../../../ui/panels/Panel.tsx';
+import { Fold } from '../../../ui/panels/Fold.tsx';
+import { Plain } from '../../../ui/panels/Panel.tsx';
 
 /** What is still missing for the next grade, and the grades so far. */
 export function NextGrade({ fighter, progress }: { fighter: FighterView; progress: FighterProgress }) {
   const { check, gradings } = progress;
   const dates = useDates();
   return (
-    <Part
+    <Fold
       title={check ? `For ${check.grade}` : 'Grade'}
       aside={check && `${check.met} of ${check.lines.length} are there`}
     >
@@ -43,6 +44,6 @@ export function NextGrade({ fighter, progress }: { fighter: FighterView; progres
           ))}
         </ul>
       )}
-    </Part>
+    </Fold>
   );
 }

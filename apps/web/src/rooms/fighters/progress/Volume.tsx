@@ -1,8 +1,10 @@
+import { howMany } from '@eurhythm/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import type { FighterView, VolumeView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
-import { Part, Plain } from '../../../ui/panels/Panel.tsx';
+import { Fold } from '../../../ui/panels/Fold.tsx';
+import { Plain } from '../../../ui/panels/Panel.tsx';
 import { attendanceOption, attendanceTable } from '../pictures/attendanceOption.ts';
 import type { Draw } from '../pictures/ChartFigure.tsx';
 import { LIMB_WORDS } from '../pictures/limbWords.ts';
@@ -16,13 +18,17 @@ export function Volume({ fighter }: { fighter: FighterView }) {
   const { weeks, jump, neglected } = data;
   if (weeks.length === 0)
     return (
-      <Part title="How much">
+      <Fold title="How much">
         <Plain>No round in the last half year.</Plain>
-      </Part>
+      </Fold>
     );
   return (
     <>
-      <Part title="How much" aside="strikes by week; of what goes by the beat or is counted">
+      <Fold
+        title="How much"
+        aside={jump !== null ? `this week ${jump.toFixed(1)} times the usual` : undefined}
+      >
+        <p className="pt-1 text-sm text-quiet">Strikes by week, of what goes by the beat or is counted.</p>
         <Weeks weeks={weeks} name={fighter.name} />
         {jump !== null && (
           <p className="text-caution">
@@ -36,7 +42,7 @@ export function Volume({ fighter }: { fighter: FighterView }) {
             the last four weeks.
           </p>
         )}
-      </Part>
+      </Fold>
       <Attended weeks={weeks} name={fighter.name} />
     </>
   );
@@ -53,7 +59,7 @@ function Weeks({ weeks, name }: WeeksProps) {
   return (
     <Picture
       draw={draw}
-      label={`Strikes by limb: ${weeks.length} weeks, ${done} in all.`}
+      label={`Strikes by limb: ${howMany(weeks.length, 'week')}, ${done} in all.`}
       name={`${name} strikes`}
       className="h-52"
       table={() => volumeTable(weeks)}
@@ -76,18 +82,18 @@ function Attended({ weeks, name }: WeeksProps) {
   const classes = weeks.reduce((sum, week) => sum + week.classes, 0);
   const empty = weeks.filter((week) => week.classes === 0).length;
   return (
-    <Part
+    <Fold
       title="Came"
-      aside={`${classes} classes in ${weeks.length} weeks${empty > 0 ? `, ${empty} of them without one` : ''}`}
+      aside={`${howMany(classes, 'class', 'classes')} in ${howMany(weeks.length, 'week')}${empty > 0 ? `, ${empty} of them without one` : ''}`}
     >
       <Picture
         draw={draw}
-        label={`Classes by week: ${classes} in ${weeks.length} weeks.`}
+        label={`Classes by week: ${classes} in ${howMany(weeks.length, 'week')}.`}
         name={`${name} classes`}
         className="h-36"
         table={() => attendanceTable(came, 'classes')}
         of="the classes"
       />
-    </Part>
+    </Fold>
   );
 }

@@ -1,9 +1,11 @@
+import { howMany } from '@eurhythm/core/units';
 import { useState } from 'react';
 import { ofSide } from '@eurhythm/core/speed';
 import type { AttemptView } from '@eurhythm/contract';
 import { useDates } from '../../../ui/fields/dates.ts';
 import { Button } from '../../../ui/buttons/Button.tsx';
-import { Part, Plain } from '../../../ui/panels/Panel.tsx';
+import { Fold } from '../../../ui/panels/Fold.tsx';
+import { Plain } from '../../../ui/panels/Panel.tsx';
 import { TrialSheet } from './TrialSheet.tsx';
 import { MEASURED_WORDS, trialText } from './trialWords.ts';
 
@@ -19,8 +21,11 @@ export function TrialList({ attempts }: { attempts: readonly AttemptView[] }) {
   const shown = isLong ? newest : newest.slice(0, SHOWN);
   const chosen = attempts.find(({ id }) => id === open);
   return (
-    <Part title="Trials" aside="press one to look at it and to hear it again">
+    <Fold title="Trials" aside={`${howMany(attempts.length, 'trial')}`}>
       {newest.length === 0 && <Plain>No trial yet.</Plain>}
+      {newest.length > 0 && (
+        <p className="pt-1 text-sm text-quiet">Press one to look at it and to hear it again.</p>
+      )}
       <ul>
         {shown.map((attempt) => (
           <li key={attempt.id} className="border-b border-rule">
@@ -47,6 +52,6 @@ export function TrialList({ attempts }: { attempts: readonly AttemptView[] }) {
         </Button>
       )}
       {chosen && <TrialSheet attempt={chosen} onClose={() => setOpen(null)} />}
-    </Part>
+    </Fold>
   );
 }

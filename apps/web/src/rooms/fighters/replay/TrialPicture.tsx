@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 interface TrialPictureProps {
   readonly onsets: readonly { readonly at: number; readonly doubtful?: boolean }[];
   readonly due: readonly number[];
@@ -20,7 +21,7 @@ export function TrialPicture({ onsets, due, from, to, now }: TrialPictureProps) 
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="mt-3 w-full"
       role="img"
-      aria-label={`${onsets.length} strikes${due.length > 0 ? `, ${due.length} due` : ''}`}
+      aria-label={`${howMany(onsets.length, 'strike')}${due.length > 0 ? `, ${due.length} due` : ''}`}
     >
       <rect y={TAPE.y} width={WIDTH} height={TAPE.height} className="fill-tape" />
       {due.filter(inView).map((at) => (

@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import type { FighterView, RunView } from '@eurhythm/contract';
 import { useShortcut } from '../../../ui/focus/useShortcut.ts';
+import { PlainButton } from '../../../ui/buttons/PlainButton.tsx';
 import { StampRow } from '../marks/StampRow.tsx';
 import { markText, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { Marks } from '../marks/useMarks.ts';
-import { byGroups, letters, sumUp } from './summary.ts';
+import { byGroups, inOrder, letters, sumUp } from './summary.ts';
 
 interface MarkTableProps {
   readonly run: RunView;
@@ -17,17 +18,17 @@ interface MarkTableProps {
 export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
   const [stamp, setStamp] = useState<StampId>('finished');
   useShortcut('u', marks.undo);
-  const sums = sumUp(run, fighters, marks.of);
+  // Rows stay where they stood when the table was opened: what is marked must not slip away under the finger.
+  const [order] = useState(() => sumUp(run, fighters, marks.of).map(({ fighter }) => fighter.id));
+  const sums = inOrder(sumUp(run, fighters, marks.of), order);
   const groups = byGroups(sums, run.groups);
   if (sums.length === 0) return <p className="text-xl text-quiet">Nobody was in this run.</p>;
   return (
     <>
       <StampRow stamp={stamp} onStamp={setStamp}>
-        {marks.canUndo && (
-          <button type="button" className="min-h-[44px] px-3 font-bold underline" onClick={marks.undo}>
-            Undo
-          </button>
-        )}
+        <PlainButton isDisabled={!marks.canUndo} onPress={marks.undo}>
+          Undo
+        </PlainButton>
       </StampRow>
       <div
         className="max-w-full overflow-x-auto"
@@ -67,7 +68,6 @@ export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
                 <tr key={fighter.id} className="border-t border-rule">
                   <th scope="row" className="pr-4 font-semibold whitespace-nowrap">
                     {fighter.name}
-                    {open > 0 && <span className="ml-2 font-normal text-caution">{open} open</span>}
                   </th>
                   {row.map((mark, round) => (
                     <td key={round} className="p-0.5">
@@ -76,14 +76,15 @@ export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
                         aria-label={`${fighter.name}, round ${round + 1}: ${mark ? markText(mark) : 'open'}`}
                         title={mark ? markText(mark) : 'open'}
                         onClick={() => marks.press(round, fighter.id, stamp, { seconds: null, otherLead })}
-                        className={`min-h-[44px] min-w-[44px] rounded border font-semibold ${mark?.done === 'finished' ? 'border-rule' : mark ? 'border-tape bg-paper' : 'border-dashed border-rule text-quiet'}`}
+                        className={`min-h-[44px] w-13 rounded border font-semibold ${mark?.done === 'finished' ? 'border-rule' : mark ? 'border-tape bg-paper' : 'border-dashed border-rule text-quiet'}`}
                       >
                         {letters(mark)}
                       </button>
                     </td>
                   ))}
-                  <td className="pl-4 tabular">
+                  <td className="min-w-36 pl-4 whitespace-nowrap tabular">
                     {finished} of {row.length}
+                    {open > 0 && <span className="ml-2 text-caution">{open} open</span>}
                   </td>
                 </tr>
               ))}

@@ -1,6 +1,6 @@
 import type { FighterView } from '@eurhythm/contract';
 import type { Mark } from '@eurhythm/core/run';
-import { byGroups, letters, sumUp, tellHeld } from './summary.ts';
+import { byGroups, inOrder, letters, sumUp, tellHeld } from './summary.ts';
 
 const fighter = (id: string) => ({ id, name: id }) as FighterView;
 const mark = (done: Mark['done'], quality: Mark['quality'] = null): Mark => ({ done, quality });
@@ -17,6 +17,8 @@ describe('the summary of a run', () => {
       ['oskar', 1, 1],
       ['ines', 1, 0],
     ]);
+    const stays = inOrder(sums, ['ines', 'oskar']).map(({ fighter: { id } }) => id);
+    expect(stays).toEqual(['ines', 'oskar']);
     expect(sums[0]!.marks.map(letters)).toEqual(['F w', '–', '–']);
     const groups = [
       { name: 'Ebb', fighterIds: ['ines', 'gone'] },

@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import type { FighterView, RunView } from '@eurhythm/contract';
 import type { Mark } from '@eurhythm/core/run';
 
@@ -36,6 +37,20 @@ export function sumUp(
   return sums.toSorted((a, b) => b.open - a.open);
 }
 
+/**
+ * The same in the order in which they stood before; who is new stands behind them.
+ *
+ * @example
+ * inOrder([], ['ines']) // []
+ */
+export function inOrder(sums: readonly FighterSum[], order: readonly string[]): FighterSum[] {
+  const placeOf = ({ fighter }: FighterSum): number => {
+    const place = order.indexOf(fighter.id);
+    return place < 0 ? order.length : place;
+  };
+  return sums.toSorted((a, b) => placeOf(a) - placeOf(b));
+}
+
 /** Those of one group, and how much of what they could finish they did. */
 export interface GroupSum {
   readonly name: string;
@@ -72,7 +87,7 @@ export function byGroups(sums: readonly FighterSum[], groups: RunView['groups'])
  */
 export function tellHeld(titles: readonly string[], endedRounds: readonly number[]): string {
   const missed = titles.filter((_, round) => !endedRounds.includes(round));
-  const all = `Held to the end bell: ${titles.length - missed.length} of ${titles.length} rounds.`;
+  const all = `Held to the end bell: ${titles.length - missed.length} of ${howMany(titles.length, 'round')}.`;
   return missed.length === 0 ? all : `${all} Not: ${missed.join(', ')}.`;
 }
 

@@ -1,5 +1,5 @@
 import { isAboutCall, type PlacedScene, type RoundMoment } from '@eurhythm/core/rounds';
-import { clockText } from '@eurhythm/core/units';
+import { clockText, howMany } from '@eurhythm/core/units';
 import type { ControllerState } from '../../../floor/run/RunController.ts';
 import type { bigText } from './bigText.ts';
 import { Fitted } from './Fitted.tsx';
@@ -75,7 +75,7 @@ function DroppedCalls({ controller, run }: { controller: ShownController; run: S
   const where = dropped.flatMap((n, i) => (n === 0 ? [] : [`${run.rounds[i]!.title} ${n}`]));
   return (
     <p className="max-w-[24%] shrink-0 self-end pb-2 text-xl text-quiet phone:max-w-none phone:text-base">
-      {all} {all === 1 ? 'call' : 'calls'} did not fit: {where.join(', ')}
+      {howMany(all, 'call')} did not fit: {where.join(', ')}
     </p>
   );
 }

@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { useState } from 'react';
 import { isSlip } from '@eurhythm/core/progress';
 import type { BurstSummary, CountSummary } from '@eurhythm/core/speed';
@@ -45,8 +46,7 @@ export function Outcome({
       </p>
       {doubtful > 0 && (
         <p className="text-xl text-quiet">
-          {doubtful} {doubtful === 1 ? 'sound was' : 'sounds were'} too weak or too unlike a strike, and not
-          counted.
+          {howMany(doubtful, 'sound was', 'sounds were')} too weak or too unlike a strike, and not counted.
         </p>
       )}
       {onCount && <ByHand key={summary.count} count={summary.count} onCount={onCount} />}

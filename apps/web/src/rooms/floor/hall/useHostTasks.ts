@@ -1,5 +1,5 @@
 import { useEffect, useSyncExternalStore } from 'react';
-import { STAMPS, markText, stamped, type Pressed } from '@eurhythm/core/run';
+import { STAMPS, markText, stamped, tooEarly, type Pressed } from '@eurhythm/core/run';
 import type { FighterView, PulseDto, RunView, WishAnswerView, WishDto } from '@eurhythm/contract';
 import type { RunController } from '../../../floor/run/RunController.ts';
 import type { HostTasks, HostDevice } from '../../../hall/HostDevice.ts';
@@ -38,7 +38,7 @@ export function useHostTasks(props: HostTasksProps): void {
     const name = fighters.find(({ id }) => id === wish.fighterId)?.name;
     const { phase, round } = controller.state;
     if (phase === 'loading' || phase === 'failed') return not('The coach’s device is not ready yet.');
-    if (phase === 'over' && wish.kind !== 'mark' && wish.kind !== 'count') return not('The class is over.');
+    if (phase === 'over' && ['hold', 'next', 'again'].includes(wish.kind)) return not('The class is over.');
     switch (wish.kind) {
       case 'hold':
         controller.toggle();
@@ -52,9 +52,19 @@ export function useHostTasks(props: HostTasksProps): void {
       case 'mark': {
         if (name === undefined || !wish.fighterId || !STAMPS.some(({ id }) => id === wish.stamp))
           return not('Whom this is about is not in the class.');
-        const said = stamped(marks.of(round, wish.fighterId), wish.stamp!, pressed());
-        marks.press(round, wish.fighterId, wish.stamp!, pressed());
+        const now = pressed();
+        const early = phase !== 'over' && now.seconds === null ? tooEarly(wish.stamp!) : '';
+        if (early !== '') return not(early);
+        const said = stamped(marks.of(round, wish.fighterId), wish.stamp!, now);
+        marks.press(round, wish.fighterId, wish.stamp!, now);
         return done(`${name}: ${markText(said)}.`);
+      }
+      case 'undo': {
+        const whose = marks.undo();
+        const who = run.fighterIds.includes(whose ?? '') && fighters.find(({ id }) => id === whose)?.name;
+        return whose === null
+          ? not('There is no mark to take back.')
+          : done(`Taken back: ${who || 'a mark'}.`);
       }
       case 'count': {
         if (wish.said === undefined || !wish.fighterId || !tellNumber(run.id, wish.fighterId, wish.said))

@@ -1,18 +1,19 @@
 import { useEffect, useState } from 'react';
+import { toast } from 'sonner';
 import type { FighterView } from '@eurhythm/contract';
 import { useShortcut } from '../../../ui/focus/useShortcut.ts';
 import { NameFinder } from './NameFinder.tsx';
 import { afterDigit, keyOf } from './numberKeys.ts';
 import { PlainButton } from '../../../ui/buttons/PlainButton.tsx';
 import { StampRow } from './StampRow.tsx';
-import { markText, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
+import { markText, tooEarly, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { Marks } from './useMarks.ts';
 
 interface MarkBarProps {
   readonly fighters: readonly FighterView[];
   readonly round: number;
   readonly marks: Marks;
-  /** What a press now says beside the stamp. */
+  /** What a press now says beside the stamp; without seconds before the first bell of the round. */
   pressed(): Pressed;
   onAllClean(round: number): void;
 }
@@ -40,8 +41,12 @@ export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: Ma
   }, [typed]);
   const round = isBefore && now > 0 ? now - 1 : now;
   const press = (fighter: FighterView | undefined): void => {
-    if (fighter)
-      marks.press(round, fighter.id, stamp, round === now ? pressed() : { ...pressed(), seconds: null });
+    if (!fighter) return;
+    if (round !== now) return marks.press(round, fighter.id, stamp, { ...pressed(), seconds: null });
+    const said = pressed();
+    const early = said.seconds === null ? tooEarly(stamp) : '';
+    if (early === '') marks.press(round, fighter.id, stamp, said);
+    else toast.error(early, { id: 'too-early' });
   };
   const type = (digit: number): void => {
     const { digits, place } = afterDigit(typed, digit, fighters.length);
@@ -79,7 +84,6 @@ export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: Ma
         <DigitKey key={digit} digit={digit} onPress={() => type(digit)} />
       ))}
       <StampRow stamp={stamp} onStamp={setStamp}>
-        <span className="mx-1 h-6 border-l border-rule" />
         <PlainButton onPress={() => onAllClean(round)}>All clean</PlainButton>
         {now > 0 && (
           <PlainButton isOn={isBefore} onPress={() => setBefore(!isBefore)}>

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { PlainButton } from '../../../ui/buttons/PlainButton.tsx';
 import { useShortcut } from '../../../ui/focus/useShortcut.ts';
 import { STAMPS, type StampId } from '@eurhythm/core/run';
+import { groupBy } from '@eurhythm/core/units';
 
 interface StampRowProps {
   readonly stamp: StampId;
@@ -12,9 +13,17 @@ interface StampRowProps {
 /** What a press says; each has its letter. */
 export function StampRow({ stamp, onStamp, children }: StampRowProps) {
   return (
-    <div className="mb-1 flex flex-wrap items-center gap-2" role="group" aria-label="What a press says">
-      {STAMPS.map(({ id, name, key }) => (
-        <StampButton key={id} name={name} letter={key} isOn={stamp === id} onPress={() => onStamp(id)} />
+    <div
+      className="mb-1 flex flex-wrap items-center gap-x-4 gap-y-2"
+      role="group"
+      aria-label="What a press says"
+    >
+      {[...groupBy(STAMPS, ({ of }) => of)].map(([of, stamps]) => (
+        <span key={of} role="group" aria-label={of} className="flex flex-wrap gap-1.5">
+          {stamps.map(({ id, name, key }) => (
+            <StampButton key={id} name={name} letter={key} isOn={stamp === id} onPress={() => onStamp(id)} />
+          ))}
+        </span>
       ))}
       {children}
     </div>

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { markAt, stamped, type EndedRounds, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { ResultView, RunView } from '@eurhythm/contract';
 import { keepResult } from '../../../floor/run/keptRun.ts';
@@ -7,35 +7,31 @@ import { putRequest, deleteRequest } from '../../../sync/queue/queuedWrite.ts';
 import { sync } from '../../../sync/opened.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 
-/** A mark can be taken back this long. */
-const UNDO_MS = 10_000;
+/** So many presses can be taken back, the last first. */
+const MOST_UNDO = 10;
 
 export interface Marks {
   /** What stands of a fighter's round: what was pressed, or what the end bell made of it. */
   of(round: number, fighterId: string): Mark | undefined;
   press(round: number, fighterId: string, stamp: StampId, pressed: Pressed): void;
-  undo(): void;
+  /** Takes the last press back; whose it was, null where there is none. */
+  undo(): string | null;
   readonly canUndo: boolean;
 }
 
-interface LastPress {
+interface PastPress {
   readonly key: string;
   /** What stood before it. */
   readonly stood: Mark | undefined;
   readonly now: ResultView;
 }
 
-/** The marks of a run: shown at once, kept until the server has them, taken back within ten seconds. */
+/** The marks of a run: shown at once, kept until the server has them; the last ten presses can be taken back. */
 export function useMarks(run: RunView, ended: EndedRounds): Marks {
   const [results, setResults] = useState<ReadonlyMap<string, ResultView>>(
     () => new Map(run.results.map((result) => [keyOf(result.round, result.fighterId), result])),
   );
-  const [last, setLast] = useState<LastPress | null>(null);
-  useEffect(() => {
-    if (!last) return;
-    const timer = setTimeout(() => setLast(null), UNDO_MS);
-    return () => clearTimeout(timer);
-  }, [last]);
+  const [past, setPast] = useState<readonly PastPress[]>([]);
 
   const standing = (round: number, fighterId: string): Mark | undefined =>
     markAt(ended, round, fighterId, results.get(keyOf(round, fighterId)));
@@ -45,7 +41,7 @@ export function useMarks(run: RunView, ended: EndedRounds): Marks {
   };
   return {
     of: standing,
-    canUndo: last !== null,
+    canUndo: past.length > 0,
     press: (round, fighterId, stamp, pressed) => {
       const key = keyOf(round, fighterId);
       const before = results.get(key);
@@ -58,11 +54,12 @@ export function useMarks(run: RunView, ended: EndedRounds): Marks {
         ...stamped(stood, stamp, pressed),
         at: new Date().toISOString(),
       };
-      setLast({ key, stood, now });
+      setPast([...past, { key, stood, now }].slice(-MOST_UNDO));
       keep(key, now);
     },
     undo: () => {
-      if (!last) return;
+      const last = past.at(-1);
+      if (!last) return null;
       const { stood, now, key } = last;
       // Pressed now: the newest press stands, and the one that is taken back came later than what it replaced.
       const at = new Date().toISOString();
@@ -75,7 +72,8 @@ export function useMarks(run: RunView, ended: EndedRounds): Marks {
         setResults(next);
         dropMark(now);
       }
-      setLast(null);
+      setPast(past.slice(0, -1));
+      return now.fighterId;
     },
   };
 }

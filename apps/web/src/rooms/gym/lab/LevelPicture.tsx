@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { useFrame } from '../../../floor/useFrame.ts';
 import { KEPT_SECONDS, type Past } from './useLabInput.ts';
 
@@ -31,7 +32,7 @@ export function LevelPicture({ past, isLive, least, quiet }: LevelPictureProps) 
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="w-full rounded-md border border-rule bg-paper"
       role="img"
-      aria-label={`The last ten seconds: ${past.strikes.length} strikes.`}
+      aria-label={`The last ten seconds: ${howMany(past.strikes.length, 'strike')}.`}
     >
       {quiet !== null && (
         <rect y={yOf(quiet)} width={WIDTH} height={BASE - yOf(quiet)} className="fill-hint" opacity={0.8} />

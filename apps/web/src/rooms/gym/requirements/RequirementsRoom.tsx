@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -92,7 +93,7 @@ function Editor({ gradeId, grade, kept }: EditorProps) {
   };
   const isSame = JSON.stringify(list) === JSON.stringify(kept?.requirements ?? []);
   return (
-    <Part title={grade} aside={`${list.length} ${list.length === 1 ? 'thing' : 'things'}`}>
+    <Part title={grade} aside={`${howMany(list.length, 'thing')}`}>
       {notice}
       {list.length === 0 && <Plain>This grade asks for nothing yet.</Plain>}
       <ol>

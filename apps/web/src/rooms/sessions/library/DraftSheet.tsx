@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { draftSession, roundSeconds } from '@eurhythm/core/plan';
-import type { MemoryView, SaveSessionDto } from '@eurhythm/contract';
+import type { SaveSessionDto } from '@eurhythm/contract';
 import { useBook, useCombos, useFighters, useGym } from '../../../server/gymData.ts';
 import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/buttons/Button.tsx';
 import { ChoiceField, TextField, TickField } from '../../../ui/fields/Field.tsx';
 import { Plain, Sheet } from '../../../ui/panels/Panel.tsx';
-import { clockText } from '@eurhythm/core/units';
+import { clockText, howMany } from '@eurhythm/core/units';
 import { roundsOf, wishFor } from './wishFor.ts';
 
 interface DraftSheetProps {
@@ -25,8 +25,6 @@ export function DraftSheet({ open, onClose, onTake }: DraftSheetProps) {
   );
 }
 
-const NOTHING_ASKED: readonly MemoryView[] = [];
-
 function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
   const gym = useGym();
   const combos = useCombos();
@@ -35,7 +33,7 @@ function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
   const { data: library } = useQuery(queries.library());
   const { data: techniques } = useQuery(queries.techniques());
   const { data: trained } = useQuery(queries.lastTrained());
-  const { data: memory = NOTHING_ASKED } = useQuery(queries.memory([]));
+  const { data: memory } = useQuery(queries.memory([]));
   const [minutes, setMinutes] = useState('60');
   const [gradeIds, setGradeIds] = useState<readonly string[]>([]);
   const [focus, setFocus] = useState('');
@@ -47,7 +45,7 @@ function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
     const wish = wishFor(
       { minutes: wanted, gradeIds, focus, people },
       { gym, combos, book },
-      { library, techniques, trained, memory, fighters },
+      { library, techniques, trained, memory: memory?.items ?? [], fighters },
       new Date(),
     );
     return draftSession(wish, book);
@@ -109,8 +107,7 @@ function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
       {draft && (
         <>
           <p className="pt-2 text-sm text-quiet">
-            {people} {people === 1 ? 'fighter' : 'fighters'} of{' '}
-            {gradeIds.length === 1 ? 'this grade' : 'these grades'};{' '}
+            {howMany(people, 'fighter')} of {gradeIds.length === 1 ? 'this grade' : 'these grades'};{' '}
             {gym.school.floorSteps === null ? 'plenty of room' : `${gym.school.floorSteps} steps of room`};{' '}
             {gym.school.kit.length === 0 ? 'kit not written down' : gym.school.kit.join(', ')}. Change these
             in Gym.

@@ -13,7 +13,7 @@ import { Button } from '../../../ui/buttons/Button.tsx';
 import { IconButton } from '../../../ui/buttons/IconButton.tsx';
 import { TextField } from '../../../ui/fields/Field.tsx';
 import { Part, Plain } from '../../../ui/panels/Panel.tsx';
-import { clockText } from '@eurhythm/core/units';
+import { clockText, howMany } from '@eurhythm/core/units';
 
 interface LibraryPanelProps {
   onRounds(item: LibraryItem): void;
@@ -59,7 +59,7 @@ export const LibraryPanel = memo(function LibraryPanel({ onRounds, onBlocks }: L
                 <p className="text-sm text-quiet">
                   {item.about || 'Kept by the gym.'}{' '}
                   {item.rounds.length > 1
-                    ? `${item.rounds.length} rounds`
+                    ? howMany(item.rounds.length, 'round')
                     : `${item.rounds[0]?.blocks.length ?? 0} blocks`}
                   .
                 </p>

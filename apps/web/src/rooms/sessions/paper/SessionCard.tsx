@@ -9,7 +9,7 @@ import { PaperCautions } from '../../../ui/panels/PaperCautions.tsx';
 import { queries } from '../../../server/queries.ts';
 import { Button, ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { kindOf, tellBlock, type NameOf } from '@eurhythm/core/rounds';
-import { clockText } from '@eurhythm/core/units';
+import { clockText, howMany } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../strip/SmallStrip.tsx';
 import { laneOf, pageOf } from '../kinds/kinds.ts';
 import { groupNames } from '../plan/lanes.ts';
@@ -65,7 +65,7 @@ export function SessionCard() {
                   {times > 1 && (
                     <strong className="ml-2 text-sm">
                       {rounds.length > 1 ? `${j + 1} of ${rounds.length} in turn, ` : ''}
-                      {times} times
+                      {howMany(times, 'time')}
                     </strong>
                   )}
                   <ul>

@@ -1,5 +1,5 @@
 import { otherLead, type Lead, type MoveBook } from '../../../moves/index.ts';
-import { beatSeconds, type Bpm, type Seconds } from '../../../units/index.ts';
+import { beatSeconds, type Bpm, type Seconds, howMany } from '../../../units/index.ts';
 import { ABOUT_SPOKEN } from '../../../calls/index.ts';
 import { emptyLayout, type RoundRule } from '../../cue.ts';
 import { layOutContext, type BlockTime, type LayOutContext } from '../../layOutContext.ts';
@@ -282,7 +282,7 @@ class ComboLayout {
     this.tell(
       'count-cut',
       to,
-      `Only ${this.cycle} of ${this.counted!} times through fit. The block needs more time.`,
+      `Only ${this.cycle} of ${howMany(this.counted!, 'time')} through fit. The block needs more time.`,
       this.block.id,
     );
   }

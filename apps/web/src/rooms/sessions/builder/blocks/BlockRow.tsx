@@ -2,7 +2,7 @@ import { ArrowDown, ArrowUp, BookMarked, Copy, X } from 'lucide-react';
 import { fillBlock, isCounted, kindOf, tellBlock } from '@eurhythm/core/rounds';
 import { rightBlock, type AnyBlockDto } from '@eurhythm/contract';
 import { IconButton } from '../../../../ui/buttons/IconButton.tsx';
-import { clockText } from '@eurhythm/core/units';
+import { clockText, howMany } from '@eurhythm/core/units';
 import { SmallStrip } from '../../../../strip/SmallStrip.tsx';
 import { useBook } from '../../../../server/gymData.ts';
 import { useComboNames, useCombosById } from '../../useComboNames.ts';
@@ -47,7 +47,7 @@ export function BlockRow(props: BlockRowProps) {
         </span>
         {times && (
           <span className="text-sm text-quiet">
-            {times.left} times through from the left lead, {times.right} from the right
+            {howMany(times.left, 'time')} through from the left lead, {times.right} from the right
           </span>
         )}
       </button>

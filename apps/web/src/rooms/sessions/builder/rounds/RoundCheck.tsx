@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { groupBy } from '@eurhythm/core/units';
+import { groupBy, howMany } from '@eurhythm/core/units';
 import { PlanBlocksDto, checkFields, type RoundDto } from '@eurhythm/contract';
 import { compileHere } from '../../../../floor/run/compileHere.ts';
 import { Part } from '../../../../ui/panels/Panel.tsx';
@@ -43,7 +43,8 @@ export function RoundCheck({
   return (
     <Part title="Heard in this round" className="mt-6">
       <p className="pt-2 text-quiet">
-        {data.cycles.length} times through, {strikes} strokes due, {calls} calls.
+        {howMany(data.cycles.length, 'time')} through, {howMany(strikes, 'stroke')} due,{' '}
+        {howMany(calls, 'call')}.
       </p>
       {others.map((finding) => (
         <p key={`${finding.rule} ${finding.at} ${finding.message}`} className="font-semibold text-caution">
@@ -52,7 +53,7 @@ export function RoundCheck({
       ))}
       {dropped.length > 0 && (
         <p>
-          {dropped.length} {dropped.length === 1 ? 'call' : 'calls'} did not fit:{' '}
+          {howMany(dropped.length, 'call')} did not fit:{' '}
           <button
             type="button"
             className="min-h-11 font-semibold underline"

@@ -1,3 +1,4 @@
+import { howMany } from '@eurhythm/core/units';
 import { memo } from 'react';
 import { seriesOf } from '@eurhythm/core/plan';
 import type { RoundDto } from '@eurhythm/contract';
@@ -67,7 +68,7 @@ export const RoundList = memo(function RoundList(props: RoundListProps) {
               <span className="flex w-9 shrink-0 items-center justify-center border-y-2 border-l-2 border-ink font-heading text-lg font-bold">
                 {times}×
               </span>
-              <ol aria-label={`Held ${times} times`} className="min-w-0 flex-1">
+              <ol aria-label={`Held ${howMany(times, 'time')}`} className="min-w-0 flex-1">
                 {own.map((round, i) => row(round, from + i))}
               </ol>
             </li>
