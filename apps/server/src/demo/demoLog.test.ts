@@ -12,6 +12,7 @@ import {
 import { DEMO_WEEKS, demoLog } from './demoLog.ts';
 import { COMBOS, FIGHTERS } from './saltmarsh.ts';
 import { FULL_CLASS } from './saltmarshClass.ts';
+import { demoGrades } from './saltmarshGrades.ts';
 import { SESSIONS } from './saltmarshSessions.ts';
 
 const now = new Date('2026-03-05T12:00:00Z');
@@ -85,6 +86,43 @@ describe('the demo log', () => {
     );
     expect(straights('tomasz', 'right', 0, 9) / straights('tomasz', 'left', 0, 9)).toBeLessThan(0.85);
     expect(straights('sanne', 'left', 5, 9)).toBeGreaterThan(straights('sanne', 'left', 0, 3));
+  });
+});
+
+describe('what everybody trains', () => {
+  const gradeOf = new Map(COMBOS.map(({ id, gradeId }) => [id, gradeId]));
+  it('is of the own grade, for children too', () => {
+    for (const run of log.runs)
+      for (const { gradeId, id } of FIGHTERS.filter((each) => run.fighterIds.includes(each.id))) {
+        const group = run.groupOf![id]!;
+        const own = log.combos.filter(({ runId, groupName }) => runId === run.id && groupName === group);
+        const base = log.combos.filter(({ runId, groupName }) => runId === run.id && groupName === '');
+        const places = new Set(own.map(({ round, block }) => `${round}/${block}`));
+        const done = [...own, ...base.filter(({ round, block }) => !places.has(`${round}/${block}`))];
+        expect(new Set(done.map(({ comboId }) => gradeOf.get(comboId)))).toEqual(new Set([gradeId]));
+      }
+  });
+  it('is what they are asked for', () => {
+    const trained = new Set(log.combos.map(({ comboId }) => comboId));
+    for (const { comboId } of demoGrades(now, trained).recalls) expect(trained).toContain(comboId);
+  });
+  it('is done at tempos that are clean', () => {
+    for (const { rounds } of log.runs)
+      for (const block of rounds.flatMap(({ blocks }) => blocks))
+        if (block.kind === 'combo')
+          for (const { comboId } of [...block.combos, ...block.lanes!.flatMap(({ combos }) => combos)]) {
+            const analysis = analyseCombo(
+              COMBOS.find(({ id }) => id === comboId)!.line,
+              starterBook(),
+              'left',
+            );
+            if (!analysis.ok) throw new Error(comboId);
+            const { findings } = findFindings(analysis.walk, starterBook(), {
+              factor: PACE_FACTORS.club,
+              bpm: block.bpm,
+            });
+            expect(findings.filter(({ severity }) => severity === 'cannot')).toEqual([]);
+          }
   });
 });
 

@@ -7,6 +7,7 @@ import type { attempts, roundResults, runEvents, runRoundCombos, runRounds, runs
 import { comboTestId } from '../assessments/assessmentIds.ts';
 import { HEARD_COMBOS, heardAt, heardCombo } from './heardTrials.ts';
 import { FIGHTERS, GRADES, TESTS, type DemoFighter, type Story } from './saltmarsh.ts';
+import { eachTheirOwn } from './ownCombos.ts';
 import { SESSIONS, type DemoSession } from './saltmarshSessions.ts';
 
 export const DEMO_WEEKS = 8;
@@ -63,7 +64,7 @@ interface DemoClass {
 function holdClass(log: DemoLog, { id, session, at, week, classOfWeek }: DemoClass): void {
   const random = seededRandom(seedFromText(id));
   const present = FIGHTERS.filter(({ story }) => random() < story.attends && !story.away?.includes(week));
-  const rounds = heldRounds(session.rounds);
+  const rounds = eachTheirOwn(heldRounds(session.rounds), week);
   let clock = at;
   log.runs.push({
     id,

@@ -178,7 +178,7 @@ export const COMBOS: readonly DemoCombo[] = [
   ),
   combo('ebb-2', 'ebb', 2, 'Round the post', '1 2 3', 80, 'The hook comes round the post, not through it.'),
   combo('ebb-3', 'ebb', 3, 'Push away', '7 . 2', 72, 'Let the foot come down before the hand goes.'),
-  combo('slack-1', 'slack', 1, 'Slide and kick', '1 2 skip-f:round', 80),
+  combo('slack-1', 'slack', 1, 'Slide and kick', '1 2 skip-f:round', 76),
   combo('slack-2', 'slack', 2, 'Knee behind', '3 2-r:knee', 82, 'The knee rides on the turn of the cross.'),
   combo('slack-3', 'slack', 3, 'Weave and answer', '1 weave 3-2', 86),
   combo('flood-3', 'flood', 3, 'Two steps up', '1-1 2@b 3-r:round@l', 76),

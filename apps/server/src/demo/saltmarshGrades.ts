@@ -80,8 +80,8 @@ interface DemoGrades {
   readonly recalls: (typeof recalls.$inferInsert)[];
 }
 
-/** Marks, signed sheets, goals and memory of the demo, as of an instant. */
-export function demoGrades(now: Date): DemoGrades {
+/** Marks, signed sheets, goals and memory of the demo, as of an instant; asked is what was trained. */
+export function demoGrades(now: Date, trained: ReadonlySet<string>): DemoGrades {
   const day = (daysAgo: number): string => format(now.getTime() - daysAgo * DAY, 'yyyy-MM-dd');
   return {
     shown: Object.entries(SEEN).flatMap(([fighterId, ids], i) =>
@@ -93,7 +93,9 @@ export function demoGrades(now: Date): DemoGrades {
       goal('mbali', 42, day(-28), day(40)),
       goal('nuria', 34, day(-30), day(21)),
     ],
-    recalls: FIGHTERS.flatMap((fighter) => recallsOf(fighter, now)),
+    recalls: FIGHTERS.flatMap((fighter) =>
+      recallsOf(fighter, now).filter(({ comboId }) => trained.has(comboId)),
+    ),
   };
 }
 

@@ -70,7 +70,7 @@ export async function seedDemoGym(database: Database, now: Date): Promise<void> 
     await tx
       .insert(schema.gradeRequirements)
       .values(Object.entries(REQUIREMENTS).map(([gradeId, list]) => ({ gradeId, requirements: [...list] })));
-    const grading = demoGrades(now);
+    const grading = demoGrades(now, new Set(log.combos.map(({ comboId }) => comboId)));
     await tx.insert(schema.shownMarks).values(grading.shown);
     await tx.insert(schema.gradings).values(grading.gradings);
     await tx.insert(schema.goals).values(grading.goals);
