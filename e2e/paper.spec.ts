@@ -23,6 +23,14 @@ test('a class sheet has everybody’s name with boxes to tick, before anybody is
   expect(ink).toBe('rgb(0, 0, 0)');
 });
 
+test('reports of a class are one page of paper each', async ({ page }) => {
+  await page.goto('/fighters/class/reports');
+  await expect(page.getByRole('article').first()).toBeVisible();
+  const reports = await page.getByRole('article').count();
+  const paper = (await page.pdf({ format: 'A4' })).toString('latin1');
+  expect(paper.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(reports);
+});
+
 test('dates, the clock and the first day of the week are as the gym has them', async ({ page }) => {
   const gym = await (await page.request.get('/api/gym')).json();
   const ways = { dayOrder: 'month-first', clock: '12', weekBegins: 'sunday' };

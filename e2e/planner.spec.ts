@@ -231,6 +231,30 @@ test('who is here is ticked at the door, and works with somebody new each time',
   await page.reload();
   await expect(page.getByRole('checkbox', { name: 'gloves' }).first()).toBeVisible();
   await expect(page.getByRole('status')).toContainText('5 here');
+  // Once the class is on the Floor its list counts: what the sheet says else is told, and made the same with one press.
+  const run = {
+    sessionId: 'first-steps',
+    fighterIds: ['sanne', 'suda'],
+    startedAt: new Date().toISOString(),
+  };
+  expect((await page.request.put('/api/runs/sheet-and-floor', { data: run })).ok()).toBe(true);
+  await page.reload();
+  await expect(page.getByText(/The class is on the Floor with 2 fighters/)).toContainText(
+    /Not ticked here: Suda Lindqvist\. Ticked here, and not there: Emeka Roux, /,
+  );
+  await page.getByRole('button', { name: 'Tick those on the Floor' }).click();
+  await expect(page.getByRole('status')).toContainText('2 here, kept');
+  await expect(
+    page.getByRole('group', { name: 'Checked for Sanne Ibarra' }).getByLabel('gloves'),
+  ).toBeChecked();
+  await page.request.delete('/api/runs/sheet-and-floor');
+});
+
+test('the register of a month opens where there is something in it', async ({ page }) => {
+  await open(page, '/fighters/register');
+  const register = page.getByRole('table', { name: 'Register' });
+  await expect(register.getByRole('row').nth(1)).toBeVisible();
+  await expect(register).toContainText('Ines Okafor');
 });
 
 test('a session is repeated for some weeks, and a week gets a theme', async ({ page }) => {

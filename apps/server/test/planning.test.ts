@@ -132,6 +132,7 @@ describe('the sheet of a class', () => {
       present: [],
       size: 2,
       rotations: 4,
+      onFloor: null,
     });
     for (let i = 0; i < 2; i++)
       expect(
@@ -174,6 +175,15 @@ describe('the sheet of a class', () => {
     const answer = await call('PUT', 'sessions/first-steps/sheet', { present, size: 2, rotations: 4 });
     expect([answer.status, answer.body.message]).toEqual([422, expect.stringContaining('not fit to train')]);
     await call('PUT', 'fighters/sanne/fit', { fit: true, reason: 'Seen by a doctor', by: 'Ama' });
+  });
+  it('knows who is in the class that was begun with it today, who came late too', async () => {
+    const startedAt = new Date().toISOString();
+    const run = { sessionId: 'first-steps', fighterIds: ['sanne', 'emeka'], startedAt };
+    expect((await call('PUT', 'runs/of-sheet', run)).status).toBe(200);
+    const comes = { kind: 'comes', at: startedAt, round: 0, fighterId: 'nuria', partners: [] };
+    expect((await call('PUT', 'runs/of-sheet/events/late', comes)).status).toBe(200);
+    const { onFloor } = (await call('GET', 'sessions/first-steps/sheet')).body;
+    expect(onFloor).toEqual(['sanne', 'emeka', 'nuria']);
   });
   it('belongs to a session that exists', async () => {
     expect((await call('GET', 'sessions/nope/sheet')).status).toBe(404);

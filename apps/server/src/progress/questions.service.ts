@@ -290,8 +290,8 @@ function dueCombos(
     {
       kind: 'combos due',
       fighterId: null,
-      name: 'Memory',
-      sentence: `${due.length === 1 ? '1 combo is' : `${due.length} combos are`} due with ${howMany(fighters, 'fighter')}, ${slipping} slipping; most often ${most![0]!.combo} (${most!.length}).`,
+      name: `${howMany(due.length, 'combo')} due`,
+      sentence: `With ${howMany(fighters, 'fighter')}; ${slipping} slipping. Most often ${most![0]!.combo} (${most!.length}).`,
       to: `/fighters/memory?grade=${byGrade[0]![0]}`,
       action: 'Review combos due',
     },

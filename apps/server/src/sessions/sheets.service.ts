@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import type { SaveSheetDto, SheetView } from '@eurhythm/contract';
-import { eq, inArray } from 'drizzle-orm';
+import { startOfDay } from 'date-fns';
+import { and, desc, eq, gte, inArray } from 'drizzle-orm';
 import { refuseField } from '../http/refuse.ts';
 import type { Database } from '../store/database.ts';
-import { classSheets, fighters } from '../store/schema.ts';
+import { classSheets, fighters, runs } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
 import { SessionsService } from './sessions.service.ts';
@@ -22,7 +23,19 @@ export class SheetsService {
   async one(sessionId: string): Promise<SheetView> {
     await this.sessions.one(sessionId);
     const [row] = await this.database.select().from(classSheets).where(eq(classSheets.sessionId, sessionId));
-    return { sessionId, ...EMPTY, ...row?.sheet, version: row?.version ?? 0 };
+    const onFloor = await this.onFloor(sessionId);
+    return { sessionId, ...EMPTY, ...row?.sheet, version: row?.version ?? 0, onFloor };
+  }
+
+  /** The newest class that was begun with a session today. */
+  private async onFloor(sessionId: string): Promise<string[] | null> {
+    const [run] = await this.database
+      .select({ fighterIds: runs.fighterIds })
+      .from(runs)
+      .where(and(eq(runs.sessionId, sessionId), gte(runs.startedAt, startOfDay(new Date()))))
+      .orderBy(desc(runs.startedAt))
+      .limit(1);
+    return run?.fighterIds ?? null;
   }
 
   /** Keeps the sheet as it is now; the same request again changes nothing. */

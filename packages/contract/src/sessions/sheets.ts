@@ -5,6 +5,7 @@ import {
   IsOwnId,
   IsPlainName,
   IsText,
+  IsTexts,
   IsWholeWithin,
   MayBeMissing,
   OrNull,
@@ -61,4 +62,9 @@ export class SheetView extends SaveSheetDto {
 
   @IsCount()
   readonly version!: number;
+
+  /** Who is in the class that was begun with this session today; null where none was. */
+  @OrNull()
+  @IsTexts()
+  readonly onFloor!: readonly string[] | null;
 }

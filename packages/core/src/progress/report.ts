@@ -57,10 +57,7 @@ export function reportParts(facts: ReportFacts): ReportPart[] {
   const parts = [
     { title: 'What was trained', sentences: trained(facts) },
     { title: 'What changed for sure', sentences: changed(facts) },
-    {
-      title: 'What stayed as it was',
-      sentences: ofVerdicts(facts.courses, ['no real change']).slice(0, MOST),
-    },
+    { title: 'What stayed as it was', sentences: stayed(facts) },
     { title: 'What comes next', sentences: next(facts) },
   ];
   return parts.filter(({ sentences }) => sentences.length > 0);
@@ -92,6 +89,13 @@ function changed({ courses }: ReportFacts): string[] {
   return found.length === 0
     ? ['Nothing yet that stands out from chance. That is usual in a short time, and no fault.']
     : found.slice(0, MOST);
+}
+
+/** By name alone: numbers that say nothing are none for a page that is read at home. */
+function stayed({ courses }: ReportFacts): string[] {
+  const same = courses.filter(({ month }) => month?.verdict === 'no real change');
+  if (same.length === 0) return [];
+  return [`No real change: ${same.map(({ title, lead, sides }) => ofSide(title, lead, sides)).join('; ')}.`];
 }
 
 function next({ grade, behind, up, due, goals }: ReportFacts): string[] {

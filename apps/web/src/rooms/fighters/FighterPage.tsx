@@ -9,7 +9,7 @@ import { Button, ButtonLink } from '../../ui/buttons/Button.tsx';
 import { Fold } from '../../ui/panels/Fold.tsx';
 import { Plain } from '../../ui/panels/Panel.tsx';
 import { FighterForm } from './FighterForm.tsx';
-import { FitMark } from './FitMark.tsx';
+import { FitButton, FitMark } from './FitMark.tsx';
 import { HomeReports } from './HomeReports.tsx';
 import { PersonData } from './PersonData.tsx';
 import { ComboGaps } from './progress/ComboGaps.tsx';
@@ -61,6 +61,7 @@ function KnownFighter({ id }: { id: string }) {
           <FitMark fighter={fighter} />
         </div>
         <div className="flex flex-wrap gap-3">
+          <FitButton fighter={fighter} />
           <ButtonLink to={`/fighters/${id}/report`}>Report</ButtonLink>
           <Button onClick={() => setEditing(!isEditing)}>
             {isEditing ? 'Back to the log' : 'Change entry'}

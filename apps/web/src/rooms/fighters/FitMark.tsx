@@ -14,32 +14,37 @@ import { useDates } from '../../ui/fields/dates.ts';
 /** Who said it last on this device, so that nobody types a name twice. */
 const SAID_BY = 'eurhythm.fit-said-by';
 
-/** Whether a fighter may train, why not and who said so; it is set and lifted by itself, each time with a reason. */
+/** Whether a fighter may train, why not and who said so. */
 export function FitMark({ fighter }: { fighter: FighterView }) {
   const dates = useDates();
-  const [isOpen, setOpen] = useState(false);
   const { data: mark } = useQuery(queries.fit(fighter.id));
   if (!mark) return null;
   const { fit, reason, by, at } = mark;
-  const { name } = fighter;
   const parts = [
     reason === '' ? 'no reason given' : reason,
     by === '' ? '' : `said by ${by}`,
     at === null ? '' : dates.tell(at, 'dated'),
   ].filter((part) => part !== '');
+  if (fit && reason === '') return null;
+  return fit ? (
+    <p className="mt-1 text-sm text-quiet">Fit again: {parts.join(' · ')}</p>
+  ) : (
+    <p className="mt-1 font-semibold text-caution">
+      Not fit to train: {parts.join(' · ')}. Cannot join a run until the mark is lifted.
+    </p>
+  );
+}
+
+/** Sets the mark or lifts it; each time with a reason. */
+export function FitButton({ fighter }: { fighter: FighterView }) {
+  const [isOpen, setOpen] = useState(false);
+  const { data: mark } = useQuery(queries.fit(fighter.id));
+  if (!mark) return null;
+  const { fit } = mark;
+  const { id, name } = fighter;
   return (
     <>
-      {!fit && (
-        <p className="mt-1 font-semibold text-caution">
-          Not fit to train: {parts.join(' · ')}. Cannot join a run until the mark is lifted.
-        </p>
-      )}
-      {fit && reason !== '' && <p className="mt-1 text-sm text-quiet">Fit again: {parts.join(' · ')}</p>}
-      <Button
-        weight={fit ? 'bare' : 'plain'}
-        className={fit ? 'mt-1 -ml-4' : 'mt-1'}
-        onClick={() => setOpen(true)}
-      >
+      <Button weight={fit ? 'bare' : 'plain'} onClick={() => setOpen(true)}>
         {fit ? 'Mark as not fit to train' : 'Lift the mark'}
       </Button>
       <Sheet
@@ -47,7 +52,7 @@ export function FitMark({ fighter }: { fighter: FighterView }) {
         title={fit ? `${name} cannot train` : `${name} may train again`}
         onClose={() => setOpen(false)}
       >
-        {isOpen && <FitForm id={fighter.id} mark={mark} onDone={() => setOpen(false)} />}
+        {isOpen && <FitForm id={id} mark={mark} onDone={() => setOpen(false)} />}
       </Sheet>
     </>
   );

@@ -21,11 +21,13 @@ export function Fold({ title, aside, children }: FoldProps) {
               <ChevronDown
                 size={16}
                 aria-hidden
-                className="-rotate-90 transition-transform group-data-[state=open]:rotate-0 motion-reduce:transition-none"
+                className="shrink-0 -rotate-90 transition-transform group-data-[state=open]:rotate-0 motion-reduce:transition-none"
               />
               {title}
             </span>
-            {aside !== undefined && <span className="font-text text-sm font-normal text-quiet">{aside}</span>}
+            {aside !== undefined && (
+              <span className="text-right font-text text-sm font-normal text-quiet">{aside}</span>
+            )}
           </Collapsible.Trigger>
         </h2>
         <Collapsible.Content>{children}</Collapsible.Content>

@@ -6,7 +6,8 @@ import { queries } from '../../../server/queries.ts';
 import { ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { ChoiceField } from '../../../ui/fields/Field.tsx';
 import { Plain } from '../../../ui/panels/Panel.tsx';
-import { valueText } from '@eurhythm/core/progress';
+import { countedUnit, valueText } from '@eurhythm/core/progress';
+import { useDates } from '../../../ui/fields/dates.ts';
 import { VerdictMark } from '../progress/VerdictMark.tsx';
 import { Questions } from '../../today/Questions.tsx';
 import { EVERYBODY, gradeChoices } from './gradeChoices.ts';
@@ -23,7 +24,8 @@ export function ClassRoom() {
     queries.classProgress({ ...(gradeId === EVERYBODY ? {} : { gradeId }), ...(testId ? { testId } : {}) }),
   );
   const { data: tests = [] } = useQuery(queries.tests());
-  const { kind = 'burst', unit = null } = tests.find(({ id }) => id === data?.test?.id) ?? {};
+  const { kind = 'burst', unit = null, seconds = 10 } = tests.find(({ id }) => id === data?.test?.id) ?? {};
+  const counted = countedUnit({ kind, seconds }).trim();
   const { data: checks = [] } = useQuery(queries.checks([]));
   if (!gym || !data) return null;
   const shown = new Set(data.rows.map(({ fighterId }) => fighterId));
@@ -64,7 +66,7 @@ export function ClassRoom() {
               <tr className="border-b-[1.5px] border-ink text-sm">
                 <th scope="col">Who</th>
                 <th scope="col">Last twelve weeks, own lead</th>
-                <th scope="col">Usual</th>
+                <th scope="col">Usual{counted && `, ${counted}`}</th>
                 <th scope="col">Last month</th>
                 <th scope="col">Other lead</th>
                 <th scope="col">Classes in four weeks</th>
@@ -97,6 +99,7 @@ export function ClassRoom() {
 }
 
 function Row({ row, textOf }: { row: ClassRowView; textOf: (value: number) => string }) {
+  const dates = useDates();
   return (
     <tr className="border-b border-rule">
       <th scope="row" className="py-1.5 pr-3 text-left whitespace-nowrap">
@@ -124,7 +127,9 @@ function Row({ row, textOf }: { row: ClassRowView; textOf: (value: number) => st
         {row.last === null ? (
           <span className="text-sm text-quiet"> not here in half a year</span>
         ) : (
-          row.classes === 0 && <span className="text-sm text-caution"> last on {row.last}</span>
+          row.classes === 0 && (
+            <span className="text-sm text-caution"> last on {dates.tell(`${row.last}T12:00`, 'dated')}</span>
+          )
         )}
       </td>
       <td className="tabular">{row.due === 0 ? '' : row.due}</td>

@@ -19,9 +19,13 @@ const SIGNS = { trained: '●', 'was there': '○', '': '' } as const;
 
 /** The register of a month: who was in which class, on the page, on paper, and as a table. */
 export function RegisterRoom() {
-  const [month, setMonth] = useState(() => new Date());
+  const [now] = useState(() => new Date());
+  const [chosen, setMonth] = useState<Date | null>(null);
   const [gradeId, setGrade] = useState(EVERYBODY);
   const { data: gym } = useQuery(queries.gym());
+  const { data: current } = useQuery(queries.register({ month: format(now, 'yyyy-MM') }));
+  // On the first of a month there is nothing to see yet: it opens at the month before.
+  const month = chosen ?? (current?.classes.length === 0 ? addMonths(now, -1) : now);
   const written = format(month, 'yyyy-MM');
   const { data } = useQuery(
     queries.register({ month: written, ...(gradeId === EVERYBODY ? {} : { gradeId }) }),

@@ -39,7 +39,7 @@ export function ComboGaps({ fighter, attempts, pace }: ComboGapsProps) {
   }));
   const value = `${shown[0]!.testId} ${shown[0]!.lead}`;
   return (
-    <Fold title="Where the time goes" aside="gaps of a combo against the line">
+    <Fold title="Where the time goes">
       <Toggles label="Which combo" className="pt-3" value={value} choices={choices} onChange={setChosen} />
       <GapPicture key={value} trials={shown} {...{ fighter, pace }} />
     </Fold>

@@ -72,7 +72,7 @@ export function Memory({ memory }: Pick<FighterProgress, 'memory'>) {
 export function Pace({ pace }: Pick<FighterProgress, 'pace'>) {
   if (!pace) return null;
   return (
-    <Fold title="Own pace" aside={`${howMany(pace.combos, 'combo')} heard; the gym counts with ${pace.gym}`}>
+    <Fold title="Own pace" aside={`from ${howMany(pace.combos, 'combo')}`}>
       <ul>
         {pace.pairs.map(({ pair, factor, gaps, atMost }) => (
           <li key={pair} className="flex justify-between gap-4 border-b border-rule py-1.5">
@@ -90,7 +90,9 @@ export function Pace({ pace }: Pick<FighterProgress, 'pace'>) {
           </li>
         ))}
       </ul>
-      <p className="pt-1 text-sm text-quiet">Times the book at sharp pace: 1.00 is sharp, 1.60 a beginner.</p>
+      <p className="pt-1 text-sm text-quiet">
+        Times the book at sharp pace: 1.00 is sharp, 1.60 a beginner; the gym counts with {pace.gym}.
+      </p>
     </Fold>
   );
 }

@@ -13,6 +13,7 @@ import { queries } from '../../../server/queries.ts';
 import { Button, ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { Part } from '../../../ui/panels/Panel.tsx';
 import { CheckIn } from './CheckIn.tsx';
+import { OnFloor } from './OnFloor.tsx';
 import { PaperNames } from './PaperNames.tsx';
 import { Partners } from './Partners.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
@@ -107,6 +108,14 @@ function OpenSheet({ saved, fighters, ranks, checklist }: OpenSheetProps) {
         }
         className="print:hidden"
       >
+        {saved.onFloor && (
+          <OnFloor
+            onFloor={saved.onFloor}
+            fighters={fighters}
+            present={sheet.present}
+            onTake={(present) => change({ present })}
+          />
+        )}
         <CheckIn
           fighters={fighters}
           present={sheet.present}
