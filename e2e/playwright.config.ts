@@ -6,7 +6,13 @@ const chromium = needChromium();
 /** What is about the browser's own audio needs it whole, so nothing runs beside it: a machine without a sound card loses some while it is busy. */
 const SOUND = ['strikes.spec.ts', 'sound.spec.ts'];
 /** What is about when something is heard, on a device that loses nothing. These take longest, so they come first. */
-const PACED = ['listening.spec.ts', 'ownVoice.spec.ts', 'strikesLab.spec.ts', 'story.spec.ts'];
+const PACED = [
+  'heardBurst.spec.ts',
+  'listening.spec.ts',
+  'ownVoice.spec.ts',
+  'strikesLab.spec.ts',
+  'story.spec.ts',
+];
 
 export default defineConfig({
   testDir: '.',
