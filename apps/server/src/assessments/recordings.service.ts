@@ -56,6 +56,8 @@ export class RecordingsService {
       ...(onset.strength < leastStrength ? { doubtful: true as const } : {}),
     }));
     const { strikes } = withoutReference(onsets, own);
-    return { ...heard, detector: found.found.detector, onsets: doubtWeak(strikes, 'microphone') };
+    // What is heard anew is put together anew.
+    const { hits: _, ...before } = heard;
+    return { ...before, detector: found.found.detector, onsets: doubtWeak(strikes, 'microphone') };
   }
 }

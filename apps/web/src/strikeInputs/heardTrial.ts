@@ -14,7 +14,7 @@ export const plainName = (name: string): string => name.replace(/[<>\p{Cc}]/gu, 
 export function heardTrial(
   { source, device, detector, leastStrength }: KeptInput,
   onsets: readonly Onset[],
-  more: Pick<HeardTrial, 'due' | 'starts' | 'own'>,
+  more: Pick<HeardTrial, 'due' | 'starts' | 'hits' | 'own'>,
 ): HeardTrial {
   const weak = leastStrength === null ? {} : { leastStrength };
   return { source, device: plainName(device), detector, onsets, ...more, ...weak };

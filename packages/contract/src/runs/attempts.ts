@@ -87,6 +87,12 @@ export class HeardTrialDto implements HeardTrial {
   starts?: readonly number[];
 
   @MayBeMissing()
+  @ArrayMaxSize(MOST_ONSETS, { message: `At most ${MOST_ONSETS} strikes are due in a trial.` })
+  @IsWholeWithin('a place', -1, MOST_ONSETS, '', { each: true })
+  @IsArray({ message: 'What landed is a list of places.' })
+  hits?: readonly number[];
+
+  @MayBeMissing()
   @ArrayMaxSize(MOST_ONSETS, { message: `A device tells at most ${MOST_ONSETS} sounds of its own.` })
   @IsWithin('an instant', -3600, 3600, 'seconds', { each: true })
   @IsArray({ message: 'The device’s own sounds are a list of seconds.' })

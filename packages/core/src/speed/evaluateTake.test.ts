@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { DueInRound, Onset } from '../strikes/index.ts';
+import { normalDraw, seededRandom } from '../units/index.ts';
 import { evaluateTake, type Take, type TakeDue } from './evaluateTake.ts';
 import { evaluateTrial } from './evaluateTrial.ts';
 
@@ -93,4 +94,39 @@ describe('what a take comes to', () => {
       }),
     );
   });
+});
+
+it('the strip and the trial count the same: a time through is whole where no pin of it is missed', () => {
+  const random = seededRandom(5);
+  for (let n = 0; n < 200; n++) {
+    const due: DueInRound[] = [];
+    let at = 1;
+    const gap = 0.25 + 0.4 * random();
+    for (let cycle = 0; cycle < 16; cycle++) {
+      const combo = cycle % 2 === 0 ? 'three' : 'four';
+      for (let stroke = 0; stroke < (cycle % 2 === 0 ? 3 : 4); stroke++, at += gap)
+        due.push({ at, cycle, stroke, combo, block: 'b', limb: 'left-hand', lead: 'left' });
+      if (random() < 0.5) at += gap;
+    }
+    const [jitter, bias] = [0.01 + 0.06 * random(), 0.05 * normalDraw(random)];
+    const onsets = [
+      ...due.flatMap((each) =>
+        random() < 0.05 ? [] : [{ at: each.at + bias + jitter * normalDraw(random) }],
+      ),
+      { at: at * random() },
+    ].sort((a, b) => a.at - b.at);
+    const [one] = evaluateTake(
+      { onsets, source: 'sensor', from: 0, reference: [] },
+      { strikesOf: () => due, bursts: [], calls: [] },
+      { fighterIds: ['ada'], workerAt: () => 'ada', until: at },
+    );
+    const missed = new Set(one!.landed.match.misses.map((i) => due[i]!.cycle));
+    for (const combo of ['three', 'four']) {
+      const whole = new Set(
+        due.filter((each) => each.combo === combo && !missed.has(each.cycle)).map(({ cycle }) => cycle),
+      );
+      const trial = one!.trials.find((each) => each.kind === 'combo-time' && each.combo.combo === combo);
+      expect(trial?.result.times.length ?? 0).toBe(whole.size);
+    }
+  }
 });

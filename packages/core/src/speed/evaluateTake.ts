@@ -51,7 +51,7 @@ export type MeasuredInTake =
 
 export type TakeTrial = MeasuredInTake & {
   /** What it was evaluated from, so that it can be evaluated again. */
-  readonly evidence: Pick<HeardTrial, 'onsets' | 'due' | 'starts' | 'own'>;
+  readonly evidence: Pick<HeardTrial, 'onsets' | 'due' | 'starts' | 'hits' | 'own'>;
   readonly result: EvaluatedTrial;
 };
 
@@ -128,7 +128,7 @@ function cleaned({ onsets, source, reference }: Take, due: readonly Seconds[]) {
 
 /** None where no whole time through landed. */
 function comboTrial(combo: ComboLanded): TakeTrial[] {
-  const evidence = { onsets: combo.onsets, due: combo.due, starts: combo.starts };
+  const evidence = { onsets: combo.onsets, due: combo.due, starts: combo.starts, hits: combo.hits };
   const result = evaluated({ kind: 'combo-time', seconds: 0 }, evidence);
   return result.value === null ? [] : [{ kind: 'combo-time', combo, evidence, result }];
 }

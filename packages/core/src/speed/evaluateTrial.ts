@@ -46,7 +46,7 @@ export function evaluateTrial({ kind, seconds }: Tested, heard: HeardTrial): Eva
 export function timesThrough(heard: HeardTrial): ComboTime[] {
   const { onsets, due } = sureIn(heard);
   const dueAt = due.map((at) => ({ at }));
-  const { hits } = matchStrikes(dueAt, onsets, 0);
+  const { hits } = matchOfTrial(heard);
   const { starts = [0] } = heard;
   return starts.flatMap((from, i) => {
     const to = starts[i + 1] ?? dueAt.length;
@@ -65,11 +65,31 @@ export function timesThrough(heard: HeardTrial): ComboTime[] {
  */
 export function matchOfTrial(heard: HeardTrial): StrikeMatch {
   const { onsets, due } = sureIn(heard);
-  return matchStrikes(
+  const match = matchStrikes(
     due.map((at) => ({ at })),
     onsets,
     0,
   );
+  return heard.hits ? { ...match, ...asLanded(heard, heard.hits) } : match;
+}
+
+/** What the whole round was put together to, by the places of the sure onsets. */
+function asLanded(
+  heard: HeardTrial,
+  places: readonly number[],
+): Pick<StrikeMatch, 'hits' | 'misses' | 'extras'> {
+  const { onsets: all, due } = withoutLatency(heard);
+  const sure = sureOnsets(all);
+  const hits = places.flatMap((place, i) => {
+    const onset = all[place] ? sure.indexOf(all[place]) : -1;
+    return onset < 0 ? [] : [{ due: i, onset, error: sure[onset]!.at - due![i]! }];
+  });
+  const [isHit, wasHit] = [new Set(hits.map((hit) => hit.due)), new Set(hits.map((hit) => hit.onset))];
+  return {
+    hits,
+    misses: (due ?? []).flatMap((_, i) => (isHit.has(i) ? [] : [i])),
+    extras: sure.flatMap((_, i) => (wasHit.has(i) ? [] : [i])),
+  };
 }
 
 /**

@@ -55,6 +55,11 @@ export interface HeardTrial {
   readonly due: readonly Seconds[] | null;
   /** Places in `due` at which each time through the line begins; all of it is one time through without it. */
   readonly starts?: readonly number[];
+  /**
+   * For each that was due the place among the onsets of what landed, −1 for none, as the whole round was put together: what the strip
+   * shows and what the trial counts are one evaluation. Without it the trial is put together by itself.
+   */
+  readonly hits?: readonly number[];
   /** When sounds of the device's own began where it heard them: what came just then is left out. */
   readonly own?: readonly Seconds[];
   /** What was weaker counted as doubtful, in decibels of full scale. */

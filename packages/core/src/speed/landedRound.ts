@@ -21,6 +21,8 @@ export interface ComboLanded {
   readonly due: readonly Seconds[];
   readonly starts: readonly number[];
   readonly onsets: readonly Onset[];
+  /** For each that was due the place among those onsets of what landed; −1 for none. */
+  readonly hits: readonly number[];
 }
 
 export interface LandedRound {
@@ -38,7 +40,9 @@ const AROUND: Seconds = 0.3;
  * landedRound([], [{ at: 1 }]).match.extras // [0]
  */
 export function landedRound(due: readonly DueInRound[], heard: readonly Onset[]): LandedRound {
-  const match = matchStrikes(due, sureOnsets(heard), 0);
+  const sure = sureOnsets(heard);
+  const match = matchStrikes(due, sure, 0);
+  const landedAs = new Map(match.hits.map((hit) => [hit.due, sure[hit.onset]!]));
   const errors = new Map(match.hits.map((hit) => [hit.due, hit.error]));
   const combos = new Map<string, number[]>();
   for (const [i, { combo, lead }] of due.entries()) {
@@ -56,6 +60,13 @@ export function landedRound(due: readonly DueInRound[], heard: readonly Onset[])
       const spans = starts.map(
         (from, k) => [own[from]!.at, own[(starts[k + 1] ?? own.length) - 1]!.at] as const,
       );
+      const ownHits = new Set(places.flatMap((i) => landedAs.get(i) ?? []));
+      const onsets = heard.filter(
+        (onset) =>
+          ownHits.has(onset) ||
+          spans.some(([from, to]) => onset.at >= from - AROUND && onset.at <= to + AROUND),
+      );
+      const placeOf = new Map(onsets.map((onset, place) => [onset, place]));
       return {
         combo: own[0]!.combo!,
         lead: own[0]!.lead,
@@ -64,9 +75,8 @@ export function landedRound(due: readonly DueInRound[], heard: readonly Onset[])
           .map((stroke) => landed(stroke, places, due, errors)),
         due: own.map(({ at }) => at),
         starts,
-        onsets: heard.filter(({ at }) =>
-          spans.some(([from, to]) => at >= from - AROUND && at <= to + AROUND),
-        ),
+        onsets,
+        hits: places.map((i) => placeOf.get(landedAs.get(i)!) ?? -1),
       };
     }),
   };
