@@ -36,6 +36,7 @@ import { CopyFolder } from '../store/copies/copyFolder.ts';
 import { AuditService } from './audit.service.ts';
 import { BackupsService, COPIES } from './backups.service.ts';
 import { CsvService } from '../exchange/csv/csv.service.ts';
+import { ProgressModule } from '../progress/progress.module.ts';
 import { CSV_TABLES, type CsvTableName } from '../exchange/csv/csvTables.ts';
 import { DemoGymService } from './demoGym.service.ts';
 import { GymFileService } from '../exchange/gymFile/gymFile.service.ts';
@@ -172,7 +173,7 @@ export class BackupModule {
   static in(dataFolder: string): DynamicModule {
     return {
       module: BackupModule,
-      imports: [HeavyModule],
+      imports: [HeavyModule, ProgressModule],
       controllers: [BackupController, BackupsController],
       providers: [
         AuditService,

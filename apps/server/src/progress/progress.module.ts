@@ -299,6 +299,6 @@ class GoalsController {
     VolumeService,
     ReportsService,
   ],
-  exports: [MemoryService, TemposService, PaceService, AttendanceService],
+  exports: [TrialsService, MemoryService, TemposService, PaceService, AttendanceService],
 })
 export class ProgressModule {}

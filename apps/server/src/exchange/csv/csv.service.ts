@@ -10,6 +10,7 @@ import { STARTER_DATES } from '@eurhythm/core/units';
 import { refuseField, refuseFields } from '../../http/refuse.ts';
 import type { Database } from '../../store/database.ts';
 import { InjectDatabase } from '../../store/store.module.ts';
+import { TrialsService } from '../../progress/trials.service.ts';
 import { readGym } from '../gymFile/readGym.ts';
 import { GymFileService } from '../gymFile/gymFile.service.ts';
 import { TABLES, type CsvTableName } from './csvTables.ts';
@@ -26,13 +27,15 @@ export class CsvService {
   constructor(
     @InjectDatabase() private readonly database: Database,
     private readonly files: GymFileService,
+    private readonly trials: TrialsService,
   ) {}
 
   async table(name: CsvTableName): Promise<string> {
     const { columns, lines } = TABLES[name];
+    const now = new Date();
     const text = csvText(
       columns.map((column) => column.name),
-      lines(await readGym(this.database, new Date())),
+      lines(await readGym(this.database, now), await this.trials.gymErrors(now)),
     );
     return `${BYTE_ORDER_MARK}${text}`;
   }

@@ -1,7 +1,12 @@
 import { createHash } from 'node:crypto';
+import { comboName } from '@eurhythm/core/plan';
+import { worthwhileOf } from '@eurhythm/core/progress';
 import { countOf, MEASURED } from '@eurhythm/core/speed';
+import { groupBy } from '@eurhythm/core/units';
 import type { FieldError, GymFile } from '@eurhythm/contract';
 import { dayOf } from '../../progress/days.ts';
+import { errorKey, type GymError, type GymErrors } from '../../progress/trials.service.ts';
+import { trainedIn } from '../../runs/trained.ts';
 import { readNumber, readTime, type TableWays } from './tableTimes.ts';
 import type { WholeGymFile } from '../gymFile/readGym.ts';
 
@@ -19,7 +24,8 @@ interface Column {
 /** A table that is taken away and brought in as CSV. */
 export interface CsvTable {
   readonly columns: readonly Column[];
-  lines(gym: WholeGymFile): readonly CsvLine[];
+  /** @param errors how much trials and days differ over the gym: what verdicts rest on beside the trials */
+  lines(gym: WholeGymFile, errors: GymErrors): readonly CsvLine[];
   /** The lines as a part of a gym; `errors` name the line (the first one below the head is line 2) and the column. */
   file(
     lines: readonly CsvLine[],
@@ -129,17 +135,20 @@ const results: CsvTable = {
     { name: 'day', about: 'on which it was held, for reading only', isForReading: true },
     { name: 'round', about: 'which round of it, from 1 on' },
     { name: 'round_title', about: 'its title, for reading only', isForReading: true },
+    { name: 'combos', about: 'that the fighter’s group did in it, for reading only', isForReading: true },
+    { name: 'bpm', about: 'tempo of the round in beats a minute, for reading only', isForReading: true },
     { name: 'fighter', about: 'id of the fighter' },
     { name: 'fighter_name', about: 'for reading only', isForReading: true },
     { name: 'done', about: 'finished, part or sat-out' },
     { name: 'quality', about: 'clean, loose or wild; may be empty' },
-    { name: 'seconds', about: 'of a part: how far, from the start of the round; may be empty' },
+    { name: 'seconds', about: 'of a part: after how many seconds of work; may be empty' },
     { name: 'lead', about: 'left or right, where it was another than planned; may be empty' },
     { name: 'at', about: `when it was marked, ${WRITTEN}` },
   ],
   lines: (gym) => {
     const runs = new Map(gym.runs.map((run) => [run.id, run]));
     const names = new Map(gym.fighters.map(({ id, name }) => [id, name]));
+    const trained = trainedOf(gym);
     return gym.results
       .filter(({ done }) => done !== null)
       .map(({ id, runId, round, fighterId, done, quality, seconds, lead, at }) => ({
@@ -149,6 +158,7 @@ const results: CsvTable = {
         day: runs.has(runId) ? dayOf(new Date(runs.get(runId)!.startedAt)) : '',
         round: String(round + 1),
         round_title: runs.get(runId)?.rounds[round]?.title ?? '',
+        ...trained(runId, round, fighterId),
         fighter: fighterId,
         fighter_name: names.get(fighterId) ?? '',
         done: done ?? '',
@@ -183,6 +193,46 @@ const results: CsvTable = {
   },
 };
 
+/** The combos of each round as the group of each fighter did it, and its tempo. */
+function trainedOf(gym: WholeGymFile) {
+  const gradeOf = new Map(gym.grades.map(({ id, name }) => [id, name]));
+  const names = new Map(
+    gym.combos.map((combo) => [combo.id, comboName({ ...combo, grade: gradeOf.get(combo.gradeId) ?? '' })]),
+  );
+  const runs = new Map(gym.runs.map((run) => [run.id, { run, ...trainedIn(run.id, run.rounds) }]));
+  return (runId: string, round: number, fighterId: string): { combos: string; bpm: string } => {
+    const known = runs.get(runId);
+    if (!known) return { combos: '', bpm: '' };
+    const group = known.run.groupOf?.[fighterId] ?? '';
+    const inRound = known.combos.filter((each) => each.round === round);
+    const blocks = [...groupBy(inRound, ({ block }) => block).values()];
+    const done = blocks.flatMap((block) => {
+      const own = block.filter(({ groupName }) => group !== '' && groupName === group);
+      return own.length > 0 ? own : block.filter(({ groupName }) => groupName === '');
+    });
+    const combos = [...new Set(done.map(({ comboId }) => names.get(comboId) ?? comboId))];
+    return { combos: combos.join(BETWEEN), bpm: String(known.rounds[round]?.bpm ?? '') };
+  };
+}
+
+function testColumns(test: WholeGymFile['tests'][number] | undefined): CsvLine {
+  if (!test) return {};
+  const worthwhile = worthwhileOf(test, test.worthwhile ?? null);
+  return {
+    line: test.line ?? '',
+    unit: test.kind === 'burst' ? `strikes in ${test.seconds} s` : (test.unit ?? 's'),
+    better: test.direction,
+    worthwhile: typeof worthwhile === 'number' ? String(worthwhile) : `${100 * worthwhile.share} %`,
+  };
+}
+
+const errorColumns = ({ trial = null, days = null }: Partial<GymError> = {}) => ({
+  gym_error: String(trial?.error ?? ''),
+  gym_error_beyond: String(trial?.degreesOfFreedom ?? ''),
+  days_variance: String(days?.variance ?? ''),
+  days_beyond: String(days?.degreesOfFreedom ?? ''),
+});
+
 const attempts: CsvTable = {
   columns: [
     { name: 'id', about: 'made here; leave it empty for a new trial' },
@@ -191,6 +241,10 @@ const attempts: CsvTable = {
     { name: 'run', about: 'id of the session that was held; empty for none' },
     { name: 'test', about: 'id of the test' },
     { name: 'test_title', about: 'for reading only', isForReading: true },
+    { name: 'line', about: 'of the test, for reading only', isForReading: true },
+    { name: 'unit', about: 'of count or value, for reading only', isForReading: true },
+    { name: 'better', about: 'higher or lower, for reading only', isForReading: true },
+    { name: 'worthwhile', about: 'the least change that matters, for reading only', isForReading: true },
     { name: 'lead', about: 'left or right' },
     { name: 'count', about: 'how many; where there are instants, what counts of them' },
     { name: 'value', about: 'seconds that a combo or an answer took; empty for a burst' },
@@ -199,25 +253,47 @@ const attempts: CsvTable = {
       name: 'instants',
       about: 'seconds from the start of the trial at which each strike came, with ; between',
     },
+    {
+      name: 'due',
+      about: 'seconds at which strikes were due, which is its tempo; for reading only',
+      isForReading: true,
+    },
+    { name: 'device', about: 'what heard it, for reading only', isForReading: true },
     { name: 'at', about: `when it was done, ${WRITTEN}` },
+    {
+      name: 'gym_error',
+      about: 'by how much trials of one day differ over the gym, counted in this way; for reading only',
+      isForReading: true,
+    },
+    { name: 'gym_error_beyond', about: 'trials beyond the first of a day it rests on', isForReading: true },
+    {
+      name: 'days_variance',
+      about: 'by how much days differ beyond that, squared; for reading only',
+      isForReading: true,
+    },
+    { name: 'days_beyond', about: 'days beyond the first of four weeks it rests on', isForReading: true },
   ],
-  lines: (gym) => {
+  lines: (gym, errors) => {
     const names = new Map(gym.fighters.map(({ id, name }) => [id, name]));
     const tests = new Map(gym.tests.map((test) => [test.id, test]));
     return gym.attempts.map(
-      ({ id, fighterId, runId, testId, lead, instants, said, value, measured, at }) => ({
+      ({ id, fighterId, runId, testId, lead, instants, said, value, measured, heard, at }) => ({
         id,
         fighter: fighterId,
         fighter_name: names.get(fighterId) ?? '',
         run: runId ?? '',
         test: testId,
         test_title: tests.get(testId)?.title ?? '',
+        ...testColumns(tests.get(testId)),
         lead,
         count: String(countOf({ said, instants }, tests.get(testId) ?? { kind: 'burst', seconds: 0 })),
         value: value === null || value === undefined ? '' : String(value),
         counted: measured ?? 'taps',
         instants: instants.join(BETWEEN),
+        due: (heard?.due ?? []).join(BETWEEN),
+        device: heard?.device ?? '',
         at,
+        ...errorColumns(errors.get(errorKey(testId, measured ?? 'taps'))),
       }),
     );
   },
