@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { asked, memoryNow, type MemoryCard } from '@eurhythm/core/progress';
 import { comboName } from '@eurhythm/core/plan';
 import { groupBy } from '@eurhythm/core/units';
-import type { MemoryView, RecallDto, TrainedView } from '@eurhythm/contract';
+import type { MemoryList, MemoryView, RecallDto, TrainedView } from '@eurhythm/contract';
 import { and, asc, desc, eq, inArray, lte } from 'drizzle-orm';
 import { CombosService } from '../combos/combos.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
@@ -58,8 +58,13 @@ export class MemoryService {
     }
   }
 
+  /** Both for some: what they remember, and what they may be asked for. */
+  async list(fighterIds: readonly string[], now: Date): Promise<MemoryList> {
+    return { items: await this.of(fighterIds, now), trained: await this.trained(fighterIds, now) };
+  }
+
   /** Which combos each of some has trained lately: nobody is asked for what he never did. */
-  async trained(fighterIds: readonly string[], now: Date): Promise<TrainedView[]> {
+  private async trained(fighterIds: readonly string[], now: Date): Promise<TrainedView[]> {
     const sets = await this.sets.of(fighterIds, weeksBefore(now, TRAINED_WEEKS), { alsoUnjudged: true });
     return [...groupBy(sets, ({ fighterId }) => fighterId)].map(([fighterId, own]) => ({
       fighterId,

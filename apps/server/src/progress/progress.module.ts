@@ -164,7 +164,7 @@ class ProgressController {
   @Get('progress/memory')
   @answers(MemoryList)
   async remembered(@Query() { who }: WhoQuery): Promise<MemoryList> {
-    return this.memoryOf(await this.idsOf(who));
+    return this.memory.list(await this.idsOf(who), new Date());
   }
 
   /** Keeps how combos came to a group that was asked; the answers have ids of their own, the asking only has a name. */
@@ -172,12 +172,7 @@ class ProgressController {
   @answers(MemoryList)
   async recalled(@Param('id', OwnId) _id: string, @Body() { recalls }: SaveRecallsDto): Promise<MemoryList> {
     await this.memory.keep(recalls);
-    return this.memoryOf([...new Set(recalls.map(({ fighterId }) => fighterId))]);
-  }
-
-  private async memoryOf(ids: string[]): Promise<MemoryList> {
-    const now = new Date();
-    return { items: await this.memory.of(ids, now), trained: await this.memory.trained(ids, now) };
+    return this.memory.list([...new Set(recalls.map(({ fighterId }) => fighterId))], new Date());
   }
 
   private async idsOf(who: string | undefined): Promise<string[]> {

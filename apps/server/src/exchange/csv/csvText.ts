@@ -1,7 +1,7 @@
 import { parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
 import { isKeepableText } from '../../http/keepable.ts';
-import type { CsvLine } from './csvTables.ts';
+import type { CsvLine } from './csvTable.ts';
 
 /** What a table program would take for a formula. */
 const FORMULA = /^[=+\-@\t\r]/;
