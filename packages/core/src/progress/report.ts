@@ -106,7 +106,7 @@ function next({ grade, behind, up, due, goals }: ReportFacts): string[] {
         ? [`Everything for ${grade.name} is there; a coach looks and decides.`]
         : [`For ${grade.name}: ${grade.missing.join('; ')}.`]),
     ...behind.slice(0, 1),
-    ...up.slice(0, MOST_UP).map(({ combo, bpm }) => `${combo} may go up to ${bpm} bpm.`),
+    ...up.slice(0, MOST_UP).map(({ combo, bpm }) => `${combo} may go up to ${bpm} a minute.`),
     ...(due.length === 0 ? [] : [`To be looked at again: ${due.slice(0, MOST_DUE).join(', ')}.`]),
     ...goals,
   ];

@@ -52,7 +52,7 @@ export function LineSays({
       </Part>
       <Part
         title="What a listener hears"
-        aside={combo.bpm > 0 ? `on the beat, at ${combo.bpm} bpm` : 'needs a tempo'}
+        aside={combo.bpm > 0 ? `on the beat, at ${combo.bpm} a minute` : 'needs a tempo'}
       >
         <Listener line={analysis.ok ? combo.line : ''} lead={lead} bpm={combo.bpm} words={school.words} />
       </Part>

@@ -33,11 +33,11 @@ export function CheckLines({ check, by }: { check: GradeCheckView; by: string })
             <p className="font-semibold">{asked}</p>
             {evidence.map(({ text, day }, i) => (
               <p key={i} className="text-sm text-quiet">
-                {text}
+                {inSentence(text)}
                 {day && `, ${inSentence(day)}`}
               </p>
             ))}
-            {missing !== '' && <p className="text-sm">{missing}</p>}
+            {missing !== '' && <p className="text-sm">{inSentence(missing)}</p>}
           </div>
           {requirement.kind === 'shown' && (
             <Button
