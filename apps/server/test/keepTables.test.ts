@@ -94,7 +94,7 @@ describe('tables', () => {
       'attempts',
       ({ counted }) => counted === 'partner' || counted === 'taps',
     );
-    const trial = { ...line, id: 'own-order', instants: '', count: '19' };
+    const trial = { ...line, id: 'own-order', instants: '' };
     const { body } = await send(
       'attempts',
       written(columns, { ...trial, at: '05.10.2025 18:30' }, ';'),
@@ -113,6 +113,19 @@ describe('tables', () => {
       expect((await send('attempts', written(columns, { ...trial, at }))).body.errors[0].field).toBe(
         'line 2, at',
       );
+  });
+  it('a trial that lies far from the usual of the same person is asked about, line by line, and taken', async () => {
+    const { columns, line } = await lineOf('attempts', ({ counted }) => counted === 'taps');
+    const trial = (id: string, count: number) => ({ ...line, id, instants: '', count: String(count) });
+    const usual = Number(line['count']);
+    const [head, row] = written(columns, trial('ten-times', 10 * usual)).split('\r\n');
+    const fine = written(columns, trial('fine', usual)).split('\r\n')[1];
+    const table = [head, fine, row].join('\r\n');
+    const { body } = await send('attempts', table, '?preview=yes');
+    expect(body.notes).toEqual([
+      expect.stringMatching(/^Line 3, .*: \d+ is (8|9|10|11|12)(\.\d)? times the usual \d+\./),
+    ]);
+    expect(changes((await send('attempts', table)).body)).toEqual(['trials 2/0']);
   });
   it('semicolons leave the comma for the decimals', async () => {
     const text = 'name;grade;lead;height_cm\nKomma Vesely;Ebb;left;171,5\n';

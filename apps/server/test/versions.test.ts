@@ -90,7 +90,7 @@ async function sendable(path: string): Promise<{ body: any; version: number }> {
   const id = path.split('/')[1];
   const found = list ? list.find((item: any) => item.id === id) : (await call('GET', path)).body;
   if (list) return { body: { title: found.title, rounds: found.rounds }, version: found.version };
-  const { id: _, version, grade: __, updatedAt: ___, sessionId: ____, ...body } = found;
+  const { id: _, version, grade: __, updatedAt: ___, sessionId: ____, onFloor: _____, ...body } = found;
   return { body, version };
 }
 

@@ -16,6 +16,7 @@ import { GymFileService } from '../gymFile/gymFile.service.ts';
 import { TABLES, type CsvTableName } from './csvTables.ts';
 import { csvText, readCsv } from './csvText.ts';
 import { timeNotes } from './tableTimes.ts';
+import { unusualTrials } from './unusualTrials.ts';
 
 const MOST_TOLD = 50;
 /** Table programs take a text without it for one in their own letters. */
@@ -72,7 +73,8 @@ export class CsvService {
     if (wrong.length > 0) throw refuseFields(wrong.slice(0, MOST_TOLD));
     const report = await this.files.take(whole as GymFile, { isPreview });
     const times = read.lines.map((line) => line['at'] ?? '');
-    return { ...report, notes: [...timeNotes(times, ways, now), ...report.notes] };
+    const unusual = unusualTrials(part.attempts ?? [], gym);
+    return { ...report, notes: [...timeNotes(times, ways, now), ...unusual, ...report.notes] };
   }
 }
 

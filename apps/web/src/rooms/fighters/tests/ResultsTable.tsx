@@ -1,6 +1,6 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState, type FormEvent } from 'react';
-import { valueText } from '@eurhythm/core/progress';
+import { farText, valueText } from '@eurhythm/core/progress';
 import { ofSide, shareOfHeight, sideText } from '@eurhythm/core/speed';
 import {
   LEADS,
@@ -10,6 +10,7 @@ import {
   type TestView,
 } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
+import { queries } from '../../../server/queries.ts';
 import { putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
@@ -25,6 +26,9 @@ interface ResultsTableProps {
 /** The results of today, written down one after the other: a number and Enter, and the next field has the focus. */
 export function ResultsTable({ test, fighters }: ResultsTableProps) {
   const isOnce = test.sides === 'none';
+  const { data: known } = useQuery(queries.classProgress({ testId: test.id }));
+  const usualOf = (id: string, lead: string): number | null =>
+    known?.rows.find((row) => row.fighterId === id && (isOnce || row.lead === lead))?.usual ?? null;
   const table = useRef<HTMLTableElement>(null);
   const goOn = (from: HTMLInputElement): void => {
     const fields = [...(table.current?.querySelectorAll('input') ?? [])];
@@ -56,7 +60,7 @@ export function ResultsTable({ test, fighters }: ResultsTableProps) {
                 </th>
                 {leadsOf(test, fighter).map((lead) => (
                   <td key={lead} className="py-1 pr-4">
-                    <ResultCell {...{ test, fighter, lead, goOn }} />
+                    <ResultCell {...{ test, fighter, lead, goOn }} usual={usualOf(fighter.id, lead)} />
                   </td>
                 ))}
               </tr>
@@ -72,15 +76,19 @@ interface ResultCellProps {
   readonly test: TestView;
   readonly fighter: FighterView;
   readonly lead: 'left' | 'right';
+  /** What this person usually comes to on this side; null where nobody knows. */
+  readonly usual: number | null;
   goOn(from: HTMLInputElement): void;
 }
 
 /** What one fighter came to, as often as somebody writes it. */
-function ResultCell({ test, fighter, lead, goOn }: ResultCellProps) {
+function ResultCell({ test, fighter, lead, usual, goOn }: ResultCellProps) {
   const client = useQueryClient();
   const [value, setValue] = useState<number | null>(null);
   const [kept, setKept] = useState<readonly number[]>([]);
   const [error, setError] = useState<string>();
+  const [asked, setAsked] = useState<number | null>(null);
+  const textOf = valueText(test.kind, test.unit);
   const save = useWrite<AttemptView, { readonly id: string; readonly attempt: SaveAttemptDto }>(
     ({ id, attempt }) =>
       putRequest(SUBJECTS.trial, `attempts/${id}`, attempt, { page: `/fighters/tests/${test.id}` }),
@@ -96,13 +104,17 @@ function ResultCell({ test, fighter, lead, goOn }: ResultCellProps) {
     const at = new Date().toISOString();
     const attempt = writtenResult(value, test, { fighterId: fighter.id, lead, at });
     if (typeof attempt === 'string') return setError(attempt);
+    const far = farText(value, usual === null ? null : { low: usual, high: usual }, textOf);
+    if (far !== '' && asked !== value) {
+      setAsked(value);
+      return setError(`${far} Enter once more keeps it.`);
+    }
     setError(undefined);
     save.mutate({ id: newId(), attempt });
     setKept([...kept, value]);
     setValue(null);
     goOn(field);
   };
-  const textOf = valueText(test.kind, test.unit);
   return (
     <form onSubmit={submit} noValidate className="flex flex-col">
       <MaybeNumberField

@@ -48,3 +48,10 @@ describe('a burst of the class', () => {
     expect(oddCount(typed, 10)).toBe(sentence);
   });
 });
+
+it('a number far from what this person usually does is asked about once', () => {
+  expect(oddCount('190', 60, 19)).toBe('190 is 10 times the usual 19. Enter once more keeps it.');
+  expect(oddCount('9', 10, 19)).toBe('9 is 47 % of the usual 19. Enter once more keeps it.');
+  expect(oddCount('22', 10, 19)).toBeNull();
+  expect(oddCount('40', 10, null)).toBeNull();
+});

@@ -1,3 +1,4 @@
+import { farText, valueText } from '@eurhythm/core/progress';
 import { evaluateTrial, type HeardTrial } from '@eurhythm/core/speed';
 import type { FighterView, SaveAttemptDto } from '@eurhythm/contract';
 import type { BurstWish, Timed } from '../BurstChoice.tsx';
@@ -90,15 +91,19 @@ export function nextOpen(trials: readonly Pick<ClassTrial, 'count'>[], place: nu
 /**
  * What is odd about a number, in a sentence; null for one that can be.
  *
+ * @param usual what this person does, where it is known
+ *
  * @example
  * oddCount('230', 10) // 'That would be 23 a second. Enter once more keeps it.'
  */
-export function oddCount(typed: string, seconds: number): string | null {
+export function oddCount(typed: string, seconds: number, usual: number | null = null): string | null {
   const count = Number(typed);
   if (!/^\d{1,4}$/.test(typed) || count > 2000) return 'A number from 0 to 2000.';
-  return count / seconds > MOST_A_SECOND
-    ? `That would be ${Math.round(count / seconds)} a second. Enter once more keeps it.`
-    : null;
+  const far =
+    count / seconds > MOST_A_SECOND
+      ? `That would be ${Math.round(count / seconds)} a second.`
+      : farText(count, usual === null ? null : { low: usual, high: usual }, valueText('burst'));
+  return far === '' ? null : `${far} Enter once more keeps it.`;
 }
 
 const instantsOf = ({ seconds }: Timed, heard: HeardTrial): number[] => [

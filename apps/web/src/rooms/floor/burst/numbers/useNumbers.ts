@@ -1,5 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
 import { useRef, useState, type ChangeEvent, type KeyboardEvent } from 'react';
 import type { FighterView } from '@eurhythm/contract';
+import { queries } from '../../../../server/queries.ts';
 import { nextOpen, oddCount, type ClassBurst } from './classBurst.ts';
 
 /** The numbers of a burst, asked one after the other: who is asked, what is typed, and what is odd about it. */
@@ -15,7 +17,14 @@ export function useNumbers(
   const field = useRef<HTMLInputElement>(null);
   // More may be asked, and what is put away goes.
   const place = Math.min(chosen, trials.length - 1);
-  const { what, fighterId, count } = trials[place]!;
+  const { what, fighterId, count, lead } = trials[place]!;
+  // Of the own lead alone: that is what the class table knows.
+  const { data: known } = useQuery({
+    ...queries.classProgress(what.id === undefined ? {} : { testId: what.id }),
+    enabled: what.id !== undefined,
+  });
+  const ofPerson = known?.rows.find((row) => row.fighterId === fighterId && row.lead === lead);
+  const oddOf = (number: string) => oddCount(number, what.seconds, ofPerson?.usual ?? null);
   const nameOf = (id: string): string => fighters.find((each) => each.id === id)?.name ?? 'somebody who left';
   const go = (to: number): void => {
     setPlace(Math.max(0, Math.min(trials.length - 1, to)));
@@ -25,7 +34,7 @@ export function useNumbers(
   };
   const enter = (): void => {
     if (typed === '') return go(place + 1);
-    const why = oddCount(typed, what.seconds);
+    const why = oddOf(typed);
     const isAsked = why !== null && odd !== typed;
     if (isAsked || (why !== null && Number.isNaN(Number(typed)))) return setOdd(typed);
     if (!/^\d{1,4}$/.test(typed) || Number(typed) > 2000) return;
@@ -38,7 +47,7 @@ export function useNumbers(
     enter,
     type: (digit: number) => setTyped((before) => `${before}${digit}`.slice(0, 4)),
     erase: () => setTyped((before) => before.slice(0, -1)),
-    odd: odd === '' ? '' : oddCount(odd, what.seconds),
+    odd: odd === '' ? '' : oddOf(odd),
     open: trials.filter((trial) => trial.count === null).length,
     nameOf,
     field: {
