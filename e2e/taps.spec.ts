@@ -30,7 +30,7 @@ test('a combo is timed by taps on the Floor, kept as taps, with how far they can
   page,
 }) => {
   test.setTimeout(150_000);
-  const { id, landing } = await beginHeard(page.request, ['Oskar Bello'], 24);
+  const { id, landing } = await beginHeard(page.request, ['Oskar Bello'], 34);
   await page.goto(`/floor/${id}`);
   await expect(page.getByTestId('call')).toBeVisible({ timeout: 60_000 });
   await page.keyboard.press('i');
