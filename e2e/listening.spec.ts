@@ -232,6 +232,9 @@ test('a burst of the class: a station tells its fighter’s number, the coach is
   // Once more, four times slower: what was heard of the first burst is none of this one.
   await page.getByLabel(/How many .* did/).fill('12');
   await page.keyboard.press('Enter');
+  // That is far from what she usually does: it is asked about once.
+  await expect(page.getByRole('alert')).toContainText('Enter once more keeps it');
+  await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Back to the round' }).click();
   await page.keyboard.press('t');
   await choose(page.getByLabel('Who'), 'Everybody, partners count');

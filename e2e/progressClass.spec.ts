@@ -99,6 +99,7 @@ test('each move is counted towards the number of the gym', async ({ page }) => {
     page.getByText(/in the last four weeks: about \d+ more weeks? like those/).first(),
   ).toBeVisible();
   await page.getByRole('button', { name: /^All \d+ moves$/ }).click();
+  await expect(page.getByRole('progressbar')).toHaveCount(5);
   await expect(page.getByRole('progressbar', { name: /^Push kick/ })).toBeVisible();
   await page.request.put('/api/gym/school', { data: school });
 });

@@ -2,6 +2,7 @@ import { expect, test, type Page } from './test.ts';
 import { startedSounds, watchAudio } from './audioWatch.ts';
 import { roundSeed } from '../packages/core/src/run/index.ts';
 import { choose } from './choose.ts';
+import { openPart } from './openParts.ts';
 
 /** A coach on a fresh machine: writes a combo, builds two rounds, takes them to the Floor, marks and measures, reads the log. */
 test.describe.configure({ mode: 'serial' });
@@ -195,10 +196,12 @@ test('the session ends by itself and stands in the fighter’s log', async () =>
     .poll(async () => (await page.request.get(`/api/runs/${runId}`)).json())
     .toMatchObject({ effort: 7, note: 'Knees too low' });
   await page.getByRole('link', { name: /Yara Pelkonen/ }).click();
+  await openPart(page, 'Rounds');
   const row = page.getByRole('row', { name: /Ebb 4 · 100 a minute/ });
   await expect(row).toContainText('finished, clean');
   await page.getByRole('radio', { name: 'Two straights', exact: true }).click();
   await expect(page.getByRole('img', { name: /Two straights, right lead: \d+ trials/ })).toBeVisible();
+  await openPart(page, 'All that these trials say');
   // Seven taps are no burst of somebody who does five and twenty: that is reported, and left out.
   await expect(page.getByText(/^7 on .* cannot be so beside the others/)).toBeVisible();
 });

@@ -31,6 +31,8 @@ test('marks of two tabs wait for the server, outlive both pages, and arrive from
   await open(page, '/floor/two-tabs');
   await expect(page.getByTestId('call')).toHaveText('ready when you are', { timeout: 60_000 });
   const back = await withoutWrites(context);
+  // Before the first bell it can be said who sits the round out.
+  await page.keyboard.press('s');
   await page.keyboard.press('1');
   await expect(page.getByText('1 mark waits for the server')).toBeVisible();
   // One tab plays the run; another one may take it over.
@@ -39,6 +41,7 @@ test('marks of two tabs wait for the server, outlive both pages, and arrive from
   await other.getByRole('button', { name: 'Play it here' }).click();
   await expect(other.getByTestId('call')).toHaveText('ready when you are', { timeout: 60_000 });
   await expect(page.getByText('This class is played elsewhere')).toBeVisible();
+  await other.keyboard.press('s');
   await other.keyboard.press('2');
   await expect(other.getByText('2 marks wait for the server')).toBeVisible();
   await other.close();
@@ -59,12 +62,13 @@ test('a mark that the server refuses stands on the shelf with its sentence until
   await page.route('**/api/runs/shelf/results/*', (route) =>
     route.fulfill({ status: 422, json: { message: 'This fighter is not in the run.' } }),
   );
+  await page.keyboard.press('s');
   await page.keyboard.press('1');
   await page.getByRole('button', { name: '1 change was refused' }).click();
   const shelf = page.getByRole('dialog', { name: 'What the server refused' });
   await expect(shelf).toContainText('This fighter is not in the run.');
   await shelf.getByText('What was written').click();
-  await expect(shelf).toContainText('"done": "part"');
+  await expect(shelf).toContainText('"done": "sat-out"');
   await expect(shelf.getByRole('link', { name: 'Back to where it was written' })).toBeVisible();
   await shelf.getByRole('button', { name: 'Put it away' }).click();
   await expect(page.getByRole('button', { name: '1 change was refused' })).toBeHidden();

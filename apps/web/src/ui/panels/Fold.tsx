@@ -25,9 +25,7 @@ export function Fold({ title, aside, children }: FoldProps) {
               />
               {title}
             </span>
-            {aside !== undefined && (
-              <span className="text-right font-text text-sm font-normal text-quiet">{aside}</span>
-            )}
+            {aside && <span className="text-right font-text text-sm font-normal text-quiet">{aside}</span>}
           </Collapsible.Trigger>
         </h2>
         <Collapsible.Content>{children}</Collapsible.Content>

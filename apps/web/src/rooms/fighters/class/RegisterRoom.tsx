@@ -74,7 +74,7 @@ export function RegisterRoom() {
 function Register({ register: { classes, rows } }: { register: RegisterView }) {
   const dates = useDates();
   return (
-    <div className="overflow-x-auto">
+    <div className="relative overflow-x-auto">
       <table aria-label="Register" className="w-full text-left">
         <thead>
           <tr className="border-b-[1.5px] border-ink align-bottom text-sm">

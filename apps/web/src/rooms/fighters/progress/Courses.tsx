@@ -28,6 +28,7 @@ export function Courses({ fighter, progress }: CoursesProps) {
   const tests = [...byTest].map(([value, own]) => ({ value, label: own[0]!.title }));
   const [chosen, setChosen] = useState('');
   const shown = byTest.get(chosen) ?? [...byTest.values()][0];
+  const notes = shown?.reduce((sum, course) => sum + course.notes.length, 0) ?? 0;
   return (
     <Part title="Did it really get better?">
       {!shown && <Plain>Nothing measured yet. On the Floor, press T and tap along for ten seconds.</Plain>}
@@ -46,7 +47,7 @@ export function Courses({ fighter, progress }: CoursesProps) {
             ))}
           </div>
           <CoursePicture courses={shown} name={`${fighter.name} ${shown[0]!.title}`} />
-          <Fold title="All that these trials say">
+          <Fold title="All that these trials say" aside={notes > 0 && howMany(notes, 'note')}>
             <p className="pt-2 text-sm text-quiet">
               Filled dots are left, open ones right; the band is what is usual now, ▲ ▼ = the last month.
               {isDense(shown) &&

@@ -9,7 +9,7 @@ import { Fold } from '../../../ui/panels/Fold.tsx';
 import { Plain } from '../../../ui/panels/Panel.tsx';
 
 /** The moves that stand there without a press. */
-const FIRST = 5;
+const FIRST = 4;
 
 /** How often each move was done since the first day, towards the number that the gym chose. */
 export function Lifetime({ fighterId }: { fighterId: string }) {
