@@ -61,6 +61,8 @@ test('the sides of strokes are called in the gym’s own words, and the workbenc
   await page.getByRole('button', { name: 'Other lead' }).click();
   await expect(heard.getByRole('listitem').nth(1)).toHaveText('left push kick' + 'left leg: push kick, body');
   await page.getByLabel('Beats a minute').fill('140');
-  await page.getByLabel('Beat line').fill('1=r:push=f:knee');
+  // As a coach does it, by keys: a selection that only the browser knows is lost when the findings of the tempo are drawn.
+  await page.getByLabel('Beat line').press('ControlOrMeta+a');
+  await page.keyboard.insertText('1=r:push=f:knee');
   await expect(heard.getByText('not understood: right leg: knee, body')).toBeVisible();
 });

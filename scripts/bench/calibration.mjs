@@ -78,16 +78,18 @@ export function calibrate() {
   for (const kind of KINDS)
     for (const days of DAYS) {
       const random = seededRandom(31);
-      const counts = { month: 0, last: 0, leads: 0 };
+      const counts = { month: 0, last: 0, leads: 0, trend: 0 };
       for (let i = 0; i < FIGHTERS; i++) {
         const [left, right] = [0, 1].map(() => courseIn(kind, days, 0, random, 2));
         counts.month += isChange(left?.month);
         counts.last += isChange(left?.last);
+        counts.trend += ['better', 'worse'].includes(left?.trend?.way);
         counts.leads += (evenCourses(left, right, kind.better)?.behind ?? null) !== null;
       }
       const shown = `${kind.name}, ${days.name}; ${FIGHTERS} fighters without a change; at most 5 %`;
       row('page and class: the last month', `${percent(counts.month / FIGHTERS)} false`, shown);
       row('page: the last two days', `${percent(counts.last / FIGHTERS)} false`, shown);
+      row('page: the trend', `${percent(counts.trend / FIGHTERS)} false`, shown);
       row('page: leads that are even', `${percent(counts.leads / FIGHTERS)} false`, shown);
     }
   for (const days of DAYS) lists(days);

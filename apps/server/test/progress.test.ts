@@ -137,7 +137,7 @@ describe('a goal', () => {
     expect(set.body).toMatchObject({
       state: 'open',
       title: 'Two straights',
-      sentence: expect.stringMatching(/four days/),
+      sentence: expect.stringMatching(/five days/),
     });
     await trial('goal', 0, 3, 22);
     await trial('goal', 1, 2, 26);

@@ -120,7 +120,7 @@ function goalSentence(
     case 'open':
       return then
         ? `Nobody can tell yet: ${then}.`
-        : `Nobody can tell yet: it takes four days of trials before ${by}.`;
+        : `Nobody can tell yet: it takes five days of trials before ${by}.`;
     default:
       return state satisfies never;
   }

@@ -1,5 +1,11 @@
 import { Injectable } from '@nestjs/common';
-import { neglectedLead, standTogether, testsDue, type limbShares } from '@eurhythm/core/progress';
+import {
+  neglectedLead,
+  standTogether,
+  testsDue,
+  type limbShares,
+  groupWithMostDue,
+} from '@eurhythm/core/progress';
 import { ofSide } from '@eurhythm/core/speed';
 import { groupBy, howMany } from '@eurhythm/core/units';
 import type { CourseView, EvennessView, FighterView, QuestionView } from '@eurhythm/contract';
@@ -91,7 +97,7 @@ export class QuestionsService {
       ...few(nearGrades(checks)),
       ...few(readyCombos(tempos)),
       ...dueTest(trials, new Set(ids.filter((id) => (attendance.get(id)?.lately ?? 0) > 0)), today),
-      ...dueCombos(memory, new Map(who.map(({ id, gradeId }) => [id, gradeId]))),
+      ...dueCombos(memory, (id) => who.find((each) => each.id === id)?.gradeId ?? null),
     ];
   }
 }
@@ -276,14 +282,11 @@ function readyCombos(tempos: Awaited<ReturnType<TemposService['of']>>): Question
 /** The page opens at the grade whose people have most to be asked. */
 function dueCombos(
   memory: Awaited<ReturnType<MemoryService['of']>>,
-  gradeOf: ReadonlyMap<string, string>,
+  gradeOf: (fighterId: string) => string | null,
 ): QuestionView[] {
   const due = memory.filter(({ isDue }) => isDue);
   if (due.length === 0) return [];
   const [most] = [...groupBy(due, ({ comboId }) => comboId).values()].sort((a, b) => b.length - a.length);
-  const byGrade = [...groupBy(due, ({ fighterId }) => gradeOf.get(fighterId)!)].sort(
-    ([, a], [, b]) => b.length - a.length,
-  );
   const slipping = due.filter(({ isSlipping }) => isSlipping).length;
   const fighters = new Set(due.map(({ fighterId }) => fighterId)).size;
   return [
@@ -292,7 +295,7 @@ function dueCombos(
       fighterId: null,
       name: `${howMany(due.length, 'combo')} due`,
       sentence: `With ${howMany(fighters, 'fighter')}; ${slipping} slipping. Most often ${most![0]!.combo} (${most!.length}).`,
-      to: `/fighters/memory?grade=${byGrade[0]![0]}`,
+      to: `/fighters/memory?grade=${groupWithMostDue(due, gradeOf)}`,
       action: 'Review combos due',
     },
   ];

@@ -1,10 +1,11 @@
 import { linearRegression, mean } from 'simple-statistics';
 import { groupBy } from '../units/index.ts';
-import { Z_90 } from './trials/compareTrials.ts';
+import { tCritical95 } from './trials/studentT.ts';
 
 export interface Fading {
   /** Percent of the mean rate that is lost from one round to the next; below 0 where it rises. */
   readonly percent: number;
+  /** Nineteen of twenty such intervals hold the truth. */
   readonly from: number;
   readonly to: number;
   readonly rounds: number;
@@ -25,7 +26,7 @@ export function fading(rates: readonly number[]): Fading | null {
   const { m, b } = linearRegression(rates.map((rate, i) => [i, rate]));
   const rest = rates.reduce((sum, rate, i) => sum + (rate - (m * i + b)) ** 2, 0);
   const wide = rates.reduce((sum, _, i) => sum + (i - (rates.length - 1) / 2) ** 2, 0);
-  const reach = Z_90 * Math.sqrt(rest / (rates.length - 2) / wide);
+  const reach = tCritical95(rates.length - 2) * Math.sqrt(rest / (rates.length - 2) / wide);
   const percentOf = (slope: number): number => (-100 * slope) / middle;
   return {
     percent: percentOf(m),

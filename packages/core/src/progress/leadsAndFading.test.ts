@@ -1,6 +1,6 @@
 import { evenCourses, evenness, neglectedLead } from './evenness.ts';
 import { course } from './trials/course.ts';
-import { evennessSentence } from './verdictWords.ts';
+import { evennessSentence } from './words/verdictWords.ts';
 import { classDays, virtualTrials } from '../simulation/index.ts';
 import { seededRandom } from '../units/index.ts';
 import { fading, fadingWithin } from './fading.ts';

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { otherLead, type MoveBook } from '@eurhythm/core/moves';
 import { workUntil } from '@eurhythm/core/rounds';
-import type { Pressed } from '@eurhythm/core/run';
+import { tooEarly, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { FighterPaceView, FighterView, GymView, RunPlanView, RunView } from '@eurhythm/contract';
 import { Toasts } from '../../ui/panels/Toasts.tsx';
 import { Mixer } from '../../floor/output/Mixer.tsx';
@@ -53,10 +53,9 @@ export function PlayedRun(props: PlayedRunProps) {
   const people = usePeople(begun, controller, everybody, gym.grades, paces);
   const { run, here: fighters } = people;
   const marks = useMarks(run, controller);
-  const pressed = () => ({
-    seconds: workUntil(run.rounds[controller.state.round]?.blocks ?? [], controller.position),
-    otherLead: otherLead(run.lead),
-  });
+  const worked = () => workUntil(run.rounds[controller.state.round]?.blocks ?? [], controller.position);
+  const pressed = () => ({ seconds: worked(), otherLead: otherLead(run.lead) });
+  const whyNot = (stamp: StampId) => (state.phase !== 'over' && worked() === null ? tooEarly(stamp) : '');
   const inputs = useRunListening({ run, controller, hall, book });
   useHostTasks({
     run,
@@ -65,6 +64,7 @@ export function PlayedRun(props: PlayedRunProps) {
     hall,
     marks,
     pressed,
+    whyNot,
     hear: (report) => inputs.heard.hear(report),
   });
   usePlannedBursts({
@@ -110,7 +110,9 @@ export function PlayedRun(props: PlayedRunProps) {
         onBurst={controls.openBurst}
       />
     );
-  return <RunGoingOn {...props} {...{ run, fighters, state, people, marks, pressed, inputs, controls }} />;
+  return (
+    <RunGoingOn {...props} {...{ run, fighters, state, people, marks, pressed, whyNot, inputs, controls }} />
+  );
 }
 
 interface RunGoingOnProps extends PlayedRunProps {
@@ -119,6 +121,7 @@ interface RunGoingOnProps extends PlayedRunProps {
   readonly people: ReturnType<typeof usePeople>;
   readonly marks: ReturnType<typeof useMarks>;
   readonly pressed: () => Pressed;
+  readonly whyNot: (stamp: StampId) => string;
   readonly inputs: ReturnType<typeof useRunListening>;
   readonly controls: ReturnType<typeof useFloorControls>;
 }
@@ -190,7 +193,8 @@ function RunGoingOn(props: RunGoingOnProps) {
 }
 
 function BelowBoard(props: RunGoingOnProps) {
-  const { hall, people, everybody, inputs, fighters, state, marks, pressed, controller, controls } = props;
+  const { hall, people, everybody, inputs, fighters, state, marks, pressed, whyNot, controller, controls } =
+    props;
   switch (controls.panel) {
     case 'devices':
       return <DevicesPanel hall={hall} />;
@@ -202,7 +206,7 @@ function BelowBoard(props: RunGoingOnProps) {
       return (
         <OpenNumbers runId={props.run.id} fighters={people.all} onSpace={() => controller.toggle()}>
           <MarkBar
-            {...{ fighters, marks, pressed }}
+            {...{ fighters, marks, pressed, whyNot }}
             round={state.round}
             onAllClean={(round) => controller.allClean(round)}
           />

@@ -3,7 +3,7 @@ import { classDays, virtualTrials } from '../../simulation/index.ts';
 import { seededRandom } from '../../units/index.ts';
 import { compareTrials, VERDICTS, type Compared } from './compareTrials.ts';
 import type { DayTrials } from './dayTrials.ts';
-import { valueText, verdictSentence } from '../verdictWords.ts';
+import { valueText, verdictSentence } from '../words/verdictWords.ts';
 
 const day = (values: readonly number[], i = 0): DayTrials => ({
   day: classDays('2026-03-05', i + 1, 7).at(-1)!,

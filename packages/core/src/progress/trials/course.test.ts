@@ -1,7 +1,7 @@
 import { classDays, virtualTrials } from '../../simulation/index.ts';
 import { seededRandom } from '../../units/index.ts';
 import { betweenDates, course, type CourseTrial } from './course.ts';
-import { courseNotes, verdictSentence } from '../verdictWords.ts';
+import { courseNotes, verdictSentence } from '../words/verdictWords.ts';
 
 const GYM = { error: 1, degreesOfFreedom: 300 };
 const TODAY = '2026-06-01';

@@ -1,18 +1,19 @@
 import { median, quantileSorted } from 'simple-statistics';
-import { Z_90 } from './compareTrials.ts';
 import { middleOfDay, type Better, type DayTrials } from './dayTrials.ts';
 import { groupBy } from '../../units/index.ts';
 import { dayNumber } from '../weeks.ts';
 
 /** Trends are given per four weeks. */
 const PER_DAYS = 28;
-/** With fewer days nothing is a trend. */
-const LEAST_DAYS = 4;
+/** Of four days in a row each better than the last, one in twelve would be so by chance: with fewer than five nothing is a trend. */
+const LEAST_DAYS = 5;
+/** A normal spread goes beyond it in one of twenty cases, up or down. */
+const Z_95 = 1.96;
 
 export interface Trend {
   /** Change in four weeks, in the unit of the test: the median of the slopes between all pairs of days. */
   readonly perFourWeeks: number;
-  /** Nine of ten intervals made like this one hold the true slope. */
+  /** Nineteen of twenty intervals made like this one hold the true slope. */
   readonly from: number;
   readonly to: number;
   /** Where the line of this slope stands on the last day. */
@@ -24,10 +25,10 @@ export interface Trend {
 
 /**
  * The trend of a test by Theil and Sen, with Sen's interval from ranks; a day counts as the median of its trials. Null for fewer than
- * four days.
+ * five days.
  *
  * @example
- * trend([1, 8, 15, 22].map((day) => ({ day: `2026-03-${String(day).padStart(2, '0')}`, values: [day] })), 'higher')?.perFourWeeks // 28
+ * trend([1, 8, 15, 22, 29].map((day) => ({ day: `2026-03-${String(day).padStart(2, '0')}`, values: [day] })), 'higher')?.perFourWeeks // 28
  */
 export function trend(days: readonly DayTrials[], better: Better): Trend | null {
   const points = days
@@ -46,7 +47,7 @@ export function trend(days: readonly DayTrials[], better: Better): Trend | null 
   const ties = [...groupBy(points, ({ value }) => value).values()].map((those) => those.length);
   const variance =
     (n * (n - 1) * (2 * n + 5) - ties.reduce((sum, t) => sum + t * (t - 1) * (2 * t + 5), 0)) / 18;
-  const reach = Z_90 * Math.sqrt(Math.max(0, variance));
+  const reach = Z_95 * Math.sqrt(Math.max(0, variance));
   const at = (place: number): number => slopes[Math.min(slopes.length - 1, Math.max(0, Math.round(place)))]!;
   const from = at((slopes.length - reach) / 2 - 1);
   const to = at((slopes.length + reach) / 2);

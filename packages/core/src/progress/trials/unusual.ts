@@ -1,4 +1,4 @@
-import type { ValueText } from '../verdictWords.ts';
+import type { ValueText } from '../words/verdictWords.ts';
 
 /** A result that is further from the middle of the usual than this, as a factor, is asked about. */
 const FAR = 1.6;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Recall } from '@eurhythm/core/progress';
+import type { Asked, Recall } from '@eurhythm/core/progress';
 import type { RecallDto, SaveRecallsDto } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { putRequest } from '../../../sync/queue/queuedWrite.ts';
@@ -15,16 +15,9 @@ const WORDS: Readonly<Record<Recall, string>> = {
 };
 const CHOICES = Object.keys(WORDS) as Recall[];
 
-export interface Asked {
-  readonly id: string;
-  readonly name: string;
-  /** Why this one is asked now, as in "due, forgotten last time"; empty where nothing says so. */
-  readonly due?: string;
-}
-
 interface AskComboProps {
   readonly combo: { readonly id: string; readonly name: string };
-  readonly who: readonly Asked[];
+  readonly who: readonly (Pick<Asked, 'id' | 'name'> & Partial<Asked>)[];
   readonly runId: string | null;
   readonly page: string;
 }

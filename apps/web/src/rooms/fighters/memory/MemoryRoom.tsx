@@ -1,14 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { comboName } from '@eurhythm/core/plan';
-import { groupBy } from '@eurhythm/core/units';
-import type { FighterView, MemoryView } from '@eurhythm/contract';
+import { groupWithMostDue, whoIsAsked } from '@eurhythm/core/progress';
 import { queries } from '../../../server/queries.ts';
 import { ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { ChoiceField } from '../../../ui/fields/Field.tsx';
 import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { AskCombo } from './AskCombo.tsx';
-import { whoIsAsked } from './whoIsAsked.ts';
 
 /** Which combos are due with whom, and asking them. */
 export function MemoryRoom() {
@@ -20,7 +18,11 @@ export function MemoryRoom() {
   const [search, setSearch] = useSearchParams();
   if (!gym || !fighters || !memory || !combos) return null;
   const fit = fighters.filter((fighter) => fighter.fit);
-  const grade = search.get('grade') ?? mostDue(fit, memory.items) ?? gym.grades[0]!.id;
+  const gradeOf = new Map(fit.map(({ id, gradeId }) => [id, gradeId]));
+  const grade =
+    search.get('grade') ??
+    groupWithMostDue(memory.items, (id) => gradeOf.get(id) ?? null) ??
+    gym.grades[0]!.id;
   const who = fit.filter(({ gradeId }) => gradeId === grade);
   const known = new Map(combos.filter(({ retired }) => !retired).map((combo) => [combo.id, combo]));
   const asked = whoIsAsked(who, memory).filter(({ comboId }) => known.has(comboId));
@@ -69,12 +71,4 @@ export function MemoryRoom() {
       )}
     </div>
   );
-}
-
-/** The grade whose people have most to be asked. */
-function mostDue(fit: readonly FighterView[], memory: readonly MemoryView[]): string | undefined {
-  const gradeOf = new Map(fit.map(({ id, gradeId }) => [id, gradeId]));
-  const due = memory.filter(({ isDue, fighterId }) => isDue && gradeOf.has(fighterId));
-  const byGrade = [...groupBy(due, ({ fighterId }) => gradeOf.get(fighterId)!)];
-  return byGrade.sort(([, a], [, b]) => b.length - a.length)[0]?.[0];
 }

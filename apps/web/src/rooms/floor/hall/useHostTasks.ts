@@ -1,5 +1,5 @@
 import { useEffect, useSyncExternalStore } from 'react';
-import { STAMPS, markText, stamped, tooEarly, type Pressed } from '@eurhythm/core/run';
+import { STAMPS, markText, stamped, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { FighterView, PulseDto, RunView, WishAnswerView, WishDto } from '@eurhythm/contract';
 import type { RunController } from '../../../floor/run/RunController.ts';
 import type { HostTasks, HostDevice } from '../../../hall/HostDevice.ts';
@@ -15,12 +15,14 @@ interface HostTasksProps {
   readonly hall: HostDevice;
   readonly marks: Marks;
   pressed(): Pressed;
+  /** Why a press says nothing of the round now; empty where it does. */
+  whyNot(stamp: StampId): string;
   hear: HostTasks['hear'];
 }
 
 /** What this page does for the other devices of the class: it tells where the run stands, and does what a remote asks. */
 export function useHostTasks(props: HostTasksProps): void {
-  const { run, fighters, controller, hall, marks, pressed, hear } = props;
+  const { run, fighters, controller, hall, marks, pressed, whyNot, hear } = props;
   const state = useSyncExternalStore(controller.subscribe, controller.snapshot);
   const burst = useKeptBurst(run.id);
   const place = useStable((): Omit<PulseDto, 'at'> => {
@@ -52,11 +54,10 @@ export function useHostTasks(props: HostTasksProps): void {
       case 'mark': {
         if (name === undefined || !wish.fighterId || !STAMPS.some(({ id }) => id === wish.stamp))
           return not('Whom this is about is not in the class.');
-        const now = pressed();
-        const early = phase !== 'over' && now.seconds === null ? tooEarly(wish.stamp!) : '';
-        if (early !== '') return not(early);
-        const said = stamped(marks.of(round, wish.fighterId), wish.stamp!, now);
-        marks.press(round, wish.fighterId, wish.stamp!, now);
+        const why = whyNot(wish.stamp!);
+        if (why !== '') return not(why);
+        const said = stamped(marks.of(round, wish.fighterId), wish.stamp!, pressed());
+        marks.press(round, wish.fighterId, wish.stamp!, pressed());
         return done(`${name}: ${markText(said)}.`);
       }
       case 'undo': {

@@ -6,15 +6,17 @@ import { NameFinder } from './NameFinder.tsx';
 import { afterDigit, keyOf } from './numberKeys.ts';
 import { PlainButton } from '../../../ui/buttons/PlainButton.tsx';
 import { StampRow } from './StampRow.tsx';
-import { markText, tooEarly, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
+import { markText, type Mark, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { Marks } from './useMarks.ts';
 
 interface MarkBarProps {
   readonly fighters: readonly FighterView[];
   readonly round: number;
   readonly marks: Marks;
-  /** What a press now says beside the stamp; without seconds before the first bell of the round. */
+  /** What a press now says beside the stamp. */
   pressed(): Pressed;
+  /** Why a press says nothing of the round now; empty where it does. */
+  whyNot(stamp: StampId): string;
   onAllClean(round: number): void;
 }
 
@@ -28,7 +30,7 @@ const SHOWN = 16;
  * Marks by exception: whoever reaches the end bell has finished. Choose what a press says, then one press for each fighter
  * of whom it is true; a number or the first letters of a name press too.
  */
-export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: MarkBarProps) {
+export function MarkBar({ fighters, round: now, marks, pressed, whyNot, onAllClean }: MarkBarProps) {
   const [stamp, setStamp] = useState<StampId>('part');
   const [typed, setTyped] = useState('');
   const [isBefore, setBefore] = useState(false);
@@ -43,10 +45,9 @@ export function MarkBar({ fighters, round: now, marks, pressed, onAllClean }: Ma
   const press = (fighter: FighterView | undefined): void => {
     if (!fighter) return;
     if (round !== now) return marks.press(round, fighter.id, stamp, { ...pressed(), seconds: null });
-    const said = pressed();
-    const early = said.seconds === null ? tooEarly(stamp) : '';
-    if (early === '') marks.press(round, fighter.id, stamp, said);
-    else toast.error(early, { id: 'too-early' });
+    const why = whyNot(stamp);
+    if (why === '') marks.press(round, fighter.id, stamp, pressed());
+    else toast.error(why, { id: 'too-early' });
   };
   const type = (digit: number): void => {
     const { digits, place } = afterDigit(typed, digit, fighters.length);

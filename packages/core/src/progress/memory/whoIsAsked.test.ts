@@ -1,10 +1,14 @@
-import type { MemoryView } from '@eurhythm/contract';
-import { whoIsAsked } from './whoIsAsked.ts';
+import type { Recall } from './memory.ts';
+import { groupWithMostDue, whoIsAsked } from './whoIsAsked.ts';
 
 const group = ['ines', 'suda', 'lumi'].map((id) => ({ id, name: id }));
-const memory = (fighterId: string, comboId: string, more: Partial<MemoryView> = {}): MemoryView => ({
-  ...{ fighterId, comboId, combo: comboId, chance: 0.9, due: '', isDue: false, isSlipping: false },
-  ...{ times: 1, lapses: 0, last: 'recalled' },
+interface Known {
+  readonly isDue: boolean;
+  readonly isSlipping: boolean;
+  readonly last: Recall;
+}
+const memory = (fighterId: string, comboId: string, more: Partial<Known> = {}) => ({
+  ...{ fighterId, comboId, isDue: false, isSlipping: false, last: 'recalled' as Recall },
   ...more,
 });
 
@@ -25,7 +29,7 @@ it('what is due with most comes first, those who are due first by name', () => {
       memory('ines', 'a'),
       memory('suda', 'a', { isDue: true, isSlipping: true }),
       memory('ines', 'b', { isDue: true }),
-      memory('lumi', 'b', { last: 'forgot', chance: 0 }),
+      memory('lumi', 'b', { last: 'forgot' }),
     ],
     trained: [],
   });
@@ -39,4 +43,12 @@ it('what is due with most comes first, those who are due first by name', () => {
 
 it('people of other groups stay out', () => {
   expect(whoIsAsked(group, { items: [memory('nobody', 'a', { isDue: true })], trained: [] })).toEqual([]);
+});
+
+it('the page opens at the group that has most to be asked', () => {
+  const groupOf = (id: string) => ({ ines: 'spring', suda: 'spring', lumi: 'minnows' })[id] ?? null;
+  const due = { isDue: true };
+  const all = [memory('lumi', 'a', due), memory('ines', 'a', due), memory('suda', 'b', due)];
+  expect(groupWithMostDue(all, groupOf)).toBe('spring');
+  expect(groupWithMostDue([memory('lumi', 'a'), memory('nobody', 'a', due)], groupOf)).toBeNull();
 });

@@ -1,9 +1,9 @@
-import { howMany } from '../units/index.ts';
-import type { Compared, Verdict } from './trials/compareTrials.ts';
-import type { Course } from './trials/course.ts';
-import type { TestSides, TrialKind } from '../speed/index.ts';
-import type { Evenness } from './evenness.ts';
-import type { Trend } from './trials/trend.ts';
+import { howMany } from '../../units/index.ts';
+import type { Compared, Verdict } from '../trials/compareTrials.ts';
+import type { Course } from '../trials/course.ts';
+import type { TestSides, TrialKind } from '../../speed/index.ts';
+import type { Evenness } from '../evenness.ts';
+import type { Trend } from '../trials/trend.ts';
 
 /** How a value of a test is written: "23", "1.42 s". */
 export type ValueText = (value: number) => string;
@@ -121,13 +121,13 @@ export function courseNotes(
  * A trend in one sentence.
  *
  * @example
- * trendSentence(null, String) // 'No trend yet: it takes four days.'
+ * trendSentence(null, String) // 'No trend yet: it takes five days.'
  */
 export function trendSentence(found: Trend | null, textOf: ValueText): string {
-  if (!found) return 'No trend yet: it takes four days.';
+  if (!found) return 'No trend yet: it takes five days.';
   const { perFourWeeks, from, to, days, way } = found;
   const signed = (value: number): string => `${value < 0 ? '−' : '+'}${textOf(Math.abs(value))}`;
-  const range = `${signed(from)} to ${signed(to)} in nine of ten cases, ${days} days`;
+  const range = `${signed(from)} to ${signed(to)} in 19 of 20 cases, ${days} days`;
   const words = {
     better: 'Trend to the better',
     worse: 'Trend to the worse',

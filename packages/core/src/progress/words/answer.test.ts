@@ -1,4 +1,4 @@
-import { answerOf, type AnswerFacts } from './index.ts';
+import { answerOf, type AnswerFacts } from '../index.ts';
 
 const NOTHING: AnswerFacts = { courses: [], leads: [], check: null, tempos: [], memory: [] };
 const answer = (facts: Partial<AnswerFacts>) => answerOf({ ...NOTHING, ...facts });

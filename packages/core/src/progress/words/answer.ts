@@ -1,7 +1,7 @@
-import { howMany } from '../units/index.ts';
-import { ofSide, type TestSides } from '../speed/index.ts';
-import type { Compared } from './trials/compareTrials.ts';
-import { standTogether } from './trials/manyComparisons.ts';
+import { howMany } from '../../units/index.ts';
+import { ofSide, type TestSides } from '../../speed/index.ts';
+import type { Compared } from '../trials/compareTrials.ts';
+import { standTogether } from '../trials/manyComparisons.ts';
 
 /** A test from one lead with what its last month was worth, as far as an answer tells of it. */
 export interface AnsweredCourse {

@@ -1,9 +1,9 @@
-import { howMany } from '../units/index.ts';
-import { ofSide, type TestSides, type TrialKind } from '../speed/index.ts';
-import type { Compared } from './trials/compareTrials.ts';
-import type { Course } from './trials/course.ts';
-import { standTogether } from './trials/manyComparisons.ts';
-import { tallyText, type Tally } from './tally.ts';
+import { howMany } from '../../units/index.ts';
+import { ofSide, type TestSides, type TrialKind } from '../../speed/index.ts';
+import type { Compared } from '../trials/compareTrials.ts';
+import type { Course } from '../trials/course.ts';
+import { standTogether } from '../trials/manyComparisons.ts';
+import { tallyText, type Tally } from '../tally.ts';
 import { countedUnit, valueText, verdictSentence } from './verdictWords.ts';
 
 /** A test from one lead, as far as a report tells of it. */

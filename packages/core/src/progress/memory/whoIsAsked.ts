@@ -1,5 +1,20 @@
-import type { MemoryView, TrainedView } from '@eurhythm/contract';
-import type { Asked } from './AskCombo.tsx';
+import { groupBy } from '../../units/index.ts';
+import type { MemoryNow, Recall } from './memory.ts';
+
+/** How well somebody remembers a combo that he was asked for. */
+interface Remembered extends Pick<MemoryNow, 'isDue' | 'isSlipping'> {
+  readonly fighterId: string;
+  readonly comboId: string;
+  readonly last: Recall;
+}
+
+/** Somebody who is asked for a combo. */
+export interface Asked {
+  readonly id: string;
+  readonly name: string;
+  /** Why this one is asked now, as in "due, forgotten last time"; empty where nothing says so. */
+  readonly due: string;
+}
 
 /** A combo, and who of a group is asked for it. */
 export interface AskedCombo {
@@ -18,7 +33,13 @@ export interface AskedCombo {
  */
 export function whoIsAsked(
   group: readonly { readonly id: string; readonly name: string }[],
-  { items, trained }: { readonly items: readonly MemoryView[]; readonly trained: readonly TrainedView[] },
+  {
+    items,
+    trained,
+  }: {
+    readonly items: readonly Remembered[];
+    readonly trained: readonly { readonly fighterId: string; readonly comboIds: readonly string[] }[];
+  },
 ): AskedCombo[] {
   const known = new Map(items.map((each) => [`${each.fighterId} ${each.comboId}`, each]));
   const trainedBy = new Map(trained.map(({ fighterId, comboIds }) => [fighterId, new Set(comboIds)]));
@@ -40,7 +61,22 @@ export function whoIsAsked(
     .sort((a, b) => b.due - a.due || b.who.length - a.who.length);
 }
 
-function dueText({ isDue, isSlipping, last }: MemoryView): string {
+function dueText({ isDue, isSlipping, last }: Remembered): string {
   if (last === 'forgot') return 'due, forgotten last time';
   return isDue ? `due${isSlipping ? ', slipping' : ''}` : '';
+}
+
+/**
+ * The group of those who have most to be asked, by the group of each; null where nothing is due with anybody.
+ *
+ * @example
+ * groupWithMostDue([{ fighterId: 'ines', comboId: 'a', isDue: true }], (id) => (id === 'ines' ? 'ebb' : null)) // 'ebb'
+ */
+export function groupWithMostDue(
+  memory: readonly Pick<Remembered, 'fighterId' | 'isDue'>[],
+  groupOf: (fighterId: string) => string | null,
+): string | null {
+  const due = memory.flatMap(({ fighterId, isDue }) => (isDue ? (groupOf(fighterId) ?? []) : []));
+  const groups = [...groupBy(due, (group) => group)];
+  return groups.sort(([, a], [, b]) => b.length - a.length)[0]?.[0] ?? null;
 }

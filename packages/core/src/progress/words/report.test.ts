@@ -1,4 +1,4 @@
-import { compareTrials, reportParts, tally, valueText, verdictSentence, type ReportFacts } from './index.ts';
+import { compareTrials, reportParts, tally, valueText, verdictSentence, type ReportFacts } from '../index.ts';
 
 const NOTHING: ReportFacts = {
   ...{ trained: tally([]), combos: [], courses: [], grade: null, behind: [], up: [], due: [], goals: [] },
