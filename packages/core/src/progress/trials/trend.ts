@@ -48,9 +48,10 @@ export function trend(days: readonly DayTrials[], better: Better): Trend | null 
   const variance =
     (n * (n - 1) * (2 * n + 5) - ties.reduce((sum, t) => sum + t * (t - 1) * (2 * t + 5), 0)) / 18;
   const reach = Z_95 * Math.sqrt(Math.max(0, variance));
-  const at = (place: number): number => slopes[Math.min(slopes.length - 1, Math.max(0, Math.round(place)))]!;
-  const from = at((slopes.length - reach) / 2 - 1);
-  const to = at((slopes.length + reach) / 2);
+  const at = (place: number): number => slopes[Math.min(slopes.length - 1, Math.max(0, place))]!;
+  // Places between two slopes go to the outer one.
+  const from = at(Math.floor((slopes.length - reach) / 2 - 1));
+  const to = at(Math.ceil((slopes.length + reach) / 2));
   const up = from > 0 ? 'higher' : to < 0 ? 'lower' : null;
   const way = up === null ? 'unclear' : up === better ? 'better' : 'worse';
   const perFourWeeks = quantileSorted(slopes, 0.5);
