@@ -58,6 +58,9 @@ describe('a test of the gym’s own', () => {
     );
   });
   it('is a goal, and a thing that a grade asks for', async () => {
+    // On a fifth day there is a trend.
+    const fifth = { result: 126, at: '2026-09-29T18:00:00.000Z' };
+    expect((await result(8, 'right', fifth)).status).toBe(200);
     const goal = {
       fighterId: 'ines',
       testId: 'high',
