@@ -21,8 +21,8 @@ export function useHands(actions: Readonly<Record<HandAction, () => void>>, isOf
   };
   const [space] = useState(() => new OnePress());
   // The space bar presses a button that has the focus; else it holds, and a pedal that sends it may repeat itself.
-  useShortcut(' ', () => {
-    if (space.isNew('key: ', performance.now()) && !isOff) actions.hold();
+  useShortcut(' ', ({ timeStamp }) => {
+    if (space.isNew('key: ', timeStamp) && !isOff) actions.hold();
   });
   usePresses((press) => {
     if (learning) {
