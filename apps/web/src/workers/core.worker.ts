@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import { sessionPlanner, type ClassFacts, type PlanGround, type WrittenSession } from '@eurhythm/core/plan';
 import type { TempoShift } from '@eurhythm/core/rounds';
-import { findLine, findLines, type HeardLine } from '@eurhythm/core/strikes';
+import { findLines } from '@eurhythm/core/strikes';
 import { compileToPlay, type PlannedRound, type RoundSetting } from '@eurhythm/core/run';
 import type { BookView } from '@eurhythm/contract';
 
@@ -30,9 +30,7 @@ const work = {
     planner = sessionPlanner({ ...ground, book: known(book) });
   },
 
-  /** The lines that fit best to strikes at these instants; of one line at a tempo that is reported, that one. */
-  findLines: (onsets: readonly number[], lines: readonly HeardLine[], bpm?: number) =>
-    bpm === undefined ? findLines(onsets, lines) : lines.flatMap((line) => findLine(onsets, line, bpm) ?? []),
+  findLines,
 
   /** Blocks that were planned from the same ground before are known. */
   plan: (session: WrittenSession, facts: ClassFacts) => known(planner)(session, facts),

@@ -1,4 +1,4 @@
-import { unusualText } from '@eurhythm/core/progress';
+import { unusualText, usualOf } from '@eurhythm/core/progress';
 import { countOf } from '@eurhythm/core/speed';
 import { groupBy } from '@eurhythm/core/units';
 import type { GymFile } from '@eurhythm/contract';
@@ -6,8 +6,6 @@ import type { WholeGymFile } from '../gymFile/readGym.ts';
 
 type Trial = NonNullable<GymFile['attempts']>[number];
 
-/** With fewer trials nobody knows what is usual. */
-const ENOUGH = 4;
 /** So many are named one by one. */
 const NAMED = 5;
 
@@ -26,10 +24,7 @@ export function unusualTrials(trials: readonly Trial[], gym: WholeGymFile): stri
   const known = groupBy(gym.attempts, keyOf);
   const notes = trials.flatMap((trial, i): string[] => {
     const others = (known.get(keyOf(trial)) ?? []).filter(({ id }) => id !== trial.id).map(resultOf);
-    if (others.length < ENOUGH) return [];
-    const middle = others.toSorted((a, b) => a - b)[others.length >> 1]!;
-    const usual = { low: middle, high: middle };
-    const asked = unusualText(resultOf(trial), usual, (value) => String(Number(value.toFixed(2))));
+    const asked = unusualText(resultOf(trial), usualOf(others), (value) => String(Number(value.toFixed(2))));
     if (asked === '') return [];
     const whose = `${names.get(trial.fighterId) ?? trial.fighterId}, ${tests.get(trial.testId)?.title ?? trial.testId}`;
     return [`Line ${i + 2}, ${whose}: ${asked}`];

@@ -1,3 +1,4 @@
+import { median } from 'simple-statistics';
 import type { ValueText } from '../words/verdictWords.ts';
 
 /** A result that is further from the middle of the usual than this, as a factor, is asked about. */
@@ -7,6 +8,23 @@ const FAR = 1.6;
 interface Usual {
   readonly low: number;
   readonly high: number;
+}
+
+/** With fewer trials nobody knows what is usual. */
+const ENOUGH = 4;
+
+/**
+ * What is usual of trials alone, where nobody knows yet by how much they vary: their middle; null of too few.
+ *
+ * @param values in the unit of the test
+ *
+ * @example
+ * usualOf([18, 19, 31, 19]) // { low: 19, high: 19 }
+ */
+export function usualOf(values: readonly number[]): Usual | null {
+  if (values.length < ENOUGH) return null;
+  const middle = median([...values]);
+  return { low: middle, high: middle };
 }
 
 /**

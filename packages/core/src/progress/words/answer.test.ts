@@ -24,10 +24,11 @@ describe('the first three sentences of a fighter', () => {
   it('call one of many that stands out by its name, and no change', () => {
     const many = Array.from({ length: 9 }, (_, i) => course(`T${i}`, 'no real change', 0.5));
     expect(answer({ courses: [...many, course('Straights', 'faster', 0.04)] }).changed).toBe(
-      'Of 10 comparisons none changed for sure; Straights, left lead stands out, as one of so many may do by chance.',
+      'No sure change in 10 comparisons. Straights, left lead stands out, as one of so many may do by chance.',
     );
-    expect(answer({ courses: many }).changed).toBe(
-      'Of 9 comparisons none really changed in the last four weeks.',
+    expect(answer({ courses: many }).changed).toBe('No real change in the last four weeks (9 comparisons).');
+    expect(answer({ courses: many.slice(0, 1) }).changed).toBe(
+      'No real change in the last four weeks (1 comparison).',
     );
     expect(answer({ courses: [course('Straights', 'too little data', null)] }).changed).toMatch(
       /^It is too early/,

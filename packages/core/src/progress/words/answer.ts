@@ -68,13 +68,11 @@ function changedText(courses: readonly AnsweredCourse[]): string {
       .filter((part) => part !== '')
       .join(' ');
   const alone = [...of('faster'), ...of('slower')][0];
-  const among = `Of ${testsText(known.length)}`;
+  const compared = howMany(known.length, 'comparison');
   return alone
-    ? `${among} none changed for sure; ${nameOf(alone)} stands out, as one of so many may do by chance.`
-    : `${among} none really changed in the last four weeks.`;
+    ? `No sure change in ${compared}. ${nameOf(alone)} stands out, as one of so many may do by chance.`
+    : `No real change in the last four weeks (${compared}).`;
 }
-
-const testsText = (count: number): string => `${howMany(count, 'comparison')}`;
 
 const listed = (what: string, courses: readonly AnsweredCourse[]): string =>
   courses.length === 0 ? '' : `${what} than the weeks before: ${courses.map(nameOf).join('; ')}.`;

@@ -1,4 +1,4 @@
-import { findLine, findLines } from './findLine.ts';
+import { findLine, findLines, fitAlike } from './findLine.ts';
 
 const three = { id: 'three', beats: [0, 1, 2] };
 const broken = { id: 'broken', beats: [0, 1, 1.5, 2.5] };
@@ -25,6 +25,17 @@ describe('a line among what was heard', () => {
   it('is looked for at one tempo where that is reported', () => {
     expect(findLine(struck(three.beats, 0.5, 4, 3), three, 120)!.times).toHaveLength(4);
     expect(findLine(struck(three.beats, 0.5, 4, 3), three, 60)).toBeNull();
+  });
+  it('is one of two that nobody can tell apart where both fit all that was struck, and else not', () => {
+    const even = { id: 'even', beats: [0, 1, 2, 3] };
+    const [best, next] = findLines(struck(even.beats, 0.5, 4, 3.1), [two, even]);
+    expect([best!.id, fitAlike(best!, next!)]).toEqual(['even', true]);
+    const [longer, shorter] = findLines(struck(three.beats, 0.5, 4, 3.1), [two, three]);
+    expect([longer!.id, fitAlike(longer!, shorter!)]).toEqual(['three', false]);
+  });
+  it('is the best of those that were looked for at one tempo', () => {
+    const onsets = struck(three.beats, 0.5, 4, 3);
+    expect(findLines(onsets, [two, three], 120).map(({ id }) => id)).toEqual(['three', 'two']);
   });
   it('is not found in too little, nor where a line has one impact', () => {
     expect(findLine([1, 2], three)).toBeNull();

@@ -56,19 +56,38 @@ export function findLine(onsets: readonly Seconds[], line: HeardLine, bpm?: Bpm)
   return best;
 }
 
+/** So many lines are proposed. */
+const PROPOSED = 3;
+
 /**
- * The lines that fit best to what was heard, the best first.
+ * The lines that fit best to what was heard, the best first; at any tempo, or at one that is reported.
  *
- * @param most how many lines at most
+ * @param bpm beats a minute; to be found without it
  *
  * @example
  * findLines([0, 0.5, 1], [{ id: 'a', beats: [0, 1, 2] }, { id: 'b', beats: [0, 1] }]).map(({ id }) => id) // ['a', 'b']
  */
-export function findLines(onsets: readonly Seconds[], lines: readonly HeardLine[], most = 3): LineFit[] {
+export function findLines(onsets: readonly Seconds[], lines: readonly HeardLine[], bpm?: Bpm): LineFit[] {
   return lines
-    .flatMap((line) => findLine(onsets, line) ?? [])
+    .flatMap((line) => findLine(onsets, line, bpm) ?? [])
     .sort((a, b) => b.share - a.share || a.off - b.off)
-    .slice(0, most);
+    .slice(0, PROPOSED);
+}
+
+/** Lines that are within so much of each other cannot be told apart (our own choice): a share of the strikes, and seconds. */
+const ALIKE = { covered: 0.02, off: 0.005 } as const;
+
+/**
+ * Whether two lines fit equally, so that only somebody who was there can say which one it was.
+ *
+ * @example
+ * fitAlike({ covered: 0.9, off: 0.02 }, { covered: 0.91, off: 0.021 }) // true
+ */
+export function fitAlike(
+  one: Pick<LineFit, 'covered' | 'off'>,
+  other: Pick<LineFit, 'covered' | 'off'>,
+): boolean {
+  return Math.abs(one.covered - other.covered) <= ALIKE.covered && Math.abs(one.off - other.off) <= ALIKE.off;
 }
 
 /** Lengths of a beat at which some stretch of the onsets is this line, those that most stretches agree on first. */

@@ -2,7 +2,7 @@ import { howMany } from '@eurhythm/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { comboName } from '@eurhythm/core/plan';
-import { impactBeats, type LineFit } from '@eurhythm/core/strikes';
+import { fitAlike, impactBeats, type LineFit } from '@eurhythm/core/strikes';
 import type { FighterView, SaveAttemptDto } from '@eurhythm/contract';
 import { useBook, useCombos } from '../../../server/gymData.ts';
 import { queries } from '../../../server/queries.ts';
@@ -127,9 +127,9 @@ function ComboOfFile({ file, onsets, trial, lead, onDue, onStore, onBurst }: Com
       .findLines(times, among, bpm ?? undefined)
       .then((found) => {
         if (isOld) return;
-        const best = [...found].sort((a, b) => b.share - a.share || a.off - b.off).slice(0, 3);
-        setFits(best);
-        setChosen(best.length > 1 && fitAlike(best[0]!, best[1]!) ? null : (best[0]?.id ?? null));
+        setFits(found);
+        const [best, next] = found;
+        setChosen(best && next && fitAlike(best, next) ? null : (best?.id ?? null));
       });
     return () => {
       isOld = true;
@@ -186,7 +186,7 @@ function ComboOfFile({ file, onsets, trial, lead, onDue, onStore, onBurst }: Com
       </ul>
       {fits?.length === 0 && (
         <p className="py-3 text-quiet">
-          No line fits to these strikes. Put pins right, choose the combo, or leave the tempo empty.{' '}
+          No line fits these strikes. Put pins right, choose the combo, or leave the tempo empty.{' '}
           <button type="button" className="underline" onClick={onBurst}>
             It was a burst
           </button>
@@ -256,11 +256,6 @@ function BurstOfFile({ file, onsets, trial, onStore }: BurstOfFileProps) {
 const NOBODY: TrialOf = { fighterId: '', lead: 'left', at: '' };
 
 const timesText = (times: number): string => `${howMany(times, 'time')} through`;
-
-/** Lines that fit within so much of each other fit equally: a part of the strikes, and seconds. */
-const ALIKE = { covered: 0.02, off: 0.005 };
-const fitAlike = (one: LineFit, other: LineFit): boolean =>
-  Math.abs(one.covered - other.covered) <= ALIKE.covered && Math.abs(one.off - other.off) <= ALIKE.off;
 
 interface StoreButtonProps {
   readonly attempt: SaveAttemptDto | null;

@@ -17,7 +17,7 @@ import { OnFloor } from './OnFloor.tsx';
 import { PaperNames } from './PaperNames.tsx';
 import { Partners } from './Partners.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
-import { sheetOf } from './sheetOf.ts';
+import { justCame, sheetOf } from './sheetOf.ts';
 
 /** Who is here, what was checked at the door, and who works with whom; kept at every press, and printed. */
 export function ClassSheet() {
@@ -76,7 +76,7 @@ function OpenSheet({ saved, fighters, ranks, checklist }: OpenSheetProps) {
     const { present } = sheet;
     const at = present.findIndex((each) => each.fighterId === fighterId);
     if (to === null) return change({ present: present.filter((_, i) => i !== at) });
-    const entry = { ...(present[at] ?? { fighterId, from: 0, until: null, ticked: [] }), ...to };
+    const entry = { ...(present[at] ?? justCame(fighterId)), ...to };
     change({ present: at === -1 ? [...present, entry] : present.with(at, entry) });
   };
   return (

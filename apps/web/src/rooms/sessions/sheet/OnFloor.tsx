@@ -1,6 +1,7 @@
 import type { FighterView, PresentDto } from '@eurhythm/contract';
 import { howMany } from '@eurhythm/core/units';
 import { Button } from '../../../ui/buttons/Button.tsx';
+import { justCame } from './sheetOf.ts';
 
 interface OnFloorProps {
   /** Who is in the class that was begun today. */
@@ -31,10 +32,7 @@ export function OnFloor({ onFloor, fighters, present, onTake }: OnFloorProps) {
         onClick={() =>
           onTake(
             onFloor.map(
-              (fighterId) =>
-                present.find((each) => each.fighterId === fighterId) ?? {
-                  ...{ fighterId, from: 0, until: null, ticked: [] },
-                },
+              (fighterId) => present.find((each) => each.fighterId === fighterId) ?? justCame(fighterId),
             ),
           )
         }

@@ -1,4 +1,4 @@
-import type { SaveSheetDto, SheetView } from '@eurhythm/contract';
+import type { PresentDto, SaveSheetDto, SheetView } from '@eurhythm/contract';
 
 /** What is kept of a sheet, without whose it is and its version. */
 export const sheetOf = ({ present, size, rotations, callsNames = false }: SheetView): SaveSheetDto => ({
@@ -7,3 +7,6 @@ export const sheetOf = ({ present, size, rotations, callsNames = false }: SheetV
   rotations,
   callsNames,
 });
+
+/** Somebody who is there from the first rotation to the last, with nothing ticked yet. */
+export const justCame = (fighterId: string): PresentDto => ({ fighterId, from: 0, until: null, ticked: [] });
