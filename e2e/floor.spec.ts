@@ -141,6 +141,11 @@ test.describe('by touch on a phone', () => {
     }
     await hold.tap();
     await expect(call(page)).toHaveText('held');
+    const run = `/api/runs/${page.url().split('/').at(-1)}`;
+    // The server keeps events as they come: what was tapped has to be there before the next one.
+    await expect
+      .poll(async () => JSON.stringify((await (await page.request.get(run)).json()).events))
+      .toContain('"hold"');
     await whenReadyIsOver(page);
     await hold.tap();
     await expect(call(page)).toHaveText('held');
