@@ -165,7 +165,7 @@ test('a session that nobody changed is not kept', async ({ page }) => {
   await open(page, '/sessions/new');
   await expect(page.getByRole('list', { name: 'Blocks' })).toBeVisible();
   await page.waitForTimeout(2000);
-  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
   expect(await titles()).toBe(before);
 });
 

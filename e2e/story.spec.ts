@@ -27,7 +27,7 @@ test('the first start shows the cautions, once', async () => {
 });
 
 test('a combo with a half beat and a switch is written, mended and saved', async () => {
-  await page.getByRole('link', { name: 'Combos' }).click();
+  await page.getByRole('link', { name: 'Combos', exact: true }).click();
   await page.getByRole('link', { name: 'Write a combo' }).click();
   // The page before stays until the new one is drawn.
   await expect(page.getByRole('heading', { name: 'A new combo' })).toBeVisible();
@@ -70,7 +70,7 @@ test('Enter lets the line be heard on the beat', async () => {
 });
 
 test('a session of two rounds is built, and bad times are refused at their field', async () => {
-  await page.getByRole('link', { name: 'Sessions' }).click();
+  await page.getByRole('link', { name: 'Sessions', exact: true }).click();
   await page.getByRole('link', { name: 'Build a session' }).click();
   await page.getByLabel('Title').first().fill('Two short rounds');
   const editor = page.locator('section').filter({ has: page.getByRole('list', { name: 'Blocks' }) });
