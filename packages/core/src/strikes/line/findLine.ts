@@ -60,9 +60,9 @@ export function findLine(onsets: readonly Seconds[], line: HeardLine, bpm?: Bpm)
 const PROPOSED = 3;
 
 /**
- * The lines that fit best to what was heard, the best first; at any tempo, or at one that is reported.
+ * The lines that fit best what was heard, the best first: at any tempo, or at the one that is given.
  *
- * @param bpm beats a minute; to be found without it
+ * @param bpm beats a minute; looked for if it is not given
  *
  * @example
  * findLines([0, 0.5, 1], [{ id: 'a', beats: [0, 1, 2] }, { id: 'b', beats: [0, 1] }]).map(({ id }) => id) // ['a', 'b']
