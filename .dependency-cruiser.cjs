@@ -8,6 +8,7 @@ const coreOrder = [
   'sound',
   'calls',
   'rounds',
+  'tempo',
   'plan',
   'run',
   'home',

@@ -29,6 +29,7 @@ import {
   SaveRequirementsDto,
   SignGradeDto,
   TempoList,
+  TempoQuery,
   GoalReportedDto,
   VolumeView,
   WhoQuery,
@@ -147,11 +148,11 @@ class ProgressController {
     return { items: await this.questions.today() };
   }
 
-  /** The next tempo of each combo for those who are asked for, or for all who may train. */
+  /** The tempo of each combo that was marked, or of some, for those who are asked for, or for all who may train. */
   @Get('progress/tempos')
   @answers(TempoList)
-  async next(@Query() { who }: WhoQuery): Promise<TempoList> {
-    return { items: await this.tempos.of(await this.idsOf(who), new Date()) };
+  async next(@Query() { who, combos }: TempoQuery): Promise<TempoList> {
+    return { items: await this.tempos.of(await this.idsOf(who), new Date(), combos?.split(',')) };
   }
 
   /** The pace of those whose pace was measured, of those who are asked for or of all who may train. */

@@ -7,9 +7,11 @@ import {
   groupWithMostDue,
 } from '@eurhythm/core/progress';
 import { ofSide } from '@eurhythm/core/speed';
+import { leastOf, trainsIt } from '@eurhythm/core/tempo';
 import { groupBy, howMany } from '@eurhythm/core/units';
 import type { CourseView, EvennessView, FighterView, QuestionView } from '@eurhythm/contract';
 import { differenceInCalendarDays } from 'date-fns';
+import { CombosService } from '../combos/combos.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { AttendanceService } from './attendance.service.ts';
 import { courseView, evennessViews } from './courseViews.ts';
@@ -46,6 +48,7 @@ export class QuestionsService {
     private readonly checks: GradeChecksService,
     private readonly goals: GoalsService,
     private readonly volumes: VolumeService,
+    private readonly combos: CombosService,
   ) {}
 
   async today(now = new Date()): Promise<QuestionView[]> {
@@ -95,10 +98,27 @@ export class QuestionsService {
       ...leadLeftOut(sets, who),
       ...limbLeftOut(limbs),
       ...few(nearGrades(checks)),
-      ...few(readyCombos(tempos)),
+      ...few(readyCombos(tempos, await this.ofGrades(who, tempos, now))),
       ...dueTest(trials, new Set(ids.filter((id) => (attendance.get(id)?.lately ?? 0) > 0)), today),
       ...dueCombos(memory, (id) => who.find((each) => each.id === id)?.gradeId ?? null),
     ];
+  }
+
+  /** The tempos of the combos that were marked, for everybody who trains them. */
+  private async ofGrades(who: readonly FighterView[], marked: Tempos, now: Date): Promise<Tempos> {
+    const combos = (await this.combos.list()).filter(({ id }) => marked.some(({ comboId }) => comboId === id));
+    const of = await this.tempos.of(
+      who.map(({ id }) => id),
+      now,
+      combos.map(({ id }) => id),
+    );
+    const gradeOf = new Map(who.map(({ id, gradeId }) => [id, gradeId]));
+    return of.filter(({ fighterId, comboId, last }) =>
+      trainsIt(
+        { gradeId: gradeOf.get(fighterId) ?? '', isMarked: last !== null },
+        combos.find(({ id }) => id === comboId)!,
+      ),
+    );
   }
 }
 
@@ -260,19 +280,29 @@ function dueTest(trials: readonly TestTrials[], coming: ReadonlySet<string>, tod
     }));
 }
 
-function readyCombos(tempos: Awaited<ReturnType<TemposService['of']>>): QuestionView[] {
+type Tempos = Awaited<ReturnType<TemposService['of']>>;
+
+/** Combos that most of those who train them may do faster, at the tempo that is right for all who do: those of its grade too. */
+function readyCombos(tempos: Tempos, all: Tempos): QuestionView[] {
+  const forAll = groupBy(all, ({ comboId }) => comboId);
   return [...groupBy(tempos, ({ comboId }) => comboId).values()]
-    .map((those) => ({ those, up: those.filter(({ bpm, last }) => bpm > last) }))
-    .filter(({ those, up }) => up.length >= 2 && up.length >= READY * those.length)
+    .map((those) => ({
+      those,
+      up: those.filter(({ bpm, last }) => bpm > (last ?? bpm)),
+      bpm: leastOf(forAll.get(those[0]!.comboId) ?? those)!.bpm,
+      last: Math.max(...those.map(({ last }) => last ?? 0)),
+    }))
+    .filter(
+      ({ those, up, bpm, last }) => up.length >= 2 && up.length >= READY * those.length && bpm > last,
+    )
     .sort((a, b) => b.up.length - a.up.length)
-    .map(({ those, up }) => {
+    .map(({ those, up, bpm }) => {
       const { combo, comboId } = those[0]!;
-      const bpm = Math.min(...up.map((each) => each.bpm));
       return {
         kind: 'combo up' as const,
         fighterId: null,
         name: combo,
-        sentence: `${up.length} of ${those.length} did it clean twice: up to ${bpm} a minute.`,
+        sentence: `${up.length} of ${those.length} did it clean twice: up to ${bpm} bpm, which is right for all who do it.`,
         to: `/sessions/new?combo=${comboId}&bpm=${bpm}`,
         action: 'Put it into a session',
       };

@@ -71,7 +71,7 @@ export class ReportsService {
               }
             : null,
           behind: leads.flatMap(({ title, behind, sentence }) => (behind ? [`${title}. ${sentence}`] : [])),
-          up: tempos.filter(({ fighterId, bpm, last }) => fighterId === id && bpm > last),
+          up: tempos.filter(({ fighterId, bpm, last }) => fighterId === id && bpm > (last ?? bpm)),
           due: memory.flatMap(({ fighterId, isDue, combo }) => (fighterId === id && isDue ? [combo] : [])),
           goals: goals.map(({ title, lead, sentence }) => `Goal, ${ofSide(title, lead)}. ${sentence}`),
         };

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { SetQuality } from '@eurhythm/core/speed';
+import type { SetQuality } from '@eurhythm/core/tempo';
 import { and, asc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm';
 import type { Database } from '../store/database.ts';
 import { roundResults, runRoundCombos, runRounds, runs } from '../store/schema.ts';
@@ -9,6 +9,7 @@ import { daySql } from './days.ts';
 /** One round with a combo, as it was marked for one fighter. */
 export interface MarkedSet {
   readonly fighterId: string;
+  readonly runId: string;
   readonly comboId: string;
   readonly bpm: number | null;
   readonly quality: SetQuality | null;
@@ -38,6 +39,7 @@ export class SetsService {
     const rows = await this.database
       .select({
         fighterId: roundResults.fighterId,
+        runId: roundResults.runId,
         comboId: runRoundCombos.comboId,
         bpm: runRounds.bpm,
         quality: roundResults.quality,

@@ -1,8 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { analyseCombo, cleanWhenRepeated, type OwnPace } from '@eurhythm/core/body';
 import { comboName } from '@eurhythm/core/plan';
-import { cycleLength } from '@eurhythm/core/rounds';
-import { nextTempo } from '@eurhythm/core/speed';
+import { cleanTempos, tempoOf, type CleanUpTo } from '@eurhythm/core/tempo';
+import type { MoveBook } from '@eurhythm/core/moves';
 import { groupBy } from '@eurhythm/core/units';
 import type { ComboView, TempoView } from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
@@ -13,9 +12,9 @@ import { PaceService } from './pace.service.ts';
 import { SetsService } from './sets.service.ts';
 
 /** Sets of the last weeks say what the next tempo is. */
-const WEEKS = 12;
+export const TEMPO_WEEKS = 12;
 
-/** The next tempo of each combo for each fighter. */
+/** The tempo of each combo for each fighter: the one number that pages, drafts and questions go by. */
 @Injectable()
 export class TemposService {
   constructor(
@@ -26,42 +25,52 @@ export class TemposService {
     private readonly pace: PaceService,
   ) {}
 
-  /** For some, by the combos that they trained lately, the newest first. */
-  async of(fighterIds: readonly string[], now: Date): Promise<TempoView[]> {
+  /** What was reckoned of the book as it stands. */
+  private clean: { readonly book: MoveBook; readonly upTo: CleanUpTo } | null = null;
+
+  /** For some, by the combos that they trained lately, the newest first; or by `comboIds`, whether they did them or not. */
+  async of(
+    fighterIds: readonly string[],
+    now: Date,
+    comboIds?: readonly string[],
+  ): Promise<TempoView[]> {
     const [sets, combos, book, who, paces] = await Promise.all([
-      this.sets.of(fighterIds, weeksBefore(now, WEEKS)),
+      this.sets.of(fighterIds, weeksBefore(now, TEMPO_WEEKS)),
       this.combos.list(),
       this.moves.book(),
       this.fighters.some(fighterIds),
       this.pace.of(fighterIds, now),
     ]);
+    const upTo = this.cleanUpTo(book);
     const known = new Map(combos.map((combo) => [combo.id, combo]));
-    const leads = new Map(who.map(({ id, lead }) => [id, lead]));
-    const limits = new Map<string, number | null>();
-    const fastest = (combo: ComboView, lead: 'left' | 'right', factor: number | OwnPace): number | null => {
-      const key = `${combo.id} ${lead} ${JSON.stringify(factor)}`;
-      const kept = limits.get(key);
-      if (kept !== undefined) return kept;
-      const analysis = analyseCombo(combo.line, book, lead);
-      const { walk } = analysis.ok ? analysis : { walk: null };
-      const clean = walk && cleanWhenRepeated(walk, cycleLength(walk, lead, combo), { factor });
-      const bpm = clean?.bpm ?? null;
-      limits.set(key, bpm);
-      return bpm;
-    };
-    return [...groupBy(sets, ({ fighterId, comboId }) => `${fighterId} ${comboId}`).values()].flatMap(
-      (those) => {
-        const { fighterId, comboId } = those[0]!;
-        const combo = known.get(comboId);
-        const tried = those.flatMap(({ bpm, quality }) =>
-          bpm === null || quality === null ? [] : [{ bpm, quality }],
-        );
-        if (!combo || tried.length === 0) return [];
-        const pace = paces.get(fighterId)!;
-        const advice = nextTempo(tried, fastest(combo, leads.get(fighterId) ?? 'left', pace.factor));
-        const last = tried.at(-1)!.bpm;
-        return advice ? [{ fighterId, comboId, combo: comboName(combo), last, ...advice }] : [];
-      },
+    const names = new Map(who.map(({ id, name }) => [id, name]));
+    const marked = groupBy(
+      sets.flatMap(({ fighterId, comboId, runId, bpm, quality }) =>
+        bpm === null || quality === null ? [] : [{ fighterId, comboId, set: { runId, bpm, quality } }],
+      ),
+      ({ fighterId, comboId }) => `${fighterId} ${comboId}`,
     );
+    const view = (fighterId: string, combo: ComboView): TempoView[] => {
+      const own = (marked.get(`${fighterId} ${combo.id}`) ?? []).map(({ set }) => set);
+      const name = names.get(fighterId);
+      if (name === undefined) return [];
+      const person = { id: fighterId, name, pace: paces.get(fighterId)!.factor };
+      const { bpm, sentence } = tempoOf(person, combo, own, upTo);
+      const last = own.at(-1)?.bpm ?? null;
+      return [{ fighterId, name, comboId: combo.id, combo: comboName(combo), last, bpm, sentence, sets: own }];
+    };
+    if (comboIds)
+      return fighterIds.flatMap((id) =>
+        comboIds.flatMap((comboId) => (known.has(comboId) ? view(id, known.get(comboId)!) : [])),
+      );
+    return [...marked.values()].flatMap(([first]) => {
+      const combo = known.get(first!.comboId);
+      return combo ? view(first!.fighterId, combo) : [];
+    });
+  }
+
+  private cleanUpTo(book: MoveBook): CleanUpTo {
+    if (this.clean?.book !== book) this.clean = { book, upTo: cleanTempos(book) };
+    return this.clean.upTo;
   }
 }

@@ -204,10 +204,14 @@ export const queries = {
       queryKey: ['progress', 'memory', who],
       queryFn: () => get<MemoryList>(`progress/memory${queryOf(whoOf(who))}`),
     }),
-  tempos: (who: readonly string[]) =>
+  /** Of the combos that were marked, or of these, marked or not. */
+  tempos: (who: readonly string[], combos?: readonly string[]) =>
     queryOptions({
-      queryKey: ['progress', 'tempos', who],
-      queryFn: () => items<TempoView>(`progress/tempos${queryOf(whoOf(who))}`),
+      queryKey: ['progress', 'tempos', who, combos],
+      queryFn: () =>
+        items<TempoView>(
+          `progress/tempos${queryOf({ ...whoOf(who), ...(combos ? { combos: combos.join(',') } : {}) })}`,
+        ),
     }),
   /** Of those whose pace was measured. */
   paces: () =>

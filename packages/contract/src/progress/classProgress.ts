@@ -37,6 +37,14 @@ export class WhoQuery {
   who?: string;
 }
 
+/** Whose tempos are asked about; of each combo that was marked, or of these, marked or not. */
+export class TempoQuery extends WhoQuery {
+  /** Ids with commas between them. */
+  @MayBeMissing()
+  @IsPlainText('the combos', 8000)
+  combos?: string;
+}
+
 /** One fighter of a class. */
 export class ClassRowView {
   @IsText()

@@ -1,5 +1,6 @@
 import { PAIR_CLASSES, type PairClass } from '@eurhythm/core/body';
-import { IsAmong, IsAmount, IsCount, IsListed, IsText, IsYesNo } from '../rules/index.ts';
+import { IsAmong, IsAmount, IsCount, IsListed, IsText, IsYesNo, OrNull } from '../rules/index.ts';
+import { QUALITIES } from '../runs/runs.ts';
 
 /** How quick somebody is in one kind of pair, times the book at sharp pace. */
 export class PairPaceView {
@@ -45,10 +46,26 @@ export class PaceList {
   readonly items!: readonly FighterPaceView[];
 }
 
+/** A set of a combo that was marked. */
+export class MarkedSetView {
+  @IsText()
+  readonly runId!: string;
+
+  @IsAmount()
+  readonly bpm!: number;
+
+  @IsAmong(QUALITIES)
+  readonly quality!: (typeof QUALITIES)[number];
+}
+
 /** The next tempo of a combo for one fighter, and why. */
 export class TempoView {
   @IsText()
   readonly fighterId!: string;
+
+  /** Of the fighter. */
+  @IsText()
+  readonly name!: string;
 
   @IsText()
   readonly comboId!: string;
@@ -59,11 +76,17 @@ export class TempoView {
   @IsAmount()
   readonly bpm!: number;
 
+  /** Of the last set that was marked; null where none was. */
+  @OrNull()
   @IsAmount()
-  readonly last!: number;
+  readonly last!: number | null;
 
   @IsText()
   readonly sentence!: string;
+
+  /** What was marked, oldest first. */
+  @IsListed(() => MarkedSetView)
+  readonly sets!: readonly MarkedSetView[];
 }
 
 export class TempoList {

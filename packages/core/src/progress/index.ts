@@ -20,7 +20,6 @@ export * from './grades/gradeSteps.ts';
 export * from './goals.ts';
 export * from './classGaps.ts';
 export * from './testsDue.ts';
-export * from './tempoForThose.ts';
 export * from './volume.ts';
 export * from './tally.ts';
 export * from './words/report.ts';

@@ -1,7 +1,6 @@
 export * from './heardTrial.ts';
 export * from './measuredTest.ts';
 export * from './burst.ts';
-export * from './nextTempo.ts';
 export * from './ladderAdvice.ts';
 export * from './comboTime.ts';
 export * from './reactions.ts';

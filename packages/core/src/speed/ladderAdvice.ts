@@ -1,15 +1,21 @@
-import { analyseCombo, cleanWhenRepeated, type OwnPace } from '../body/index.ts';
 import type { MoveBook } from '../moves/index.ts';
 import type { Cycle } from '../rounds/index.ts';
 import type { RoundToPlay } from '../run/index.ts';
+import {
+  cleanTempos,
+  setQuality,
+  tempoFor,
+  type SetQuality,
+  type TempoAdvice,
+  type TempoPerson,
+  type TempoSet,
+} from '../tempo/index.ts';
 import type { Bpm } from '../units/index.ts';
-import { nextTempo, setQuality, tempoForMost, type SetQuality, type TempoAdvice } from './nextTempo.ts';
 
-/** Somebody of a class, with the own pace, or the gym's where nothing was measured. */
-export interface Climber {
-  readonly id: string;
-  readonly name: string;
-  readonly factor: number | OwnPace;
+/** Somebody of a class. */
+export interface Climber extends TempoPerson {
+  /** The group of the session; empty for none. */
+  readonly group?: string;
 }
 
 export interface Ladder {
@@ -22,6 +28,8 @@ export interface Ladder {
   readonly people: readonly Climber[];
   /** What was said of somebody's round; null where it was not marked. */
   quality(round: number, id: string): SetQuality | null;
+  /** What the log says of somebody's sets of a combo before this class, oldest first. */
+  before(id: string, comboId: string): readonly TempoSet[];
 }
 
 export interface LadderAdvice extends TempoAdvice {
@@ -35,49 +43,46 @@ const bpmOf = (cycle: Cycle): Bpm => Math.round(60 / cycle.beatSeconds);
 
 /**
  * What the marks of a round say about the tempo of the next one with the same combo, for the class and, where it is another one, for
- * each: nobody is sent beyond what the own body does cleanly, and the class no further than most. Null where there is no combo, or
+ * each: the one tempo of everybody who does it, with what was marked in this class added to the log. Null where there is no combo, or
  * nobody was marked.
  *
  * @example
- * ladderAdvice({ rounds: [{ ...round, combos: [combo] }], round: 0, book, people: [{ id: 'a', name: 'Ada', factor: 1 }], quality: () => 'wild' }).bpm // 76
+ * ladderAdvice({ rounds: [{ ...round, combos: [combo] }], round: 0, book, people: [{ id: 'a', name: 'Ada', pace: 1 }], quality: () => 'wild', before: () => [] }).bpm // 68
  */
-export function ladderAdvice({ rounds, round, book, people, quality }: Ladder): LadderAdvice | null {
+export function ladderAdvice({
+  rounds,
+  round,
+  book,
+  people: all,
+  quality,
+  before,
+}: Ladder): LadderAdvice | null {
   const done = rounds[round]?.cycles.at(-1);
-  if (!done) return null;
-  const setsOf = (qualityOf: (of: number) => SetQuality | null) =>
-    rounds.slice(0, round + 1).flatMap(({ cycles }, i) => {
-      const last = cycles.findLast(({ combo }) => combo === done.combo);
-      const said = qualityOf(i);
-      return last && said ? [{ bpm: bpmOf(last), quality: said }] : [];
-    });
-  const ofAll = (i: number): SetQuality | null => setQuality(people.map(({ id }) => quality(i, id)));
-  if (ofAll(round) === null) return null;
-  const fastestOf = fastestFor(rounds[round]!, done, book);
-  const each = people.map(({ id, name, factor }) => ({ id, name, fastest: fastestOf(factor) }));
-  const limits = each.flatMap(({ fastest }) => fastest ?? []);
-  const advice = nextTempo(setsOf(ofAll), tempoForMost(limits));
-  if (!advice) return null;
-  const next = rounds[round + 1]?.cycles.find(({ combo }) => combo === done.combo);
-  const by = next ? advice.bpm - bpmOf(next) : 0;
-  const others = each.flatMap(({ id, name, fastest }) => {
-    const own = nextTempo(
-      setsOf((i) => quality(i, id)),
-      fastest,
-    );
-    const bpm = own?.bpm ?? Math.min(advice.bpm, fastest ?? Infinity);
-    return bpm === advice.bpm ? [] : [{ name, bpm }];
-  });
-  return { ...advice, by: by === 0 ? null : by, others: others.sort((a, b) => a.bpm - b.bpm) };
-}
-
-/** The fastest clean tempo of what was done, for each pace; null where the line cannot be read or nothing limits it. */
-function fastestFor(
-  { combos }: Pick<RoundToPlay, 'combos'>,
-  cycle: Cycle,
-  book: MoveBook,
-): (factor: number | OwnPace) => Bpm | null {
-  const line = cycle.line ?? combos.find(({ id }) => id === cycle.combo)?.line ?? '';
-  const analysis = analyseCombo(line, book, cycle.lead);
-  return (factor) =>
-    analysis.ok ? (cleanWhenRepeated(analysis.walk, cycle.beats, { factor })?.bpm ?? null) : null;
+  // Groups with combos of their own did something else meanwhile.
+  const people = all.filter(({ group = '' }) => !done?.lanes?.some((lane) => lane.group === group));
+  if (!done || setQuality(people.map(({ id }) => quality(round, id))) === null) return null;
+  const combo = rounds[round]!.combos.find(({ id }) => id === done.combo);
+  const { bpm, sentence, each } = tempoFor(
+    people,
+    {
+      ...{ id: done.combo, beatsPerBar: combo?.beatsPerBar, cycleBeats: combo?.cycleBeats },
+      ...{ line: combo?.line ?? '', bpm: bpmOf(done) },
+    },
+    {
+      setsOf: (id, comboId) => [
+        ...before(id, comboId),
+        ...rounds.slice(0, round + 1).flatMap(({ cycles }, i): TempoSet[] => {
+          const last = cycles.findLast((cycle) => cycle.combo === comboId);
+          const said = quality(i, id);
+          return last && said ? [{ bpm: bpmOf(last), quality: said }] : [];
+        }),
+      ],
+    },
+    cleanTempos(book),
+    1,
+  );
+  const next = rounds[round + 1]?.cycles.find((cycle) => cycle.combo === done.combo);
+  const by = next ? bpm - bpmOf(next) : 0;
+  const others = each.filter((own) => own.bpm !== bpm).map(({ name, bpm: own }) => ({ name, bpm: own }));
+  return { bpm, sentence, by: by === 0 ? null : by, others };
 }

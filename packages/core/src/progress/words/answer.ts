@@ -27,7 +27,7 @@ export interface AnswerFacts {
     readonly lines: readonly { readonly asked: string; readonly isMet: boolean }[];
   } | null;
   /** The next tempo of each combo, in beats a minute. */
-  readonly tempos: readonly { readonly combo: string; readonly bpm: number; readonly last: number }[];
+  readonly tempos: readonly { readonly combo: string; readonly bpm: number; readonly last: number | null }[];
   readonly memory: readonly { readonly combo: string; readonly isDue: boolean }[];
 }
 
@@ -91,7 +91,7 @@ const MOST = 2;
 function nextText({ check, tempos, memory }: AnswerFacts): string {
   const missing = check?.lines.filter(({ isMet }) => !isMet).map(({ asked }) => asked) ?? [];
   const more = missing.length - MOST;
-  const up = tempos.filter(({ bpm, last }) => bpm > last)[0];
+  const up = tempos.filter(({ bpm, last }) => bpm > (last ?? bpm))[0];
   const due = memory.filter(({ isDue }) => isDue).map(({ combo }) => combo);
   const sentences = [
     ...(check === null

@@ -6,9 +6,12 @@ import { Fold } from '../../../ui/panels/Fold.tsx';
 import { Plain } from '../../../ui/panels/Panel.tsx';
 
 const upText = (tempos: FighterProgress['tempos']): string => {
-  const up = tempos.filter(({ bpm, last }) => bpm > last).length;
+  const up = tempos.filter(({ bpm, last }) => bpm > (last ?? bpm)).length;
   return up === 0 ? 'none goes up' : `${up} may go up`;
 };
+
+const arrowOf = (bpm: number, last: number | null): string =>
+  last === null || bpm === last ? '=' : bpm > last ? '▲' : '▼';
 
 /** The next tempo of each combo that was trained lately. */
 export function Tempos({ tempos }: Pick<FighterProgress, 'tempos'>) {
@@ -28,7 +31,7 @@ export function Tempos({ tempos }: Pick<FighterProgress, 'tempos'>) {
               <span className="text-sm text-quiet">{sentence}</span>
             </span>
             <strong className="tabular whitespace-nowrap">
-              {bpm > last ? '▲' : bpm < last ? '▼' : '='} {bpm}
+              {arrowOf(bpm, last)} {bpm}
             </strong>
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
 import type { MoveBook } from '@eurhythm/core/moves';
@@ -5,6 +6,7 @@ import { ownPace } from '@eurhythm/core/progress';
 import { ladderAdvice, type LadderAdvice } from '@eurhythm/core/speed';
 import type { FighterPaceView, FighterView, RunView } from '@eurhythm/contract';
 import type { ControllerState, RunController } from '../../../floor/run/RunController.ts';
+import { queries } from '../../../server/queries.ts';
 import { useFrame } from '../../../floor/useFrame.ts';
 import { Key } from '../../../ui/buttons/Button.tsx';
 import { useShortcut } from '../../../ui/focus/useShortcut.ts';
@@ -38,6 +40,7 @@ export function TempoLadder({
   paces,
 }: TempoLadderProps) {
   const { round } = state;
+  const { data: tempos } = useQuery(queries.tempos(run.fighterIds));
   const { blocks } = run.rounds[round]!;
   const isRest = useFrame(
     () => controller.position > 0 && isResting(blocks, controller.position),
@@ -53,12 +56,16 @@ export function TempoLadder({
             book,
             people: fighters.map(({ id, name }) => {
               const own = paces.find(({ fighterId }) => fighterId === id);
-              return { id, name, factor: own ? ownPace(own) : factor };
+              return { id, name, pace: own ? ownPace(own) : factor, group: run.groups.find(({ fighterIds }) => fighterIds.includes(id))?.name ?? '' };
             }),
+            before: (id, comboId) =>
+              tempos
+                ?.find((each) => each.fighterId === id && each.comboId === comboId)
+                ?.sets.filter(({ runId }) => runId !== run.id) ?? [],
             quality: (of, id) => marks.of(of, id)?.quality ?? null,
           })
         : null,
-    [isRest, worked, controller.rounds, round, book, factor, paces, fighters, marks],
+    [isRest, worked, controller.rounds, round, book, factor, paces, fighters, marks, run, tempos],
   );
   const by = advice?.by ?? null;
   const take = (): void => {

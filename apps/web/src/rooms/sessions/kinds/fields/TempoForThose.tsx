@@ -1,6 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
-import { tempoForThose } from '@eurhythm/core/progress';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { leastOf, trainsIt } from '@eurhythm/core/tempo';
+import { howMany } from '@eurhythm/core/units';
 import type { ComboBlockDto } from '@eurhythm/contract';
+import { useAllCombos, useFighters } from '../../../../server/gymData.ts';
 import { queries } from '../../../../server/queries.ts';
 import { Button } from '../../../../ui/buttons/Button.tsx';
 import { useClassGroups } from './classGroups.ts';
@@ -10,25 +12,45 @@ interface TempoForThoseProps {
   onTempo(bpm: number): void;
 }
 
-/** What the tempo of a block is to those of the class, from what the log advises each of them. */
+/** What the tempo of a block is to those of the class who do it: the one that suits all of them. */
 export function TempoForThose({ block, onTempo }: TempoForThoseProps) {
   const groups = useClassGroups();
-  const { data: fighters = [] } = useQuery(queries.fighters());
-  const { data: tempos = [] } = useQuery(queries.tempos([]));
-  const grades = new Set(groups.flatMap(({ gradeIds }) => gradeIds));
-  const here = new Set(
-    fighters.filter(({ gradeId }) => grades.size === 0 || grades.has(gradeId)).map(({ id }) => id),
+  const fighters = useFighters();
+  const combos = useAllCombos();
+  const named = combos.filter(({ id }) => block.combos.some(({ comboId }) => comboId === id));
+  // Groups with combos of their own do something else to this clock.
+  const elsewhere = new Set((block.lanes ?? []).map(({ group }) => group));
+  const grades = new Set(
+    groups.filter(({ name }) => !elsewhere.has(name)).flatMap(({ gradeIds }) => gradeIds),
   );
-  const ids = new Set(block.combos.map(({ comboId }) => comboId));
-  const advised = tempos.filter(({ fighterId, comboId }) => here.has(fighterId) && ids.has(comboId));
-  const found = tempoForThose(advised, block.bpm);
-  if (!found) return null;
-  const { bpm, wild, of } = found;
+  const here = fighters.filter(
+    ({ fit, gradeId }) => fit && (groups.length === 0 || grades.has(gradeId)),
+  );
+  const { data: tempos = [] } = useQuery({
+    ...queries.tempos(
+      here.map(({ id }) => id),
+      named.map(({ id }) => id),
+    ),
+    enabled: here.length > 0 && named.length > 0,
+    placeholderData: keepPreviousData,
+  });
+  const gradeOf = new Map(here.map(({ id, gradeId }) => [id, gradeId]));
+  const asked = tempos.filter(({ fighterId, comboId, last }) => {
+    const combo = named.find(({ id }) => id === comboId);
+    const gradeId = gradeOf.get(fighterId);
+    if (!combo || gradeId === undefined) return false;
+    return groups.length > 0 || trainsIt({ gradeId, isMarked: last !== null }, combo);
+  });
+  const least = leastOf(asked);
+  if (!least) return null;
+  const { bpm, sentence } = least;
+  const of = new Set(asked.map(({ fighterId }) => fighterId));
+  const beyond = new Set(asked.filter((each) => block.bpm > each.bpm).map(({ fighterId }) => fighterId));
   return (
     <p className="col-span-6 flex flex-wrap items-center gap-x-2 text-sm">
       <span>
-        For those who may come: {bpm} a minute{wild > 0 && `; ${wild} of ${of} would be wild at ${block.bpm}`}
-        .
+        For {howMany(of.size, 'fighter')} who may do it: {bpm} bpm. {sentence}
+        {bpm < block.bpm && ` ${block.bpm} is more than is right yet for ${beyond.size} of ${of.size}.`}
       </span>
       {bpm !== block.bpm && (
         <Button weight="bare" className="px-1!" onClick={() => onTempo(bpm)}>

@@ -1,0 +1,3 @@
+export * from './ownTempo.ts';
+export * from './cleanTempo.ts';
+export * from './tempoFor.ts';
