@@ -42,14 +42,14 @@ export function isAboveGrade(move: Pick<Move, 'minGrade'>, { order, rank }: Grad
 }
 
 /** A grade of the gym, as far as it says who is meant. */
-interface GymGrade {
+export interface GymGrade {
   readonly id: string;
   readonly name: string;
   readonly band: 'children' | 'adults';
 }
 
 /** The limits that a gym set for its bands of children, by the id of the grade. */
-type BandLimits = Omit<YouthLimits, 'band'> & { readonly gradeId: string };
+export type BandLimits = Omit<YouthLimits, 'band'> & { readonly gradeId: string };
 
 /** A band of children of which the gym said nothing is kept to the strictest limits. */
 const STRICT = { headContact: false, knees: false, elbows: false, spins: false, jumps: false };

@@ -17,17 +17,15 @@ export {
   type WarnedRound,
   type WarningRule,
 } from './warnings/placedBlocks.ts';
-export * from './draft/pickCombos.ts';
-export * from './draft/draftWish.ts';
-export * from './draft/draftSession.ts';
-export * from './draft/keptClean.ts';
 export * from './heldRounds.ts';
 export * from './missedRounds.ts';
 export * from './comboName.ts';
 export * from './gradeNumbers.ts';
 export * from './tempoWords.ts';
 export * from './planSession.ts';
-export * from './draft/countedTechnique.ts';
 export * from './warnings/youthConcerns.ts';
 export * from './partners/runBegins.ts';
 export * from './partners/replanPartners.ts';
+export * from './classFacts.ts';
+export * from './draft/wish.ts';
+export { DRAFT_MINUTES, draft } from './draft/draft.ts';

@@ -57,7 +57,8 @@ describe('the ladder of a class', () => {
   });
   it('skips rounds of other combos, and rounds of which nothing was said', () => {
     expect(
-      advice([round(84), round(60, 'b'), round(84), round(84)], [both('clean'), both('wild'), both('clean')])!.bpm,
+      advice([round(84), round(60, 'b'), round(84), round(84)], [both('clean'), both('wild'), both('clean')])!
+        .bpm,
     ).toBe(88);
     expect(advice([round(84), round(84)], [[null, null]])).toBeNull();
   });

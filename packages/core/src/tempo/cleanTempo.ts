@@ -15,10 +15,10 @@ export interface TempoCombo {
 }
 
 /** How many times as long as at sharp pace a body needs for a move: the gym's pace, or what was measured of somebody. */
-export type Pace = number | OwnPace;
+export type BodyPace = number | OwnPace;
 
 /** The fastest tempo up to `most` at which a body at this pace does a combo cleanly, over and over, from both leads. */
-export type CleanUpTo = (combo: TempoCombo, pace: Pace, most?: Bpm) => Bpm;
+export type CleanUpTo = (combo: TempoCombo, pace: BodyPace, most?: Bpm) => Bpm;
 
 const LEADS = ['left', 'right'] as const;
 
@@ -43,7 +43,7 @@ export function cleanTempos(book: MoveBook): CleanUpTo {
     }
     return walk;
   };
-  const limitAt = (walk: Walk, beats: number, key: string, pace: Pace): Bpm => {
+  const limitAt = (walk: Walk, beats: number, key: string, pace: BodyPace): Bpm => {
     const of = `${key} ${beats}`;
     let limit = limits.get(of);
     if (limit === undefined)

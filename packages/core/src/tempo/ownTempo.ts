@@ -111,7 +111,10 @@ function fromTheBest(stand: Standing, best: Bpm, last: TempoSet): TempoAdvice {
   const { held, wanted, missed, misses, steps } = stand;
   if (last.quality === 'wild' && last.bpm > best) {
     const bpm = Math.max(TEMPO_STEP, best - TEMPO_STEP);
-    return { bpm, sentence: `Wild at ${last.bpm}: back to ${bpm}, ${TEMPO_STEP} below the best clean ${best}.` };
+    return {
+      bpm,
+      sentence: `Wild at ${last.bpm}: back to ${bpm}, ${TEMPO_STEP} below the best clean ${best}.`,
+    };
   }
   if (misses === 1 && last.bpm > best && last.bpm <= best + TEMPO_STEP)
     return { bpm: last.bpm, sentence: `Loose at ${last.bpm}: stay there until it is clean.` };

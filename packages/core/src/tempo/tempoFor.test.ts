@@ -49,13 +49,23 @@ describe('the one tempo of those who do a combo', () => {
         fc.double({ min: 0.8, max: 2.2, noNaN: true }),
         fc.integer({ min: 30, max: 240 }),
         (line, pace, written) => {
-          const { bpm } = tempoFor([person('Ada', pace)], combo(line, written), { setsOf: () => [] }, upTo, 1);
+          const { bpm } = tempoFor(
+            [person('Ada', pace)],
+            combo(line, written),
+            { setsOf: () => [] },
+            upTo,
+            1,
+          );
           const block = {
             ...{ kind: 'combo' as const, id: 'b', seconds: 60, bpm, calls: 'on-beat' as const },
             ...{ words: 'numbers' as const, leadPlan: 'halves' as const, cyclesEach: 4 },
             combos: [{ ...combo(line), grade: '', number: 1, title: 'C' }],
           };
-          const { findings } = compileRound({ blocks: [block], lead: 'left', seed: 1, factor: pace }, book, ABOUT_SPOKEN);
+          const { findings } = compileRound(
+            { blocks: [block], lead: 'left', seed: 1, factor: pace },
+            book,
+            ABOUT_SPOKEN,
+          );
           expect(findings.filter(({ rule }) => rule === 'tempo-too-fast')).toEqual([]);
         },
       ),

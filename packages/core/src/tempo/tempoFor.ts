@@ -1,5 +1,5 @@
 import { BPM_LIMITS } from '../units/index.ts';
-import type { CleanUpTo, Pace, TempoCombo } from './cleanTempo.ts';
+import type { CleanUpTo, BodyPace, TempoCombo } from './cleanTempo.ts';
 import { ownTempo, type TempoAdvice, type TempoSet } from './ownTempo.ts';
 
 /** Somebody who is to do a combo. */
@@ -7,7 +7,7 @@ export interface TempoPerson {
   readonly id: string;
   readonly name: string;
   /** The own pace where it was measured, else the gym's. */
-  readonly pace: Pace;
+  readonly pace: BodyPace;
 }
 
 /** What the log says of somebody's sets of a combo, oldest first. */
@@ -46,7 +46,13 @@ export function tempoOf(
   const bpm = cleanUpTo(combo, pace, wanted);
   if (bpm < wanted) {
     const whose = typeof pace === 'number' ? 'at the gym’s pace' : 'at the own pace';
-    return { id, name, by: 'body', bpm, sentence: `${bpm} is the fastest that stays clean over and over ${whose}.` };
+    return {
+      id,
+      name,
+      by: 'body',
+      bpm,
+      sentence: `${bpm} is the fastest that stays clean over and over ${whose}.`,
+    };
   }
   if (marked) return { id, name, by: 'marks', ...marked, bpm };
   return { id, name, by: 'written', bpm, sentence: `${bpm} as it is written: nothing was marked yet.` };

@@ -1,158 +1,147 @@
-import { walkStance } from '../../body/index.ts';
-import { parseLine } from '../../line/index.ts';
-import { isStrike, type Level, type MoveBook } from '../../moves/index.ts';
-import { WORK_LIMBS, type BlockCombo, type WorkLimb } from '../../rounds/index.ts';
+import { setQuality, tempoFor, type CleanUpTo, type TempoForPeople } from '../../tempo/index.ts';
 import { howMany, type Bpm } from '../../units/index.ts';
+import type { Candidate } from './candidates.ts';
+import type { DraftLog, DraftPerson } from './wish.ts';
 
-/** A combo as the draft weighs it. */
-export interface DraftCombo extends BlockCombo {
-  readonly gradeId: string;
-  readonly bpm: Bpm;
-  readonly focus: readonly string[];
-  /** Days since it was last in a session that was held; null when it never was. */
-  readonly daysAgo: number | null;
-  /** With how many of those who may come it is due to be asked again, of how many; not reported where nobody was asked. */
-  readonly due?: { readonly with: number; readonly of: number };
-}
-
-export interface PickedCombo {
-  readonly combo: DraftCombo;
+/** A combo that was chosen, with the tempo that is right for all who do it. */
+export interface PickedCombo extends Candidate {
   /** Why this one, in a few words. */
   readonly why: string;
+  /** Most of those who did it last were not clean: it is learnt anew, by parts. */
+  readonly isLoose: boolean;
+  readonly tempo: TempoForPeople;
+}
+
+export interface PickFrom {
+  readonly candidates: readonly Candidate[];
+  readonly people: readonly DraftPerson[];
+  readonly log: DraftLog;
+  /** Ids of the combos that the next grade asks for. */
+  readonly asked: readonly string[];
+  readonly themeWords: readonly string[];
+  readonly count: number;
+  readonly cleanUpTo: CleanUpTo;
+  readonly factor: number;
+  random(): number;
 }
 
 /** A combo that was never trained counts as left for so long. */
 const NEVER_DAYS = 120;
 /** Days after which a combo is as overdue as it gets. */
 const OVERDUE_DAYS = 60;
-/** How much each reason weighs beside the others (our own choice: focus first, then what slips from memory and neglect, then balance). */
-const WEIGHT = { focus: 3, due: 2, overdue: 2, balance: 1 } as const;
+/** What was trained so few days ago goes to the back of the queue. */
+const JUST_DAYS = 3;
+/**
+ * How much each reason weighs beside the others (our own choice): the theme, what a grading asks, what is loose, what slips from memory,
+ * neglect, balance of limbs and heights; against it what the last classes had. Chance decides between those that come close.
+ */
+const WEIGHT = { theme: 3, asked: 2, loose: 1.6, due: 1.5, overdue: 1, balance: 0.8, chance: 0.5 } as const;
+/** By the class that it was in: the last one, the one before, and the one before that. */
+const AGAIN = [1.6, 1.1, 0.6] as const;
+const JUST_TRAINED = 1;
+/** From this share of the class on it is memory, or a loose set, that a combo is there for. */
+const IS_WHY = 0.25;
 
-/** From this share of the class on it is memory that a combo is there for. */
-const DUE_IS_WHY = 0.25;
+/** What is clean only below this would hold a whole class up: it is shown on the count, not to a clock. */
+const SLOWEST: Bpm = 40;
 
-type Shape = Readonly<Record<WorkLimb | Level, number>>;
-
-interface Candidate {
-  readonly combo: DraftCombo;
-  readonly shape: Shape;
-  readonly floor: number;
-}
+type Reason = 'theme' | 'asked' | 'loose' | 'due' | 'overdue' | 'balance';
 
 /**
- * Chooses combos one after the other: what has the wanted focus, what is due from memory, what was not trained for longest, and what the ones chosen
- * so far lack in limbs and heights (over both leads, as they will be trained). Lines that cannot be read, or need more floor
- * than there is, are left out.
- *
- * @example
- * pickCombos([{ ...combo, focus: [] }, { ...combo, id: 'b', line: 'r:mid', focus: ['kicks'] }], { count: 1, focus: 'kicks', floorSteps: null }, book).map(({ combo }) => combo.id) // ['b']
+ * Chooses combos one after the other for one group: what the theme and the next grading ask, what is loose or slips from memory, what was
+ * not trained for longest, and what the ones chosen so far lack in limbs and heights (over both leads, as they will be trained); not what
+ * the last three classes had.
  */
-export function pickCombos(
-  combos: readonly DraftCombo[],
-  wish: { readonly count: number; readonly focus: string | null; readonly floorSteps: number | null },
-  book: MoveBook,
-): PickedCombo[] {
-  const left = combos
-    .flatMap((combo) => candidateOf(combo, book) ?? [])
-    .filter((each) => wish.floorSteps === null || each.floor <= wish.floorSteps);
+export function pickCombos({ candidates, count, random, ...from }: PickFrom): PickedCombo[] {
+  const left = candidates.map((candidate) => ({
+    candidate,
+    fixed: fixedScores(candidate, from),
+    chance: WEIGHT.chance * random(),
+  }));
   const picked: PickedCombo[] = [];
   const done: Record<string, number> = {};
-  while (picked.length < wish.count && left.length > 0) {
-    const scored = left.map((each) => ({ each, score: scoreOf(each, wish.focus, done) }));
-    const best = scored.reduce((a, b) => (total(b.score) > total(a.score) + 1e-9 ? b : a));
+  while (picked.length < count && left.length > 0) {
+    const scored = left.map((each) => {
+      const scores = { ...each.fixed.scores, balance: WEIGHT.balance * lackingShare(each.candidate, done) };
+      const total = Object.values(scores).reduce(
+        (sum, score) => sum + score,
+        each.chance - each.fixed.against,
+      );
+      return { each, scores, total };
+    });
+    const best = scored.reduce((a, b) => (b.total > a.total + 1e-9 ? b : a));
     left.splice(left.indexOf(best.each), 1);
-    picked.push({ combo: best.each.combo, why: reasonOf(best.each, best.score, wish.focus, done) });
-    for (const [key, value] of Object.entries(best.each.shape)) done[key] = (done[key] ?? 0) + value;
+    const { candidate, fixed } = best.each;
+    const tempo = tempoFor(from.people, candidate.combo, from.log, from.cleanUpTo, from.factor);
+    if (tempo.bpm < SLOWEST) continue;
+    picked.push({
+      ...candidate,
+      isLoose: fixed.isLoose,
+      why: reasonOf(candidate, best.scores, from),
+      tempo,
+    });
+    for (const [key, value] of Object.entries(candidate.shape.shares)) done[key] = (done[key] ?? 0) + value;
   }
   return picked;
 }
 
-interface Score {
-  readonly focus: number;
-  readonly due: number;
-  readonly overdue: number;
-  readonly balance: number;
-}
-
-const total = ({ focus, due, overdue, balance }: Score): number =>
-  WEIGHT.focus * focus + WEIGHT.due * due + WEIGHT.overdue * overdue + WEIGHT.balance * balance;
-
-function candidateOf(combo: DraftCombo, book: MoveBook): Candidate | null {
-  const parsed = parseLine(combo.line, book);
-  if (!parsed.ok) return null;
-  const shape: Record<WorkLimb | Level, number> = {
-    'left-hand': 0,
-    'right-hand': 0,
-    'left-leg': 0,
-    'right-leg': 0,
-    head: 0,
-    body: 0,
-    low: 0,
-  };
-  let floor = 0;
-  for (const lead of ['left', 'right'] as const) {
-    const walk = walkStance(parsed.line, book, lead);
-    floor = Math.max(floor, ...Object.values(walk.floor));
-    for (const { stroke, move, limb, level } of walk.strokes) {
-      if (stroke.by !== 'fighter' || !isStrike(move)) continue;
-      for (const own of WORK_LIMBS) if (own === limb) shape[own] += 0.5;
-      if (level) shape[level] += 0.5;
-    }
-  }
-  return { combo, shape, floor };
-}
-
-function scoreOf(
-  { combo, shape }: Candidate,
-  focus: string | null,
-  done: Readonly<Record<string, number>>,
-): Score {
-  return {
-    focus: focus !== null && hasFocus(combo, focus) ? 1 : 0,
-    due: combo.due && combo.due.of > 0 ? combo.due.with / combo.due.of : 0,
-    overdue: Math.min(OVERDUE_DAYS, combo.daysAgo ?? NEVER_DAYS) / OVERDUE_DAYS,
-    balance: lackingShare(shape, done),
-  };
-}
-
-function hasFocus(combo: DraftCombo, focus: string): boolean {
-  const wanted = focus.toLowerCase();
-  return (
-    combo.focus.some((word) => word.toLowerCase() === wanted) || combo.title.toLowerCase().includes(wanted)
+function fixedScores(
+  { combo, theme }: Candidate,
+  { people, log, asked }: Omit<PickFrom, 'candidates' | 'count' | 'random'>,
+) {
+  const own = new Set(people.map(({ id }) => id));
+  const due = log.dueWith(combo.id).filter((id) => own.has(id)).length / Math.max(1, people.length);
+  const days = log.daysAgo(combo.id);
+  const lastSets = people.flatMap(({ id }) => {
+    const sets = log.setsOf(id, combo.id).slice(-2);
+    return sets.length === 0 ? [] : [setQuality(sets.map(({ quality }) => quality))];
+  });
+  const loose = lastSets.filter((quality) => quality !== 'clean').length / Math.max(1, lastSets.length);
+  const again = AGAIN.reduce<number>(
+    (sum, weight, i) => sum + (log.recent[i]?.includes(combo.id) ? weight : 0),
+    0,
   );
+  // What is loose needs its next class sooner; it is the tempo and the parts that change.
+  const isLoose = loose >= 0.5;
+  const just = days !== null && days <= JUST_DAYS ? JUST_TRAINED : 0;
+  return {
+    isLoose,
+    against: (again + just) * (isLoose ? 0.3 : 1),
+    scores: {
+      theme: WEIGHT.theme * theme,
+      asked: asked.includes(combo.id) ? WEIGHT.asked : 0,
+      loose: WEIGHT.loose * loose,
+      due: WEIGHT.due * due,
+      overdue: (WEIGHT.overdue * Math.min(OVERDUE_DAYS, days ?? NEVER_DAYS)) / OVERDUE_DAYS,
+    },
+  };
 }
 
 /** How much of a combo's strikes goes where the ones so far have least: 1 all of it, 0 none. */
-function lackingShare(shape: Shape, done: Readonly<Record<string, number>>): number {
-  const sum = Object.values(done).reduce((a, b) => a + b, 0);
-  if (sum === 0) return 0;
-  const strikes = Object.values(shape).reduce((a, b) => a + b, 0);
+function lackingShare({ shape: { shares } }: Candidate, done: Readonly<Record<string, number>>): number {
+  const most = Math.max(0, ...Object.values(done));
+  if (most === 0) return 0;
+  const own = Object.entries(shares);
+  const strikes = own.reduce((sum, [, share]) => sum + share, 0);
   if (strikes === 0) return 0;
-  const most = Math.max(...Object.values(done));
-  return Object.entries(shape).reduce(
-    (share, [key, value]) => share + (value / strikes) * (1 - (done[key] ?? 0) / most),
-    0,
-  );
+  return own.reduce((sum, [key, share]) => sum + (share / strikes) * (1 - (done[key] ?? 0) / most), 0);
 }
 
-const NAMES: Readonly<Record<string, string>> = { head: 'the head', body: 'the body', low: 'low targets' };
-
 function reasonOf(
-  { combo, shape }: Candidate,
-  score: Score,
-  focus: string | null,
-  done: Readonly<Record<string, number>>,
+  { combo, theme }: Candidate,
+  scores: Readonly<Record<Reason, number>>,
+  { people, log, themeWords }: Omit<PickFrom, 'candidates' | 'count' | 'random'>,
 ): string {
-  if (score.focus > 0) return `has the focus “${focus}”`;
-  if (combo.due && score.due >= DUE_IS_WHY)
-    return `is due from memory with ${combo.due.with} of ${combo.due.of} who may come`;
-  const lacking = (Object.entries(shape) as [keyof Shape, number][])
-    .filter(([key, value]) => key in NAMES && value > 0 && (done[key] ?? 0) === 0)
-    .sort((a, b) => b[1] - a[1])[0];
-  if (lacking && Object.keys(done).length > 0 && score.overdue < 1)
-    return `brings ${NAMES[lacking[0]]}, which the others leave out`;
-  if (combo.daysAgo === null) return 'has not been in a class yet';
-  return combo.daysAgo === 0
+  if (theme > 0) return `is of “${themeWords.join(', ')}”`;
+  if (scores.asked > 0) return 'is asked at the grading';
+  if (scores.loose >= WEIGHT.loose * 0.5) return 'was not clean last time';
+  const own = new Set(people.map(({ id }) => id));
+  const due = log.dueWith(combo.id).filter((id) => own.has(id)).length;
+  if (scores.due >= WEIGHT.due * IS_WHY) return `is due from memory with ${due} of ${people.length}`;
+  const days = log.daysAgo(combo.id);
+  if (days === null) return 'has not been in a class yet';
+  if (scores.balance > scores.overdue) return 'brings limbs and heights that the others leave out';
+  return days === 0
     ? 'was trained today, and nothing else is left'
-    : `was last trained ${howMany(combo.daysAgo, 'day')} ago`;
+    : `was last trained ${howMany(days, 'day')} ago`;
 }

@@ -1,0 +1,148 @@
+import {
+  isAboveGrade,
+  audienceOf,
+  walkStance,
+  youthFaultOf,
+  type Audience,
+  type YouthLimits,
+} from '../../body/index.ts';
+import { parseLine } from '../../line/index.ts';
+import { isLegStrike, isSpin, isStrike, type Level, type MoveBook } from '../../moves/index.ts';
+import { WORK_LIMBS, type WorkLimb } from '../../rounds/index.ts';
+import { easier } from '../../teach/index.ts';
+import type { Theme } from './theme.ts';
+import type { DraftCombo, DraftGym } from './wish.ts';
+
+/** What a line is made of, over both leads, as it will be trained. */
+export interface LineShape {
+  /** Shares of its strikes by limb and by height, 0 to 1. */
+  readonly shares: Readonly<Record<WorkLimb | Level, number>>;
+  /** Codes of its moves, in order. */
+  readonly moves: readonly string[];
+  /** Steps of floor it needs one way. */
+  readonly floor: number;
+  readonly hasHighKick: boolean;
+  readonly hasSpin: boolean;
+}
+
+/**
+ * @example
+ * shapeOf('1 2', book).shares.head // 1
+ */
+export function shapeOf(line: string, book: MoveBook): LineShape | null {
+  const parsed = parseLine(line, book);
+  if (!parsed.ok) return null;
+  const counts: Record<WorkLimb | Level, number> = {
+    ...{ 'left-hand': 0, 'right-hand': 0, 'left-leg': 0, 'right-leg': 0 },
+    ...{ head: 0, body: 0, low: 0 },
+  };
+  let [floor, strikes] = [0, 0];
+  let [hasHighKick, hasSpin] = [false, false];
+  const moves: string[] = [];
+  for (const lead of ['left', 'right'] as const) {
+    const walk = walkStance(parsed.line, book, lead);
+    floor = Math.max(floor, ...Object.values(walk.floor));
+    for (const { stroke, move, limb, level } of walk.strokes) {
+      if (stroke.by !== 'fighter') continue;
+      if (lead === 'left') moves.push(move.code);
+      hasSpin ||= isSpin(move) || move.cautions.includes('spin');
+      if (!isStrike(move)) continue;
+      strikes += 1;
+      hasHighKick ||= isLegStrike(move) && level === 'head';
+      for (const own of WORK_LIMBS) if (own === limb) counts[own] += 1;
+      if (level) counts[level] += 1;
+    }
+  }
+  const shares = Object.fromEntries(
+    Object.entries(counts).map(([key, count]) => [key, count / Math.max(1, strikes)]),
+  ) as Record<WorkLimb | Level, number>;
+  return { shares, moves, floor, hasHighKick, hasSpin };
+}
+
+/** A combo that may be drafted for a group, as that group does it. */
+export interface Candidate {
+  readonly combo: DraftCombo;
+  readonly shape: LineShape;
+  /** How much of it is of the theme, 0 to 1. */
+  readonly theme: number;
+  /** What was changed for the band, in a sentence; null where it is done as it is written. */
+  readonly changed: string | null;
+}
+
+/** What may be asked of a class as a whole. */
+export interface Bounds {
+  readonly floorSteps: number | null;
+  readonly noHighKicks: boolean;
+  readonly noSpins: boolean;
+  /** The lead changes after each few times through, and nothing is done from one lead alone. */
+  readonly isEven: boolean;
+}
+
+/**
+ * The combos that a grade can be given: its own, and those of the grade below where it has few; none that needs more floor than there
+ * is, uses what is not taught any more, or asks what the band should not do. Where only the height is too much, it goes to the body.
+ */
+export function candidatesOf(gradeId: string, gym: DraftGym, theme: Theme, bounds: Bounds): Candidate[] {
+  const audience = audienceOf(gradeId, gym.grades, gym.youth);
+  return comboPool(gradeId, gym).flatMap((combo) => candidateOf(combo, audience, gym, theme, bounds) ?? []);
+}
+
+/** Fewer combos of its own than this, and a grade repeats those of the one below. */
+const FEW = 3;
+
+function comboPool(gradeId: string, { grades, combos }: DraftGym): DraftCombo[] {
+  const own = combos.filter((combo) => combo.gradeId === gradeId);
+  if (own.length >= FEW) return own;
+  const band = grades.find(({ id }) => id === gradeId)?.band;
+  const order = grades.filter((grade) => grade.band === band).map(({ id }) => id);
+  const below = order[order.indexOf(gradeId) - 1];
+  return [...own, ...combos.filter((combo) => combo.gradeId === below)];
+}
+
+function candidateOf(
+  written: DraftCombo,
+  audience: Audience,
+  gym: DraftGym,
+  theme: Theme,
+  { floorSteps, noHighKicks, noSpins }: Bounds,
+): Candidate | null {
+  const { combo, changed } = forAudience(written, audience, gym.book);
+  const shape = shapeOf(combo.line, gym.book);
+  if (!shape || shape.moves.length === 0) return null;
+  if (floorSteps !== null && shape.floor > floorSteps) return null;
+  if ((noHighKicks && shape.hasHighKick) || (noSpins && shape.hasSpin)) return null;
+  if (shape.moves.some((code) => gym.retired.includes(code))) return null;
+  if (audience.youth && isTooMuch(combo.line, audience.youth, gym.book)) return null;
+  return { combo, shape, theme: theme.fits(combo, shape), changed };
+}
+
+/** A line that the band should not do as it is written, in an easier form and under its own name. */
+function forAudience(
+  combo: DraftCombo,
+  { youth, grade }: Audience,
+  book: MoveBook,
+): { combo: DraftCombo; changed: string | null } {
+  const parsed = parseLine(combo.line, book);
+  if (!parsed.ok) return { combo, changed: null };
+  const isAbove =
+    grade !== null &&
+    walkStance(parsed.line, book, 'left').strokes.some(({ move }) => isAboveGrade(move, grade));
+  if (!(youth && isTooMuch(combo.line, youth, book)) && !isAbove) return { combo, changed: null };
+  const { line, changes } = easier(parsed.line, book, { grade, youth });
+  if (changes.length === 0 || line === '') return { combo, changed: null };
+  const title = `${combo.grade} ${combo.number} made easier`.trim();
+  return {
+    combo: { ...combo, id: `easier.${combo.id}`, grade: '', title, line, beatsPerBar: 4, cycleBeats: null },
+    changed: changes.join(' '),
+  };
+}
+
+export function isTooMuch(line: string, youth: YouthLimits, book: MoveBook): boolean {
+  const parsed = parseLine(line, book);
+  return (
+    parsed.ok &&
+    walkStance(parsed.line, book, 'left').strokes.some(
+      (walked) => walked.stroke.by === 'fighter' && youthFaultOf(walked, youth) !== null,
+    )
+  );
+}

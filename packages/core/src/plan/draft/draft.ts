@@ -1,0 +1,258 @@
+import type { WrittenBlock } from '../../rounds/index.ts';
+import { cleanTempos } from '../../tempo/index.ts';
+import { clockText, howMany, seededRandom, type Seconds } from '../../units/index.ts';
+import { classFacts } from '../classFacts.ts';
+import { sessionPlanner } from '../planSession.ts';
+import { roundSeconds } from '../plannedRound.ts';
+import { candidatesOf, type Bounds } from './candidates.ts';
+import { ComboQueue } from './comboQueue.ts';
+import { lengthsOf, type DraftClass } from './draftedClass.ts';
+import { filled } from './fill.ts';
+import {
+  COOL_DOWN_SHARE,
+  WARM_ENOUGH,
+  WARM_UP_SHARE,
+  fromLibrary,
+  plainCoolDown,
+  plainWarmUp,
+  type Framed,
+} from './frame.ts';
+import { DISHES, cook, worthIn, type Dish } from './menu.ts';
+import { pickCombos } from './pickCombos.ts';
+import { shaped, type Served } from './shape.ts';
+import { readTheme, type Theme } from './theme.ts';
+import { whoComes, type Coming } from './whoComes.ts';
+import type { DraftAnswer, DraftGym, DraftLog, DraftWish, DraftedRound, SessionDraft } from './wish.ts';
+
+/** A class that is drafted in one piece. */
+export const DRAFT_MINUTES = { least: 5, most: 180 } as const;
+/** Combos that a group has to choose from for each ten minutes. */
+const COMBOS_IN_TEN_MINUTES = 2;
+const LONGEST_TITLE = 60;
+
+/**
+ * A session that a coach would sign: from what the gym has written and what its log knows, for those who come. It sums to the second,
+ * keeps the limits of the youngest, asks nobody for more than is clean, and looks through itself as the planner does; a draft that the
+ * planner would warn of is made anew with less until it does not. The same seed gives the same session, another one another.
+ *
+ * @param seed any whole number
+ * @returns the draft with the reason of each round, or in one sentence why there is none
+ *
+ * @example
+ * draft({ minutes: 300 }, gym, log, 1).message // 'A class is drafted from 5 to 180 minutes: make 300 minutes of several.'
+ */
+export function draft(wish: DraftWish, gym: DraftGym, log: DraftLog, seed: number): DraftAnswer {
+  const { minutes } = wish;
+  if (!(minutes >= DRAFT_MINUTES.least && minutes <= DRAFT_MINUTES.most))
+    return {
+      ok: false,
+      message: `A class is drafted from ${DRAFT_MINUTES.least} to ${DRAFT_MINUTES.most} minutes${minutes > DRAFT_MINUTES.most ? `: make ${howMany(minutes, 'minute')} of several` : ''}.`,
+    };
+  if (wish.towards && !gym.grades.some(({ id }) => id === wish.towards))
+    return { ok: false, message: `“${wish.towards}” is not a grade of this gym.` };
+  const who = whoComes(wish, gym);
+  if (!who.ok) return who;
+  const theme = readTheme(wish.theme ?? [], gym.combos, gym.book);
+  const floorSteps = wish.room === undefined || wish.room === null ? gym.floorSteps : wish.room;
+  const plan = sessionPlanner({
+    book: gym.book,
+    retired: gym.retired,
+    combos: gym.combos,
+    factor: gym.factor,
+  });
+  const facts = classFacts(who.coming.people.length > 0 ? who.coming.groups : [], {
+    ...{ grades: gym.grades, youth: gym.youth, floorSteps, kit: gym.kit },
+    people: who.coming.people,
+  });
+  const cleanUpTo = cleanTempos(gym.book);
+  let best: SessionDraft | null = null;
+  for (const bounds of boundsFor(floorSteps, minutes)) {
+    const made = attempt({ wish, gym, log, coming: who.coming, theme, bounds, cleanUpTo, seed });
+    const check = plan({ lead: 'left', rounds: made.rounds }, facts).warnings;
+    const drafted: SessionDraft = { ...made, check };
+    if (!best || check.length < best.check.length) best = drafted;
+    if (check.length === 0) break;
+  }
+  return { ok: true, draft: best! };
+}
+
+/** What is asked for less and less, until the planner has nothing to say. */
+function boundsFor(floorSteps: number | null, minutes: number): Bounds[] {
+  // Five minutes of easy work before the first high kick, and ten before a spin, do not fit into a short class.
+  const noHighKicks = minutes * 60 * WARM_UP_SHARE.most < WARM_ENOUGH;
+  return [
+    { floorSteps, noHighKicks, noSpins: noHighKicks, isEven: false },
+    { floorSteps, noHighKicks, noSpins: noHighKicks, isEven: true },
+    { floorSteps, noHighKicks, noSpins: true, isEven: true },
+    { floorSteps, noHighKicks: true, noSpins: true, isEven: true },
+  ];
+}
+
+interface Attempt {
+  readonly wish: DraftWish;
+  readonly gym: DraftGym;
+  readonly log: DraftLog;
+  readonly coming: Coming;
+  readonly theme: Theme;
+  readonly bounds: Bounds;
+  readonly cleanUpTo: DraftClass['cleanUpTo'];
+  readonly seed: number;
+}
+
+function attempt(of: Attempt): Omit<SessionDraft, 'check'> {
+  const { wish, coming, theme } = of;
+  const total = Math.round(wish.minutes * 60);
+  const notes = [...coming.notes];
+  for (const word of theme.unknown)
+    notes.push(`Nothing in this gym fits “${word}”; the draft leaves it out.`);
+  const drafted = classFor(of, notes);
+  const { opening, closing } = framed(total, drafted);
+  const frame = roundSeconds(opening) + roundSeconds(closing);
+  const served = serve(drafted, total - frame);
+  const main = shaped(served, drafted);
+  const own = filled(main, total - frame - sum(main), drafted.lengths);
+  const whole = lastSeconds(opening, own, closing, total);
+  if (whole.left > 0)
+    notes.push(
+      `There is too little to train for those who come: ${clockText(whole.left)} of the class stay empty.`,
+    );
+  return {
+    title: titleOf(of),
+    groups: coming.people.length > 0 ? coming.groups.map(({ name, gradeIds }) => ({ name, gradeIds })) : [],
+    rounds: whole.rounds.map(withOwnIds),
+    seconds: sum(whole.rounds),
+    notes,
+  };
+}
+
+const sum = (rounds: readonly { readonly blocks: readonly WrittenBlock[] }[]): Seconds =>
+  rounds.reduce((all, round) => all + roundSeconds(round), 0);
+
+function classFor(
+  { wish, gym, log, coming, theme, bounds, cleanUpTo, seed }: Attempt,
+  notes: string[],
+): DraftClass {
+  const random = seededRandom(seed);
+  const { minutes } = wish;
+  const count = Math.max(3, Math.ceil((minutes / 10) * COMBOS_IN_TEN_MINUTES));
+  const asked = wish.towards ? (gym.asked[wish.towards] ?? []) : [];
+  const groups = coming.groups.map((group) => {
+    const candidates = group.gradeIds.flatMap((id) => candidatesOf(id, gym, theme, bounds));
+    if (candidates.length === 0)
+      notes.push(`${group.name} has no combo that fits: write one for it, or it does what the others do.`);
+    const from = { candidates, log, asked, count, cleanUpTo, random, factor: gym.factor };
+    const picked = pickCombos({ ...from, people: group.people, themeWords: theme.words });
+    return { ...group, queue: new ComboQueue(picked) };
+  });
+  const isOfTheme = coming.groups.some((group) =>
+    group.gradeIds.some((id) => candidatesOf(id, gym, theme, bounds).some((each) => each.theme > 0)),
+  );
+  if (theme.words.length > 0 && theme.work.size === 0 && !isOfTheme)
+    notes.push(
+      `No combo of those who come has ${theme.words.map((word) => `“${word}”`).join(' or ')} in it that fits the class.`,
+    );
+  const people = coming.people.length;
+  const hasPads = gym.kit.length === 0 || gym.kit.some((item) => /pad|paddle|shield/i.test(item));
+  const isAlone = wish.alone === true || people === 1;
+  if (!hasPads && !isAlone) notes.push('No pads at hand: the combos go into the air.');
+  return {
+    ...{ gym, log, theme, groups, youth: coming.youth, bounds, minutes, cleanUpTo, random, hasPads },
+    lead: 'left',
+    lengths: lengthsOf(minutes, coming.youth !== null),
+    // Nine stand by three and all work alike; other odd numbers stand by two with one three, which the rotation evens out.
+    turns: isAlone ? null : people % 2 === 1 && people % 3 === 0 ? 3 : 2,
+  };
+}
+
+/** Warm-up and cool-down in proportion to the class. */
+function framed(total: Seconds, { gym, bounds, youth }: DraftClass): { opening: Framed; closing: Framed } {
+  const ground = { gym, floorSteps: bounds.floorSteps, youth };
+  const usual = Math.round(total * WARM_UP_SHARE.usual);
+  const most = Math.floor(total * WARM_UP_SHARE.most);
+  const warm = bounds.noHighKicks ? usual : Math.min(most, Math.max(usual, WARM_ENOUGH));
+  const cool = Math.round(total * COOL_DOWN_SHARE.usual);
+  return {
+    opening: fromLibrary('warm-up', warm, ground) ?? plainWarmUp(warm),
+    closing: fromLibrary('stretch', cool, ground) ?? plainCoolDown(cool),
+  };
+}
+
+/** What there is time for: always the round that is worth most now, as long as one fits at its ideal length. */
+function serve(of: DraftClass, seconds: Seconds): Served[] {
+  const worth = worthIn(of);
+  const served: Served[] = [];
+  const count: Partial<Record<Dish, number>> = {};
+  let left = seconds;
+  for (;;) {
+    const open = DISHES.map((dish) => ({ dish, worth: worth(dish, count[dish] ?? 0) }))
+      .filter((each) => each.worth > 0)
+      .sort((a, b) => b.worth - a.worth);
+    const next = firstThatFits(
+      open.map(({ dish }) => dish),
+      of,
+      count,
+      left,
+    );
+    if (!next) return served;
+    served.push(next);
+    count[next.dish] = next.nth + 1;
+    left -= sum(shaped([next], of));
+  }
+}
+
+function firstThatFits(
+  dishes: readonly Dish[],
+  of: DraftClass,
+  count: Partial<Record<Dish, number>>,
+  left: Seconds,
+): Served | null {
+  for (const dish of dishes) {
+    const putBack = of.groups.map(({ queue }) => queue.save());
+    const nth = count[dish] ?? 0;
+    const round = cook(dish, of, nth);
+    if (round && sum(shaped([{ dish, nth, round }], of)) <= left) return { dish, nth, round };
+    for (const back of putBack) back();
+  }
+  return null;
+}
+
+/** What is left over at the end goes to the warm-up and the cool-down, as far as their shares allow. */
+function lastSeconds(
+  opening: Framed,
+  { rounds, left }: ReturnType<typeof filled>,
+  closing: Framed,
+  total: Seconds,
+): { rounds: DraftedRound[]; left: Seconds } {
+  let rest = left;
+  const longer = (round: Framed, most: Seconds): Framed => {
+    const by = Math.min(rest, Math.max(0, Math.floor(most) - roundSeconds(round)));
+    const at = round.blocks.findLastIndex((block) =>
+      'reps' in block ? block.reps === null : block.kind === 'free' || block.kind === 'breath',
+    );
+    if (by <= 0 || at === -1) return round;
+    rest -= by;
+    return {
+      ...round,
+      blocks: round.blocks.map((block, i) => (i === at ? { ...block, seconds: block.seconds + by } : block)),
+    };
+  };
+  const first = longer(opening, total * WARM_UP_SHARE.most);
+  const last = longer(closing, total * COOL_DOWN_SHARE.most);
+  const plain = { turns: null, series: null };
+  return {
+    rounds: [{ ...first, ...plain, effort: 2 }, ...rounds, { ...last, ...plain, effort: 1 }],
+    left: rest,
+  };
+}
+
+const withOwnIds = (round: DraftedRound, i: number): DraftedRound => ({
+  ...round,
+  id: `round-${i + 1}`,
+  title: round.title.slice(0, LONGEST_TITLE),
+});
+
+function titleOf({ coming, theme, wish }: Attempt): string {
+  const who = coming.groups.map(({ name }) => name).join(', ');
+  const what = theme.words.length > 0 ? theme.words.join(', ') : howMany(wish.minutes, 'minute');
+  return `${who}: ${what}`.slice(0, LONGEST_TITLE);
+}

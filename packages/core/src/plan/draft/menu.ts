@@ -1,0 +1,87 @@
+import type { Phase, WrittenBlock } from '../../rounds/index.ts';
+import { comboRound, partsRound } from './comboRounds.ts';
+import type { DraftClass } from './draftedClass.ts';
+import { burstRound, conditioningRound, footworkRound, reactionRound, shadowRound } from './otherRounds.ts';
+import { techniqueRound } from './techniqueRound.ts';
+import type { ThemeWork } from './theme.ts';
+
+/** A round as it is thought of: its work once, before turns, rests and contact are laid over it. */
+export interface PlainRound {
+  readonly kind: Phase;
+  readonly title: string;
+  readonly work: readonly WrittenBlock[];
+  readonly turns: 2 | 3 | null;
+  readonly why: string;
+}
+
+/** What a class can be made of between warm-up and cool-down, in the order in which it usually comes. */
+export const DISHES = [
+  'technique',
+  'footwork',
+  'parts',
+  'combos',
+  'reaction',
+  'pads',
+  'burst',
+  'conditioning',
+  'shadow',
+] as const;
+export type Dish = (typeof DISHES)[number];
+
+/** A round of each kind; null where the class has nothing for it. The number says which one of its kind it is, from 0. */
+const COOKED: Readonly<Record<Dish, (of: DraftClass, nth: number) => PlainRound | null>> = {
+  technique: techniqueRound,
+  footwork: footworkRound,
+  parts: (of) => partsRound(of),
+  combos: (of) => comboRound(of, false),
+  // A call is answered from the lead in which one stands.
+  reaction: (of, nth) => (of.bounds.isEven ? null : reactionRound(of, nth)),
+  pads: (of) => (of.turns === null || !of.hasPads ? null : comboRound(of, true)),
+  burst: (of) => burstRound(of),
+  conditioning: conditioningRound,
+  shadow: shadowRound,
+};
+
+export const cook = (dish: Dish, of: DraftClass, nth: number): PlainRound | null => COOKED[dish](of, nth);
+
+/** What the first of a kind is worth beside the others, and what each further one keeps of that (our own choice). */
+const WORTH: Readonly<
+  Record<Dish, { readonly first: number; readonly again: number; readonly most: number }>
+> = {
+  technique: { first: 0.98, again: 0.62, most: 4 },
+  footwork: { first: 0.5, again: 0.5, most: 2 },
+  parts: { first: 1, again: 0.68, most: 4 },
+  combos: { first: 0.72, again: 0.75, most: 12 },
+  reaction: { first: 0.6, again: 0.55, most: 3 },
+  pads: { first: 0.97, again: 0.88, most: 14 },
+  burst: { first: 0.46, again: 0.2, most: 1 },
+  conditioning: { first: 0.42, again: 0.6, most: 3 },
+  shadow: { first: 0.74, again: 0.55, most: 3 },
+};
+
+/** What a theme makes worth more. */
+const OF_THEME: Readonly<Record<ThemeWork, Partial<Readonly<Record<Dish, number>>>>> = {
+  footwork: { footwork: 2.4, shadow: 1.2 },
+  contact: { pads: 1.3, combos: 0.7 },
+  test: { burst: 2.4 },
+  reaction: { reaction: 2.2 },
+  lead: { combos: 1.3, shadow: 1.2 },
+  shadow: { shadow: 1.8 },
+  conditioning: { conditioning: 2.2 },
+};
+/** Chance moves the worth of a kind by so much either way, so that another seed gives another class. */
+const CHANCE = 0.12;
+
+/** How much a further round of a kind is worth to this class; 0 where it has enough. */
+export type Worth = (dish: Dish, already: number) => number;
+
+export function worthIn({ theme, random, minutes }: DraftClass): Worth {
+  const mood = new Map(DISHES.map((dish) => [dish, 1 + CHANCE * (2 * random() - 1)]));
+  return (dish, already) => {
+    const { first, again, most } = WORTH[dish];
+    // A class of three hours may have more of everything.
+    if (already >= most * Math.max(1, minutes / 90)) return 0;
+    const wanted = [...theme.work].reduce((share, work) => share * (OF_THEME[work][dish] ?? 1), 1);
+    return first * again ** already * wanted * mood.get(dish)!;
+  };
+}
