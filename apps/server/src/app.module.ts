@@ -4,6 +4,7 @@ import { CalendarModule } from './calendar/calendar.module.ts';
 import { CombosModule } from './combos/combos.module.ts';
 import { RenameReferencesModule } from './renameReferences/renameReferences.module.ts';
 import { SessionFilesModule } from './sessionFiles/sessionFiles.module.ts';
+import { DraftsModule } from './drafts/drafts.module.ts';
 import { FightersModule } from './fighters/fighters.module.ts';
 import { GradesModule } from './grades/grades.module.ts';
 import { GymModule } from './gym/gym.module.ts';
@@ -37,6 +38,7 @@ import { VoiceModule } from './voice/voice.module.ts';
     RenameReferencesModule,
     SessionsModule,
     LibraryModule,
+    DraftsModule,
     RunsModule,
     AssessmentsModule,
     LogModule,

@@ -295,6 +295,14 @@ class GoalsController {
     VolumeService,
     ReportsService,
   ],
-  exports: [TrialsService, MemoryService, TemposService, PaceService, AttendanceService],
+  exports: [
+    TrialsService,
+    MemoryService,
+    TemposService,
+    PaceService,
+    AttendanceService,
+    SetsService,
+    RequirementsService,
+  ],
 })
 export class ProgressModule {}

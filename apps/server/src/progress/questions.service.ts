@@ -106,7 +106,9 @@ export class QuestionsService {
 
   /** The tempos of the combos that were marked, for everybody who trains them. */
   private async ofGrades(who: readonly FighterView[], marked: Tempos, now: Date): Promise<Tempos> {
-    const combos = (await this.combos.list()).filter(({ id }) => marked.some(({ comboId }) => comboId === id));
+    const combos = (await this.combos.list()).filter(({ id }) =>
+      marked.some(({ comboId }) => comboId === id),
+    );
     const of = await this.tempos.of(
       who.map(({ id }) => id),
       now,
@@ -292,9 +294,7 @@ function readyCombos(tempos: Tempos, all: Tempos): QuestionView[] {
       bpm: leastOf(forAll.get(those[0]!.comboId) ?? those)!.bpm,
       last: Math.max(...those.map(({ last }) => last ?? 0)),
     }))
-    .filter(
-      ({ those, up, bpm, last }) => up.length >= 2 && up.length >= READY * those.length && bpm > last,
-    )
+    .filter(({ those, up, bpm, last }) => up.length >= 2 && up.length >= READY * those.length && bpm > last)
     .sort((a, b) => b.up.length - a.up.length)
     .map(({ those, up, bpm }) => {
       const { combo, comboId } = those[0]!;

@@ -29,11 +29,7 @@ export class TemposService {
   private clean: { readonly book: MoveBook; readonly upTo: CleanUpTo } | null = null;
 
   /** For some, by the combos that they trained lately, the newest first; or by `comboIds`, whether they did them or not. */
-  async of(
-    fighterIds: readonly string[],
-    now: Date,
-    comboIds?: readonly string[],
-  ): Promise<TempoView[]> {
+  async of(fighterIds: readonly string[], now: Date, comboIds?: readonly string[]): Promise<TempoView[]> {
     const [sets, combos, book, who, paces] = await Promise.all([
       this.sets.of(fighterIds, weeksBefore(now, TEMPO_WEEKS)),
       this.combos.list(),
@@ -57,7 +53,9 @@ export class TemposService {
       const person = { id: fighterId, name, pace: paces.get(fighterId)!.factor };
       const { bpm, sentence } = tempoOf(person, combo, own, upTo);
       const last = own.at(-1)?.bpm ?? null;
-      return [{ fighterId, name, comboId: combo.id, combo: comboName(combo), last, bpm, sentence, sets: own }];
+      return [
+        { fighterId, name, comboId: combo.id, combo: comboName(combo), last, bpm, sentence, sets: own },
+      ];
     };
     if (comboIds)
       return fighterIds.flatMap((id) =>

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { LastRunView, LastTrained, PageQuery, RunPage } from '@eurhythm/contract';
-import { desc, eq, isNotNull, max, sql } from 'drizzle-orm';
+import { desc, eq, inArray, isNotNull, max, sql } from 'drizzle-orm';
 import { pageLength, pageOf } from '../http/pages.ts';
 import type { Database } from '../store/database.ts';
 import { runRoundCombos, runs } from '../store/schema.ts';
@@ -51,6 +51,26 @@ export class HeldRunsService {
       .innerJoin(runs, eq(runRoundCombos.runId, runs.id))
       .groupBy(runRoundCombos.comboId);
     return Object.fromEntries(rows.flatMap(({ comboId, at }) => (at ? [[comboId, at.toISOString()]] : [])));
+  }
+
+  /** The combos of the last classes that were held, the last one first. */
+  async combosOfLast(classes: number): Promise<string[][]> {
+    const last = await this.database
+      .select({ id: runs.id })
+      .from(runs)
+      .where(isNotNull(runs.endedAt))
+      .orderBy(desc(runs.startedAt))
+      .limit(classes);
+    const rows = await this.database
+      .selectDistinct({ runId: runRoundCombos.runId, comboId: runRoundCombos.comboId })
+      .from(runRoundCombos)
+      .where(
+        inArray(
+          runRoundCombos.runId,
+          last.map(({ id }) => id),
+        ),
+      );
+    return last.map(({ id }) => rows.filter(({ runId }) => runId === id).map(({ comboId }) => comboId));
   }
 
   /** The run that has not ended, the newest if there are several. */

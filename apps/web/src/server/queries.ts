@@ -8,6 +8,7 @@ import type {
   ComboVersion,
   ComboView,
   DoorView,
+  DraftSessionDto,
   FighterLog,
   RegisterQuery,
   RegisterView,
@@ -22,7 +23,6 @@ import type {
   GradeCheckView,
   GymView,
   KeepingView,
-  LastTrained,
   LibraryItem,
   MemoryList,
   QuestionView,
@@ -30,6 +30,7 @@ import type {
   RunPlanView,
   RunView,
   SessionSummary,
+  SessionDraftView,
   SessionView,
   SheetView,
   SoundCheckView,
@@ -131,8 +132,13 @@ export const queries = {
     }),
   library: () => queryOptions({ queryKey: ['library'], queryFn: () => items<LibraryItem>('library') }),
   themes: () => queryOptions({ queryKey: ['themes'], queryFn: () => items<ThemeView>('themes') }),
-  lastTrained: () =>
-    queryOptions({ queryKey: ['runs', 'trained'], queryFn: () => get<LastTrained>('runs/trained') }),
+  /** A session for those who come; nothing is kept. */
+  draft: (wish: DraftSessionDto) =>
+    queryOptions({
+      queryKey: ['sessions', 'draft', wish],
+      queryFn: () => send<SessionDraftView>('POST', 'sessions/draft', wish),
+      retry: false,
+    }),
   fighters: () => queryOptions({ queryKey: ['fighters'], queryFn: () => allPages<FighterView>('fighters') }),
   fit: (id: string) =>
     queryOptions({ queryKey: ['fighters', id, 'fit'], queryFn: () => get<FitView>(`fighters/${id}/fit`) }),

@@ -134,6 +134,11 @@ export class RoundDto {
   @MayBeNull()
   @IsIn([1, 2, 3], { message: 'A round is done alone, by two or by three.' })
   turns?: 1 | 2 | 3 | null;
+
+  /** How hard it is meant to be, from 1 to 10. */
+  @MayBeNull()
+  @IsWholeWithin('the effort', 1, 10, '')
+  effort?: number | null;
 }
 
 export class SaveSessionDto {

@@ -65,6 +65,8 @@ export interface Candidate {
   readonly shape: LineShape;
   /** How much of it is of the theme, 0 to 1. */
   readonly theme: number;
+  /** The combo of the book that it is, or comes from. */
+  readonly bookId: string;
   /** What was changed for the band, in a sentence; null where it is done as it is written. */
   readonly changed: string | null;
 }
@@ -113,7 +115,7 @@ function candidateOf(
   if ((noHighKicks && shape.hasHighKick) || (noSpins && shape.hasSpin)) return null;
   if (shape.moves.some((code) => gym.retired.includes(code))) return null;
   if (audience.youth && isTooMuch(combo.line, audience.youth, gym.book)) return null;
-  return { combo, shape, theme: theme.fits(combo, shape), changed };
+  return { combo, bookId: written.id, shape, theme: theme.fits(combo, shape), changed };
 }
 
 /** A line that the band should not do as it is written, in an easier form and under its own name. */
@@ -130,7 +132,8 @@ function forAudience(
   if (!(youth && isTooMuch(combo.line, youth, book)) && !isAbove) return { combo, changed: null };
   const { line, changes } = easier(parsed.line, book, { grade, youth });
   if (changes.length === 0 || line === '') return { combo, changed: null };
-  const title = `${combo.grade} ${combo.number} made easier`.trim();
+  const how = changes.every((change) => change.endsWith('goes to the body.')) ? 'to the body' : 'made easier';
+  const title = `${combo.grade} ${combo.number}, ${how}`;
   return {
     combo: { ...combo, id: `easier.${combo.id}`, grade: '', title, line, beatsPerBar: 4, cycleBeats: null },
     changed: changes.join(' '),

@@ -3,56 +3,82 @@ import type { PickedCombo } from './pickCombos.ts';
 
 /** One clock serves two groups where neither goes slower than this share of its own tempo. */
 const ONE_CLOCK = 0.8;
+/** What is all of the theme may come so much more often than what has nothing of it. */
+const OF_THEME = 1.5;
 
-/** The combos of one group in the order in which they are needed; each comes once before any comes again. */
+interface Used {
+  /** How often each combo was in a round, by its place. */
+  readonly times: readonly number[];
+  /** Places that were together in a round, and those that were learnt. */
+  readonly pairs: ReadonlySet<string>;
+  readonly learnt: ReadonlySet<number>;
+}
+
+/** The combos of one group in the order in which they are needed: none comes again while another waits, nor with the same other one. */
 export class ComboQueue {
-  private left: PickedCombo[];
   private readonly all: readonly PickedCombo[];
+  private used: Used;
 
   constructor(all: readonly PickedCombo[]) {
     this.all = all;
-    this.left = [...all];
+    this.used = { times: all.map(() => 0), pairs: new Set(), learnt: new Set() };
   }
 
-  /** The next combos, those first whose tempo goes with `beside`; fewer where the group has no more of its own. */
+  get size(): number {
+    return this.all.length;
+  }
+
+  /** The next combos, those whose tempo goes with `beside` if there are any; fewer where the group has no more of its own. */
   take(count: number, beside: Bpm | null = null): PickedCombo[] {
-    const taken: PickedCombo[] = [];
-    while (taken.length < Math.min(count, this.all.length)) {
-      if (this.left.length === 0) this.left = this.all.filter((each) => !taken.includes(each));
-      const next =
-        this.left.find(({ tempo }) => beside === null || goesWith(tempo.bpm, beside)) ??
-        nearest(this.left, beside);
-      this.left.splice(this.left.indexOf(next), 1);
-      taken.push(next);
-    }
-    return taken;
+    const taken: number[] = [];
+    while (taken.length < Math.min(count, this.all.length)) taken.push(this.next(taken, beside));
+    const pairs = taken.slice(1).map((place) => pairOf(taken[0]!, place));
+    this.used = {
+      ...this.used,
+      times: this.used.times.map((times, place) => times + (taken.includes(place) ? 1 : 0)),
+      pairs: new Set([...this.used.pairs, ...pairs]),
+    };
+    return taken.map((place) => this.all[place]!);
   }
 
-  /** The next one that has to be learnt: what was loose, else what has never been done cleanly, else the next. */
+  /** The next one that has to be learnt, each once: what was loose, else what was never marked, else the next. */
   takeToLearn(beside: Bpm | null = null): PickedCombo | undefined {
-    const fits = this.left.filter(({ tempo }) => beside === null || goesWith(tempo.bpm, beside));
+    const open = this.all.map((_, place) => place).filter((place) => !this.used.learnt.has(place));
+    const fitting = open.filter((place) => beside === null || goesWith(this.all[place]!, beside));
+    const among = fitting.length > 0 ? fitting : open;
     const next =
-      fits.find(({ isLoose }) => isLoose) ??
-      fits.find(({ tempo }) => tempo.each.every(({ by }) => by !== 'marks'));
-    if (!next) return this.take(1, beside)[0];
-    this.left.splice(this.left.indexOf(next), 1);
-    return next;
+      among.find((place) => this.all[place]!.isLoose) ??
+      among.find((place) => this.all[place]!.tempo.each.every(({ by }) => by !== 'marks')) ??
+      among[0];
+    if (next === undefined) return undefined;
+    this.used = { ...this.used, learnt: new Set([...this.used.learnt, next]) };
+    return this.all[next]!;
   }
 
   /** The queue as it stands, to be put back where a round does not fit after all. */
   save(): () => void {
-    const kept = [...this.left];
+    const kept = this.used;
     return () => {
-      this.left = kept;
+      this.used = kept;
     };
+  }
+
+  private next(taken: readonly number[], beside: Bpm | null): number {
+    const { times, pairs } = this.used;
+    const open = this.all.map((_, place) => place).filter((place) => !taken.includes(place));
+    const cost = (place: number): number => {
+      const picked = this.all[place]!;
+      const far = beside === null ? 0 : Math.abs(Math.log(picked.tempo.bpm / beside));
+      const isFar = beside !== null && !goesWith(picked, beside);
+      const isAgain = taken.length > 0 && pairs.has(pairOf(taken[0]!, place));
+      const often = times[place]! / (1 + OF_THEME * picked.theme);
+      return (isFar ? 1000 + 100 * far : 0) + often + (isAgain ? 0.9 : 0) + place / 1000;
+    };
+    return open.reduce((a, b) => (cost(b) < cost(a) ? b : a));
   }
 }
 
-const goesWith = (own: Bpm, beside: Bpm): boolean =>
-  Math.min(own, beside) >= ONE_CLOCK * Math.max(own, beside);
+const pairOf = (a: number, b: number): string => `${Math.min(a, b)} ${Math.max(a, b)}`;
 
-function nearest(left: readonly PickedCombo[], beside: Bpm | null): PickedCombo {
-  if (beside === null) return left[0]!;
-  const far = ({ tempo }: PickedCombo): number => Math.abs(Math.log(tempo.bpm / beside));
-  return left.reduce((a, b) => (far(b) < far(a) - 1e-9 ? b : a));
-}
+const goesWith = ({ tempo }: PickedCombo, beside: Bpm): boolean =>
+  Math.min(tempo.bpm, beside) >= ONE_CLOCK * Math.max(tempo.bpm, beside);

@@ -1,5 +1,11 @@
 import { BPM_LIMITS, type Bpm } from '../../units/index.ts';
-import { USUAL_COMBO_BLOCK, type ComboRef, type WrittenComboBlock } from '../../rounds/index.ts';
+import {
+  USUAL_COMBO_BLOCK,
+  usualBlock,
+  type ComboRef,
+  type WrittenBlock,
+  type WrittenComboBlock,
+} from '../../rounds/index.ts';
 import { isTooMuch } from './candidates.ts';
 import type { DraftClass } from './draftedClass.ts';
 import type { PickedCombo } from './pickCombos.ts';
@@ -51,22 +57,34 @@ export function comboRound(of: DraftClass, isPartnerWork: boolean): PlainRound |
   const chosen = choose(of, (queue, beside) => queue.take(of.bounds.isEven ? 1 : 2, beside));
   const [base] = chosen;
   if (!base) return null;
-  const shared = sharedTempo(chosen, of);
   const onPads = isPartnerWork && of.turns !== null;
   const names = base.combos.map(nameOf).join(' and ');
+  // Children do one thing, rest, and do the other; adults change from one to the other at the call.
+  const pieces = of.youth !== null && !onPads ? oneByOne(chosen) : [chosen];
+  const work = pieces.flatMap((piece, i): WrittenBlock[] => [
+    ...(i > 0 ? [{ ...usualBlock('rest', `between-${i}`), seconds: of.lengths.rest - 5, next: '' }] : []),
+    {
+      ...blockOf(piece, of, sharedTempo(piece, of)),
+      id: i === 0 ? 'work' : `work-${i + 1}`,
+      seconds: onPads ? of.lengths.turn : of.lengths.work,
+      ...(onPads && of.hasPads ? { kit: ['pads'] } : {}),
+    },
+  ]);
   return {
     kind: onPads ? 'pads' : 'combos',
     title: onPads ? `Pads: ${names}` : names,
-    work: [
-      {
-        ...blockOf(chosen, of, shared),
-        seconds: onPads ? of.lengths.turn : of.lengths.work,
-        ...(onPads && of.hasPads ? { kit: ['pads'] } : {}),
-      },
-    ],
+    work,
     turns: onPads ? of.turns : null,
-    why: `${whyOf(chosen)}. ${tempoWhy(chosen, shared)}`,
+    why: `${whyOf(chosen)}. ${tempoWhy(chosen, sharedTempo(chosen, of))}`,
   };
+}
+
+/** The first combo of each group, then the second; a group with one does it again. */
+function oneByOne(chosen: readonly Chosen[]): Chosen[][] {
+  const most = Math.max(...chosen.map(({ combos }) => combos.length));
+  return Array.from({ length: most }, (_, i) =>
+    chosen.map((each) => ({ ...each, combos: [each.combos[i] ?? each.combos.at(-1)!] })),
+  );
 }
 
 /**
@@ -136,16 +154,14 @@ function blockOf(
 
 const nameOf = ({ combo }: PickedCombo): string => (combo.grade === '' ? combo.title : comboName(combo));
 
+/** Why the first group does it, and what the others do meanwhile. */
 function whyOf(chosen: readonly Chosen[]): string {
-  const own = chosen.filter((each) => !each.asTheFirst);
-  return own
-    .map(({ group, combos }) => {
-      const each = combos.map(
-        (picked) => `${nameOf(picked)} ${picked.why}${picked.changed ? ` (${picked.changed})` : ''}`,
-      );
-      return `${own.length > 1 ? `${group}: ` : ''}${each.join('; ')}`;
-    })
-    .join('. ');
+  const [base, ...others] = chosen.filter((each) => !each.asTheFirst);
+  const each = base!.combos.map(
+    (picked) => `${nameOf(picked)} ${picked.why}${picked.changed ? ` (${picked.changed})` : ''}`,
+  );
+  const meanwhile = others.map(({ group, combos }) => `${group}: ${combos.map(nameOf).join(' and ')}`);
+  return [each.join('; '), ...meanwhile].join('. ');
 }
 
 /** Who sets the tempo, and which group goes slower than it could. */

@@ -29,6 +29,8 @@ export const DRAFT_MINUTES = { least: 5, most: 180 } as const;
 /** Combos that a group has to choose from for each ten minutes. */
 const COMBOS_IN_TEN_MINUTES = 2;
 const LONGEST_TITLE = 60;
+/** A kind of round comes so many times as often as is usual where there is nothing else to do. */
+const MOST_OVER = 3;
 
 /**
  * A session that a coach would sign: from what the gym has written and what its log knows, for those who come. It sums to the second,
@@ -46,10 +48,11 @@ export function draft(wish: DraftWish, gym: DraftGym, log: DraftLog, seed: numbe
   if (!(minutes >= DRAFT_MINUTES.least && minutes <= DRAFT_MINUTES.most))
     return {
       ok: false,
+      field: 'minutes',
       message: `A class is drafted from ${DRAFT_MINUTES.least} to ${DRAFT_MINUTES.most} minutes${minutes > DRAFT_MINUTES.most ? `: make ${howMany(minutes, 'minute')} of several` : ''}.`,
     };
   if (wish.towards && !gym.grades.some(({ id }) => id === wish.towards))
-    return { ok: false, message: `“${wish.towards}” is not a grade of this gym.` };
+    return { ok: false, field: 'towards', message: `“${wish.towards}” is not a grade of this gym.` };
   const who = whoComes(wish, gym);
   if (!who.ok) return who;
   const theme = readTheme(wish.theme ?? [], gym.combos, gym.book);
@@ -152,6 +155,8 @@ function classFor(
       `No combo of those who come has ${theme.words.map((word) => `“${word}”`).join(' or ')} in it that fits the class.`,
     );
   const people = coming.people.length;
+  if (wish.alone && theme.work.has('contact'))
+    notes.push('Contact needs a partner: alone, everybody strikes into the air.');
   const hasPads = gym.kit.length === 0 || gym.kit.some((item) => /pad|paddle|shield/i.test(item));
   const isAlone = wish.alone === true || people === 1;
   if (!hasPads && !isAlone) notes.push('No pads at hand: the combos go into the air.');
@@ -183,8 +188,10 @@ function serve(of: DraftClass, seconds: Seconds): Served[] {
   const served: Served[] = [];
   const count: Partial<Record<Dish, number>> = {};
   let left = seconds;
+  // Who has little to choose from repeats it before the class stays empty.
+  let over = 1;
   for (;;) {
-    const open = DISHES.map((dish) => ({ dish, worth: worth(dish, count[dish] ?? 0) }))
+    const open = DISHES.map((dish) => ({ dish, worth: worth(dish, count[dish] ?? 0, over) }))
       .filter((each) => each.worth > 0)
       .sort((a, b) => b.worth - a.worth);
     const next = firstThatFits(
@@ -193,6 +200,10 @@ function serve(of: DraftClass, seconds: Seconds): Served[] {
       count,
       left,
     );
+    if (!next && over < MOST_OVER) {
+      over += 1;
+      continue;
+    }
     if (!next) return served;
     served.push(next);
     count[next.dish] = next.nth + 1;

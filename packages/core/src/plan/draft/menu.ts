@@ -49,14 +49,14 @@ const WORTH: Readonly<
   Record<Dish, { readonly first: number; readonly again: number; readonly most: number }>
 > = {
   technique: { first: 0.98, again: 0.62, most: 4 },
-  footwork: { first: 0.5, again: 0.5, most: 2 },
-  parts: { first: 1, again: 0.68, most: 4 },
-  combos: { first: 0.72, again: 0.75, most: 12 },
-  reaction: { first: 0.6, again: 0.55, most: 3 },
-  pads: { first: 0.97, again: 0.88, most: 14 },
-  burst: { first: 0.46, again: 0.2, most: 1 },
-  conditioning: { first: 0.42, again: 0.6, most: 3 },
-  shadow: { first: 0.74, again: 0.55, most: 3 },
+  footwork: { first: 0.5, again: 0.45, most: 2 },
+  parts: { first: 1, again: 0.66, most: 4 },
+  combos: { first: 0.72, again: 0.7, most: 8 },
+  reaction: { first: 0.6, again: 0.5, most: 3 },
+  pads: { first: 0.97, again: 0.78, most: 10 },
+  burst: { first: 0.62, again: 0.2, most: 1 },
+  conditioning: { first: 0.5, again: 0.6, most: 3 },
+  shadow: { first: 0.74, again: 0.5, most: 3 },
 };
 
 /** What a theme makes worth more. */
@@ -72,15 +72,20 @@ const OF_THEME: Readonly<Record<ThemeWork, Partial<Readonly<Record<Dish, number>
 /** Chance moves the worth of a kind by so much either way, so that another seed gives another class. */
 const CHANCE = 0.12;
 
-/** How much a further round of a kind is worth to this class; 0 where it has enough. */
-export type Worth = (dish: Dish, already: number) => number;
+/** How much a further round of a kind is worth to this class; 0 where it has enough, so many times over. */
+export type Worth = (dish: Dish, already: number, over: number) => number;
 
-export function worthIn({ theme, random, minutes }: DraftClass): Worth {
+/** With so many rounds for each combo that there is, each comes often enough. */
+const ROUNDS_PER_COMBO = 0.75;
+
+export function worthIn({ theme, random, minutes, groups }: DraftClass): Worth {
+  const combos = 1 + Math.ceil(ROUNDS_PER_COMBO * Math.max(0, ...groups.map(({ queue }) => queue.size)));
   const mood = new Map(DISHES.map((dish) => [dish, 1 + CHANCE * (2 * random() - 1)]));
-  return (dish, already) => {
-    const { first, again, most } = WORTH[dish];
+  return (dish, already, over) => {
+    const { first, again, most: usual } = WORTH[dish];
+    const most = dish === 'combos' || dish === 'pads' ? Math.min(usual, combos) : usual;
     // A class of three hours may have more of everything.
-    if (already >= most * Math.max(1, minutes / 90)) return 0;
+    if (already >= over * most * Math.max(1, minutes / 90)) return 0;
     const wanted = [...theme.work].reduce((share, work) => share * (OF_THEME[work][dish] ?? 1), 1);
     return first * again ** already * wanted * mood.get(dish)!;
   };

@@ -1,7 +1,7 @@
 import { cleanWhenRepeated } from '../../body/index.ts';
 import { BPM_LIMITS } from '../../units/index.ts';
 import { workOf } from '../roundWork.ts';
-import { fillBlock, usualBlock, type WrittenBlock } from '../../rounds/index.ts';
+import { fillBlock, lineInWords, usualBlock, type WrittenBlock } from '../../rounds/index.ts';
 import { isTooMuch, shapeOf } from './candidates.ts';
 import type { DraftClass } from './draftedClass.ts';
 import { fromLibrary } from './frame.ts';
@@ -31,18 +31,20 @@ export function reactionRound(of: DraftClass, nth: number): PlainRound | null {
   const line = own[nth];
   if (line === undefined) return null;
   const isHeld = turns !== null && hasPads;
+  const said = lineInWords(line, gym.book, 'left');
   const work: WrittenBlock = {
     ...usualBlock('react', 'work'),
     ...{ line, call: isHeld ? '' : 'now', every: { min: 3, max: 8 }, regular: 15 },
-    seconds: isHeld ? lengths.turn : lengths.work,
+    // Who waits for a sign tires soon: the turns are short.
+    seconds: isHeld ? Math.min(45, lengths.turn) : lengths.work,
     ...(isHeld ? { kit: ['pads'] } : {}),
   };
   return {
     kind: isHeld ? 'pads' : 'combos',
-    title: `React: ${line}`.slice(0, 60),
+    title: `React: ${said}`,
     work: [work],
     turns: isHeld ? turns : null,
-    why: `${isHeld ? 'The holder shows at no set time' : 'The call comes at no set time'}; the answer, ${line}, is one that everybody has.`,
+    why: `${isHeld ? 'The holder shows at no set time' : 'The call comes at no set time'}; the answer, ${said}, is one that everybody has.`,
   };
 }
 

@@ -86,19 +86,19 @@ export function pickCombos({ candidates, count, random, ...from }: PickFrom): Pi
 }
 
 function fixedScores(
-  { combo, theme }: Candidate,
+  { bookId, theme }: Candidate,
   { people, log, asked }: Omit<PickFrom, 'candidates' | 'count' | 'random'>,
 ) {
   const own = new Set(people.map(({ id }) => id));
-  const due = log.dueWith(combo.id).filter((id) => own.has(id)).length / Math.max(1, people.length);
-  const days = log.daysAgo(combo.id);
+  const due = log.dueWith(bookId).filter((id) => own.has(id)).length / Math.max(1, people.length);
+  const days = log.daysAgo(bookId);
   const lastSets = people.flatMap(({ id }) => {
-    const sets = log.setsOf(id, combo.id).slice(-2);
+    const sets = log.setsOf(id, bookId).slice(-2);
     return sets.length === 0 ? [] : [setQuality(sets.map(({ quality }) => quality))];
   });
   const loose = lastSets.filter((quality) => quality !== 'clean').length / Math.max(1, lastSets.length);
   const again = AGAIN.reduce<number>(
-    (sum, weight, i) => sum + (log.recent[i]?.includes(combo.id) ? weight : 0),
+    (sum, weight, i) => sum + (log.recent[i]?.includes(bookId) ? weight : 0),
     0,
   );
   // What is loose needs its next class sooner; it is the tempo and the parts that change.
@@ -109,7 +109,7 @@ function fixedScores(
     against: (again + just) * (isLoose ? 0.3 : 1),
     scores: {
       theme: WEIGHT.theme * theme,
-      asked: asked.includes(combo.id) ? WEIGHT.asked : 0,
+      asked: asked.includes(bookId) ? WEIGHT.asked : 0,
       loose: WEIGHT.loose * loose,
       due: WEIGHT.due * due,
       overdue: (WEIGHT.overdue * Math.min(OVERDUE_DAYS, days ?? NEVER_DAYS)) / OVERDUE_DAYS,
@@ -128,7 +128,7 @@ function lackingShare({ shape: { shares } }: Candidate, done: Readonly<Record<st
 }
 
 function reasonOf(
-  { combo, theme }: Candidate,
+  { bookId, theme }: Candidate,
   scores: Readonly<Record<Reason, number>>,
   { people, log, themeWords }: Omit<PickFrom, 'candidates' | 'count' | 'random'>,
 ): string {
@@ -136,9 +136,9 @@ function reasonOf(
   if (scores.asked > 0) return 'is asked at the grading';
   if (scores.loose >= WEIGHT.loose * 0.5) return 'was not clean last time';
   const own = new Set(people.map(({ id }) => id));
-  const due = log.dueWith(combo.id).filter((id) => own.has(id)).length;
+  const due = log.dueWith(bookId).filter((id) => own.has(id)).length;
   if (scores.due >= WEIGHT.due * IS_WHY) return `is due from memory with ${due} of ${people.length}`;
-  const days = log.daysAgo(combo.id);
+  const days = log.daysAgo(bookId);
   if (days === null) return 'has not been in a class yet';
   if (scores.balance > scores.overdue) return 'brings limbs and heights that the others leave out';
   return days === 0

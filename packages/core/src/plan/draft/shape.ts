@@ -14,9 +14,9 @@ export interface Served {
 
 /** Where a kind stands in an hour, and how far apart those of one kind lie: easy and new things first, one peak, then down. */
 const PLACES: Readonly<Record<Dish, { readonly first: number; readonly apart: number }>> = {
-  technique: { first: 1, apart: 2.2 },
-  footwork: { first: 1.4, apart: 2.4 },
-  parts: { first: 2, apart: 2 },
+  technique: { first: 1, apart: 1.1 },
+  footwork: { first: 1.4, apart: 1.2 },
+  parts: { first: 2, apart: 1.2 },
   combos: { first: 3, apart: 0.8 },
   reaction: { first: 4.2, apart: 1.3 },
   pads: { first: 4.5, apart: 0.6 },

@@ -63,7 +63,7 @@ export function techniqueRound(of: DraftClass, nth: number): PlainRound | null {
     title: base.technique.title,
     work: [{ ...block, ...who }],
     turns: null,
-    why: `${why}: ${base.technique.title}, ${block.reps} a side.${own.length > 0 ? ` ${own.join('; ')}.` : ''}`,
+    why: `${why}: ${base.technique.title}, ${block.reps}${block.sides === 'both' ? ' a side' : ''}.${own.length > 0 ? ` ${own.join('; ')}.` : ''}`,
   };
 }
 

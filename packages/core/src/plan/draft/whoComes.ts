@@ -1,5 +1,5 @@
 import { strictestOf, type YouthLimits } from '../../body/index.ts';
-import type { DraftGym, DraftPerson, DraftWish, DraftedGroup } from './wish.ts';
+import type { DraftGym, DraftPerson, DraftWish, DraftedGroup, Refused } from './wish.ts';
 
 /** A group of the class and who is in it. */
 export interface ComingGroup extends DraftedGroup {
@@ -17,8 +17,7 @@ export interface Coming {
   readonly notes: readonly string[];
 }
 
-export type ComingAnswer =
-  { readonly ok: true; readonly coming: Coming } | { readonly ok: false; readonly message: string };
+export type ComingAnswer = { readonly ok: true; readonly coming: Coming } | Refused;
 
 /** So many groups have something of their own at once: a base and its lanes. */
 const MOST_GROUPS = 7;
@@ -30,9 +29,11 @@ const MOST_GROUPS = 7;
 export function whoComes({ grades: ticked, people: ids }: DraftWish, gym: DraftGym): ComingAnswer {
   const notes: string[] = [];
   const lost = ticked?.find((id) => !gym.grades.some((grade) => grade.id === id));
-  if (lost !== undefined) return { ok: false, message: `“${lost}” is not a grade of this gym.` };
+  if (lost !== undefined)
+    return { ok: false, field: 'grades', message: `“${lost}” is not a grade of this gym.` };
   const stranger = ids?.find((id) => !gym.people.some((person) => person.id === id));
-  if (stranger !== undefined) return { ok: false, message: `“${stranger}” is not a fighter of this gym.` };
+  if (stranger !== undefined)
+    return { ok: false, field: 'people', message: `“${stranger}” is not a fighter of this gym.` };
   const isNamed = ids !== undefined && ids.length > 0;
   const isTicked = ticked !== undefined && ticked.length > 0;
   const asked = gym.people.filter((person) =>
@@ -42,6 +43,7 @@ export function whoComes({ grades: ticked, people: ids }: DraftWish, gym: DraftG
   if (asked.length > 0 && people.length === 0)
     return {
       ok: false,
+      field: 'people',
       message: `Nobody of those who are expected is fit to train: ${namesOf(asked)}. Lift the mark where it is over, or ask others.`,
     };
   const unfit = asked.filter(({ fit }) => !fit);
@@ -53,7 +55,11 @@ export function whoComes({ grades: ticked, people: ids }: DraftWish, gym: DraftG
   if (present.length > 0) for (const id of empty) notes.push(`Nobody is in ${nameOf(id)}: it is left out.`);
   const wanted = present.length > 0 ? present : isTicked ? order : gym.grades.slice(0, 1).map(({ id }) => id);
   if (wanted.length === 0)
-    return { ok: false, message: 'The gym has no grades yet. Name one, and say who is in it.' };
+    return {
+      ok: false,
+      field: 'grades',
+      message: 'The gym has no grades yet. Name one, and say who is in it.',
+    };
   if (present.length === 0) notes.push(`Nobody is in ${wanted.map(nameOf).join(' or ')} yet.`);
   // Who was named is called first where most are; otherwise the order is the coach's.
   const sorted =

@@ -106,6 +106,12 @@ export interface SessionDraft {
   readonly check: readonly SessionWarning[];
 }
 
+/** What cannot be drafted, why, and which part of the wish it is about. */
+export interface Refused {
+  readonly ok: false;
+  readonly field: 'minutes' | 'grades' | 'people' | 'towards';
+  readonly message: string;
+}
+
 /** A draft, or why there is none. */
-export type DraftAnswer =
-  { readonly ok: true; readonly draft: SessionDraft } | { readonly ok: false; readonly message: string };
+export type DraftAnswer = { readonly ok: true; readonly draft: SessionDraft } | Refused;

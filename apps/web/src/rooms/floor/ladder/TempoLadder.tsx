@@ -56,7 +56,12 @@ export function TempoLadder({
             book,
             people: fighters.map(({ id, name }) => {
               const own = paces.find(({ fighterId }) => fighterId === id);
-              return { id, name, pace: own ? ownPace(own) : factor, group: run.groups.find(({ fighterIds }) => fighterIds.includes(id))?.name ?? '' };
+              return {
+                id,
+                name,
+                pace: own ? ownPace(own) : factor,
+                group: run.groups.find(({ fighterIds }) => fighterIds.includes(id))?.name ?? '',
+              };
             }),
             before: (id, comboId) =>
               tempos

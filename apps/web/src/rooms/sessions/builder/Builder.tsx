@@ -88,7 +88,7 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
   const groups = useMemo(() => groupNames(session), [session]);
 
   return (
-    <PlanSession session={session}>
+    <PlanSession id={isKnown ? id : undefined} session={session}>
       <ClassGroupsOf value={session.groups ?? NO_GROUPS}>
         <div className="min-w-0 flex-1 px-8 py-5">
           <SessionHead
@@ -163,7 +163,8 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
             open={isDrafting}
             onClose={() => setDrafting(false)}
             onTake={(drafted) => {
-              change(drafted);
+              // A title that somebody wrote stays.
+              change({ ...drafted, title: session.title || drafted.title });
               setChosen(0);
               setDrafting(false);
             }}

@@ -1,19 +1,23 @@
-import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
-import { draftSession, roundSeconds } from '@eurhythm/core/plan';
-import type { SaveSessionDto } from '@eurhythm/contract';
-import { useBook, useCombos, useFighters, useGym } from '../../../server/gymData.ts';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Shuffle } from 'lucide-react';
+import { useDeferredValue, useState } from 'react';
+import { DRAFT_MINUTES, roundSeconds } from '@eurhythm/core/plan';
+import { clockText, howMany } from '@eurhythm/core/units';
+import type { DraftSessionDto, SaveSessionDto, SessionDraftView } from '@eurhythm/contract';
+import { useCombos, useFighters, useGym } from '../../../server/gymData.ts';
 import { queries } from '../../../server/queries.ts';
 import { Button } from '../../../ui/buttons/Button.tsx';
 import { ChoiceField, TextField, TickField } from '../../../ui/fields/Field.tsx';
+import { Fold } from '../../../ui/panels/Fold.tsx';
 import { Plain, Sheet } from '../../../ui/panels/Panel.tsx';
-import { clockText, howMany } from '@eurhythm/core/units';
-import { roundsOf, wishFor } from './wishFor.ts';
+import { themeWordsOf } from './themeWords.ts';
+
+type Taken = Pick<SaveSessionDto, 'rounds' | 'groups'> & { readonly title: string };
 
 interface DraftSheetProps {
   readonly open: boolean;
   onClose(): void;
-  onTake(drafted: Pick<SaveSessionDto, 'rounds' | 'groups'>): void;
+  onTake(drafted: Taken): void;
 }
 
 /** Proposes a session from the gym's own combos, lists and library, and says for each round why it is there. */
@@ -25,74 +29,65 @@ export function DraftSheet({ open, onClose, onTake }: DraftSheetProps) {
   );
 }
 
+const NOBODY = 'none';
+
 function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
-  const gym = useGym();
-  const combos = useCombos();
+  const { grades, school } = useGym();
   const fighters = useFighters();
-  const book = useBook();
-  const { data: library } = useQuery(queries.library());
-  const { data: techniques } = useQuery(queries.techniques());
-  const { data: trained } = useQuery(queries.lastTrained());
-  const { data: memory } = useQuery(queries.memory([]));
   const [minutes, setMinutes] = useState('60');
   const [gradeIds, setGradeIds] = useState<readonly string[]>([]);
-  const [focus, setFocus] = useState('');
+  const [away, setAway] = useState<readonly string[]>([]);
+  const [theme, setTheme] = useState('');
+  const [room, setRoom] = useState('');
+  const [alone, setAlone] = useState(false);
+  const [towards, setTowards] = useState(NOBODY);
+  const [seed, setSeed] = useState(1);
   const wanted = Number(minutes);
-  const isLength = wanted >= 10 && wanted <= 180;
-  const people = fighters.filter((fighter) => fighter.fit && gradeIds.includes(fighter.gradeId)).length;
-  const draft = useMemo(() => {
-    if (!library || !techniques || !trained || !isLength || gradeIds.length === 0) return null;
-    const wish = wishFor(
-      { minutes: wanted, gradeIds, focus, people },
-      { gym, combos, book },
-      { library, techniques, trained, memory: memory?.items ?? [], fighters },
-      new Date(),
-    );
-    return draftSession(wish, book);
-  }, [
-    library,
-    techniques,
-    trained,
-    memory,
-    fighters,
-    isLength,
-    wanted,
-    gradeIds,
-    focus,
-    people,
-    gym,
-    combos,
-    book,
-  ]);
-  const focuses = [...new Set(combos.flatMap((combo) => combo.focus))].sort();
-  const groups = gym.grades
-    .filter((grade) => gradeIds.includes(grade.id))
-    .map((grade) => ({ name: grade.name, gradeIds: [grade.id] }));
+  const isLength = wanted >= DRAFT_MINUTES.least && wanted <= DRAFT_MINUTES.most;
+  const isRoom = room.trim() === '' || (Number(room) >= 0 && Number(room) <= 100);
+  const inGrades = fighters.filter(({ fit, gradeId }) => fit && gradeIds.includes(gradeId));
+  const coming = inGrades.filter(({ id }) => !away.includes(id));
+  const wish: DraftSessionDto = {
+    minutes: wanted,
+    grades: [...gradeIds],
+    ...(coming.length < inGrades.length ? { people: coming.map(({ id }) => id) } : {}),
+    theme: themeWordsOf(theme),
+    ...(room.trim() === '' ? {} : { room: Number(room) }),
+    alone,
+    towards: towards === NOBODY ? null : towards,
+    seed,
+  };
+  const asked = useDeferredValue(wish);
+  const { data: draft, error } = useQuery({
+    ...queries.draft(asked),
+    enabled: isLength && isRoom && gradeIds.length > 0 && (coming.length > 0 || inGrades.length === 0),
+    placeholderData: keepPreviousData,
+  });
   return (
     <>
-      <div className="grid grid-cols-2 gap-4">
+      <div className="grid grid-cols-[6rem_1fr_7rem] gap-4">
         <TextField
           label="Minutes"
           inputMode="numeric"
           value={minutes}
-          error={isLength ? undefined : 'From 10 to 180 minutes.'}
+          error={isLength ? undefined : `From ${DRAFT_MINUTES.least} to ${DRAFT_MINUTES.most}.`}
           onChange={(e) => setMinutes(e.target.value)}
         />
-        <ChoiceField
-          label="Focus"
-          value={focus}
-          choices={[
-            { value: '', label: 'none in particular' },
-            ...focuses.map((word) => ({ value: word, label: word })),
-          ]}
-          onChange={(value) => setFocus(value)}
+        <ThemeField value={theme} onChange={setTheme} />
+        <TextField
+          label="Room, steps"
+          inputMode="decimal"
+          value={room}
+          placeholder={school.floorSteps === null ? 'plenty' : String(school.floorSteps)}
+          error={isRoom ? undefined : 'From 0 to 100.'}
+          onChange={(e) => setRoom(e.target.value)}
         />
       </div>
       <fieldset className="mt-4 flex flex-wrap gap-x-4">
         <legend className="text-sm font-semibold text-quiet">
           Who comes; the first that you tick is the one that is called
         </legend>
-        {gym.grades.map((grade) => (
+        {grades.map((grade) => (
           <TickField
             key={grade.id}
             label={grade.name}
@@ -103,43 +98,108 @@ function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
           />
         ))}
       </fieldset>
-      {gradeIds.length === 0 && <Plain>Tick a grade, and a session stands here.</Plain>}
-      {draft && (
-        <>
-          <p className="pt-2 text-sm text-quiet">
-            {howMany(people, 'fighter')} of {gradeIds.length === 1 ? 'this grade' : 'these grades'};{' '}
-            {gym.school.floorSteps === null ? 'plenty of room' : `${gym.school.floorSteps} steps of room`};{' '}
-            {gym.school.kit.length === 0 ? 'kit not written down' : gym.school.kit.join(', ')}. Change these
-            in Gym.
-          </p>
-          <ol
-            aria-label="Drafted rounds"
-            className="mt-2 max-h-72 overflow-y-auto border-t-[1.5px] border-ink"
-          >
-            {draft.rounds.map((round) => (
-              <li key={round.id} className="grid grid-cols-[1fr_auto] gap-x-3 border-b border-rule py-1.5">
-                <strong className="truncate">{round.title}</strong>
-                <span className="tabular font-heading font-bold">{clockText(roundSeconds(round))}</span>
-                <span className="col-span-2 text-sm text-quiet">{round.why}</span>
-              </li>
+      {inGrades.length > 0 && (
+        <Fold title="Only some of them" aside={`${coming.length} of ${inGrades.length} come`}>
+          <div className="flex flex-wrap gap-x-4">
+            {inGrades.map(({ id, name }) => (
+              <TickField
+                key={id}
+                label={name}
+                checked={!away.includes(id)}
+                onChange={(comes) => setAway(comes ? away.filter((each) => each !== id) : [...away, id])}
+              />
             ))}
-          </ol>
-          {draft.notes.map((note) => (
-            <p key={note} className="pt-1 text-sm text-caution">
-              {note}
-            </p>
-          ))}
-          <Button
-            weight="main"
-            className="mt-4"
-            onClick={() =>
-              onTake({ rounds: roundsOf(draft, combos), groups: groups.length > 1 ? groups : [] })
-            }
-          >
-            Take it: {clockText(draft.rounds.reduce((sum, round) => sum + roundSeconds(round), 0))}
-          </Button>
-        </>
+          </div>
+        </Fold>
       )}
+      <div className="mt-2 flex flex-wrap items-end gap-x-6">
+        <TickField label="Everybody alone, no pads" checked={alone} onChange={setAlone} />
+        <ChoiceField
+          label="Towards the grading of"
+          className="w-48"
+          value={towards}
+          choices={[
+            { value: NOBODY, label: 'none' },
+            ...grades.map((grade) => ({ value: grade.id, label: grade.name })),
+          ]}
+          onChange={setTowards}
+        />
+      </div>
+      {gradeIds.length === 0 && <Plain>Tick a grade, and a session stands here.</Plain>}
+      {gradeIds.length > 0 && coming.length === 0 && inGrades.length > 0 && (
+        <Plain>Nobody comes: tick somebody.</Plain>
+      )}
+      {error && <p className="pt-3 font-semibold text-caution">{error.message}</p>}
+      {draft && gradeIds.length > 0 && !error && (
+        <Drafted draft={draft} onTake={onTake} onOther={() => setSeed(seed + 1)} />
+      )}
+    </>
+  );
+}
+
+/** Words with commas between them; those that the gym's combos have are offered. */
+function ThemeField({ value, onChange }: { readonly value: string; onChange(value: string): void }) {
+  const combos = useCombos();
+  const own = [...new Set(combos.flatMap(({ focus }) => focus))].sort();
+  const offered = [...new Set([...own, ...OFFERED])];
+  return (
+    <>
+      <TextField
+        label="Theme"
+        list="theme-words"
+        value={value}
+        placeholder="knees, footwork, left leg …"
+        onChange={(e) => onChange(e.target.value)}
+      />
+      <datalist id="theme-words">
+        {offered.map((word) => (
+          <option key={word} value={word} />
+        ))}
+      </datalist>
+    </>
+  );
+}
+const OFFERED = ['footwork', 'contact', 'reaction', 'test', 'other lead', 'kicks', 'knees', 'left leg'];
+
+interface DraftedProps {
+  readonly draft: SessionDraftView;
+  onTake(drafted: Taken): void;
+  onOther(): void;
+}
+
+function Drafted({ draft, onTake, onOther }: DraftedProps) {
+  const { session, reasons, check, notes, seconds } = draft;
+  return (
+    <>
+      <ol aria-label="Drafted rounds" className="mt-3 max-h-72 overflow-y-auto border-t-[1.5px] border-ink">
+        {session.rounds.map((round, i) => (
+          <li key={round.id} className="grid grid-cols-[1fr_auto_auto] gap-x-3 border-b border-rule py-1.5">
+            <strong className="truncate">{round.title}</strong>
+            <span className="text-sm text-quiet">effort {round.effort}</span>
+            <span className="tabular font-heading font-bold">{clockText(roundSeconds(round))}</span>
+            <span className="col-span-3 text-sm text-quiet">{reasons[i]?.why}</span>
+          </li>
+        ))}
+      </ol>
+      {[...notes, ...check.map(({ message }) => message)].map((note) => (
+        <p key={note} className="pt-1 text-sm text-caution">
+          {note}
+        </p>
+      ))}
+      {check.length === 0 && <p className="pt-1 text-sm text-quiet">The check has nothing to say of it.</p>}
+      <div className="mt-4 flex gap-3">
+        <Button
+          weight="main"
+          onClick={() =>
+            onTake({ title: session.title, rounds: [...session.rounds], groups: [...session.groups] })
+          }
+        >
+          Take it: {howMany(session.rounds.length, 'round')}, {clockText(seconds)}
+        </Button>
+        <Button onClick={onOther}>
+          <Shuffle size={16} aria-hidden /> Another one
+        </Button>
+      </div>
     </>
   );
 }

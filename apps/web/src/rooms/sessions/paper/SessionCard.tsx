@@ -80,7 +80,7 @@ export function SessionCard() {
           )}
         </tbody>
       </table>
-      <PlanSession session={session}>
+      <PlanSession id={id} session={session}>
         <YouthOnCard />
       </PlanSession>
       <PaperCautions />

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useLayoutEffect, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { PACE_FACTORS, strictestOf } from '@eurhythm/core/body';
-import type { ClassFacts } from '@eurhythm/core/plan';
+import { PACE_FACTORS } from '@eurhythm/core/body';
+import { classFacts, type ClassFacts } from '@eurhythm/core/plan';
 import { ownPace } from '@eurhythm/core/progress';
 import {
   rightBlock,
@@ -16,11 +16,18 @@ import { useBookView, useAllCombos, useFighters, useGym } from '../../../server/
 import { NOT_YET, Planned } from './usePlanned.ts';
 import { coreWorkWith } from '../../../workers/coreWork.ts';
 
+interface PlanSessionProps {
+  /** Of a session that is kept: those on its sheet are expected. */
+  readonly id?: string | undefined;
+  readonly session: SaveSessionDto;
+  readonly children: ReactNode;
+}
+
 /**
  * Adds a session up and looks for what a coach would want to hear before the class, in a thread of its own.
  * Only what asks for the answer with `usePlanned` is drawn anew when it comes; the last one stands meanwhile.
  */
-export function PlanSession({ session, children }: { session: SaveSessionDto; children: ReactNode }) {
+export function PlanSession({ id, session, children }: PlanSessionProps) {
   const { lead, rounds, groups } = session;
   const book = useBookView();
   const combos = useAllCombos();
@@ -28,6 +35,7 @@ export function PlanSession({ session, children }: { session: SaveSessionDto; ch
   const factor = PACE_FACTORS[gym.school.pace];
   const fighters = useFighters();
   const { data: paces } = useQuery(queries.paces());
+  const { data: sheet } = useQuery({ ...queries.sheet(id ?? ''), enabled: id !== undefined });
   const [planned, setPlanned] = useState(NOT_YET);
   // Before the page is painted, so that the thread works while it is.
   useLayoutEffect(() => {
@@ -40,7 +48,18 @@ export function PlanSession({ session, children }: { session: SaveSessionDto; ch
     let isWanted = true;
     const right = rounds.map((round) => ({ ...round, blocks: round.blocks.map(rightBlock) }));
     coreWorkWith(book)
-      .then((work) => work.plan({ lead, rounds: right }, factsOf(groups ?? [], gym, fighters, paces ?? [])))
+      .then((work) =>
+        work.plan(
+          { lead, rounds: right },
+          factsOf(
+            groups ?? [],
+            gym,
+            fighters,
+            paces ?? [],
+            sheet?.present.map(({ fighterId }) => fighterId),
+          ),
+        ),
+      )
       .then(
         (answer) => isWanted && setPlanned({ ...answer, hasGroups: (groups ?? []).length > 0 }),
         tellFailure,
@@ -48,7 +67,7 @@ export function PlanSession({ session, children }: { session: SaveSessionDto; ch
     return () => {
       isWanted = false;
     };
-  }, [lead, rounds, groups, gym, fighters, paces, book, combos, factor]);
+  }, [lead, rounds, groups, gym, fighters, paces, sheet, book, combos, factor]);
   return <Planned value={planned}>{children}</Planned>;
 }
 
@@ -60,25 +79,14 @@ function factsOf(
   { grades, school }: GymView,
   fighters: readonly FighterView[],
   paces: readonly FighterPaceView[],
+  expected: readonly string[] | undefined,
 ): ClassFacts {
-  const known = groups.map(({ name, gradeIds }) => ({
-    name,
-    bands: grades.filter((grade) => gradeIds.includes(grade.id)).map((grade) => grade.band),
-    people: fighters.filter((fighter) => fighter.fit && gradeIds.includes(fighter.gradeId)).length,
-    youth: strictestOf(gradeIds, grades, school.youth),
-  }));
-  const measured = paces.flatMap((pace) => {
-    const fighter = fighters.find(({ id, fit }) => fit && id === pace.fighterId);
-    const group = groups.find(({ gradeIds }) => fighter && gradeIds.includes(fighter.gradeId));
-    return fighter && (group || groups.length === 0)
-      ? [{ name: fighter.name, group: group?.name ?? null, factor: ownPace(pace) }]
-      : [];
+  const paceOf = new Map(paces.map((pace) => [pace.fighterId, ownPace(pace)]));
+  return classFacts(groups, {
+    ...{ grades, youth: school.youth, floorSteps: school.floorSteps, kit: school.kit, expected },
+    people: fighters.map(({ id, name, gradeId, fit }) => ({
+      ...{ id, name, gradeId, fit },
+      pace: paceOf.get(id) ?? null,
+    })),
   });
-  return {
-    groups: known,
-    paces: measured,
-    bands: known.length > 0 ? known.flatMap((group) => group.bands) : ['adults'],
-    floorSteps: school.floorSteps,
-    kit: school.kit,
-  };
 }

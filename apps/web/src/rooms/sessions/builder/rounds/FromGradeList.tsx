@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { countedTechnique, type DraftTechnique } from '@eurhythm/core/plan';
+import { countedTechnique, type CountedTechnique } from '@eurhythm/core/plan';
 import { usualBlock } from '@eurhythm/core/rounds';
 import type { AnyBlockDto, CountBlockDto } from '@eurhythm/contract';
 import { useBook, useGym } from '../../../../server/gymData.ts';
@@ -43,6 +43,6 @@ export function FromGradeList({ onAdd }: { onAdd: (block: AnyBlockDto) => void }
   );
 }
 
-function newCount(counts: DraftTechnique): CountBlockDto {
+function newCount(counts: CountedTechnique): CountBlockDto {
   return { ...(usualBlock('count', '') as CountBlockDto), ...counts };
 }

@@ -23,9 +23,7 @@ export function TempoForThose({ block, onTempo }: TempoForThoseProps) {
   const grades = new Set(
     groups.filter(({ name }) => !elsewhere.has(name)).flatMap(({ gradeIds }) => gradeIds),
   );
-  const here = fighters.filter(
-    ({ fit, gradeId }) => fit && (groups.length === 0 || grades.has(gradeId)),
-  );
+  const here = fighters.filter(({ fit, gradeId }) => fit && (groups.length === 0 || grades.has(gradeId)));
   const { data: tempos = [] } = useQuery({
     ...queries.tempos(
       here.map(({ id }) => id),
