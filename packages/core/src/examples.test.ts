@@ -16,6 +16,7 @@ import * as sound from './sound/index.ts';
 import * as speed from './speed/index.ts';
 import * as strikes from './strikes/index.ts';
 import * as simulation from './simulation/index.ts';
+import * as tempo from './tempo/index.ts';
 import * as teach from './teach/index.ts';
 import * as units from './units/index.ts';
 
@@ -116,16 +117,35 @@ const noReportFacts: progress.ReportFacts = {
     goals: [],
   },
 };
+/** A gym with one grade, one combo and nobody in it, and a log that knows nothing. */
+const gym: plan.DraftGym = {
+  ...{ book, retired: [], youth: [], techniques: {}, asked: {}, library: [], people: [], kit: [] },
+  grades: [{ id: 'ebb', name: 'Ebb', band: 'adults' }],
+  combos: [{ ...combo, gradeId: 'ebb', bpm: 80, focus: [] }],
+  ...{ words: 'numbers', floorSteps: null, factor: 1.25 },
+};
+const log: plan.DraftLog = { setsOf: () => [], daysAgo: () => null, dueWith: () => [], recent: [] };
 const words: progress.GradeWords = { combo: String, test: String, value: String };
 
 /**
  * What examples may name beside core itself: the starter `book`, a `line` read with it and its `walk` from the left lead, a
- * `voice` that needs a moment for each letter, a `combo`, a block `filled` as a coach begins it, and a compiled `round`.
+ * `voice` that needs a moment for each letter, a `combo`, a block `filled` as a coach begins it, and a compiled `round`; a `gym` and its `log`.
  */
 const SCOPE: Readonly<Record<string, unknown>> = {
   ...{ ...units, ...moves, ...lines, ...body, ...teach, ...sound, ...calls },
-  ...{ ...rounds, ...plan, ...run, ...home, ...strikes, ...simulation, ...speed, ...progress, ...formats },
-  ...{ book, line, voice, combo, filled, round, noFacts, noReportFacts, words },
+  ...{
+    ...rounds,
+    ...tempo,
+    ...plan,
+    ...run,
+    ...home,
+    ...strikes,
+    ...simulation,
+    ...speed,
+    ...progress,
+    ...formats,
+  },
+  ...{ book, line, voice, combo, filled, round, noFacts, noReportFacts, words, gym, log },
   walk: (text: string) => body.walkStance(line(text), book, 'left'),
 };
 

@@ -18,7 +18,7 @@ import { ClassGroupDto, RoundDto } from './sessions.ts';
 
 /** What a coach says of a class that is to be drafted. Nothing of it is kept. */
 export class DraftSessionDto {
-  @IsWithin('the minutes', 1, 600, 'minutes')
+  @IsWithin('the length', 1, 600, 'minutes')
   minutes!: number;
 
   /** Ids of grades; the first is the one that the voice calls. Without grades and people, everybody who may train comes. */

@@ -29,4 +29,4 @@ export * from './partners/replanPartners.ts';
 export * from './classFacts.ts';
 export * from './draft/wish.ts';
 export { DRAFT_MINUTES, draft } from './draft/draft.ts';
-export { countedTechnique, type CountedTechnique } from './draft/techniqueRound.ts';
+export { countedTechnique, type CountedTechnique } from './draft/rounds/techniqueRound.ts';

@@ -1,11 +1,11 @@
-import type { WrittenBlock } from '../../rounds/index.ts';
+import { isCounted, kindOf, type WrittenBlock } from '../../rounds/index.ts';
 import { cleanTempos } from '../../tempo/index.ts';
 import { clockText, howMany, seededRandom, type Seconds } from '../../units/index.ts';
 import { classFacts } from '../classFacts.ts';
 import { sessionPlanner } from '../planSession.ts';
 import { roundSeconds } from '../plannedRound.ts';
-import { candidatesOf, type Bounds } from './candidates.ts';
-import { ComboQueue } from './comboQueue.ts';
+import { candidatesOf, type Bounds } from './choice/candidates.ts';
+import { ComboQueue } from './choice/comboQueue.ts';
 import { lengthsOf, type DraftClass } from './draftedClass.ts';
 import { filled } from './fill.ts';
 import {
@@ -16,11 +16,11 @@ import {
   plainCoolDown,
   plainWarmUp,
   type Framed,
-} from './frame.ts';
+} from './rounds/frame.ts';
 import { DISHES, cook, worthIn, type Dish } from './menu.ts';
-import { pickCombos } from './pickCombos.ts';
+import { pickCombos } from './choice/pickCombos.ts';
 import { shaped, type Served } from './shape.ts';
-import { readTheme, type Theme } from './theme.ts';
+import { readTheme, type Theme } from './choice/theme.ts';
 import { whoComes, type Coming } from './whoComes.ts';
 import type { DraftAnswer, DraftGym, DraftLog, DraftWish, DraftedRound, SessionDraft } from './wish.ts';
 
@@ -237,9 +237,7 @@ function lastSeconds(
   let rest = left;
   const longer = (round: Framed, most: Seconds): Framed => {
     const by = Math.min(rest, Math.max(0, Math.floor(most) - roundSeconds(round)));
-    const at = round.blocks.findLastIndex((block) =>
-      'reps' in block ? block.reps === null : block.kind === 'free' || block.kind === 'breath',
-    );
+    const at = round.blocks.findLastIndex((block) => !isCounted(block) && kindOf(block).stretches);
     if (by <= 0 || at === -1) return round;
     rest -= by;
     return {

@@ -1,9 +1,9 @@
 import type { Lead } from '../../moves/index.ts';
 import type { CleanUpTo } from '../../tempo/index.ts';
 import type { Seconds } from '../../units/index.ts';
-import type { Bounds } from './candidates.ts';
-import type { ComboQueue } from './comboQueue.ts';
-import type { Theme } from './theme.ts';
+import type { Bounds } from './choice/candidates.ts';
+import type { ComboQueue } from './choice/comboQueue.ts';
+import type { Theme } from './choice/theme.ts';
 import type { ComingGroup } from './whoComes.ts';
 import type { DraftGym, DraftLog } from './wish.ts';
 import type { YouthLimits } from '../../body/index.ts';

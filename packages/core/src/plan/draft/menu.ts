@@ -1,9 +1,15 @@
 import type { Phase, WrittenBlock } from '../../rounds/index.ts';
-import { comboRound, partsRound } from './comboRounds.ts';
+import { comboRound, partsRound } from './rounds/comboRounds.ts';
 import type { DraftClass } from './draftedClass.ts';
-import { burstRound, conditioningRound, footworkRound, reactionRound, shadowRound } from './otherRounds.ts';
-import { techniqueRound } from './techniqueRound.ts';
-import type { ThemeWork } from './theme.ts';
+import {
+  burstRound,
+  conditioningRound,
+  footworkRound,
+  reactionRound,
+  shadowRound,
+} from './rounds/otherRounds.ts';
+import { techniqueRound } from './rounds/techniqueRound.ts';
+import type { ThemeWork } from './choice/theme.ts';
 
 /** A round as it is thought of: its work once, before turns, rests and contact are laid over it. */
 export interface PlainRound {

@@ -1,16 +1,16 @@
-import { BPM_LIMITS, type Bpm } from '../../units/index.ts';
+import { BPM_LIMITS, type Bpm } from '../../../units/index.ts';
 import {
   USUAL_COMBO_BLOCK,
   usualBlock,
   type ComboRef,
   type WrittenBlock,
   type WrittenComboBlock,
-} from '../../rounds/index.ts';
-import { isTooMuch } from './candidates.ts';
-import type { DraftClass } from './draftedClass.ts';
-import type { PickedCombo } from './pickCombos.ts';
-import type { PlainRound } from './menu.ts';
-import { comboName } from '../comboName.ts';
+} from '../../../rounds/index.ts';
+import { isTooMuch } from '../choice/candidates.ts';
+import type { DraftClass } from '../draftedClass.ts';
+import type { PickedCombo } from '../choice/pickCombos.ts';
+import type { PlainRound } from '../menu.ts';
+import { comboName } from '../../comboName.ts';
 
 /** Learning goes by parts: joined at this share of the tempo that it ends with. */
 const JOINED = 0.85;

@@ -5,13 +5,13 @@ import {
   youthFaultOf,
   type Audience,
   type YouthLimits,
-} from '../../body/index.ts';
-import { parseLine } from '../../line/index.ts';
-import { isLegStrike, isSpin, isStrike, type Level, type MoveBook } from '../../moves/index.ts';
-import { WORK_LIMBS, type WorkLimb } from '../../rounds/index.ts';
-import { easier } from '../../teach/index.ts';
+} from '../../../body/index.ts';
+import { parseLine } from '../../../line/index.ts';
+import { isLegStrike, isSpin, isStrike, type Level, type MoveBook } from '../../../moves/index.ts';
+import { WORK_LIMBS, type WorkLimb } from '../../../rounds/index.ts';
+import { easier } from '../../../teach/index.ts';
 import type { Theme } from './theme.ts';
-import type { DraftCombo, DraftGym } from './wish.ts';
+import type { DraftCombo, DraftGym } from '../wish.ts';
 
 /** What a line is made of, over both leads, as it will be trained. */
 export interface LineShape {

@@ -1,11 +1,11 @@
-import { cleanWhenRepeated } from '../../body/index.ts';
-import { BPM_LIMITS } from '../../units/index.ts';
-import { workOf } from '../roundWork.ts';
-import { fillBlock, lineInWords, usualBlock, type WrittenBlock } from '../../rounds/index.ts';
-import { isTooMuch, shapeOf } from './candidates.ts';
-import type { DraftClass } from './draftedClass.ts';
+import { cleanWhenRepeated } from '../../../body/index.ts';
+import { BPM_LIMITS } from '../../../units/index.ts';
+import { workOf } from '../../roundWork.ts';
+import { fillBlock, kindOf, lineInWords, usualBlock, type WrittenBlock } from '../../../rounds/index.ts';
+import { isTooMuch, shapeOf } from '../choice/candidates.ts';
+import type { DraftClass } from '../draftedClass.ts';
 import { fromLibrary } from './frame.ts';
-import type { PlainRound } from './menu.ts';
+import type { PlainRound } from '../menu.ts';
 
 /** An answer to a call is short. */
 const SHORT_ANSWER = 3;
@@ -144,7 +144,7 @@ export function conditioningRound(of: DraftClass, nth: number): PlainRound {
       ? fromLibrary('conditioning', lengths.work * 1.5, { gym, floorSteps: bounds.floorSteps, youth })
       : null;
   const isFit = kept && kept.blocks.every(({ seconds }) => seconds <= lengths.most);
-  if (kept && isFit && kept.blocks.every(({ kind }) => kind !== 'burst'))
+  if (kept && isFit && kept.blocks.every((block) => kindOf(block).stretches))
     return { kind: 'conditioning', title: kept.title, work: kept.blocks, turns: null, why: kept.why };
   const from = Math.floor(random() * EXERCISES.length);
   const pieces = [0, 1, 2].map((i) => EXERCISES[(from + i) % EXERCISES.length]!);

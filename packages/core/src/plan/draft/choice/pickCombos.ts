@@ -1,7 +1,7 @@
-import { setQuality, tempoFor, type CleanUpTo, type TempoForPeople } from '../../tempo/index.ts';
-import { howMany, type Bpm } from '../../units/index.ts';
+import { setQuality, tempoFor, type CleanUpTo, type TempoForPeople } from '../../../tempo/index.ts';
+import { howMany, type Bpm } from '../../../units/index.ts';
 import type { Candidate } from './candidates.ts';
-import type { DraftLog, DraftPerson } from './wish.ts';
+import type { DraftLog, DraftPerson } from '../wish.ts';
 
 /** A combo that was chosen, with the tempo that is right for all who do it. */
 export interface PickedCombo extends Candidate {

@@ -1,4 +1,4 @@
-import type { Bpm } from '../../units/index.ts';
+import type { Bpm } from '../../../units/index.ts';
 import type { PickedCombo } from './pickCombos.ts';
 
 /** One clock serves two groups where neither goes slower than this share of its own tempo. */

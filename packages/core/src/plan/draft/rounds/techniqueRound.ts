@@ -1,10 +1,10 @@
-import { findMove } from '../../moves/index.ts';
-import { MOST_COUNTED, USUAL_COUNT_BLOCK, countedLength, type CountBlock } from '../../rounds/index.ts';
-import type { Seconds } from '../../units/index.ts';
-import { isTooMuch, shapeOf } from './candidates.ts';
-import type { DraftClass, DraftGroup } from './draftedClass.ts';
-import type { PlainRound } from './menu.ts';
-import type { ListedTechnique } from './wish.ts';
+import { findMove } from '../../../moves/index.ts';
+import { MOST_COUNTED, USUAL_COUNT_BLOCK, countedLength, type CountBlock } from '../../../rounds/index.ts';
+import type { Seconds } from '../../../units/index.ts';
+import { isTooMuch, shapeOf } from '../choice/candidates.ts';
+import type { DraftClass, DraftGroup } from '../draftedClass.ts';
+import type { PlainRound } from '../menu.ts';
+import type { ListedTechnique } from '../wish.ts';
 
 /** A technique takes this share of the class at most. */
 const MOST_SHARE = 0.11;
@@ -16,10 +16,10 @@ export type CountedTechnique = Pick<CountBlock, 'title' | 'line' | 'reps' | 'sid
  * A technique of a grade's list as it is counted in a class; null when its move is not in the book. `combo` is the one that it names.
  *
  * @example
- * countedTechnique({ move: 'r:round', comboId: null, reps: 15, sides: 'both', sets: 2, restSeconds: 20 }, undefined, book).title // 'Round kick'
+ * countedTechnique({ move: 'r:round', reps: 15, sides: 'both', sets: 2, restSeconds: 20 }, undefined, book).title // 'Round kick'
  */
 export function countedTechnique(
-  { move, reps, sides, sets, restSeconds }: ListedTechnique,
+  { move, reps, sides, sets, restSeconds }: Omit<ListedTechnique, 'comboId'>,
   combo: { readonly title: string; readonly line: string } | undefined,
   book: DraftClass['gym']['book'],
 ): CountedTechnique | null {

@@ -1,9 +1,9 @@
-import { demandsOf, youthFaultsIn } from '../roundWork.ts';
-import type { YouthLimits } from '../../body/index.ts';
-import { combosById, fillBlock, isCounted, usualBlock, type WrittenBlock } from '../../rounds/index.ts';
-import type { Seconds } from '../../units/index.ts';
-import { roundSeconds, type RoundLike } from '../plannedRound.ts';
-import type { DraftGym } from './wish.ts';
+import { demandsOf, youthFaultsIn } from '../../roundWork.ts';
+import type { YouthLimits } from '../../../body/index.ts';
+import { combosById, fillBlock, isCounted, usualBlock, type WrittenBlock } from '../../../rounds/index.ts';
+import type { Seconds } from '../../../units/index.ts';
+import { roundSeconds, type RoundLike } from '../../plannedRound.ts';
+import type { DraftGym } from '../wish.ts';
 
 /** Shares of a class for warm-up and for cool-down: the least, the usual, and the most (a coach's own measure). */
 export const WARM_UP_SHARE = { least: 0.08, usual: 0.11, most: 0.15 } as const;
