@@ -1,5 +1,5 @@
 /** The made-up demo gym: its grades, people and combos. Its log is generated (demoLog.ts). */
-import type { SaveComboDto, SaveFighterDto, SaveTestDto, SchoolDto } from '@eurhythm/contract';
+import type { CareDto, SaveComboDto, SaveFighterDto, SaveTestDto, SchoolDto } from '@eurhythm/contract';
 import type { FighterProfile } from '@eurhythm/core/simulation';
 
 export const GYM_NAME = 'Saltmarsh Striking Hall';
@@ -70,6 +70,12 @@ const HEIGHTS: Readonly<Record<string, number>> = {
 /** Who should not be partners: the one hits too hard for the other’s return. */
 const APART: Readonly<Record<string, string[]>> = { dario: ['radek'] };
 
+/** What the notes say, so that the class and its pads look out for it. */
+const CARE: Readonly<Record<string, CareDto>> = {
+  dario: { startsLight: true, noHeadContact: false, spared: [] },
+  joost: { startsLight: false, noHeadContact: false, spared: ['right-hand'] },
+};
+
 const fighter = (
   id: string,
   name: string,
@@ -87,6 +93,7 @@ const fighter = (
   fit,
   height: HEIGHTS[id] ?? null,
   apart: APART[id] ?? [],
+  care: CARE[id] ?? null,
   story: { spread: 0.12, fading: 0.18, weekly: 0.01, otherLeadSlower: 0.07, attends: 0.8, ...story },
 });
 

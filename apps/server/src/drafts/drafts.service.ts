@@ -77,8 +77,8 @@ export class DraftsService {
         ]),
       ),
       library: library.flatMap(({ rounds }) => (rounds.length === 1 ? rounds : [])),
-      people: people.map(({ id, name, gradeId, fit }) => ({
-        ...{ id, name, gradeId, fit },
+      people: people.map(({ id, name, gradeId, fit, lead, care }) => ({
+        ...{ id, name, gradeId, fit, lead, care },
         pace: paces.get(id)!.factor,
       })),
       words: school.words,

@@ -119,6 +119,6 @@ export class FightersService {
 
 type Saveable = Omit<typeof fighters.$inferSelect, 'id' | 'version'>;
 
-function saveable({ name, gradeId, lead, note, fit, height, apart }: Saveable) {
-  return { name, gradeId, lead, note, fit, height: height ?? null, apart: apart ?? [] };
+function saveable({ name, gradeId, lead, note, fit, height, apart, care }: Saveable) {
+  return { name, gradeId, lead, note, fit, height: height ?? null, apart: apart ?? [], care: care ?? null };
 }

@@ -41,7 +41,7 @@ export class SetsService {
         fighterId: roundResults.fighterId,
         runId: roundResults.runId,
         comboId: runRoundCombos.comboId,
-        bpm: runRounds.bpm,
+        bpm: sql<number | null>`coalesce(${runRoundCombos.bpm}, ${runRounds.bpm})`,
         quality: roundResults.quality,
         reported: roundResults.lead,
         planned: runs.lead,
@@ -66,6 +66,8 @@ export class SetsService {
           gte(roundResults.at, since),
           alsoUnjudged ? undefined : isNotNull(roundResults.quality),
           inArray(roundResults.done, ['finished', 'part']),
+          // A mark that is about one combo says nothing of the others of its round.
+          sql`(${roundResults.quality} is null or ${roundResults.comboId} is null or ${roundResults.comboId} = ${runRoundCombos.comboId})`,
           onlyClean ? eq(roundResults.quality, 'clean') : undefined,
           // The combos of the own group, where it has any in this block; else those of everybody.
           sql`(${runRoundCombos.groupName} = ${group} and ${group} <> '' or ${runRoundCombos.groupName} = '' and not exists (select 1 from ${runRoundCombos} own where ${inBlock} and own.group_name = ${group} and ${group} <> ''))`,

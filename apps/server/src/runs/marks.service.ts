@@ -51,9 +51,9 @@ export class MarksService {
   async mark(runId: string, id: string, result: MarkResultDto, offset: ClockOffset): Promise<ResultView> {
     const { round, fighterId, done, at: sent } = result;
     const quality = result.quality ?? null;
-    const [seconds, lead] = [result.seconds ?? null, result.lead ?? null];
+    const [seconds, lead, comboId] = [result.seconds ?? null, result.lead ?? null, result.comboId ?? null];
     const { at, toldAt } = pressedAt(sent, offset);
-    const row = { id, done, quality, seconds, lead, at };
+    const row = { id, done, quality, seconds, lead, comboId, at };
     const standing = await this.database.transaction(async (tx) => {
       // No more of the run is read than is asked for, and in the same step that locks it: a press is stored at once.
       const [run] = await tx
@@ -69,7 +69,7 @@ export class MarksService {
         throw new UnprocessableEntityException('This fighter is not in the run.');
       if (round >= run.rounds)
         throw new UnprocessableEntityException(`This run has ${howMany(run.rounds, 'round')}.`);
-      const data = { resultId: id, round, fighterId, done, quality, seconds, lead };
+      const data = { resultId: id, round, fighterId, done, quality, seconds, lead, comboId };
       await this.log.write(tx, runId, { id: eventIdOf(id, result), kind: 'mark', at, toldAt, data });
       const place = { runId, round, fighterId };
       const [now] = await tx
@@ -136,7 +136,7 @@ export class MarksService {
       const at = new Date(Math.max(Date.now(), kept.at.getTime()));
       await tx
         .update(roundResults)
-        .set({ done: null, quality: null, seconds: null, lead: null, at })
+        .set({ done: null, quality: null, seconds: null, lead: null, comboId: null, at })
         .where(placeOf(kept));
       const data = { resultId: id, round: kept.round, fighterId: kept.fighterId, done: null };
       await this.log.append(tx, runId, {
@@ -171,8 +171,8 @@ function stands(row: ResultRow): row is Standing {
 }
 
 /** The same press is one event however often it comes; another press of the same mark is another one. */
-function eventIdOf(id: string, { at, done, quality }: MarkResultDto): string {
-  return `${id}@${at}@${done}-${quality ?? ''}`;
+function eventIdOf(id: string, { at, done, quality, comboId }: MarkResultDto): string {
+  return `${id}@${at}@${done}-${quality ?? ''}${comboId ? `-${comboId}` : ''}`;
 }
 
 function resultView(row: Standing): ResultView {

@@ -43,7 +43,7 @@ import type {
   VolumeView,
   VoiceView,
 } from '@eurhythm/contract';
-import { Refused, get } from './api.ts';
+import { Refused, get, send } from './api.ts';
 
 /** Server state of the pages. A refusal is final; only a server that does not answer is asked again. */
 export const queryClient = new QueryClient({

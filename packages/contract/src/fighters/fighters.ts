@@ -1,4 +1,5 @@
-import { ArrayMaxSize, IsArray, IsBoolean } from 'class-validator';
+import { WORK_LIMBS, type WorkLimb } from '@eurhythm/core/rounds';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsIn } from 'class-validator';
 import {
   IsAmount,
   IsCount,
@@ -10,6 +11,7 @@ import {
   IsShaped,
   IsText,
   IsTexts,
+  IsThing,
   IsWithin,
   IsYesNo,
   LEADS,
@@ -22,6 +24,23 @@ import { TallyView } from '../progress/tally.ts';
 import { HomeReportView } from './homeReports.ts';
 import { AttemptView, TrialsView } from '../runs/attempts.ts';
 import { ResultView } from '../runs/runs.ts';
+
+/** What somebody takes care of for now. */
+export class CareDto {
+  /** Comes back after a break: light in the first half of a class, and no bursts. */
+  @IsBoolean({ message: 'Whether somebody starts light is yes or no.' })
+  startsLight!: boolean;
+
+  /** Neither strikes to a partner's head nor is struck there. */
+  @IsBoolean({ message: 'Whether somebody has no contact to the head is yes or no.' })
+  noHeadContact!: boolean;
+
+  /** Limbs that strike without full power. */
+  @IsArray({ message: 'The limbs that are spared are a list.' })
+  @ArrayUnique({ message: 'A limb stands twice in this list.' })
+  @IsIn(WORK_LIMBS, { each: true, message: `A limb is one of: ${WORK_LIMBS.join(', ')}.` })
+  spared!: WorkLimb[];
+}
 
 export class SaveFighterDto {
   @IsPlainName('the name')
@@ -48,6 +67,11 @@ export class SaveFighterDto {
   @MayBeNull()
   @IsWithin('the height', 70, 230, 'cm')
   height?: number | null;
+
+  /** What the class and its pads look out for; nothing without it. */
+  @MayBeNull()
+  @IsThing('what somebody takes care of', () => CareDto)
+  care?: CareDto | null;
 
   /** Fighters who should not be partners of this one. */
   @MayBeMissing()

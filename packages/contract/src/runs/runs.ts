@@ -61,6 +61,11 @@ export class MarkResultDto {
   @IsOneOf('the lead', LEADS)
   lead?: 'left' | 'right' | null;
 
+  /** The combo that the quality is about, where the round has several; all of them without it. */
+  @MayBeNull()
+  @IsOwnId('a combo')
+  comboId?: string | null;
+
   @IsInstant('the time')
   at!: string;
 }

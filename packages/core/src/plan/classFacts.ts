@@ -1,4 +1,6 @@
 import { strictestOf, type BandLimits, type GymGrade, type OwnPace } from '../body/index.ts';
+import type { Lead } from '../moves/index.ts';
+import type { PersonCare } from './care/careNotes.ts';
 import type { ClassFacts } from './warnings/placedBlocks.ts';
 
 /** Somebody who may come, with the own pace where it was measured. */
@@ -8,6 +10,8 @@ export interface ClassPerson {
   readonly gradeId: string;
   readonly fit: boolean;
   readonly pace?: OwnPace | number | null;
+  readonly lead?: Lead;
+  readonly care?: PersonCare | null | undefined;
 }
 
 /** Where and by whom a class is held. */
@@ -43,15 +47,22 @@ export function classFacts(
   const coming = fit.filter(({ id }) => expected?.includes(id));
   const gradesComing = [...new Set(coming.map(({ gradeId }) => gradeId))];
   const bandsComing = bandsOf(gradesComing);
-  const paces = fit.flatMap(({ id, name, gradeId, pace }) => {
-    if (pace === undefined || pace === null || typeof pace === 'number') return [];
-    const group = groups.find(({ gradeIds }) => gradeIds.includes(gradeId));
-    const isHere = groups.length === 0 ? !expected || expected.length === 0 || expected.includes(id) : group;
-    return isHere ? [{ name, group: group?.name ?? null, factor: pace }] : [];
+  const placed = fit.flatMap((person): { person: ClassPerson; group: string | null }[] => {
+    const group = groups.find(({ gradeIds }) => gradeIds.includes(person.gradeId));
+    if (group) return [{ person, group: group.name }];
+    const mayCome = !expected || expected.length === 0 || expected.includes(person.id);
+    return groups.length === 0 && mayCome ? [{ person, group: null }] : [];
   });
+  const paces = placed.flatMap(({ person: { name, pace }, group }) =>
+    pace === undefined || pace === null || typeof pace === 'number' ? [] : [{ name, group, factor: pace }],
+  );
+  const cared = placed.flatMap(({ person: { name, lead = 'left', care }, group }) =>
+    care ? [{ name, lead, group: group ?? '', care }] : [],
+  );
   return {
     groups: known,
     paces,
+    cared,
     youth: groups.length === 0 ? strictestOf(gradesComing, grades, youth) : null,
     bands:
       known.length > 0

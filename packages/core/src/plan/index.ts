@@ -30,3 +30,4 @@ export * from './classFacts.ts';
 export * from './draft/wish.ts';
 export { DRAFT_MINUTES, draft } from './draft/draft.ts';
 export { countedTechnique, type CountedTechnique } from './draft/rounds/techniqueRound.ts';
+export * from './care/careNotes.ts';

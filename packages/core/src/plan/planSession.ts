@@ -20,6 +20,7 @@ import {
   type SessionTotals,
 } from './roundWork.ts';
 import type { ClassFacts, SessionWarning, WarnedBlock } from './warnings/placedBlocks.ts';
+import { careNotes, type CareNote } from './care/careNotes.ts';
 import { sessionWarnings } from './warnings/sessionWarnings.ts';
 
 /** A session as it is written. */
@@ -48,6 +49,8 @@ export interface PlanGround {
 export interface PlannedSession extends SessionTotals {
   readonly seconds: Seconds;
   readonly warnings: readonly SessionWarning[];
+  /** What somebody does otherwise, round by round. */
+  readonly care: readonly CareNote[];
   /** How often lines are gone through from each lead, by "round/block"; only blocks that have lines on a beat. */
   readonly times: Readonly<Record<string, Readonly<Record<Lead, number>>>>;
 }
@@ -99,6 +102,17 @@ export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
     }
     return found;
   };
+  const careOf = (rounds: WrittenSession['rounds'], { cared = [] }: ClassFacts): CareNote[] =>
+    cared.length === 0
+      ? []
+      : careNotes(
+          rounds.map((round) => ({
+            ...round,
+            blocks: round.blocks.map((block) => fillBlock(block, byId)),
+          })),
+          cared,
+          book,
+        );
   return ({ lead, rounds }: WrittenSession, facts: ClassFacts): PlannedSession => {
     const held = unrollRounds(rounds).map((round) => ({
       ...round,
@@ -112,6 +126,7 @@ export function sessionPlanner({ book, retired, combos, factor }: PlanGround) {
       seconds: sessionSeconds(rounds),
       ...sessionTotals(held),
       warnings: sessionWarnings(held, facts),
+      care: careOf(rounds, facts),
       times: Object.fromEntries(
         rounds.flatMap((round) =>
           round.blocks.flatMap((block) => {

@@ -11,4 +11,5 @@ export * from './clocks.ts';
 export * from './pulse.ts';
 export * from './hallNames.ts';
 export * from './stamps.ts';
+export * from './calledCombo.ts';
 export * from './workDone.ts';

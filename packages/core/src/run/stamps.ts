@@ -38,6 +38,8 @@ export interface Mark {
   readonly seconds?: Seconds | null;
   /** Where it was another than planned. */
   readonly lead?: Lead | null;
+  /** The combo that the quality is about, where the round has several; all of them without it. */
+  readonly comboId?: string | null;
 }
 
 export interface Pressed {
@@ -45,6 +47,10 @@ export interface Pressed {
   readonly seconds: Seconds | null;
   /** The lead that is not the planned one. */
   readonly otherLead: Lead;
+  /** The combo that is called just now; null or missing where the whole round is meant. */
+  readonly comboId?: string | null;
+  /** The combos of the round: where the whole is meant, the same press again goes through them. */
+  readonly combos?: readonly string[];
 }
 
 /**
@@ -53,9 +59,11 @@ export interface Pressed {
  * @example
  * stamped(undefined, 'wild', { seconds: 12, otherLead: 'right' }) // { done: 'finished', quality: 'wild', seconds: null, lead: null }
  */
-export function stamped(before: Mark | undefined, stamp: StampId, { seconds, otherLead }: Pressed): Mark {
-  const { done = 'finished', quality = null, lead = null } = before ?? {};
-  const kept = { quality, lead };
+export function stamped(before: Mark | undefined, stamp: StampId, pressed: Pressed): Mark {
+  const { seconds, otherLead } = pressed;
+  const { done = 'finished', quality = null, lead = null, comboId = null } = before ?? {};
+  const about = comboId === null ? {} : { comboId };
+  const kept = { quality, lead, ...about };
   switch (stamp) {
     case 'part':
       return {
@@ -68,14 +76,26 @@ export function stamped(before: Mark | undefined, stamp: StampId, { seconds, oth
     case 'finished':
       return { ...kept, done: 'finished', seconds: null };
     case 'other-lead':
-      return { ...whatWasDone(done, before), quality, lead: lead === null ? otherLead : null };
+      return { ...whatWasDone(done, before), ...kept, lead: lead === null ? otherLead : null };
     case 'loose':
     case 'wild':
     case 'clean':
-      return { ...whatWasDone(done, before), quality: stamp, lead };
+      return { ...whatWasDone(done, before), quality: stamp, lead, ...aboutWhat(before, stamp, pressed) };
     default:
       return stamp satisfies never;
   }
+}
+
+/** Which combo a quality is about: the one that is called; after the class the whole round first, then each in turn. */
+function aboutWhat(
+  before: Mark | undefined,
+  stamp: Mark['quality'],
+  { comboId = null, combos = [] }: Pressed,
+): Pick<Mark, 'comboId'> {
+  if (comboId !== null) return { comboId };
+  if (combos.length < 2 || before?.quality !== stamp) return {};
+  const next = combos[before?.comboId ? combos.indexOf(before.comboId) + 1 : 0];
+  return next === undefined ? {} : { comboId: next };
 }
 
 /** Who is said to have done it well or badly has not sat out. */
@@ -84,13 +104,20 @@ function whatWasDone(done: Mark['done'], before: Mark | undefined): Pick<Mark, '
 }
 
 /**
- * A mark in words.
+ * A mark in words, with the combo that its quality is about where there is one.
  *
  * @example
  * markText({ done: 'part', quality: 'loose', seconds: 72, lead: null }) // 'part 1:12, loose'
  */
-export function markText({ done, quality, seconds = null, lead }: Mark): string {
+export function markText(
+  { done, quality, seconds = null, lead, comboId = null }: Mark,
+  nameOf: (comboId: string) => string = () => 'one combo',
+): string {
   const what = done === 'sat-out' ? 'sat out' : done;
   const far = done === 'part' && seconds !== null ? ` ${clockText(seconds)}` : '';
-  return [`${what}${far}`, ...(quality ? [quality] : []), ...(lead ? [`${lead} lead`] : [])].join(', ');
+  return [
+    `${what}${far}`,
+    ...(quality ? [comboId === null ? quality : `${quality} in ${nameOf(comboId)}`] : []),
+    ...(lead ? [`${lead} lead`] : []),
+  ].join(', ');
 }

@@ -5,7 +5,7 @@ export * from './stepBack.ts';
 export * from './rewrite/renumberLine.ts';
 export * from './rewrite/standInMove.ts';
 export * from './rewrite/editLine.ts';
-export { writtenStrokes } from './rewrite/rewriteLine.ts';
+export { mapStrokes, writtenStrokes } from './rewrite/rewriteLine.ts';
 export * from './variantRecipe.ts';
 export * from './openingFamily.ts';
 export * from './techniqueTime.ts';

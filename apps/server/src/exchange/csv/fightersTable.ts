@@ -1,4 +1,5 @@
-import type { GymFile } from '@eurhythm/contract';
+import { WORK_LIMBS } from '@eurhythm/core/rounds';
+import type { CareDto, GymFile } from '@eurhythm/contract';
 import { BETWEEN, idOf, readLines, split, yes, type CsvTable } from './csvTable.ts';
 import { readNumber } from './tableTimes.ts';
 
@@ -17,10 +18,13 @@ export const fighters: CsvTable = {
     },
     { name: 'height_cm', about: 'empty where nobody measured' },
     { name: 'keep_apart', about: 'ids of those who should not be partners, with ; between' },
+    { name: 'starts_light', about: 'yes: light in the first half of a class, no bursts' },
+    { name: 'no_head_contact', about: 'yes: no contact to the head' },
+    { name: 'spared', about: `limbs without full power, with ; between: ${WORK_LIMBS.join(', ')}` },
   ],
   lines: (gym) => {
     const gradeOf = new Map(gym.grades.map(({ id, name }) => [id, name]));
-    return gym.fighters.map(({ id, name, gradeId, lead, note, fit, height, apart = [] }) => ({
+    return gym.fighters.map(({ id, name, gradeId, lead, note, fit, height, apart = [], care }) => ({
       id,
       name,
       grade: gradeOf.get(gradeId) ?? '',
@@ -29,6 +33,9 @@ export const fighters: CsvTable = {
       fit: yes(fit),
       height_cm: height === null || height === undefined ? '' : String(height),
       keep_apart: apart.join(BETWEEN),
+      starts_light: care?.startsLight ? 'yes' : '',
+      no_head_contact: care?.noHeadContact ? 'yes' : '',
+      spared: (care?.spared ?? []).join(BETWEEN),
     }));
   },
   file: (lines, gym, ways) => {
@@ -53,8 +60,16 @@ export const fighters: CsvTable = {
         ...{ id, name, gradeId, lead, note, fit, fitReason, fitBy, fitAt },
         height: height === '' ? null : readNumber(height, ways),
         apart: split(line['keep_apart'] ?? ''),
+        care: careOf(line),
       } as NonNullable<GymFile['fighters']>[number];
     });
     return { part: { fighters: items }, errors };
   },
 };
+
+/** What is taken care of; null where nothing is. */
+function careOf(line: Readonly<Record<string, string>>): CareDto | null {
+  const spared = split(line['spared'] ?? '') as CareDto['spared'];
+  const [startsLight, noHeadContact] = [line['starts_light'] === 'yes', line['no_head_contact'] === 'yes'];
+  return startsLight || noHeadContact || spared.length > 0 ? { startsLight, noHeadContact, spared } : null;
+}

@@ -24,6 +24,7 @@ export const results: CsvTable = {
     { name: 'quality', about: 'clean, loose or wild; may be empty' },
     { name: 'seconds', about: 'of a part: after how many seconds of work; may be empty' },
     { name: 'lead', about: 'left or right, where it was another than planned; may be empty' },
+    { name: 'combo', about: 'id of the combo that the quality is about; empty for all of the round' },
     { name: 'at', about: `when it was marked, ${WRITTEN}` },
   ],
   lines: (gym) => {
@@ -32,7 +33,7 @@ export const results: CsvTable = {
     const trained = trainedOf(gym);
     return gym.results
       .filter(({ done }) => done !== null)
-      .map(({ id, runId, round, fighterId, done, quality, seconds, lead, at }) => ({
+      .map(({ id, runId, round, fighterId, done, quality, seconds, lead, comboId, at }) => ({
         id,
         run: runId,
         session: runs.get(runId)?.title ?? '',
@@ -46,6 +47,7 @@ export const results: CsvTable = {
         quality: quality ?? '',
         seconds: String(seconds ?? ''),
         lead: lead ?? '',
+        combo: comboId ?? '',
         at,
       }));
   },
@@ -67,6 +69,7 @@ export const results: CsvTable = {
         quality: quality === '' ? null : quality,
         seconds: line['seconds'] ? readNumber(line['seconds'], ways) : null,
         lead: line['lead'] || null,
+        comboId: line['combo'] || null,
         at,
       };
     });

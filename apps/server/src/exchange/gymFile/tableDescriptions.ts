@@ -100,7 +100,11 @@ export const PARTS: readonly Part[] = [
     refers: { gradeId: 'grades' },
     keys: ['gradeId'],
   }),
-  part('fighters', 'fighters', schema.fighters, { refers: { gradeId: 'grades' }, person: 'id' }),
+  part('fighters', 'fighters', schema.fighters, {
+    refers: { gradeId: 'grades' },
+    person: 'id',
+    also: ({ care = null }: Of<'fighters'>) => ({ care }),
+  }),
   part('sessions', 'sessions', schema.sessions, {
     also: ({ rounds, plannedFor = null, word = '', groups = [] }: Of<'sessions'>) => ({
       word,
@@ -126,7 +130,7 @@ export const PARTS: readonly Part[] = [
     refers: { runId: 'runs', fighterId: 'fighters' },
     person: 'fighterId',
     keys: ['runId', 'round', 'fighterId'],
-    also: ({ seconds = null, lead = null }: Of<'results'>) => ({ seconds, lead }),
+    also: ({ seconds = null, lead = null, comboId = null }: Of<'results'>) => ({ seconds, lead, comboId }),
   }),
   part('attempts', 'trials', schema.attempts, {
     refers: { fighterId: 'fighters', runId: 'runs', testId: 'tests' },

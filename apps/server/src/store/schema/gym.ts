@@ -1,5 +1,5 @@
 /** The gym, its grades and who trains there. */
-import type { SchoolDto, TechniqueDto } from '@eurhythm/contract';
+import type { CareDto, SchoolDto, TechniqueDto } from '@eurhythm/contract';
 import { boolean, doublePrecision, index, integer, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
 import { at, lead, version } from './columns.ts';
 
@@ -50,6 +50,8 @@ export const fighters = pgTable(
     /** In centimetres. */
     height: doublePrecision('height'),
     apart: jsonb('apart').$type<string[]>().notNull().default([]),
+    /** What the class looks out for; null where nothing has to be. */
+    care: jsonb('care').$type<CareDto>(),
     version: version(),
   },
   (table) => [index('fighters_of_grade').on(table.gradeId)],

@@ -95,6 +95,8 @@ export const runRoundCombos = pgTable(
     groupName: text('group_name').notNull(),
     /** Not a reference: a combo that was taken out was trained all the same. */
     comboId: text('combo_id').notNull(),
+    /** The tempo of its block; null in what was written before it was kept. */
+    bpm: doublePrecision('bpm'),
   },
   (table) => [
     primaryKey({ columns: [table.runId, table.round, table.place] }),
@@ -121,6 +123,8 @@ export const roundResults = pgTable(
     seconds: doublePrecision('seconds'),
     /** From which lead, where it was another than planned. */
     lead: lead('lead'),
+    /** The combo that its quality is about, where a round has several; null for all of them. Not a reference. */
+    comboId: text('combo_id'),
     at: at('at').notNull(),
   },
   (table) => [

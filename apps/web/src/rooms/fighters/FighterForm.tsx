@@ -14,6 +14,7 @@ import { Button } from '../../ui/buttons/Button.tsx';
 import { ChoiceField, LongTextField, TextField } from '../../ui/fields/Field.tsx';
 import { MaybeNumberField } from '../../ui/fields/TypedField.tsx';
 import { LEAD_CHOICES } from '../sessions/choices.ts';
+import { CareFields } from './CareFields.tsx';
 
 interface FighterFormProps {
   readonly fighter: FighterView | null;
@@ -35,6 +36,7 @@ const ENTRY_FIELDS = {
   note: 'Note for the coach',
   height: 'Height, cm',
   apart: 'Not a partner of',
+  care: 'Takes care',
 } as const;
 
 interface EntryFormProps extends FighterFormProps {
@@ -55,6 +57,7 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
         note: '',
         height: null,
         apart: [],
+        care: null,
       };
   const draft = useDraft(`fighter.${fighter?.id ?? 'new'}`, saved, fighter?.version);
   const entry = draft.value ?? saved;
@@ -166,12 +169,13 @@ function EntryFields({ entry, errors, gym, others, onChange }: EntryFieldsProps)
         onChange={(height) => onChange({ height })}
       />
       <ApartField apart={entry.apart ?? []} others={others} onChange={(apart) => onChange({ apart })} />
+      <CareFields care={entry.care ?? null} onChange={(care) => onChange({ care })} />
     </>
   );
 }
 
-function entryOf({ name, gradeId, lead, note, height, apart }: FighterView): SaveFighterDto {
-  return { name, gradeId, lead, note, height: height ?? null, apart: [...(apart ?? [])] };
+function entryOf({ name, gradeId, lead, note, height, apart, care }: FighterView): SaveFighterDto {
+  return { name, gradeId, lead, note, height: height ?? null, apart: [...(apart ?? [])], care: care ?? null };
 }
 
 /** Those who should not be partners of this fighter, one after the other. */

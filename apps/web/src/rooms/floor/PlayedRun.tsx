@@ -1,7 +1,7 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { otherLead, type MoveBook } from '@eurhythm/core/moves';
 import { workUntil } from '@eurhythm/core/rounds';
-import { tooEarly, type Pressed, type StampId } from '@eurhythm/core/run';
+import { calledCombo, combosInRound, tooEarly, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { FighterPaceView, FighterView, GymView, RunPlanView, RunView } from '@eurhythm/contract';
 import { Toasts } from '../../ui/panels/Toasts.tsx';
 import { Mixer } from '../../floor/output/Mixer.tsx';
@@ -27,6 +27,8 @@ import { useRunListening } from './listening/useRunListening.ts';
 import { MarkBar } from './marks/MarkBar.tsx';
 import { useMarks } from './marks/useMarks.ts';
 import { PeoplePanel } from './people/PeoplePanel.tsx';
+import { isResting } from './board/whatComes.ts';
+import { groupIn } from './groupIn.ts';
 import { usePeople } from './people/usePeople.ts';
 import { YouthNotice } from './YouthNotice.tsx';
 import { useFloorControls } from './useFloorControls.ts';
@@ -54,7 +56,17 @@ export function PlayedRun(props: PlayedRunProps) {
   const { run, here: fighters } = people;
   const marks = useMarks(run, controller);
   const worked = () => workUntil(run.rounds[controller.state.round]?.blocks ?? [], controller.position);
-  const pressed = () => ({ seconds: worked(), otherLead: otherLead(run.lead) });
+  const pressed = (fighterId: string): Pressed => {
+    const { round } = controller.state;
+    const { blocks } = run.rounds[round]!;
+    const group = groupIn(run, fighterId);
+    const isWork = state.phase !== 'over' && !isResting(blocks, controller.position);
+    const called = calledCombo(controller.rounds[round]?.cycles ?? [], controller.position, group);
+    const combos = combosInRound(blocks, group);
+    // Of a round with one combo nothing more has to be said; what is pressed in the rest is about the whole.
+    const comboId = isWork && called !== null && combos.length > 1 && combos.includes(called) ? called : null;
+    return { seconds: worked(), otherLead: otherLead(run.lead), comboId };
+  };
   const whyNot = (stamp: StampId) => (state.phase !== 'over' && worked() === null ? tooEarly(stamp) : '');
   const inputs = useRunListening({ run, controller, hall, book });
   useHostTasks({
@@ -120,7 +132,7 @@ interface RunGoingOnProps extends PlayedRunProps {
   readonly state: RunController['state'];
   readonly people: ReturnType<typeof usePeople>;
   readonly marks: ReturnType<typeof useMarks>;
-  readonly pressed: () => Pressed;
+  readonly pressed: (fighterId: string) => Pressed;
   readonly whyNot: (stamp: StampId) => string;
   readonly inputs: ReturnType<typeof useRunListening>;
   readonly controls: ReturnType<typeof useFloorControls>;

@@ -154,6 +154,10 @@ export class FileResult {
   @IsOneOf('the lead', LEADS)
   lead?: 'left' | 'right' | null;
 
+  @MayBeNull()
+  @IsOwnId('a combo')
+  comboId?: string | null;
+
   @IsInstant('the time')
   at!: string;
 }

@@ -1,6 +1,7 @@
 import { isCounted, kindOf, type WrittenBlock } from '../../rounds/index.ts';
 import { cleanTempos } from '../../tempo/index.ts';
 import { clockText, howMany, seededRandom, type Seconds } from '../../units/index.ts';
+import type { CareNote } from '../care/careNotes.ts';
 import { classFacts } from '../classFacts.ts';
 import { sessionPlanner } from '../planSession.ts';
 import { roundSeconds } from '../plannedRound.ts';
@@ -71,12 +72,22 @@ export function draft(wish: DraftWish, gym: DraftGym, log: DraftLog, seed: numbe
   let best: SessionDraft | null = null;
   for (const bounds of boundsFor(floorSteps, minutes)) {
     const made = attempt({ wish, gym, log, coming: who.coming, theme, bounds, cleanUpTo, seed });
-    const check = plan({ lead: 'left', rounds: made.rounds }, facts).warnings;
-    const drafted: SessionDraft = { ...made, check };
+    const { warnings: check, care } = plan({ lead: 'left', rounds: made.rounds }, facts);
+    const drafted: SessionDraft = { ...made, rounds: withCare(made.rounds, care), check };
     if (!best || check.length < best.check.length) best = drafted;
     if (check.length === 0) break;
   }
   return { ok: true, draft: best! };
+}
+
+/** The rounds with what somebody does otherwise in them, in the reason and in what the coach says before. */
+function withCare(rounds: readonly DraftedRound[], care: readonly CareNote[]): DraftedRound[] {
+  return rounds.map((round) => {
+    const own = care
+      .filter((note) => note.round === round.id)
+      .map(({ name, message }) => `${name}: ${message}`);
+    return own.length === 0 ? round : { ...round, why: [round.why, ...own].join(' ') };
+  });
 }
 
 /** What is asked for less and less, until the planner has nothing to say. */

@@ -4,6 +4,8 @@ import type { MoveBook } from '../../moves/index.ts';
 import type { BlockCombo, Sides, WrittenBlock } from '../../rounds/index.ts';
 import type { TempoLog, TempoPerson } from '../../tempo/index.ts';
 import type { Bpm, Seconds } from '../../units/index.ts';
+import type { Lead } from '../../moves/index.ts';
+import type { PersonCare } from '../care/careNotes.ts';
 import type { RoundLike } from '../plannedRound.ts';
 import type { SessionWarning } from '../warnings/placedBlocks.ts';
 
@@ -28,6 +30,8 @@ export interface DraftWish {
 export interface DraftPerson extends TempoPerson {
   readonly gradeId: string;
   readonly fit: boolean;
+  readonly lead?: Lead;
+  readonly care?: PersonCare | null | undefined;
 }
 
 /** A combo of the gym's book. */

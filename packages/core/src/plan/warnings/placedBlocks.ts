@@ -1,3 +1,4 @@
+import type { CaredFor } from '../care/careNotes.ts';
 import type { YouthLimits } from '../../body/index.ts';
 import type { BlockKindName, MutedRule, Phase } from '../../rounds/index.ts';
 import type { Seconds } from '../../units/index.ts';
@@ -82,6 +83,8 @@ export interface ClassFacts {
   readonly bands: readonly Band[];
   /** Those who may come and whose pace was measured. */
   readonly paces?: readonly MeasuredPace[];
+  /** Those who may come and take care of something. */
+  readonly cared?: readonly CaredFor[];
   readonly floorSteps: number | null;
   /** What the gym has; empty when nobody wrote it down. */
   readonly kit: readonly string[];

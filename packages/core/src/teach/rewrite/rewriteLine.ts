@@ -4,7 +4,12 @@ import { ONE } from '../../units/index.ts';
 
 const ONE_BEAT: Gap = { kind: 'beats', beats: ONE };
 
-/** The same line with each stroke put through `change`; where it gives null the stroke is left out. */
+/**
+ * The same line with each stroke put through `change`; where it gives null the stroke is left out.
+ *
+ * @example
+ * formatLine(mapStrokes(line('1 2'), (stroke) => ({ ...stroke, power: 'touch' }))) // "1' 2'"
+ */
 export function mapStrokes(
   line: BeatLine,
   change: (stroke: Stroke, place: number) => Stroke | null,

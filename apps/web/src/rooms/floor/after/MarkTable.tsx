@@ -3,8 +3,10 @@ import type { FighterView, RunView } from '@eurhythm/contract';
 import { useShortcut } from '../../../ui/focus/useShortcut.ts';
 import { PlainButton } from '../../../ui/buttons/PlainButton.tsx';
 import { StampRow } from '../marks/StampRow.tsx';
-import { markText, type Pressed, type StampId } from '@eurhythm/core/run';
+import { combosInRound, markText, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { Marks } from '../marks/useMarks.ts';
+import { useComboNames } from '../../sessions/useComboNames.ts';
+import { groupIn } from '../groupIn.ts';
 import { byGroups, inOrder, letters, sumUp } from './summary.ts';
 
 interface MarkTableProps {
@@ -17,6 +19,7 @@ interface MarkTableProps {
 /** Every round of everybody; what is open stands first. A press gives the chosen stamp. */
 export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
   const [stamp, setStamp] = useState<StampId>('finished');
+  const nameOf = useComboNames();
   useShortcut('u', marks.undo);
   // Rows stay where they stood when the table was opened: what is marked must not slip away under the finger.
   const [order] = useState(() => sumUp(run, fighters, marks.of).map(({ fighter }) => fighter.id));
@@ -73,9 +76,15 @@ export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
                     <td key={round} className="p-0.5">
                       <button
                         type="button"
-                        aria-label={`${fighter.name}, round ${round + 1}: ${mark ? markText(mark) : 'open'}`}
-                        title={mark ? markText(mark) : 'open'}
-                        onClick={() => marks.press(round, fighter.id, stamp, { seconds: null, otherLead })}
+                        aria-label={`${fighter.name}, round ${round + 1}: ${mark ? markText(mark, (comboId) => nameOf({ comboId })) : 'open'}`}
+                        title={mark ? markText(mark, (comboId) => nameOf({ comboId })) : 'open'}
+                        onClick={() =>
+                          marks.press(round, fighter.id, stamp, {
+                            seconds: null,
+                            otherLead,
+                            combos: combosInRound(run.rounds[round]!.blocks, groupIn(run, fighter.id)),
+                          })
+                        }
                         className={`min-h-[44px] w-13 rounded border font-semibold ${mark?.done === 'finished' ? 'border-rule' : mark ? 'border-tape bg-paper' : 'border-dashed border-rule text-quiet'}`}
                       >
                         {letters(mark)}
@@ -92,7 +101,10 @@ export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
           ))}
         </table>
       </div>
-      <p className="text-quiet">F finished · P part · S sat out · l loose · w wild · – nothing known</p>
+      <p className="text-quiet">
+        F finished · P part · S sat out · l loose · w wild · – nothing known. Of a round with several combos,
+        the same press again says which one it was.
+      </p>
     </>
   );
 }

@@ -14,7 +14,7 @@ interface HostTasksProps {
   readonly controller: RunController;
   readonly hall: HostDevice;
   readonly marks: Marks;
-  pressed(): Pressed;
+  pressed(fighterId: string): Pressed;
   /** Why a press says nothing of the round now; empty where it does. */
   whyNot(stamp: StampId): string;
   hear: HostTasks['hear'];
@@ -56,8 +56,8 @@ export function useHostTasks(props: HostTasksProps): void {
           return not('Whom this is about is not in the class.');
         const why = whyNot(wish.stamp!);
         if (why !== '') return not(why);
-        const said = stamped(marks.of(round, wish.fighterId), wish.stamp!, pressed());
-        marks.press(round, wish.fighterId, wish.stamp!, pressed());
+        const said = stamped(marks.of(round, wish.fighterId), wish.stamp!, pressed(wish.fighterId));
+        marks.press(round, wish.fighterId, wish.stamp!, pressed(wish.fighterId));
         return done(`${name}: ${markText(said)}.`);
       }
       case 'undo': {

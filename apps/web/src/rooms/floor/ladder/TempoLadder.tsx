@@ -11,6 +11,7 @@ import { useFrame } from '../../../floor/useFrame.ts';
 import { Key } from '../../../ui/buttons/Button.tsx';
 import { useShortcut } from '../../../ui/focus/useShortcut.ts';
 import { blockAt, isResting } from '../board/whatComes.ts';
+import { groupIn } from '../groupIn.ts';
 import type { Marks } from '../marks/useMarks.ts';
 
 interface TempoLadderProps {
@@ -60,7 +61,7 @@ export function TempoLadder({
                 id,
                 name,
                 pace: own ? ownPace(own) : factor,
-                group: run.groups.find(({ fighterIds }) => fighterIds.includes(id))?.name ?? '',
+                group: groupIn(run, id),
               };
             }),
             before: (id, comboId) =>

@@ -14,7 +14,7 @@ interface MarkBarProps {
   readonly round: number;
   readonly marks: Marks;
   /** What a press now says beside the stamp. */
-  pressed(): Pressed;
+  pressed(fighterId: string): Pressed;
   /** Why a press says nothing of the round now; empty where it does. */
   whyNot(stamp: StampId): string;
   onAllClean(round: number): void;
@@ -44,9 +44,10 @@ export function MarkBar({ fighters, round: now, marks, pressed, whyNot, onAllCle
   const round = isBefore && now > 0 ? now - 1 : now;
   const press = (fighter: FighterView | undefined): void => {
     if (!fighter) return;
-    if (round !== now) return marks.press(round, fighter.id, stamp, { ...pressed(), seconds: null });
+    if (round !== now)
+      return marks.press(round, fighter.id, stamp, { ...pressed(fighter.id), seconds: null, comboId: null });
     const why = whyNot(stamp);
-    if (why === '') marks.press(round, fighter.id, stamp, pressed());
+    if (why === '') marks.press(round, fighter.id, stamp, pressed(fighter.id));
     else toast.error(why, { id: 'too-early' });
   };
   const type = (digit: number): void => {

@@ -65,7 +65,7 @@ export function useMarks(run: RunView, ended: EndedRounds): Marks {
       const at = new Date().toISOString();
       // Where the bell has rung meanwhile, nothing said is a finished round.
       const back = stood ?? markAt(ended, now.round, now.fighterId, undefined);
-      if (back) keep(key, { ...now, quality: null, seconds: null, lead: null, ...back, at });
+      if (back) keep(key, { ...now, quality: null, seconds: null, lead: null, comboId: null, ...back, at });
       else {
         const next = new Map(results);
         next.delete(key);

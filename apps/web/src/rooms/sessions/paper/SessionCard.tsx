@@ -1,3 +1,4 @@
+import { CareList } from '../plan/CareList.tsx';
 import { PlanSession } from '../plan/PlanSession.tsx';
 import { usePlanned } from '../plan/usePlanned.ts';
 import { useQuery } from '@tanstack/react-query';
@@ -88,10 +89,11 @@ export function SessionCard() {
   );
 }
 
-/** What the children in the class should not do of it, with the place. */
+/** What the children in the class should not do of it, with the place, and who takes care of what. */
 function YouthOnCard() {
-  const cautions = usePlanned().warnings.filter(({ rule }) => rule === 'youth-limits');
-  if (cautions.length === 0) return null;
+  const { warnings, care } = usePlanned();
+  const cautions = warnings.filter(({ rule }) => rule === 'youth-limits');
+  if (cautions.length === 0) return <CareList care={care} />;
   return (
     <section className="break-inside-avoid border-t-2 border-ink pt-2">
       <h2 className="text-lg">Children’s limits</h2>
@@ -103,6 +105,7 @@ function YouthOnCard() {
           </li>
         ))}
       </ul>
+      <CareList care={care} />
     </section>
   );
 }

@@ -84,8 +84,8 @@ function factsOf(
   const paceOf = new Map(paces.map((pace) => [pace.fighterId, ownPace(pace)]));
   return classFacts(groups, {
     ...{ grades, youth: school.youth, floorSteps: school.floorSteps, kit: school.kit, expected },
-    people: fighters.map(({ id, name, gradeId, fit }) => ({
-      ...{ id, name, gradeId, fit },
+    people: fighters.map(({ id, name, gradeId, fit, lead, care }) => ({
+      ...{ id, name, gradeId, fit, lead, care },
       pace: paceOf.get(id) ?? null,
     })),
   });

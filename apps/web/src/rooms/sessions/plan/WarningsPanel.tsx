@@ -4,6 +4,7 @@ import { MUTED_RULES } from '@eurhythm/core/rounds';
 import { Button } from '../../../ui/buttons/Button.tsx';
 import { Part } from '../../../ui/panels/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
+import { CareList } from './CareList.tsx';
 import { usePlanned } from './usePlanned.ts';
 
 /** What a coach would want to hear before the class. It informs; nothing is blocked. */
@@ -24,7 +25,7 @@ export const WarningsPanel = memo(function WarningsPanel({
   onMute,
   onHearAll,
 }: WarningsPanelProps) {
-  const { warnings, hasGroups } = usePlanned();
+  const { warnings, care, hasGroups } = usePlanned();
   return (
     <Part title="Before the class" aside={warnings.length === 0 ? '' : `${warnings.length} to look at`}>
       {warnings.length === 0 && (
@@ -69,6 +70,7 @@ export const WarningsPanel = memo(function WarningsPanel({
           );
         })}
       </ul>
+      <CareList care={care} />
       {muted > 0 && (
         <p className="flex flex-wrap items-center gap-2 text-quiet">
           Some warnings of this session are muted.

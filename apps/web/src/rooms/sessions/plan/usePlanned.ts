@@ -7,7 +7,14 @@ interface Answer extends Omit<PlannedSession, 'seconds'> {
   readonly hasGroups: boolean;
 }
 
-export const NOT_YET: Answer = { strikes: NO_STRIKES, phases: [], warnings: [], times: {}, hasGroups: true };
+export const NOT_YET: Answer = {
+  strikes: NO_STRIKES,
+  phases: [],
+  warnings: [],
+  care: [],
+  times: {},
+  hasGroups: true,
+};
 
 export const Planned = createContext(NOT_YET);
 
