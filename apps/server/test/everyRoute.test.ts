@@ -133,6 +133,7 @@ const RIGHT: Readonly<Record<string, object>> = {
     fit: true,
     height: 170,
     apart: ['ines'],
+    care: { startsLight: true, noHeadContact: false, spared: ['right-hand'] },
   },
   'POST progress/compare': {
     better: 'higher',
@@ -177,6 +178,10 @@ const RIGHT: Readonly<Record<string, object>> = {
   },
   'PUT goals/known/reported': { day: '2026-03-05' },
   'PUT library/fuzzed': { title: 'Fuzzed', rounds: [round] },
+  'POST sessions/draft': {
+    ...{ minutes: 60, grades: ['ebb'], people: ['sanne'], theme: ['knees'], room: 4 },
+    ...{ alone: false, towards: 'slack', seed: 7 },
+  },
   'PUT themes/fuzzed': { title: 'Low kicks', from: '2026-03-02', until: '2026-03-08' },
 };
 const ROUTES = Object.keys(RIGHT);

@@ -23,9 +23,10 @@ describe('fighters', () => {
     const { status, body } = await call('PUT', 'fighters/ama', fighter);
     expect([status, body]).toEqual([
       200,
-      { id: 'ama', ...fighter, grade: 'Slack', height: null, apart: [], version: 1 },
+      { id: 'ama', ...fighter, grade: 'Slack', height: null, apart: [], care: null, version: 1 },
     ]);
-    const changed = { ...fighter, gradeId: 'flood', height: 171.5, apart: ['ines', 'radek'] };
+    const care = { startsLight: true, noHeadContact: false, spared: ['right-hand'] };
+    const changed = { ...fighter, gradeId: 'flood', height: 171.5, apart: ['ines', 'radek'], care };
     await call('PUT', 'fighters/ama', changed);
     expect((await call('GET', 'fighters/ama')).body).toEqual({
       id: 'ama',
@@ -127,6 +128,7 @@ describe('a fighter’s log', () => {
         combos: ['Ebb 1'],
         work: [],
         bpm: 80,
+        comboId: null,
       },
     ]);
   });

@@ -46,7 +46,7 @@ const LIGHT = 25;
  *
  * @example
  * careNotes([{ id: 'r', title: 'Pads', kind: 'pads', blocks: [{ ...filled('combo'), combos: [combo] }] }], [{ name: 'Joost', lead: 'left', group: '', care: { ...NO_CARE, noHeadContact: true } }], book)[0].message
- * // 'no contact to the head: jab@b cross@b hook@b instead of 1 2 3.'
+ * // 'no contact to the head: 1@b 2@b 3@b instead of 1 2 3.'
  */
 export function careNotes(
   rounds: readonly (RoundLike & { readonly turns?: 1 | 2 | 3 | null | undefined })[],

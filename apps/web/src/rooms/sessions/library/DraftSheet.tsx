@@ -171,7 +171,7 @@ function Drafted({ draft, onTake, onOther }: DraftedProps) {
   const { session, reasons, check, notes, seconds } = draft;
   return (
     <>
-      <ol aria-label="Drafted rounds" className="mt-3 max-h-72 overflow-y-auto border-t-[1.5px] border-ink">
+      <ol aria-label="Drafted rounds" className="mt-3 max-h-60 overflow-y-auto border-t-[1.5px] border-ink">
         {session.rounds.map((round, i) => (
           <li key={round.id} className="grid grid-cols-[1fr_auto_auto] gap-x-3 border-b border-rule py-1.5">
             <strong className="truncate">{round.title}</strong>

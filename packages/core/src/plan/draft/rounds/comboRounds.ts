@@ -48,7 +48,7 @@ export function partsRound(of: DraftClass): PlainRound | null {
       },
     ],
     turns: null,
-    why: `${whyOf(chosen)}: by parts, joined, then at ${shared} bpm. ${tempoWhy(chosen, shared)}`,
+    why: `${whyOf(chosen, ': by parts, joined, then fast')}. ${tempoWhy(chosen, shared)}`,
   };
 }
 
@@ -155,13 +155,13 @@ function blockOf(
 const nameOf = ({ combo }: PickedCombo): string => (combo.grade === '' ? combo.title : comboName(combo));
 
 /** Why the first group does it, and what the others do meanwhile. */
-function whyOf(chosen: readonly Chosen[]): string {
+function whyOf(chosen: readonly Chosen[], how = ''): string {
   const [base, ...others] = chosen.filter((each) => !each.asTheFirst);
   const each = base!.combos.map(
     (picked) => `${nameOf(picked)} ${picked.why}${picked.changed ? ` (${picked.changed})` : ''}`,
   );
   const meanwhile = others.map(({ group, combos }) => `${group}: ${combos.map(nameOf).join(' and ')}`);
-  return [each.join('; '), ...meanwhile].join('. ');
+  return [`${each.join('; ')}${how}`, ...meanwhile].join('. ');
 }
 
 /** Who sets the tempo, and which group goes slower than it could. */
