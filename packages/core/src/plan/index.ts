@@ -1,6 +1,7 @@
 export * from './length/fitToLength.ts';
 export * from './plannedRound.ts';
 export * from './length/stretchLimits.ts';
+export * from './length/fitRounds.ts';
 export * from './partners/pairUp.ts';
 export * from './partners/calledName.ts';
 export * from './partners/fairTurns.ts';

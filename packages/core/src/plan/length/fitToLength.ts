@@ -6,6 +6,8 @@ export interface Stretchable {
   readonly seconds: Seconds;
   readonly min: Seconds;
   readonly max: Seconds;
+  /** It is held so many times, and its length changes by as many seconds at once; 1 without it. */
+  readonly times?: number;
 }
 
 export interface LengthChange {
@@ -37,7 +39,7 @@ const STEP: Seconds = 5;
 export function fitToLength(parts: readonly Stretchable[], wanted: Seconds): FitProposal {
   const sum = parts.reduce((total, part) => total + part.seconds, 0);
   const ideal = spread(parts, wanted - sum);
-  const lengths = parts.map((part, i) => bounded(part, part.seconds + toStep(ideal[i]!)));
+  const lengths = parts.map((part, i) => bounded(part, part.seconds + toStep(ideal[i]!, part)));
   settle(parts, lengths, wanted, STEP);
   settle(parts, lengths, wanted, 1);
   const total = lengths.reduce((all, seconds) => all + seconds, 0);
@@ -51,8 +53,9 @@ function bounded({ min, max }: Stretchable, seconds: Seconds): Seconds {
   return Math.min(max, Math.max(min, seconds));
 }
 
-function toStep(change: Seconds): Seconds {
-  return Math.round(change / STEP) * STEP;
+function toStep(change: Seconds, { times = 1 }: Stretchable): Seconds {
+  const step = STEP * times;
+  return Math.round(change / step) * step;
 }
 
 /** The change of each part: λ·seconds², cut at its limits, with the λ that spends the whole difference. */
@@ -74,16 +77,19 @@ function settle(parts: readonly Stretchable[], lengths: Seconds[], wanted: Secon
   for (let guard = 0; guard < 10_000; guard++) {
     const left = wanted - lengths.reduce((sum, seconds) => sum + seconds, 0);
     if (Math.abs(left) < step - 1e-9) return;
-    const by = Math.sign(left) * step;
     let best = -1;
+    const byOf = (i: number): Seconds => Math.sign(left) * step * (parts[i]!.times ?? 1);
     for (const [i, part] of parts.entries()) {
+      const by = byOf(i);
+      if (Math.abs(by) > Math.abs(left) + 1e-9) continue;
       const next = lengths[i]! + by;
       if (next < part.min - 1e-9 || next > part.max + 1e-9) continue;
       const cost = (j: number, to: Seconds): number => ((to - parts[j]!.seconds) / parts[j]!.seconds) ** 2;
-      const price = cost(i, next) - cost(i, lengths[i]!);
-      if (best === -1 || price < cost(best, lengths[best]! + by) - cost(best, lengths[best]!)) best = i;
+      const price = (j: number): number =>
+        (cost(j, lengths[j]! + byOf(j)) - cost(j, lengths[j]!)) / Math.abs(byOf(j));
+      if (best === -1 || price(i) < price(best)) best = i;
     }
     if (best === -1) return;
-    lengths[best]! += by;
+    lengths[best]! += byOf(best);
   }
 }

@@ -18,7 +18,7 @@ export function stretchLimits(block: WrittenBlock, phase: Phase): Pick<Stretchab
   if (isCounted(block) || !kindOf(block).stretches) return { min: seconds, max: seconds };
   const isGuarded = phase === 'warm-up' || phase === 'stretch';
   return {
-    min: isGuarded ? seconds : Math.min(seconds, Math.max(LEAST, seconds / 2)),
+    min: isGuarded ? seconds : Math.min(seconds, Math.max(LEAST, Math.ceil(seconds / 2))),
     max: Math.min(LONGEST, seconds * 2),
   };
 }
@@ -58,6 +58,7 @@ export function fitSession<B extends WrittenBlock>(
             seconds: block.seconds * stretch.times,
             min: min * stretch.times,
             max: max * stretch.times,
+            times: stretch.times,
           };
         }),
     ),

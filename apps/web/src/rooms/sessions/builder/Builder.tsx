@@ -136,6 +136,7 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
               </section>
               <BuilderPanes
                 seedKey={id}
+                title={session.title}
                 lead={session.lead}
                 rounds={rounds}
                 at={at}

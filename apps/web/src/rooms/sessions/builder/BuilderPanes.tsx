@@ -17,6 +17,8 @@ export type Pane = 'round' | 'check' | 'library' | 'fit' | 'totals';
 
 interface BuilderPanesProps {
   readonly seedKey: string;
+  /** What the class is about. */
+  readonly title: string;
   readonly lead: 'left' | 'right';
   readonly rounds: readonly RoundDto[];
   /** The round that is open. */
@@ -31,7 +33,7 @@ interface BuilderPanesProps {
 
 /** Everything beside the list of rounds, one pane at a time: the open round, what to look at, the library, the length, the sums. */
 export function BuilderPanes(props: BuilderPanesProps) {
-  const { seedKey, lead, rounds, at, pane, editor, onPane, onChange, onChoose } = props;
+  const { seedKey, title, lead, rounds, at, pane, editor, onPane, onChange, onChoose } = props;
   const { warnings } = usePlanned();
   const open = rounds[at];
   const showRound = useStable((id: string): void => {
@@ -70,7 +72,11 @@ export function BuilderPanes(props: BuilderPanesProps) {
       label: 'Library',
       content: <FromLibrary rounds={rounds} at={at} onChange={onChange} onChoose={onChoose} />,
     },
-    { value: 'fit' as const, label: 'Fit', content: <FitPanel rounds={rounds} onChange={onChange} /> },
+    {
+      value: 'fit' as const,
+      label: 'Fit',
+      content: <FitPanel theme={title} rounds={rounds} onChange={onChange} />,
+    },
     {
       value: 'totals' as const,
       label: 'Totals',
