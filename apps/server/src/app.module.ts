@@ -6,6 +6,7 @@ import { RenameReferencesModule } from './renameReferences/renameReferences.modu
 import { SessionFilesModule } from './sessionFiles/sessionFiles.module.ts';
 import { DraftsModule } from './drafts/drafts.module.ts';
 import { FightersModule } from './fighters/fighters.module.ts';
+import { GradingDaysModule } from './gradingDays/gradingDays.module.ts';
 import { GradesModule } from './grades/grades.module.ts';
 import { GymModule } from './gym/gym.module.ts';
 import { BackupModule } from './backup/backup.module.ts';
@@ -39,6 +40,7 @@ import { VoiceModule } from './voice/voice.module.ts';
     SessionsModule,
     LibraryModule,
     DraftsModule,
+    GradingDaysModule,
     RunsModule,
     AssessmentsModule,
     LogModule,

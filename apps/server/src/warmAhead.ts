@@ -14,7 +14,7 @@ export async function warmAhead(app: INestApplication, isStopping: () => boolean
   const service = <T>(of: new (...parts: never[]) => T): T => app.get<T>(of, { strict: false });
   const steps: Readonly<Record<string, () => Promise<unknown>>> = {
     'The class table': () => service(ClassProgressService).of({}),
-    'The questions of the day': () => service(QuestionsService).today(),
+    'The questions of the day': () => service(QuestionsService).all(),
     'A fighter': async () => {
       const [first] = await service(FightersService).fit();
       if (first) await service(FighterProgressService).of(first.id, {});

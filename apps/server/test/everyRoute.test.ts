@@ -178,6 +178,13 @@ const RIGHT: Readonly<Record<string, object>> = {
   },
   'PUT goals/known/reported': { day: '2026-03-05' },
   'PUT library/fuzzed': { title: 'Fuzzed', rounds: [round] },
+  'PUT grading-days/fuzzed': {
+    title: 'Spring grading',
+    day: '2026-03-05',
+    candidates: [{ fighterId: 'ines', gradeId: 'spring' }],
+    held: false,
+  },
+  'PUT progress/questions/answered': { key: 'away ines', sentence: 'Not here for 21 days.' },
   'POST sessions/draft': {
     ...{ minutes: 60, grades: ['ebb'], people: ['sanne'], theme: ['knees'], room: 4 },
     ...{ alone: false, towards: 'slack', seed: 7 },

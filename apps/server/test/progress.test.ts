@@ -199,12 +199,43 @@ describe('the memory of combos', () => {
     expect(second.need).toBeGreaterThanOrEqual(3);
   });
 
+  it('is known from a clean class in which the combo was called by its number, with less weight than an answer', async () => {
+    await call('PUT', 'progress/recalls/asked', { recalls: [recall('f', 'recalled', 60, 'ebb-3')] });
+    const ebb3 = async () =>
+      (await call('GET', 'progress/memory?who=memo')).body.items.find(
+        ({ comboId }: any) => comboId === 'ebb-3',
+      );
+    expect((await ebb3()).isDue).toBe(true);
+    const block = {
+      ...{ kind: 'combo', id: 'w', seconds: 60, combos: [{ comboId: 'ebb-3' }], bpm: 72, calls: 'lead-in' },
+      ...{ words: 'combo-number', leadPlan: 'as-set', cyclesEach: 2 },
+    };
+    const train = async (id: string, calls: string, words: string) => {
+      const rounds = [
+        { id: 'r', title: 'From memory', kind: 'combos', blocks: [{ ...block, calls, words }] },
+      ];
+      await call('PUT', `sessions/${id}`, { title: id, lead: 'left', plannedFor: null, rounds });
+      await call('PUT', `runs/${id}`, { sessionId: id, fighterIds: ['memo'], startedAt: instant(1) });
+      const mark = { round: 0, fighterId: 'memo', done: 'finished', quality: 'clean', at: instant(1) };
+      await call('PUT', `runs/${id}/results/${id}`, mark);
+    };
+    await train('told', 'on-beat', 'numbers');
+    expect((await ebb3()).isDue).toBe(true);
+    await train('by-heart', 'lead-in', 'combo-number');
+    expect(await ebb3()).toMatchObject({ isDue: false, last: 'with-help' });
+    const asked = await call('PUT', 'progress/recalls/asked', {
+      recalls: [recall('g', 'recalled', 1, 'ebb-3')],
+    });
+    const answered = asked.body.items.find(({ comboId }: any) => comboId === 'ebb-3');
+    expect(Date.parse(answered.due)).toBeGreaterThan(Date.now());
+  });
+
   it('takes a group or nobody', async () => {
     const { status, body } = await call('PUT', 'progress/recalls/asked', {
       recalls: [recall('d', 'recalled', 0), recall('e', 'recalled', 0, 'no-combo')],
     });
     expect([status, body.errors[0].field]).toEqual([422, 'recalls.1.comboId']);
-    expect((await call('GET', 'progress/memory?who=memo')).body.items).toHaveLength(2);
+    expect((await call('GET', 'progress/memory?who=memo')).body.items).toHaveLength(3);
   });
 });
 

@@ -33,6 +33,7 @@ export * from './progress/register.ts';
 export * from './progress/goals.ts';
 export * from './progress/memory.ts';
 export * from './progress/gradeChecks.ts';
+export * from './progress/gradingDays.ts';
 export * from './hall/hall.ts';
 export * from './hall/station.ts';
 export * from './hall/openPages.ts';

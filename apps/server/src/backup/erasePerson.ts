@@ -4,7 +4,15 @@ import { PARTS, type Part } from '../exchange/gymFile/tableDescriptions.ts';
 import type { Database, Transaction } from '../store/database.ts';
 import { rowsOf } from '../store/copies/rowsOf.ts';
 import { goneMark } from '../store/goneMark.ts';
-import { classSheets, erasedPeople, fighters, roundResults, runEvents, runs } from '../store/schema.ts';
+import {
+  classSheets,
+  erasedPeople,
+  fighters,
+  gradingDays,
+  roundResults,
+  runEvents,
+  runs,
+} from '../store/schema.ts';
 
 /** Stands where somebody stood in the partners of a round. */
 const NOBODY = 'gone';
@@ -16,6 +24,7 @@ export async function erasePerson(tx: Transaction, id: string): Promise<void> {
   await leaveRuns(tx, id);
   await leaveSheets(tx, id);
   await leaveLists(tx, id);
+  await leaveGradingDays(tx, id);
   await eraseOwn(tx, id);
   await tx
     .insert(erasedPeople)
@@ -114,6 +123,18 @@ async function leaveSheets(tx: Transaction, id: string): Promise<void> {
         .update(classSheets)
         .set({ sheet: { ...sheet, present }, version: version + 1 })
         .where(eq(classSheets.sessionId, sessionId));
+  }
+}
+
+/** Who is gone is no candidate any more. */
+async function leaveGradingDays(tx: Transaction, id: string): Promise<void> {
+  for (const { id: day, candidates, version } of await tx.select().from(gradingDays)) {
+    const left = candidates.filter(({ fighterId }) => fighterId !== id);
+    if (left.length < candidates.length)
+      await tx
+        .update(gradingDays)
+        .set({ candidates: left, version: version + 1 })
+        .where(eq(gradingDays.id, day));
   }
 }
 

@@ -4,6 +4,7 @@ import { AllowRoles } from '../auth/allowRoles.ts';
 import { CombosModule } from '../combos/combos.module.ts';
 import { FightersModule } from '../fighters/fighters.module.ts';
 import { GradesModule } from '../grades/grades.module.ts';
+import { GradingDaysModule } from '../gradingDays/gradingDays.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers } from '../http/answers.ts';
 import { LibraryModule } from '../library/library.module.ts';
@@ -31,6 +32,7 @@ class DraftsController {
     CombosModule,
     FightersModule,
     GradesModule,
+    GradingDaysModule,
     GymSettingsModule,
     LibraryModule,
     MovesModule,

@@ -7,6 +7,7 @@ import type { DraftSessionDto, RoundDto, SessionDraftView } from '@eurhythm/cont
 import { CombosService } from '../combos/combos.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { TechniquesService } from '../grades/techniques.service.ts';
+import { GradingDaysService } from '../gradingDays/gradingDays.service.ts';
 import { GymService } from '../gym/gym.service.ts';
 import { refuseField } from '../http/refuse.ts';
 import { LibraryService } from '../library/library.service.ts';
@@ -37,6 +38,7 @@ export class DraftsService {
     private readonly sets: SetsService,
     private readonly memory: MemoryService,
     private readonly held: HeldRunsService,
+    private readonly gradingDays: GradingDaysService,
   ) {}
 
   async draft({ seed = 1, ...wish }: DraftSessionDto, now: Date): Promise<SessionDraftView> {
@@ -48,7 +50,7 @@ export class DraftsService {
 
   /** What the gym is and has. */
   async gymToDraft(now: Date): Promise<DraftGym> {
-    const [{ grades, school }, { items }, book, combos, techniques, library, asked, people] =
+    const [{ grades, school }, { items }, book, combos, techniques, library, asked, people, candidates] =
       await Promise.all([
         this.gym.gym(),
         this.moves.view(),
@@ -58,6 +60,7 @@ export class DraftsService {
         this.library.list(),
         this.requirements.list(),
         this.fighters.all(),
+        this.gradingDays.toCome(now),
       ]);
     const paces = await this.paces.of(
       people.map(({ id }) => id),
@@ -76,6 +79,7 @@ export class DraftsService {
           requirements.flatMap(({ comboId }) => comboId ?? []),
         ]),
       ),
+      candidates,
       library: library.flatMap(({ rounds }) => (rounds.length === 1 ? rounds : [])),
       people: people.map(({ id, name, gradeId, fit, lead, care }) => ({
         ...{ id, name, gradeId, fit, lead, care },

@@ -7,6 +7,7 @@ import {
 import { gradeBelow, openInSheet } from '@eurhythm/core/progress';
 import type { FighterView, GradingView, SignGradeDto, WithdrawGradeDto } from '@eurhythm/contract';
 import { desc, eq } from 'drizzle-orm';
+import { addHours } from 'date-fns';
 import { isDeepStrictEqual } from 'node:util';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { GymService } from '../gym/gym.service.ts';
@@ -14,6 +15,7 @@ import { refuseField } from '../http/refuse.ts';
 import type { Database } from '../store/database.ts';
 import { fighters, gradings } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
+import { dayOf } from './days.ts';
 import { GradeChecksService } from './gradeChecks.service.ts';
 
 type Row = typeof gradings.$inferSelect;
@@ -44,6 +46,9 @@ export class GradingsService {
    */
   async sign(id: string, sheet: SignGradeDto): Promise<GradingView> {
     const { grades } = await this.gym.gym();
+    // No clock on earth is further ahead: a day that has begun nowhere is still to come.
+    if (sheet.day > dayOf(addHours(new Date(), FURTHEST_AHEAD)))
+      throw refuseField('day', `${sheet.day} is still to come: plan a grading for that day, and sign on it.`);
     const grade = grades.find((each) => each.id === sheet.gradeId);
     if (!grade) throw refuseField('gradeId', 'This grade does not exist.');
     const [fighter] = await this.fighters.some([sheet.fighterId]);
@@ -107,6 +112,9 @@ export class GradingsService {
       throw refuseField('reason', `${open.join(' ')} Say why you pass it anyway; the reason is kept.`);
   }
 }
+
+/** Hours by which the earliest place is ahead of universal time. */
+const FURTHEST_AHEAD = 14;
 
 const plain = (value: object): unknown => JSON.parse(JSON.stringify(value));
 

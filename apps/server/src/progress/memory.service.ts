@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { asked, memoryNow, type MemoryCard } from '@eurhythm/core/progress';
+import { asked, doneFromMemory, memoryNow, type MemoryCard, type Recall } from '@eurhythm/core/progress';
 import { comboName } from '@eurhythm/core/plan';
 import { groupBy } from '@eurhythm/core/units';
 import type { MemoryList, MemoryView, RecallDto, TrainedView } from '@eurhythm/contract';
@@ -11,7 +11,7 @@ import type { Database, Transaction } from '../store/database.ts';
 import { recalls } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { weeksBefore } from './days.ts';
-import { SetsService } from './sets.service.ts';
+import { SetsService, type MarkedSet } from './sets.service.ts';
 
 /** What fighters remember of the combos that they were asked for. */
 @Injectable()
@@ -80,8 +80,16 @@ export class MemoryService {
       .from(recalls)
       .where(and(inArray(recalls.fighterId, [...fighterIds]), lte(recalls.at, now)))
       .orderBy(recalls.fighterId, recalls.comboId, desc(recalls.at), desc(recalls.id));
-    const combos = await this.combos.some([...new Set(rows.map(({ comboId }) => comboId))]);
+    const [combos, sets] = await Promise.all([
+      this.combos.some([...new Set(rows.map(({ comboId }) => comboId))]),
+      this.sets.of(fighterIds, weeksBefore(now, TRAINED_WEEKS), { onlyClean: true }),
+    ]);
+    const done = groupBy(
+      sets.filter(({ fromMemory }) => fromMemory),
+      ({ fighterId, comboId }) => `${fighterId} ${comboId}`,
+    );
     return rows
+      .map((row) => withClasses(row, done.get(`${row.fighterId} ${row.comboId}`) ?? [], now))
       .filter(({ comboId }) => combos.has(comboId) && !combos.get(comboId)!.retired)
       .map(({ fighterId, comboId, card, recall }) => ({
         fighterId,
@@ -99,6 +107,20 @@ export class MemoryService {
 
 /** What was trained in the last half year may be asked. */
 const TRAINED_WEEKS = 26;
+
+/** What was answered, with the classes since then in which it was done from memory. */
+function withClasses<R extends { readonly card: MemoryCard; readonly recall: Recall }>(
+  row: R,
+  sets: readonly Pick<MarkedSet, 'day'>[],
+  now: Date,
+): R {
+  const days = sets.map(({ day }) => new Date(`${day}T12:00:00`)).filter((at) => at <= now);
+  const card = doneFromMemory(
+    row.card,
+    days.map((at) => at.toISOString()),
+  );
+  return card === row.card ? row : { ...row, card, recall: 'with-help' };
+}
 
 /** Stands until the scheduler has been asked. */
 const NO_CARD: MemoryCard = {

@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Module, Param, Post, Put, Query } from '@nestjs/common';
 import { compareTrials } from '@eurhythm/core/progress';
 import {
+  AnswerQuestionDto,
   AttendedWeekList,
   BasedOnQuery,
   BetweenQuery,
@@ -44,6 +45,7 @@ import { answers, answersNothing } from '../http/answers.ts';
 import { OwnId } from '../http/ownId.ts';
 import { MovesModule } from '../moves/moves.module.ts';
 import { AssessmentsModule } from '../assessments/assessments.module.ts';
+import { AskedQuestionsService } from './askedQuestions.service.ts';
 import { AttendanceService } from './attendance.service.ts';
 import { ClassProgressService } from './classProgress.service.ts';
 import { FighterProgressService } from './fighterProgress.service.ts';
@@ -68,6 +70,7 @@ class ProgressController {
     private readonly fighter: FighterProgressService,
     private readonly classes: ClassProgressService,
     private readonly questions: QuestionsService,
+    private readonly answers: AskedQuestionsService,
     private readonly tempos: TemposService,
     private readonly memory: MemoryService,
     private readonly paces: PaceService,
@@ -146,6 +149,14 @@ class ProgressController {
   @answers(QuestionList)
   async asked(): Promise<QuestionList> {
     return { items: await this.questions.today() };
+  }
+
+  /** A question is answered: the same is not asked again within a week. */
+  @Put('progress/questions/answered')
+  @HttpCode(204)
+  @answersNothing()
+  answered(@Body() body: AnswerQuestionDto): Promise<void> {
+    return this.answers.answered(body, new Date());
   }
 
   /** The tempo of each combo that was marked, or of some, for those who are asked for, or for all who may train. */
@@ -279,6 +290,7 @@ class GoalsController {
   controllers: [ProgressController, GradeChecksController, GoalsController],
   providers: [
     TrialsService,
+    AskedQuestionsService,
     SetsService,
     PaceService,
     TemposService,
@@ -303,6 +315,8 @@ class GoalsController {
     AttendanceService,
     SetsService,
     RequirementsService,
+    GradeChecksService,
+    GradingsService,
   ],
 })
 export class ProgressModule {}

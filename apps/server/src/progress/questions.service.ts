@@ -1,18 +1,24 @@
 import { Injectable } from '@nestjs/common';
 import {
+  looseForLong,
+  meantShares,
   neglectedLead,
+  sitsOut,
   standTogether,
   testsDue,
-  type limbShares,
   groupWithMostDue,
+  wildLately,
 } from '@eurhythm/core/progress';
 import { ofSide } from '@eurhythm/core/speed';
+import { comboName } from '@eurhythm/core/plan';
 import { leastOf, trainsIt } from '@eurhythm/core/tempo';
 import { groupBy, howMany } from '@eurhythm/core/units';
 import type { CourseView, EvennessView, FighterView, QuestionView } from '@eurhythm/contract';
 import { differenceInCalendarDays } from 'date-fns';
 import { CombosService } from '../combos/combos.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
+import { MovesService } from '../moves/moves.service.ts';
+import { AskedQuestionsService, keyOf } from './askedQuestions.service.ts';
 import { AttendanceService } from './attendance.service.ts';
 import { courseView, evennessViews } from './courseViews.ts';
 import { dayOf, weeksBefore } from './days.ts';
@@ -49,22 +55,35 @@ export class QuestionsService {
     private readonly goals: GoalsService,
     private readonly volumes: VolumeService,
     private readonly combos: CombosService,
+    private readonly moves: MovesService,
+    private readonly memoryOfAsked: AskedQuestionsService,
   ) {}
 
+  /** What is to be asked today: what was asked this week already, or was answered, is left alone. */
   async today(now = new Date()): Promise<QuestionView[]> {
+    const all = (await this.all(now)).map((question) => ({ ...question, key: keyOf(question) }));
+    return this.memoryOfAsked.notAskedYet(all, dayOf(now));
+  }
+
+  /** Everything that the log would ask, whether it was asked before or not; nothing is written down. */
+  async all(now = new Date()): Promise<Asked[]> {
     const who = await this.fighters.fit();
     const ids = who.map(({ id }) => id);
-    const [trials, errors, attendance, memory, tempos, checks, unreported, sets, limbs] = await Promise.all([
-      this.trials.ofSome(ids, weeksBefore(now, WEEKS)),
-      this.trials.gymErrors(now),
-      this.attendance.of(ids, now),
-      this.memory.of(ids, now),
-      this.tempos.of(ids, now),
-      this.checks.of(who, now),
-      this.goals.unreported(ids),
-      this.sets.of(ids, weeksBefore(now, MONTH_WEEKS)),
-      this.volumes.limbsOf(ids, now),
-    ]);
+    const [combos, book] = await Promise.all([this.combos.list(), this.moves.book()]);
+    const meant = meantShares(combos, book);
+    const [trials, errors, attendance, memory, tempos, checks, unreported, sets, limbs, satOut] =
+      await Promise.all([
+        this.trials.ofSome(ids, weeksBefore(now, WEEKS)),
+        this.trials.gymErrors(now),
+        this.attendance.of(ids, now),
+        this.memory.of(ids, now),
+        this.tempos.of(ids, now),
+        this.checks.of(who, now),
+        this.goals.unreported(ids),
+        this.sets.of(ids, weeksBefore(now, MONTH_WEEKS)),
+        this.volumes.limbsOf(ids, now, meant),
+        this.sets.satOut(ids, weeksBefore(now, MONTH_WEEKS)),
+      ]);
     const byFighter = groupBy(trials, ({ fighterId }) => fighterId);
     const today = dayOf(now);
     const ofEach = who.map((fighter) => {
@@ -84,6 +103,11 @@ export class QuestionsService {
       })),
     );
     const stand = standingIn(ofEach);
+    // Nobody is asked about who does not come: that is asked by itself.
+    const gone = new Set(awayFor(who, attendance, now).flatMap(({ fighterId }) => fighterId ?? []));
+    const isHere = ({ fighterId }: Pick<Asked, 'fighterId'>): boolean =>
+      fighterId === null || !gone.has(fighterId);
+    const nameOf = (id: string): string => comboName(combos.find((combo) => combo.id === id));
     return [
       ...reached.flatMap(({ fighter, goals }) =>
         goals.map(({ id: goalId, title, sentence }) => ({
@@ -91,13 +115,16 @@ export class QuestionsService {
           goalId,
         })),
       ),
-      ...few(changed(ofEach, stand, 'faster')),
-      ...few(changed(ofEach, stand, 'slower')),
+      ...few(changed(ofEach, stand, 'faster').filter(isHere)),
+      ...few(changed(ofEach, stand, 'slower').filter(isHere)),
+      ...few(looseLong(sets, who, nameOf).filter(isHere)),
+      ...few(wildOnes(sets, who, nameOf).filter(isHere)),
+      ...few(sittingOut(satOut, who).filter(isHere)),
       ...few(awayFor(who, attendance, now)),
-      ...few(leadsBehind(ofEach)),
+      ...few(leadsBehind(ofEach).filter(isHere)),
       ...leadLeftOut(sets, who),
-      ...limbLeftOut(limbs),
-      ...few(nearGrades(checks)),
+      ...limbLeftOut(limbs, meant),
+      ...few(nearGrades(checks).filter(isHere)),
       ...few(readyCombos(tempos, await this.ofGrades(who, tempos, now))),
       ...dueTest(trials, new Set(ids.filter((id) => (attendance.get(id)?.lately ?? 0) > 0)), today),
       ...dueCombos(memory, (id) => who.find((each) => each.id === id)?.gradeId ?? null),
@@ -124,8 +151,7 @@ export class QuestionsService {
   }
 }
 
-const few = (questions: readonly QuestionView[]): readonly QuestionView[] =>
-  questions.slice(0, MOST_OF_A_KIND);
+const few = (questions: readonly Asked[]): readonly Asked[] => questions.slice(0, MOST_OF_A_KIND);
 
 function about(
   { id, name }: FighterView,
@@ -133,7 +159,7 @@ function about(
   sentence: string,
   action: string,
   under: string,
-): QuestionView {
+): Asked {
   return { kind, fighterId: id, name, sentence, to: `/fighters/${id}${under}`, action };
 }
 
@@ -151,7 +177,7 @@ const standingIn = (ofEach: Each): ReadonlySet<CourseView> =>
   );
 
 /** Who really changed in the last month, by the test in which it shows most; the most first. */
-function changed(ofEach: Each, stand: ReadonlySet<CourseView>, verdict: 'faster' | 'slower'): QuestionView[] {
+function changed(ofEach: Each, stand: ReadonlySet<CourseView>, verdict: 'faster' | 'slower'): Asked[] {
   return ofEach
     .flatMap(({ fighter, courses }) => {
       const [most] = courses
@@ -173,7 +199,7 @@ function changed(ofEach: Each, stand: ReadonlySet<CourseView>, verdict: 'faster'
 }
 
 /** Whose lead is behind, by the test in which it is most; the most first. */
-function leadsBehind(ofEach: Each): QuestionView[] {
+function leadsBehind(ofEach: Each): Asked[] {
   const size = ({ percent }: { readonly percent: number }): number => Math.abs(percent);
   const stand = standTogether(
     ofEach.flatMap(({ leads }) => leads),
@@ -196,7 +222,7 @@ function leadsBehind(ofEach: Each): QuestionView[] {
 const sizeOf = ({ month }: CourseView): number => Math.abs((month?.change ?? 0) / (month?.means.before || 1));
 
 /** Whether the class trains from one lead alone. */
-function leadLeftOut(sets: readonly MarkedSet[], who: readonly FighterView[]): QuestionView[] {
+function leadLeftOut(sets: readonly MarkedSet[], who: readonly FighterView[]): Asked[] {
   const leadOf = new Map(who.map(({ id, lead }) => [id, lead]));
   const leads = sets.flatMap((set) => set.leads.map((lead) => lead === leadOf.get(set.fighterId)));
   const own = leads.filter(Boolean).length;
@@ -214,15 +240,58 @@ function leadLeftOut(sets: readonly MarkedSet[], who: readonly FighterView[]): Q
   ];
 }
 
+/** Who was loose in the same combo for weeks: it wants another way. */
+function looseLong(
+  sets: readonly MarkedSet[],
+  who: readonly FighterView[],
+  nameOf: (id: string) => string,
+): Asked[] {
+  return looseForLong(sets).flatMap(({ fighterId, comboId, classes }) => {
+    const fighter = who.find(({ id }) => id === fighterId);
+    const sentence = `${nameOf(comboId)} was not clean in ${classes} classes running: slower, by parts, until it is.`;
+    return fighter
+      ? [
+          {
+            ...about(fighter, 'loose long', sentence, 'Build a session', ''),
+            to: `/sessions/new?combo=${comboId}`,
+          },
+        ]
+      : [];
+  });
+}
+
+function wildOnes(
+  sets: readonly MarkedSet[],
+  who: readonly FighterView[],
+  nameOf: (id: string) => string,
+): Asked[] {
+  return wildLately(sets).flatMap(({ fighterId, comboIds }) => {
+    const fighter = who.find(({ id }) => id === fighterId);
+    const sentence = `Wild in the last class: ${comboIds.map(nameOf).join(', ')}. The next tempo is slower.`;
+    return fighter ? [about(fighter, 'wild lately', sentence, 'See the tempos', '')] : [];
+  });
+}
+
+function sittingOut(days: Awaited<ReturnType<SetsService['satOut']>>, who: readonly FighterView[]): Asked[] {
+  return sitsOut(days).flatMap(({ fighterId, classes }) => {
+    const fighter = who.find(({ id }) => id === fighterId);
+    const sentence = `Sat something out in each of the last ${classes} classes. Ask why, and write down what to take care of.`;
+    return fighter ? [about(fighter, 'sits out', sentence, 'Write a note', '?entry')] : [];
+  });
+}
+
 /** Whether the class leaves a limb out. */
-function limbLeftOut({ shares, neglected }: ReturnType<typeof limbShares>): QuestionView[] {
+function limbLeftOut(
+  { shares, neglected }: Awaited<ReturnType<VolumeService['limbsOf']>>,
+  meant: ReturnType<typeof meantShares>,
+): Asked[] {
   if (!shares || !neglected) return [];
   return [
     {
       kind: 'limb neglected',
       fighterId: null,
       name: `The ${neglected.replace('-', ' ')}`,
-      sentence: `Of all strikes of the last four weeks it had ${Math.round(100 * shares[neglected])} %; an even share is 25 %.`,
+      sentence: `Of all strikes of the last four weeks it had ${Math.round(100 * shares[neglected])} %; the gym’s combos would give it ${Math.round(100 * (meant?.[neglected] ?? 0.25))} %.`,
       to: `/sessions/new?limb=${neglected}`,
       action: 'Build a session',
     },
@@ -234,10 +303,14 @@ function awayFor(
   who: readonly FighterView[],
   attendance: Awaited<ReturnType<AttendanceService['of']>>,
   now: Date,
-): QuestionView[] {
-  return who.flatMap((fighter) => {
+): Asked[] {
+  const away = who.map((fighter) => {
     const came = attendance.get(fighter.id);
-    const days = came ? differenceInCalendarDays(now, new Date(came.last)) : 0;
+    return { fighter, came, days: came ? differenceInCalendarDays(now, new Date(came.last)) : 0 };
+  });
+  // Who is missed for longest stands first.
+  away.sort((a, b) => b.days - a.days);
+  return away.flatMap(({ fighter, came, days }) => {
     if (days < AWAY_DAYS) return [];
     const sentence = `Not here for ${howMany(days, 'day')}; ${howMany(came!.classes, 'class', 'classes')} in the half year before.`;
     return [about(fighter, 'away', sentence, 'Write a note', '?entry')];
@@ -245,7 +318,7 @@ function awayFor(
 }
 
 /** Who has all that a grade asks for, or all but one thing. */
-function nearGrades(checks: Awaited<ReturnType<GradeChecksService['of']>>): QuestionView[] {
+function nearGrades(checks: Awaited<ReturnType<GradeChecksService['of']>>): Asked[] {
   return checks
     .filter(({ lines, met }) => met >= lines.length - 1)
     .sort((a, b) => a.lines.length - a.met - (b.lines.length - b.met))
@@ -263,7 +336,7 @@ function nearGrades(checks: Awaited<ReturnType<GradeChecksService['of']>>): Ques
 }
 
 /** The test in which most of those who come were not measured for long. */
-function dueTest(trials: readonly TestTrials[], coming: ReadonlySet<string>, today: string): QuestionView[] {
+function dueTest(trials: readonly TestTrials[], coming: ReadonlySet<string>, today: string): Asked[] {
   const last = trials.map(({ testId, title, fighterId, trials: own }) => ({
     testId,
     title,
@@ -282,10 +355,11 @@ function dueTest(trials: readonly TestTrials[], coming: ReadonlySet<string>, tod
     }));
 }
 
+type Asked = Omit<QuestionView, 'key'>;
 type Tempos = Awaited<ReturnType<TemposService['of']>>;
 
 /** Combos that most of those who train them may do faster, at the tempo that is right for all who do: those of its grade too. */
-function readyCombos(tempos: Tempos, all: Tempos): QuestionView[] {
+function readyCombos(tempos: Tempos, all: Tempos): Asked[] {
   const forAll = groupBy(all, ({ comboId }) => comboId);
   return [...groupBy(tempos, ({ comboId }) => comboId).values()]
     .map((those) => ({
@@ -302,7 +376,7 @@ function readyCombos(tempos: Tempos, all: Tempos): QuestionView[] {
         kind: 'combo up' as const,
         fighterId: null,
         name: combo,
-        sentence: `${up.length} of ${those.length} did it clean twice: up to ${bpm} bpm, which is right for all who do it.`,
+        sentence: `${up.length} of ${those.length} may go faster: up to ${bpm} bpm, which is right for all who do it.`,
         to: `/sessions/new?combo=${comboId}&bpm=${bpm}`,
         action: 'Put it into a session',
       };
@@ -313,7 +387,7 @@ function readyCombos(tempos: Tempos, all: Tempos): QuestionView[] {
 function dueCombos(
   memory: Awaited<ReturnType<MemoryService['of']>>,
   gradeOf: (fighterId: string) => string | null,
-): QuestionView[] {
+): Asked[] {
   const due = memory.filter(({ isDue }) => isDue);
   if (due.length === 0) return [];
   const [most] = [...groupBy(due, ({ comboId }) => comboId).values()].sort((a, b) => b.length - a.length);

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { SetQuality } from '@eurhythm/core/tempo';
+import type { SatOutDay } from '@eurhythm/core/progress';
 import { and, asc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm';
 import type { Database } from '../store/database.ts';
 import { roundResults, runRoundCombos, runRounds, runs } from '../store/schema.ts';
@@ -17,6 +18,8 @@ export interface MarkedSet {
   readonly leads: readonly ('left' | 'right')[];
   /** Of the class. */
   readonly day: string;
+  /** The combo was called by its number or its name alone, and not stroke by stroke. */
+  readonly fromMemory: boolean;
 }
 
 /** What the rounds of the log say of combos. */
@@ -45,10 +48,9 @@ export class SetsService {
         quality: roundResults.quality,
         reported: roundResults.lead,
         planned: runs.lead,
-        plan: sql<
-          string | null
-        >`${runs.rounds}->${roundResults.round}->'blocks'->${runRoundCombos.block}->>'leadPlan'`,
+        plan: sql<string | null>`${blockPath('leadPlan')}`,
         day: daySql(runs.startedAt),
+        fromMemory: sql<boolean>`coalesce(${blockPath('words')} = 'combo-number' or ${blockPath('calls')} in ('lead-in', 'one-count', 'silent'), false)`,
       })
       .from(roundResults)
       .innerJoin(runs, eq(roundResults.runId, runs.id))
@@ -79,7 +81,32 @@ export class SetsService {
       leads: leadsOf(reported, planned, plan),
     }));
   }
+
+  /** The days on which each of some was in a class, and whether a round of it was sat out. */
+  async satOut(fighterIds: readonly string[], since: Date): Promise<SatOutDay[]> {
+    if (fighterIds.length === 0) return [];
+    return this.database
+      .select({
+        fighterId: roundResults.fighterId,
+        day: daySql(runs.startedAt).as('class_day'),
+        satOut: sql<boolean>`bool_or(${roundResults.done} = 'sat-out')`,
+      })
+      .from(roundResults)
+      .innerJoin(runs, eq(roundResults.runId, runs.id))
+      .where(
+        and(
+          inArray(roundResults.fighterId, [...fighterIds]),
+          gte(roundResults.at, since),
+          isNotNull(roundResults.done),
+        ),
+      )
+      .groupBy(roundResults.fighterId, sql`class_day`);
+  }
 }
+
+/** A field of the block of a set. */
+const blockPath = (field: 'leadPlan' | 'words' | 'calls') =>
+  sql`${runs.rounds}->${roundResults.round}->'blocks'->${runRoundCombos.block}->>${sql.raw(`'${field}'`)}`;
 
 /** What was marked, else what the block's plan made of the lead of the session. */
 function leadsOf(

@@ -89,7 +89,11 @@ export class VolumeService {
   }
 
   /** What share of the strikes each limb of some had in the last weeks. */
-  async limbsOf(fighterIds: readonly string[], now: Date): Promise<ReturnType<typeof limbShares>> {
+  async limbsOf(
+    fighterIds: readonly string[],
+    now: Date,
+    meant: Parameters<typeof limbShares>[1],
+  ): Promise<ReturnType<typeof limbShares>> {
     if (fighterIds.length === 0) return limbShares([]);
     const group = sql<string>`coalesce(${runs.groupOf}->>${roundResults.fighterId}, '')`;
     const rows = await this.database
@@ -120,6 +124,7 @@ export class VolumeService {
         const { limbs } = this.strikesOf(written, lead ?? run.lead, own, ground);
         return [timesLimbs(limbs, times)];
       }),
+      meant,
     );
   }
 

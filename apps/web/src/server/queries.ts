@@ -21,6 +21,7 @@ import type {
   FighterView,
   FitView,
   GradeCheckView,
+  GradingDayView,
   GymView,
   KeepingView,
   LibraryItem,
@@ -132,6 +133,8 @@ export const queries = {
     }),
   library: () => queryOptions({ queryKey: ['library'], queryFn: () => items<LibraryItem>('library') }),
   themes: () => queryOptions({ queryKey: ['themes'], queryFn: () => items<ThemeView>('themes') }),
+  gradingDays: () =>
+    queryOptions({ queryKey: ['grading-days'], queryFn: () => items<GradingDayView>('grading-days') }),
   /** A session for those who come; nothing is kept. */
   draft: (wish: DraftSessionDto) =>
     queryOptions({

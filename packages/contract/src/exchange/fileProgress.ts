@@ -3,6 +3,7 @@ import { Type } from 'class-transformer';
 import { IsObject, ValidateNested } from 'class-validator';
 import { RecallDto } from '../progress/memory.ts';
 import { SaveGoalDto } from '../progress/goals.ts';
+import { SaveGradingDayDto } from '../progress/gradingDays.ts';
 import { RequirementDto, SignGradeDto, WithdrawGradeDto } from '../progress/gradeChecks.ts';
 import { IsDay, IsListOf, IsOwnId, IsPlainLine, IsPlainName, MayBeNull } from '../rules/index.ts';
 
@@ -50,6 +51,11 @@ export class FileGrading extends SignGradeDto {
   @ValidateNested()
   @Type(() => WithdrawGradeDto)
   withdrawn: WithdrawGradeDto | null = null;
+}
+
+export class FileGradingDay extends SaveGradingDayDto {
+  @IsOwnId('a grading')
+  id!: string;
 }
 
 export class FileGoal extends SaveGoalDto {

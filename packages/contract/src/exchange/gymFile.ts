@@ -4,7 +4,14 @@ import { GradeDto } from '../gym/grades.ts';
 import { NumberedMoveDto } from '../moves/numbers.ts';
 import { IsInstant, IsListOf, IsWholeWithin, MayBeMissing, MayBeNull } from '../rules/index.ts';
 import { FileHomeReport } from './fileHomeReport.ts';
-import { FileGoal, FileGrading, FileRecall, FileRequirements, FileShownMark } from './fileProgress.ts';
+import {
+  FileGoal,
+  FileGrading,
+  FileGradingDay,
+  FileRecall,
+  FileRequirements,
+  FileShownMark,
+} from './fileProgress.ts';
 import { FileGym, FileTechniques, FileFighter, FileOwnCall } from './parts/gymParts.ts';
 import { FileMove, FileCombo, FileComboVersion } from './parts/bookParts.ts';
 import { FileSession, FileSheet, FileTheme, FileLibraryItem } from './parts/sessionParts.ts';
@@ -88,6 +95,9 @@ export class GymFile {
 
   @IsPart(() => FileTheme)
   themes?: FileTheme[];
+
+  @IsPart(() => FileGradingDay)
+  gradingDays?: FileGradingDay[];
 
   @IsPart(() => FileLibraryItem)
   library?: FileLibraryItem[];

@@ -152,6 +152,9 @@ export const QUESTION_KINDS = [
   'combo up',
   'grade near',
   'goal reached',
+  'loose long',
+  'wild lately',
+  'sits out',
 ] as const;
 
 /** Something that the log says today, with its numbers, and what can be done about it. */
@@ -181,6 +184,19 @@ export class QuestionView {
 
   @IsText()
   readonly action!: string;
+
+  /** By which it is answered. */
+  @IsText()
+  readonly key!: string;
+}
+
+/** A question that was answered: the same is not asked again within a week. */
+export class AnswerQuestionDto {
+  @IsPlainText('the question', 200)
+  key!: string;
+
+  @IsPlainText('the sentence', 1000)
+  sentence!: string;
 }
 
 export class QuestionList {

@@ -26,3 +26,7 @@ export * from './words/report.ts';
 export * from './words/answer.ts';
 export { attendedByWeek, longAgoByWeek, meanAttendance, type AttendedWeek } from './weeks.ts';
 export * from './combosForLimb.ts';
+export * from './grades/classesUntil.ts';
+export * from './questions/askedAgain.ts';
+export * from './questions/notClean.ts';
+export * from './questions/meantShares.ts';

@@ -41,7 +41,8 @@ export interface Volume {
 const JUMP = 1.5;
 const BEFORE = 4;
 /** Half of what a limb would get of four that are trained alike. */
-const LITTLE = 0.5 / WORK_LIMBS.length;
+const LITTLE = 0.5;
+const EVEN = 1 / WORK_LIMBS.length;
 
 const none = (): Record<WorkLimb, number> => ({
   'left-hand': 0,
@@ -185,16 +186,21 @@ function jumpOf(weeks: readonly VolumeWeek[]): number | null {
 }
 
 /**
- * What share of the strikes each limb has, and the limb that gets little.
+ * What share of the strikes each limb has, and the limb that gets little of what is `meant` for it; of an even share without that.
  *
  * @example
  * limbShares([]) // { shares: null, neglected: null }
  */
-export function limbShares(counts: readonly LimbCount[]): Pick<Volume, 'shares' | 'neglected'> {
+export function limbShares(
+  counts: readonly LimbCount[],
+  meant: Readonly<Record<WorkLimb, number>> | null = null,
+): Pick<Volume, 'shares' | 'neglected'> {
   const total = counts.reduce((sum, limbs) => sum + totalOf(limbs), 0);
   if (total === 0) return { shares: null, neglected: null };
   const shares = none();
   for (const limb of WORK_LIMBS) shares[limb] = counts.reduce((sum, limbs) => sum + limbs[limb], 0) / total;
-  const least = [...WORK_LIMBS].sort((a, b) => shares[a] - shares[b])[0]!;
-  return { shares, neglected: shares[least] < LITTLE ? least : null };
+  const wanted = (limb: WorkLimb): number => meant?.[limb] ?? EVEN;
+  const ofWanted = (limb: WorkLimb): number => (wanted(limb) === 0 ? Infinity : shares[limb] / wanted(limb));
+  const least = [...WORK_LIMBS].sort((a, b) => ofWanted(a) - ofWanted(b))[0]!;
+  return { shares, neglected: ofWanted(least) < LITTLE ? least : null };
 }

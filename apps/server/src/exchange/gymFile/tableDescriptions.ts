@@ -170,6 +170,7 @@ export const PARTS: readonly Part[] = [
       ...{ secondExaminer, reason, previousGradeId, withdrawn },
     }),
   }),
+  part('gradingDays', 'days of grading', schema.gradingDays),
   part('goals', 'goals', schema.goals, {
     refers: { fighterId: 'fighters', testId: 'tests' },
     person: 'fighterId',

@@ -17,6 +17,18 @@ export const erasedPeople = pgTable('erased_people', {
   at: at('at').notNull(),
 });
 
+/**
+ * What Today asked, on which day it did so first, and whether somebody answered: the same is not asked again within a week. It is no data
+ * of the gym: a copy in a file does not have it.
+ */
+export const askedQuestions = pgTable('asked_questions', {
+  key: text('key').primaryKey(),
+  /** What it said; another sentence is another question. */
+  sentence: text('sentence').notNull(),
+  day: text('day').notNull(),
+  answeredAt: at('answered_at'),
+});
+
 /** Calls as the gym recorded them: trimmed and levelled, in base64 so that any export carries them as text. */
 export const ownCalls = pgTable('own_calls', {
   text: text('text').primaryKey(),

@@ -1,6 +1,6 @@
 /** What is asked of grades and fighters, and what was shown. */
 import type { MemoryCard, Recall } from '@eurhythm/core/progress';
-import type { RequirementDto, SheetLineDto, WithdrawGradeDto } from '@eurhythm/contract';
+import type { CandidateDto, RequirementDto, SheetLineDto, WithdrawGradeDto } from '@eurhythm/contract';
 import { boolean, doublePrecision, index, jsonb, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
 import { at, lead, version } from './columns.ts';
 import { grades, fighters } from './gym.ts';
@@ -54,6 +54,16 @@ export const gradings = pgTable(
   },
   (table) => [index('gradings_of_fighter').on(table.fighterId, table.day)],
 );
+
+/** Days on which grades are tested, with those who are to be. Nobody has a grade from it: a sheet is signed for that. */
+export const gradingDays = pgTable('grading_days', {
+  id: text('id').primaryKey(),
+  title: text('title').notNull(),
+  day: text('day').notNull(),
+  candidates: jsonb('candidates').$type<CandidateDto[]>().notNull(),
+  held: boolean('held').notNull().default(false),
+  version: version(),
+});
 
 /** What a coach and a fighter want of a test by a day. */
 export const goals = pgTable(

@@ -23,6 +23,9 @@ const HEADS: Readonly<Record<QuestionView['kind'], string>> = {
   'grade near': 'Near a grade',
   'combo up': 'Ready to go faster',
   'combos due': 'Memory',
+  'loose long': 'Loose for weeks',
+  'wild lately': 'Wild',
+  'sits out': 'Sits out',
 };
 
 /** What the log asks today, of all or of some and the class: each with its numbers and a press that does something about it. */
@@ -57,9 +60,28 @@ function Question({ question }: { question: QuestionView }) {
         >
           {action}
         </Link>
-        {question.goalId && <ReportOnce goalId={question.goalId} />}
+        {question.goalId ? <ReportOnce goalId={question.goalId} /> : <NotNow question={question} />}
       </span>
     </li>
+  );
+}
+
+/** What was looked at is not asked again within a week. */
+function NotNow({ question: { key, sentence, name } }: { question: QuestionView }) {
+  const client = useQueryClient();
+  const answer = useWrite(
+    () => putRequest(SUBJECTS.question, 'progress/questions/answered', { key, sentence }),
+    { onSuccess: () => client.invalidateQueries({ queryKey: ['progress', 'questions'] }) },
+  );
+  return (
+    <Button
+      weight="bare"
+      aria-label={`Done with ${name}`}
+      disabled={answer.isPending}
+      onClick={() => answer.mutate()}
+    >
+      Done
+    </Button>
   );
 }
 

@@ -22,7 +22,7 @@ import { DISHES, cook, worthIn, type Dish } from './menu.ts';
 import { pickCombos } from './choice/pickCombos.ts';
 import { shaped, type Served } from './shape.ts';
 import { readTheme, type Theme } from './choice/theme.ts';
-import { whoComes, type Coming } from './whoComes.ts';
+import { whoComes, type Coming, type ComingGroup } from './whoComes.ts';
 import type { DraftAnswer, DraftGym, DraftLog, DraftWish, DraftedRound, SessionDraft } from './wish.ts';
 
 /** A class that is drafted in one piece. */
@@ -149,12 +149,19 @@ function classFor(
   const random = seededRandom(seed);
   const { minutes } = wish;
   const count = Math.max(3, Math.ceil((minutes / 10) * COMBOS_IN_TEN_MINUTES));
-  const asked = wish.towards ? (gym.asked[wish.towards] ?? []) : [];
   const groups = coming.groups.map((group) => {
     const candidates = group.gradeIds.flatMap((id) => candidatesOf(id, gym, theme, bounds));
     if (candidates.length === 0)
       notes.push(`${group.name} has no combo that fits: write one for it, or it does what the others do.`);
-    const from = { candidates, log, asked, count, cleanUpTo, random, factor: gym.factor };
+    const from = {
+      candidates,
+      log,
+      asked: askedOf(group, wish, gym),
+      count,
+      cleanUpTo,
+      random,
+      factor: gym.factor,
+    };
     const picked = pickCombos({ ...from, people: group.people, themeWords: theme.words });
     return { ...group, queue: new ComboQueue(picked) };
   });
@@ -178,6 +185,20 @@ function classFor(
     // Nine stand by three and all work alike; other odd numbers stand by two with one three, which the rotation evens out.
     turns: isAlone ? null : people % 2 === 1 && people % 3 === 0 ? 3 : 2,
   };
+}
+
+/** What the grading asks that is named, or else those that are planned for somebody of the group. */
+function askedOf(
+  { people }: ComingGroup,
+  { towards }: DraftWish,
+  { asked, candidates = [] }: DraftGym,
+): readonly string[] {
+  const grades = towards
+    ? [towards]
+    : candidates.flatMap(({ fighterId, gradeId }) =>
+        people.some(({ id }) => id === fighterId) ? [gradeId] : [],
+      );
+  return grades.flatMap((gradeId) => asked[gradeId] ?? []);
 }
 
 /** Warm-up and cool-down in proportion to the class. */

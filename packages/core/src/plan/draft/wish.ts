@@ -63,6 +63,8 @@ export interface DraftGym {
   readonly techniques: Readonly<Record<string, readonly ListedTechnique[]>>;
   /** Ids of the combos that each grade asks for, by the id of the grade that is to be reached. */
   readonly asked: Readonly<Record<string, readonly string[]>>;
+  /** Gradings that are planned: who is to be tested for which grade. */
+  readonly candidates?: readonly { readonly fighterId: string; readonly gradeId: string }[];
   /** Rounds of the library to take warm-up, conditioning and stretch from, own ones first. */
   readonly library: readonly RoundLike<WrittenBlock>[];
   readonly people: readonly DraftPerson[];

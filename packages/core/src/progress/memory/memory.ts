@@ -54,6 +54,24 @@ export function memoryOf(
     .reduce<MemoryCard | null>((card, { recall, at }) => asked(card, recall, at), null);
 }
 
+/**
+ * A card after classes in which the combo was called by its number alone and done cleanly: each day counts as an answer with help, which
+ * weighs less than one that was asked for. Days before it was asked last say nothing new.
+ *
+ * @param days ISO instants, in any order
+ *
+ * @example
+ * doneFromMemory(asked(null, 'recalled', '2026-03-05T18:00:00.000Z'), ['2026-03-12T18:00:00.000Z']).times // 2
+ */
+export function doneFromMemory(card: MemoryCard, days: readonly string[]): MemoryCard {
+  const after = [...new Set(days)]
+    .sort()
+    .filter((day) => card.lastAsked === null || Date.parse(day) > Date.parse(card.lastAsked) + A_DAY);
+  return after.reduce((kept, day) => asked(kept, 'with-help', day), card);
+}
+/** The class in which it was asked is no class after that. */
+const A_DAY = 20 * 3_600_000;
+
 export interface MemoryNow {
   /** Chance that it is recalled now, 0 to 1; what was forgotten has none until it is recalled again. */
   readonly chance: number;

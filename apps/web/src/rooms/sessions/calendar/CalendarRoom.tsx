@@ -18,6 +18,7 @@ import type { SessionSummary, ThemeView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
 import { ButtonLink, Button } from '../../../ui/buttons/Button.tsx';
 import { IconButton } from '../../../ui/buttons/IconButton.tsx';
+import { Gradings } from './Gradings.tsx';
 import { Themes } from './Themes.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
 
@@ -88,7 +89,10 @@ export function CalendarRoom() {
             </tbody>
           ))}
         </table>
-        <Themes themes={themes} month={month} />
+        <div className="space-y-6">
+          <Themes themes={themes} month={month} />
+          <Gradings />
+        </div>
       </div>
     </div>
   );
