@@ -33,3 +33,4 @@ export { DRAFT_MINUTES, draft } from './draft/draft.ts';
 export { countedTechnique, type CountedTechnique } from './draft/rounds/techniqueRound.ts';
 export * from './care/careNotes.ts';
 export { shapeOf, type LineShape } from './draft/choice/candidates.ts';
+export * from './season/season.ts';
