@@ -22,6 +22,7 @@ import { MovesModule } from './moves/moves.module.ts';
 import { NumbersModule } from './numbers/numbers.module.ts';
 import { ProgressModule } from './progress/progress.module.ts';
 import { RunsModule } from './runs/runs.module.ts';
+import { SeasonsModule } from './seasons/seasons.module.ts';
 import { SessionsModule } from './sessions/sessions.module.ts';
 import { SoundCheckModule } from './soundCheck/soundCheck.module.ts';
 import type { Store } from './store/store.ts';
@@ -41,6 +42,7 @@ import { VoiceModule } from './voice/voice.module.ts';
     LibraryModule,
     DraftsModule,
     GradingDaysModule,
+    SeasonsModule,
     RunsModule,
     AssessmentsModule,
     LogModule,

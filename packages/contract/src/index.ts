@@ -14,6 +14,7 @@ export * from './sessions/compile.ts';
 export * from './sessions/sheets.ts';
 export * from './sessions/library.ts';
 export * from './sessions/drafts.ts';
+export * from './sessions/seasons.ts';
 export * from './sessions/calendar.ts';
 export * from './runs/runs.ts';
 export * from './runs/runPlan.ts';

@@ -1,9 +1,22 @@
 import { differenceInCalendarDays } from 'date-fns';
 import { HttpStatus, Injectable } from '@nestjs/common';
 import { PACE_FACTORS } from '@eurhythm/core/body';
-import { draft, type DraftGym, type DraftLog, type SessionDraft } from '@eurhythm/core/plan';
-import { groupBy } from '@eurhythm/core/units';
-import type { DraftSessionDto, RoundDto, SessionDraftView } from '@eurhythm/contract';
+import {
+  draft,
+  sessionSeconds,
+  type DraftGym,
+  type DraftLog,
+  type DraftWish,
+  type SessionDraft,
+} from '@eurhythm/core/plan';
+import { groupBy, seedFromText } from '@eurhythm/core/units';
+import type {
+  DraftSessionDto,
+  RepeatSessionDto,
+  RoundDto,
+  SessionDraftView,
+  SessionSummary,
+} from '@eurhythm/contract';
 import { CombosService } from '../combos/combos.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
 import { TechniquesService } from '../grades/techniques.service.ts';
@@ -18,8 +31,10 @@ import { PaceService } from '../progress/pace.service.ts';
 import { RequirementsService } from '../progress/requirements.service.ts';
 import { SetsService } from '../progress/sets.service.ts';
 import { TEMPO_WEEKS } from '../progress/tempos.service.ts';
+import { SessionsService } from '../sessions/sessions.service.ts';
 import { HeldRunsService } from '../runs/heldRuns.service.ts';
 
+const LONGEST_TITLE = 60;
 /** The last classes that a draft does not repeat. */
 const RECENT = 3;
 
@@ -39,6 +54,7 @@ export class DraftsService {
     private readonly memory: MemoryService,
     private readonly held: HeldRunsService,
     private readonly gradingDays: GradingDaysService,
+    private readonly sessions: SessionsService,
   ) {}
 
   async draft({ seed = 1, ...wish }: DraftSessionDto, now: Date): Promise<SessionDraftView> {
@@ -46,6 +62,47 @@ export class DraftsService {
     const answer = draft(wish, gym, log, seed);
     if (!answer.ok) throw refuseField(answer.field, answer.message, HttpStatus.UNPROCESSABLE_ENTITY);
     return draftView(answer.draft, wish.minutes);
+  }
+
+  /** Drafts a session for an instant and keeps it, unless one is there under this id already. */
+  async draftInto(
+    id: string,
+    {
+      at,
+      wish,
+      title,
+      now,
+    }: { readonly at: string; readonly wish: DraftWish; readonly title?: string; readonly now: Date },
+  ): Promise<void> {
+    if ((await this.sessions.kept([id])).has(id)) return;
+    const [gym, log] = await Promise.all([this.gymToDraft(now), this.logToDraft(now)]);
+    // What is planned before it counts as done: classes of a season are not all the same.
+    const recent = [...(await this.sessions.combosPlannedBefore(new Date(at), RECENT)), ...log.recent].slice(
+      0,
+      RECENT,
+    );
+    const answer = draft(wish, gym, { ...log, recent }, seedFromText(at));
+    if (!answer.ok) throw refuseField(answer.field, answer.message, HttpStatus.UNPROCESSABLE_ENTITY);
+    const { session } = draftView(answer.draft, wish.minutes);
+    await this.sessions.save(id, {
+      title: (title ?? session.title).slice(0, LONGEST_TITLE),
+      lead: 'left',
+      plannedFor: at,
+      groups: [...session.groups],
+      rounds: [...session.rounds],
+    });
+  }
+
+  /** Goes forward from a session: a class of its length and its groups for each date, drafted anew; what is there stays. */
+  async forward(id: string, { ids, dates }: RepeatSessionDto, now: Date): Promise<SessionSummary[]> {
+    if (ids.length !== dates.length)
+      throw refuseField('dates', 'Each class needs an id and a date of its own.');
+    const session = await this.sessions.one(id);
+    const grades = (session.groups ?? []).flatMap(({ gradeIds }) => gradeIds);
+    const minutes = Math.round(sessionSeconds(session.rounds) / 60);
+    for (const [i, at] of dates.entries())
+      await this.draftInto(ids[i]!, { at, wish: { minutes, grades }, title: session.title, now });
+    return this.sessions.summaries(ids);
   }
 
   /** What the gym is and has. */

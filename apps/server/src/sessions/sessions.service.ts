@@ -1,6 +1,6 @@
 import { ConflictException, Injectable, NotFoundException, OnModuleInit } from '@nestjs/common';
 import { heldRounds, sessionSeconds, unrollRounds } from '@eurhythm/core/plan';
-import type { WrittenBlock } from '@eurhythm/core/rounds';
+import { kindOf, type WrittenBlock } from '@eurhythm/core/rounds';
 import type {
   PageQuery,
   RepeatSessionDto,
@@ -10,7 +10,7 @@ import type {
   SessionSummary,
   SessionView,
 } from '@eurhythm/contract';
-import { asc, desc, eq, gte, inArray, sql } from 'drizzle-orm';
+import { asc, desc, eq, gte, inArray, lt, sql } from 'drizzle-orm';
 import { pageLength, pageOf } from '../http/pages.ts';
 import { refuseField } from '../http/refuse.ts';
 import type { Database, Transaction } from '../store/database.ts';
@@ -126,12 +126,47 @@ export class SessionsService implements OnModuleInit {
       version: 1,
     }));
     await this.database.insert(sessions).values(copies).onConflictDoNothing();
+    return this.summaries(ids);
+  }
+
+  /** Some sessions as a list tells them, by their dates. */
+  async summaries(ids: readonly string[]): Promise<SessionSummary[]> {
     const made = await this.database
       .select(SUMMARY)
       .from(sessions)
-      .where(inArray(sessions.id, ids))
+      .where(inArray(sessions.id, [...ids]))
       .orderBy(asc(sessions.plannedFor));
     return made.map(sessionSummary);
+  }
+
+  /** Which of some ids have a session. */
+  async kept(ids: readonly string[]): Promise<ReadonlySet<string>> {
+    const rows = await this.database
+      .select({ id: sessions.id })
+      .from(sessions)
+      .where(inArray(sessions.id, [...ids]));
+    return new Set(rows.map(({ id }) => id));
+  }
+
+  /** The combos of the last classes that are planned before an instant, the last one first. */
+  async combosPlannedBefore(instant: Date, classes: number): Promise<string[][]> {
+    const rows = await this.database
+      .select({ rounds: sessions.rounds })
+      .from(sessions)
+      .where(lt(sessions.plannedFor, instant))
+      .orderBy(desc(sessions.plannedFor))
+      .limit(classes);
+    return rows.map(({ rounds }) => [
+      ...new Set(
+        rounds.flatMap(({ blocks }) =>
+          blocks.flatMap((block) =>
+            kindOf(block)
+              .named(block)
+              .map(({ comboId }) => comboId),
+          ),
+        ),
+      ),
+    ]);
   }
 
   /** Makes the voice of every saved session ahead of time, one session after the other. */

@@ -14,7 +14,7 @@ import {
 } from './fileProgress.ts';
 import { FileGym, FileTechniques, FileFighter, FileOwnCall } from './parts/gymParts.ts';
 import { FileMove, FileCombo, FileComboVersion } from './parts/bookParts.ts';
-import { FileSession, FileSheet, FileTheme, FileLibraryItem } from './parts/sessionParts.ts';
+import { FileSession, FileSheet, FileTheme, FileLibraryItem, FileSeason } from './parts/sessionParts.ts';
 import { FileRun, FileRunEvent, FileResult } from './parts/runParts.ts';
 import { FileTest, FileAttempt, FileRemovedAttempt } from './parts/trialParts.ts';
 export * from './parts/gymParts.ts';
@@ -95,6 +95,9 @@ export class GymFile {
 
   @IsPart(() => FileTheme)
   themes?: FileTheme[];
+
+  @IsPart(() => FileSeason)
+  seasons?: FileSeason[];
 
   @IsPart(() => FileGradingDay)
   gradingDays?: FileGradingDay[];

@@ -119,6 +119,7 @@ export const PARTS: readonly Part[] = [
     keys: ['sessionId'],
   }),
   part('themes', 'themes', schema.themes),
+  part('seasons', 'seasons', schema.seasons),
   part('library', 'pieces of the library', schema.libraryItems),
   part('tests', 'tests', schema.tests),
   part('runs', 'runs', schema.runs, { refers: { sessionId: 'sessions' } }),

@@ -1,5 +1,5 @@
 /** What is planned. */
-import type { ClassGroupDto, RoundDto, SaveSheetDto } from '@eurhythm/contract';
+import type { ClassGroupDto, ClassTimeDto, RoundDto, SaveSheetDto, WeekEditDto } from '@eurhythm/contract';
 import { doublePrecision, index, integer, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
 import { at, lead, version } from './columns.ts';
 
@@ -37,6 +37,20 @@ export const themes = pgTable('themes', {
   title: text('title').notNull(),
   from: text('from').notNull(),
   until: text('until').notNull(),
+  version: version(),
+});
+
+/** Weeks of classes that lead to a grading, or to a day. The weeks themselves are planned anew whenever they are looked at. */
+export const seasons = pgTable('seasons', {
+  id: text('id').primaryKey(),
+  title: text('title').notNull(),
+  from: text('from').notNull(),
+  until: text('until').notNull(),
+  gradingDayId: text('grading_day_id'),
+  gradeIds: jsonb('grade_ids').$type<string[]>().notNull(),
+  classes: jsonb('classes').$type<ClassTimeDto[]>().notNull(),
+  minutes: doublePrecision('minutes').notNull(),
+  edits: jsonb('edits').$type<WeekEditDto[]>().notNull(),
   version: version(),
 });
 

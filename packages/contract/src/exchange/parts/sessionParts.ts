@@ -2,6 +2,7 @@ import { Type } from 'class-transformer';
 import { IsObject, ValidateNested } from 'class-validator';
 import { IsInstant, IsOwnId } from '../../rules/index.ts';
 import { SaveThemeDto } from '../../sessions/calendar.ts';
+import { SaveSeasonDto } from '../../sessions/seasons.ts';
 import { SaveLibraryItemDto } from '../../sessions/library.ts';
 import { SaveSessionDto } from '../../sessions/sessions.ts';
 import { SaveSheetDto } from '../../sessions/sheets.ts';
@@ -26,6 +27,11 @@ export class FileSheet {
 
 export class FileTheme extends SaveThemeDto {
   @IsOwnId('a theme')
+  id!: string;
+}
+
+export class FileSeason extends SaveSeasonDto {
+  @IsOwnId('a season')
   id!: string;
 }
 

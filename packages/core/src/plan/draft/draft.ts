@@ -162,7 +162,12 @@ function classFor(
       random,
       factor: gym.factor,
     };
-    const picked = pickCombos({ ...from, people: group.people, themeWords: theme.words });
+    const picked = pickCombos({
+      ...from,
+      people: group.people,
+      themeWords: theme.words,
+      include: wish.include ?? [],
+    });
     return { ...group, queue: new ComboQueue(picked) };
   });
   const isOfTheme = coming.groups.some((group) =>
@@ -181,6 +186,8 @@ function classFor(
   return {
     ...{ gym, log, theme, groups, youth: coming.youth, bounds, minutes, cleanUpTo, random, hasPads },
     lead: 'left',
+    load: wish.load ?? 1,
+    contact: wish.contact ?? null,
     lengths: lengthsOf(minutes, coming.youth !== null),
     // Nine stand by three and all work alike; other odd numbers stand by two with one three, which the rotation evens out.
     turns: isAlone ? null : people % 2 === 1 && people % 3 === 0 ? 3 : 2,

@@ -24,6 +24,10 @@ export interface DraftClass {
   readonly minutes: number;
   readonly lead: Lead;
   readonly cleanUpTo: CleanUpTo;
+  /** Load beside a usual class, 1 being usual. */
+  readonly load: number;
+  /** Hardest contact in percent; null for what goes with the effort. */
+  readonly contact: number | null;
   /** How many stand together on pads; null where everybody works alone. */
   readonly turns: 2 | 3 | null;
   readonly hasPads: boolean;
@@ -44,6 +48,8 @@ export interface Lengths {
 
 export const ADULT_LENGTHS: Lengths = { work: 120, turn: 75, parts: 150, rest: 30, most: 300 };
 export const CHILD_LENGTHS: Lengths = { work: 75, turn: 45, parts: 90, rest: 25, most: 165 };
+/** Below this load a class is a light one. */
+export const LIGHT_CLASS = 0.8;
 /** A class shorter than this has shorter rounds. */
 export const SHORT_CLASS = 25;
 const SHORT_SHARE = 0.7;

@@ -1,6 +1,6 @@
 import type { Phase, WrittenBlock } from '../../rounds/index.ts';
 import { comboRound, partsRound } from './rounds/comboRounds.ts';
-import type { DraftClass } from './draftedClass.ts';
+import { LIGHT_CLASS, type DraftClass } from './draftedClass.ts';
 import {
   burstRound,
   conditioningRound,
@@ -84,13 +84,14 @@ export type Worth = (dish: Dish, already: number, over: number) => number;
 /** With so many rounds for each combo that there is, each comes often enough. */
 const ROUNDS_PER_COMBO = 0.75;
 
-export function worthIn({ theme, random, minutes, groups }: DraftClass): Worth {
+export function worthIn({ theme, random, minutes, groups, load }: DraftClass): Worth {
   const combos = 1 + Math.ceil(ROUNDS_PER_COMBO * Math.max(0, ...groups.map(({ queue }) => queue.size)));
   const mood = new Map(DISHES.map((dish) => [dish, 1 + CHANCE * (2 * random() - 1)]));
   return (dish, already, over) => {
     const { first, again, most: usual } = WORTH[dish];
     const most = dish === 'combos' || dish === 'pads' ? Math.min(usual, combos) : usual;
     // A class of three hours may have more of everything.
+    if (load < LIGHT_CLASS && (dish === 'burst' || dish === 'conditioning')) return 0;
     if (already >= over * most * Math.max(1, minutes / 90)) return 0;
     const wanted = [...theme.work].reduce((share, work) => share * (OF_THEME[work][dish] ?? 1), 1);
     return first * again ** already * wanted * mood.get(dish)!;

@@ -1,7 +1,7 @@
 import { usualBlock, type WrittenBlock } from '../../rounds/index.ts';
 import type { Seconds } from '../../units/index.ts';
 import { inTurns } from '../partners/partnerRounds.ts';
-import type { DraftClass } from './draftedClass.ts';
+import { LIGHT_CLASS, type DraftClass } from './draftedClass.ts';
 import type { Dish, PlainRound } from './menu.ts';
 import type { DraftedRound } from './wish.ts';
 
@@ -26,7 +26,7 @@ const PLACES: Readonly<Record<Dish, { readonly first: number; readonly apart: nu
 };
 
 /** Effort from 1 to 10: where a class begins, its peak for adults and for children, and where it ends. */
-const EFFORT = { first: 3, last: 4, peak: { adults: 8, children: 7, burst: 9 } } as const;
+const EFFORT = { first: 3, last: 4, peak: { adults: 8, children: 7, burst: 9 }, lighter: 2 } as const;
 /** Contact in percent of full power that goes with an effort; a tenth for each step above this. */
 const NO_CONTACT_AT = 2;
 const MOST_CONTACT = { usual: 60, theme: 80 } as const;
@@ -45,7 +45,7 @@ const inOrder = (served: readonly Served[]): Served[] =>
  */
 export function shaped(served: readonly Served[], of: DraftClass): DraftedRound[] {
   const rounds = inOrder(served);
-  const efforts = effortsOf(rounds, of.youth !== null);
+  const efforts = effortsOf(rounds, of);
   return rounds.map(({ round, dish }, i): DraftedRound => {
     const effort = efforts[i]!;
     const work = dish === 'pads' ? round.work.map((block) => withContact(block, effort, of)) : round.work;
@@ -54,11 +54,12 @@ export function shaped(served: readonly Served[], of: DraftClass): DraftedRound[
   });
 }
 
-function effortsOf(rounds: readonly Served[], hasChildren: boolean): number[] {
+function effortsOf(rounds: readonly Served[], { youth, load }: DraftClass): number[] {
   const hardest = rounds.findIndex(({ dish }) => dish === 'burst');
   const lastHard = rounds.findLastIndex(({ dish }) => dish !== 'shadow' && dish !== 'conditioning');
   const peak = hardest !== -1 ? hardest : Math.max(0, lastHard);
-  const top = hasChildren ? EFFORT.peak.children : hardest !== -1 ? EFFORT.peak.burst : EFFORT.peak.adults;
+  const usual = youth ? EFFORT.peak.children : hardest !== -1 ? EFFORT.peak.burst : EFFORT.peak.adults;
+  const top = load < LIGHT_CLASS ? usual - EFFORT.lighter : usual;
   return rounds.map((_, i) => {
     if (i === peak) return top;
     if (i < peak) return Math.min(top - 1, Math.round(EFFORT.first + ((top - EFFORT.first) * i) / peak));
@@ -68,10 +69,14 @@ function effortsOf(rounds: readonly Served[], hasChildren: boolean): number[] {
 }
 
 /** Contact that grows within a round, called where it changes; children keep to what their band may have. */
-function withContact(block: WrittenBlock, effort: number, { youth, theme }: DraftClass): WrittenBlock {
+function withContact(
+  block: WrittenBlock,
+  effort: number,
+  { youth, theme, contact }: DraftClass,
+): WrittenBlock {
   const most = theme.work.has('contact') ? MOST_CONTACT.theme : MOST_CONTACT.usual;
   const wanted = Math.min(most, 10 * (effort - NO_CONTACT_AT) + (theme.work.has('contact') ? 10 : 0));
-  const top = youth ? Math.min(wanted, youth.contact ?? 0) : wanted;
+  const top = Math.min(wanted, contact ?? wanted, youth ? (youth.contact ?? 0) : wanted);
   const plan =
     top <= 0 ? [0] : [0.4, 0.7, 1].map((share) => Math.min(top, 5 * Math.round((top * share) / 5)));
   return 'cyclesEach' in block ? { ...block, intensity: [...new Set(plan)] } : block;

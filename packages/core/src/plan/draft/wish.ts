@@ -24,6 +24,12 @@ export interface DraftWish {
   readonly alone?: boolean;
   /** The grade that is tested next. */
   readonly towards?: string | null;
+  /** Ids of the combos that the plan of a season has for this class. */
+  readonly include?: readonly string[];
+  /** Load beside a usual class, 1 being usual; a light class has no burst and less contact. */
+  readonly load?: number;
+  /** Hardest contact in percent; what goes with the effort without it. */
+  readonly contact?: number;
 }
 
 /** Somebody of the gym. */

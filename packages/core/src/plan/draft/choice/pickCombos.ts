@@ -18,6 +18,8 @@ export interface PickFrom {
   readonly log: DraftLog;
   /** Ids of the combos that the next grade asks for. */
   readonly asked: readonly string[];
+  /** Ids of the combos that the season has for this class. */
+  readonly include: readonly string[];
   readonly themeWords: readonly string[];
   readonly count: number;
   readonly cleanUpTo: CleanUpTo;
@@ -35,7 +37,16 @@ const JUST_DAYS = 3;
  * How much each reason weighs beside the others (our own choice): the theme, what a grading asks, what is loose, what slips from memory,
  * neglect, balance of limbs and heights; against it what the last classes had. Chance decides between those that come close.
  */
-const WEIGHT = { theme: 3, asked: 2, loose: 1.6, due: 1.5, overdue: 1, balance: 0.8, chance: 0.5 } as const;
+const WEIGHT = {
+  included: 4,
+  theme: 3,
+  asked: 2,
+  loose: 1.6,
+  due: 1.5,
+  overdue: 1,
+  balance: 0.8,
+  chance: 0.5,
+} as const;
 /** By the class that it was in: the last one, the one before, and the one before that. */
 const AGAIN = [1.6, 1.1, 0.6] as const;
 const JUST_TRAINED = 1;
@@ -45,7 +56,7 @@ const IS_WHY = 0.25;
 /** What is clean only below this would hold a whole class up: it is shown on the count, not to a clock. */
 const SLOWEST: Bpm = 40;
 
-type Reason = 'theme' | 'asked' | 'loose' | 'due' | 'overdue' | 'balance';
+type Reason = 'included' | 'theme' | 'asked' | 'loose' | 'due' | 'overdue' | 'balance';
 
 /**
  * Chooses combos one after the other for one group: what the theme and the next grading ask, what is loose or slips from memory, what was
@@ -87,7 +98,7 @@ export function pickCombos({ candidates, count, random, ...from }: PickFrom): Pi
 
 function fixedScores(
   { bookId, theme }: Candidate,
-  { people, log, asked }: Omit<PickFrom, 'candidates' | 'count' | 'random'>,
+  { people, log, asked, include }: Omit<PickFrom, 'candidates' | 'count' | 'random'>,
 ) {
   const own = new Set(people.map(({ id }) => id));
   const due = log.dueWith(bookId).filter((id) => own.has(id)).length / Math.max(1, people.length);
@@ -108,6 +119,7 @@ function fixedScores(
     isLoose,
     against: (again + just) * (isLoose ? 0.3 : 1),
     scores: {
+      included: include.includes(bookId) ? WEIGHT.included : 0,
       theme: WEIGHT.theme * theme,
       asked: asked.includes(bookId) ? WEIGHT.asked : 0,
       loose: WEIGHT.loose * loose,
@@ -132,6 +144,7 @@ function reasonOf(
   scores: Readonly<Record<Reason, number>>,
   { people, log, themeWords }: Omit<PickFrom, 'candidates' | 'count' | 'random'>,
 ): string {
+  if (scores.included > 0) return 'is what the season has for this week';
   if (theme > 0) return `is of “${themeWords.join(', ')}”`;
   if (scores.asked > 0) return 'is asked at the grading';
   if (scores.loose >= WEIGHT.loose * 0.5) return 'was not clean last time';
