@@ -178,6 +178,13 @@ const RIGHT: Readonly<Record<string, object>> = {
   },
   'PUT goals/known/reported': { day: '2026-03-05' },
   'PUT library/fuzzed': { title: 'Fuzzed', rounds: [round] },
+  'PUT seasons/fuzzed': {
+    ...{ title: 'To the grading', from: '2026-03-02', until: '2026-05-24', gradingDayId: null, minutes: 60 },
+    ...{ gradeIds: ['ebb'], classes: [{ weekday: 2, time: '18:30' }] },
+    edits: [{ from: '2026-03-09', theme: 'knees', kind: 'light' }],
+  },
+  'POST sessions/first-steps/forward': { ids: ['forward-fuzzed'], dates: ['2026-03-06T18:30:00Z'] },
+  'POST seasons/fuzzed/draft': { week: '2026-03-02' },
   'PUT grading-days/fuzzed': {
     title: 'Spring grading',
     day: '2026-03-05',

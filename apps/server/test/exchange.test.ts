@@ -73,7 +73,9 @@ describe('a session as files', () => {
     expect(type).toBe('text/calendar; charset=utf-8');
     const text = new TextDecoder().decode(bytes);
     const { items } = (await call('GET', 'sessions')).body;
-    expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(items.length);
+    // Beside them the weeks of seasons and the days of gradings, which last whole days.
+    expect(text.match(/DTSTART:/g)).toHaveLength(items.length);
+    expect(text).toMatch(/DTSTART;VALUE=DATE:\d{8}\r\n[\s\S]*SUMMARY:Grading of Ebb and Slack/);
     expect(text).toContain('SUMMARY:Knees behind the cross');
   });
   it('as homework: sound, sheet, captions and cautions in one zip', async () => {

@@ -23,6 +23,8 @@ interface DemoThings {
   readonly combos: readonly string[];
   readonly tests: readonly string[];
   readonly themes: readonly string[];
+  readonly seasons: readonly string[];
+  readonly gradingDays: readonly string[];
   readonly grades: readonly string[];
 }
 
@@ -50,7 +52,7 @@ export class DemoGymService {
   }
 
   /**
-   * Takes the demonstration out: its log, people, sessions, combos, tests, themes and grades, but for what the gym has changed, or
+   * Takes the demonstration out: its log, people, sessions, combos, tests, themes, seasons, gradings and grades, but for what the gym has changed, or
    * needs for things of its own. Tells what stays, in words. A second time changes nothing.
    */
   async takeOut(): Promise<string[]> {
@@ -68,6 +70,8 @@ export class DemoGymService {
       await remove(tx, schema.runs, schema.runs.id, things.runs);
       await remove(tx, schema.sessions, schema.sessions.id, things.sessions);
       await remove(tx, schema.themes, schema.themes.id, things.themes);
+      await remove(tx, schema.seasons, schema.seasons.id, things.seasons);
+      await remove(tx, schema.gradingDays, schema.gradingDays.id, things.gradingDays);
       await remove(tx, schema.fighters, schema.fighters.id, things.fighters);
       await remove(tx, schema.comboVersions, schema.comboVersions.comboId, things.combos);
       await remove(tx, schema.combos, schema.combos.id, things.combos);
@@ -93,9 +97,15 @@ async function remove(
 /** Ids of things that were changed since they were brought in. */
 async function touchedIds(tx: Transaction): Promise<ReadonlySet<string>> {
   const lists = await Promise.all(
-    [schema.combos, schema.sessions, schema.fighters, schema.tests, schema.themes].map((table) =>
-      tx.select({ id: table.id, version: table.version }).from(table as typeof schema.combos),
-    ),
+    [
+      schema.combos,
+      schema.sessions,
+      schema.fighters,
+      schema.tests,
+      schema.themes,
+      schema.seasons,
+      schema.gradingDays,
+    ].map((table) => tx.select({ id: table.id, version: table.version }).from(table as typeof schema.combos)),
   );
   return new Set(
     lists
@@ -159,6 +169,8 @@ function demoThings(gym: WholeGymFile, touched: ReadonlySet<string>): DemoThings
       tested.flatMap(({ testId }) => testId ?? []),
     ),
     themes: gym.themes.map(({ id }) => id).filter((id) => isDemoLog(id) && !touched.has(id)),
+    seasons: gym.seasons.map(({ id }) => id).filter((id) => isDemoLog(id) && !touched.has(id)),
+    gradingDays: gym.gradingDays.map(({ id }) => id).filter((id) => isDemoLog(id) && !touched.has(id)),
     grades: goes(gym.grades, GRADES, [
       ...gym.combos.filter(({ id }) => !combos.includes(id)).map(({ gradeId }) => gradeId),
       ...staying.fighters.map(({ gradeId }) => gradeId),

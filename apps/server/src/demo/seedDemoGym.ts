@@ -58,6 +58,8 @@ export async function seedDemoGym(database: Database, now: Date): Promise<void> 
       })),
     );
     await tx.insert(schema.themes).values(themesAround(now));
+    await tx.insert(schema.gradingDays).values(gradingAfter(now));
+    await tx.insert(schema.seasons).values(seasonAround(now));
     await putRows(tx, schema.runs, log.runs);
     await putRows(tx, schema.runEvents, log.events);
     await putRows(tx, schema.runRounds, log.rounds);
@@ -98,4 +100,38 @@ function themesAround(now: Date): (typeof schema.themes.$inferInsert)[] {
       until: day(endOfMonth(now)),
     },
   ];
+}
+
+/** Nine weeks from now those of Ebb and Slack are tested for the next grade. */
+function gradingAfter(now: Date): typeof schema.gradingDays.$inferInsert {
+  const next: Readonly<Record<string, string>> = { ebb: 'slack', slack: 'flood' };
+  return {
+    id: 'demo-grading',
+    title: 'Grading of Ebb and Slack',
+    day: format(addDays(startOfWeek(now, { weekStartsOn: 1 }), 7 * WEEKS_TO_GRADING + 5), 'yyyy-MM-dd'),
+    candidates: FIGHTERS.flatMap(({ id, gradeId }) => {
+      const grade = next[gradeId];
+      return grade ? [{ fighterId: id, gradeId: grade }] : [];
+    }),
+  };
+}
+const WEEKS_TO_GRADING = 9;
+
+/** The season that leads to it began three weeks ago. */
+function seasonAround(now: Date): typeof schema.seasons.$inferInsert {
+  const grading = gradingAfter(now);
+  return {
+    id: 'demo-season',
+    title: 'To the next grading',
+    from: format(addDays(startOfWeek(now, { weekStartsOn: 1 }), -21), 'yyyy-MM-dd'),
+    until: grading.day,
+    gradingDayId: grading.id,
+    gradeIds: ['ebb', 'slack'],
+    classes: [
+      { weekday: 1, time: '19:00' },
+      { weekday: 4, time: '19:00' },
+    ],
+    minutes: 60,
+    edits: [],
+  };
 }

@@ -17,8 +17,10 @@ import contentDisposition from 'content-disposition';
 import { Readable } from 'node:stream';
 import { FileQuery, RHYTHM_BYTES, RhythmQuery, RhythmView } from '@eurhythm/contract';
 import { AllowRoles } from '../auth/allowRoles.ts';
+import { GradingDaysModule } from '../gradingDays/gradingDays.module.ts';
 import { GymSettingsModule } from '../gym/gymSettings.module.ts';
 import { answers, answersFile, fileField } from '../http/answers.ts';
+import { SeasonsModule } from '../seasons/seasons.module.ts';
 import { SessionsModule } from '../sessions/sessions.module.ts';
 import { homeworkZip } from './homework.ts';
 import { HeavyModule } from '../heavy/heavy.module.ts';
@@ -121,7 +123,7 @@ function attachment({ title }: SessionToPlay, ending: string): string {
 }
 
 @Module({
-  imports: [SessionsModule, GymSettingsModule, HeavyModule],
+  imports: [SessionsModule, SeasonsModule, GradingDaysModule, GymSettingsModule, HeavyModule],
   controllers: [SessionFilesController],
   providers: [PlayedSessionService, SoundFileService, SoundsAtHand],
 })

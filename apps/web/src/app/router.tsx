@@ -71,6 +71,10 @@ export const router = createBrowserRouter([
             path: 'sessions/calendar',
             lazy: room(() => import('../rooms/sessions/calendar/CalendarRoom.tsx'), 'CalendarRoom'),
           },
+          {
+            path: 'sessions/season/:id?',
+            lazy: room(() => import('../rooms/sessions/season/SeasonRoom.tsx'), 'SeasonRoom'),
+          },
           { path: 'sessions/:id?', lazy: room(sessions, 'SessionsRoom') },
           {
             path: 'fighters/class',

@@ -31,6 +31,7 @@ import type {
   RunPlanView,
   RunView,
   SessionSummary,
+  SeasonView,
   SessionDraftView,
   SessionView,
   SheetView,
@@ -133,6 +134,7 @@ export const queries = {
     }),
   library: () => queryOptions({ queryKey: ['library'], queryFn: () => items<LibraryItem>('library') }),
   themes: () => queryOptions({ queryKey: ['themes'], queryFn: () => items<ThemeView>('themes') }),
+  seasons: () => queryOptions({ queryKey: ['seasons'], queryFn: () => items<SeasonView>('seasons') }),
   gradingDays: () =>
     queryOptions({ queryKey: ['grading-days'], queryFn: () => items<GradingDayView>('grading-days') }),
   /** A session for those who come; nothing is kept. */

@@ -32,6 +32,9 @@ export function SessionsRoom() {
           <ButtonLink to="/sessions/calendar" weight="bare" className="px-0!">
             Calendar and themes
           </ButtonLink>
+          <ButtonLink to="/sessions/season" weight="bare" className="px-0!">
+            Season
+          </ButtonLink>
         </div>
         <SessionList sessions={sessions} />
       </aside>

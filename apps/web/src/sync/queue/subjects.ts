@@ -25,6 +25,7 @@ export const SUBJECTS = {
   gym: { one: 'change of the gym', many: 'changes of the gym' },
   call: { one: 'call', many: 'calls' },
   theme: { one: 'theme', many: 'themes' },
+  season: { one: 'season', many: 'seasons' },
   question: { one: 'answer to Today', many: 'answers to Today' },
   gradingDay: { one: 'planned grading', many: 'planned gradings' },
   library: { one: 'piece of the library', many: 'pieces of the library' },

@@ -1,4 +1,4 @@
-import { isCounted, kindOf, type WrittenBlock } from '../../rounds/index.ts';
+import { isCounted, isPause, kindOf, type WrittenBlock } from '../../rounds/index.ts';
 import { cleanTempos } from '../../tempo/index.ts';
 import { clockText, howMany, seededRandom, type Seconds } from '../../units/index.ts';
 import type { CareNote } from '../care/careNotes.ts';
@@ -16,6 +16,7 @@ import {
   fromLibrary,
   plainCoolDown,
   plainWarmUp,
+  type FrameGround,
   type Framed,
 } from './rounds/frame.ts';
 import { DISHES, cook, worthIn, type Dish } from './menu.ts';
@@ -216,9 +217,20 @@ function framed(total: Seconds, { gym, bounds, youth }: DraftClass): { opening: 
   const warm = bounds.noHighKicks ? usual : Math.min(most, Math.max(usual, WARM_ENOUGH));
   const cool = Math.round(total * COOL_DOWN_SHARE.usual);
   return {
-    opening: fromLibrary('warm-up', warm, ground) ?? plainWarmUp(warm),
+    opening: warmUpOf(warm, most, bounds.noHighKicks ? 0 : WARM_ENOUGH, ground),
     closing: fromLibrary('stretch', cool, ground) ?? plainCoolDown(cool),
   };
+}
+
+/** A warm-up of the library in which everybody moves for long enough, what is told in it not counted; else a plain one. */
+function warmUpOf(seconds: Seconds, most: Seconds, enough: Seconds, ground: FrameGround): Framed {
+  const moves = (round: Framed): Seconds =>
+    roundSeconds({ blocks: round.blocks.filter((block) => !isPause(block)) });
+  const first = fromLibrary('warm-up', seconds, ground);
+  if (first && moves(first) >= enough) return first;
+  const longer = first && Math.min(most, seconds + roundSeconds(first) - moves(first));
+  const second = longer === null ? null : fromLibrary('warm-up', longer, ground);
+  return second && moves(second) >= enough ? second : plainWarmUp(seconds);
 }
 
 /** What there is time for: always the round that is worth most now, as long as one fits at its ideal length. */

@@ -18,6 +18,8 @@ export interface PlainRound {
   readonly work: readonly WrittenBlock[];
   readonly turns: 2 | 3 | null;
   readonly why: string;
+  /** Somebody turns the back in it: it comes when everybody is warm. */
+  readonly hasSpin?: boolean;
 }
 
 /** What a class can be made of between warm-up and cool-down, in the order in which it usually comes. */

@@ -31,13 +31,16 @@ const EFFORT = { first: 3, last: 4, peak: { adults: 8, children: 7, burst: 9 }, 
 const NO_CONTACT_AT = 2;
 const MOST_CONTACT = { usual: 60, theme: 80 } as const;
 
-const inOrder = (served: readonly Served[]): Served[] =>
-  [...served].sort(
-    (a, b) =>
-      PLACES[a.dish].first +
-      a.nth * PLACES[a.dish].apart -
-      (PLACES[b.dish].first + b.nth * PLACES[b.dish].apart),
-  );
+/** No turn of the back comes before this place: the parts and combos before it take ten minutes. */
+const WARM_PLACE = 4.4;
+
+function placeOf({ dish, nth, round }: Served): number {
+  const { first, apart } = PLACES[dish];
+  const place = first + nth * apart;
+  return round.hasSpin ? Math.max(WARM_PLACE, place) : place;
+}
+
+const inOrder = (served: readonly Served[]): Served[] => [...served].sort((a, b) => placeOf(a) - placeOf(b));
 
 /**
  * The rounds in the order of a class, each with its effort, its contact where a partner is there, its turns and its rest: effort grows to

@@ -59,6 +59,7 @@ export function CalendarRoom() {
           >
             All dates as iCalendar
           </a>
+          <ButtonLink to="/sessions/season">Season</ButtonLink>
           <ButtonLink to="/sessions">Back to the sessions</ButtonLink>
         </span>
       </header>

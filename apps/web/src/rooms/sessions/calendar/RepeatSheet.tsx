@@ -7,7 +7,7 @@ import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
 import { Button } from '../../../ui/buttons/Button.tsx';
-import { TextField } from '../../../ui/fields/Field.tsx';
+import { TextField, TickField } from '../../../ui/fields/Field.tsx';
 import { Sheet } from '../../../ui/panels/Panel.tsx';
 import { weeksAfter } from './dates.ts';
 import { useDates } from '../../../ui/fields/dates.ts';
@@ -21,12 +21,13 @@ interface RepeatSheetProps {
   onClose(): void;
 }
 
-/** Plans copies of a session for the weeks to come; each copy can then be changed by itself. */
+/** Plans the weeks to come from a session: each drafted anew, or copies of it; each can then be changed by itself. */
 export function RepeatSheet({ id, title, plannedFor, onClose }: RepeatSheetProps) {
   const dates = useDates();
   const client = useQueryClient();
   const errors = useFieldErrors();
   const [weeks, setWeeks] = useState('4');
+  const [isAnew, setAnew] = useState(true);
   const [ids] = useState(() => Array.from({ length: MOST_WEEKS }, newId));
   const count = Number(weeks);
   const isWhole = Number.isInteger(count) && count >= 1 && count <= MOST_WEEKS;
@@ -34,7 +35,7 @@ export function RepeatSheet({ id, title, plannedFor, onClose }: RepeatSheetProps
     () => ({
       method: 'POST',
       subject: SUBJECTS.session,
-      address: `sessions/${id}/repeat`,
+      address: `sessions/${id}/${isAnew ? 'forward' : 'repeat'}`,
       body: { ids: ids.slice(0, count), dates: weeksAfter(plannedFor, count) },
       page: `/sessions/${id}`,
     }),
@@ -60,10 +61,14 @@ export function RepeatSheet({ id, title, plannedFor, onClose }: RepeatSheetProps
       {isWhole && (
         <p className="pt-3">
           Each {dates.tell(plannedFor, 'EEEE, time')}, the last time on{' '}
-          {dates.tell(weeksAfter(plannedFor, count).at(-1)!, 'long-dated')}. Each copy can be changed by
-          itself.
+          {dates.tell(weeksAfter(plannedFor, count).at(-1)!, 'long-dated')}. Each can be changed by itself.
         </p>
       )}
+      <TickField
+        label="Go forward: draft each anew, for the same groups and as long"
+        checked={isAnew}
+        onChange={setAnew}
+      />
       <div className="flex gap-3 pt-4">
         <Button weight="main" disabled={!isWhole || repeat.isPending} onClick={() => repeat.mutate()}>
           Plan them

@@ -48,6 +48,7 @@ export function partsRound(of: DraftClass): PlainRound | null {
       },
     ],
     turns: null,
+    hasSpin: spins(chosen),
     why: `${whyOf(chosen, ': by parts, joined, then fast')}. ${tempoWhy(chosen, shared)}`,
   };
 }
@@ -75,9 +76,13 @@ export function comboRound(of: DraftClass, isPartnerWork: boolean): PlainRound |
     title: onPads ? `Pads: ${names}` : names,
     work,
     turns: onPads ? of.turns : null,
+    hasSpin: spins(chosen),
     why: `${whyOf(chosen)}. ${tempoWhy(chosen, sharedTempo(chosen, of))}`,
   };
 }
+
+const spins = (chosen: readonly Chosen[]): boolean =>
+  chosen.some(({ combos }) => combos.some(({ shape }) => shape.hasSpin));
 
 /** The first combo of each group, then the second; a group with one does it again. */
 function oneByOne(chosen: readonly Chosen[]): Chosen[][] {
