@@ -76,6 +76,7 @@ const NEW_UNTIL = 0.65;
 const AGAIN_AFTER = [1, 3, 6, 10] as const;
 /** So many combos can be repeated in a class without doing none of them well. */
 const REPEATS_PER_CLASS = 3;
+const FEWEST_PER_CLASS = 2;
 
 const DAY = 86_400_000;
 const dayAfter = (day: string, days: number): string =>
@@ -208,6 +209,7 @@ function spread(
     // What is not clean comes this week and the next; what is clean waits.
     again(combo.id, first - 1, loose >= 0.5 ? [1, 2, 4, 7] : loose > 0 ? [1, 3, 6] : [2, 5, 9]);
   }
+  fillUp(order, weeks, open, FEWEST_PER_CLASS * classes);
   const asked = order.filter(({ combo }) => combo.isAsked);
   for (const i of open.filter((each) => kinds[each] === 'test' || kinds[each] === 'grading'))
     for (const { combo } of asked) {
@@ -215,6 +217,27 @@ function spread(
       if (!introduced.includes(combo.id) && !repeated.includes(combo.id)) repeated.push(combo.id);
     }
   return weeks;
+}
+
+/** A week that has little takes what has waited for longest. */
+function fillUp(
+  order: readonly Placed[],
+  weeks: readonly { introduced: string[]; repeated: string[] }[],
+  open: readonly number[],
+  fewest: number,
+): void {
+  for (const i of open) {
+    const { introduced, repeated } = weeks[i]!;
+    const has = (week: (typeof weeks)[number], id: string): boolean =>
+      week.introduced.includes(id) || week.repeated.includes(id);
+    const lastBefore = (id: string): number => weeks.slice(0, i).findLastIndex((week) => has(week, id));
+    const waiting = order
+      .map(({ combo, isKnown }) => ({ id: combo.id, isKnown, last: lastBefore(combo.id) }))
+      .filter(({ id, isKnown, last }) => (isKnown || last !== -1) && !has(weeks[i]!, id))
+      .sort((a, b) => a.last - b.last);
+    const missing = Math.max(0, fewest - introduced.length - repeated.length);
+    repeated.push(...waiting.slice(0, missing).map(({ id }) => id));
+  }
 }
 
 function themeOf(ids: readonly string[], combos: readonly SeasonCombo[], kind: WeekKind): string {

@@ -83,7 +83,7 @@ function Week({ week, most, isNow, isOver, isBusy, onEdit, onDraft }: WeekProps)
   const dates = useDates();
   const [isOpen, setOpen] = useState(false);
   const { from, kind, theme, load, minutes, contact, introduced, repeated, why, classes } = week;
-  const open = classes.filter(({ sessionId }) => sessionId === null);
+  const open = classes.filter(({ sessionId, at }) => sessionId === null && new Date(at) > new Date());
   return (
     <tr className={`border-b border-rule align-top ${isOver ? 'text-quiet' : ''}`}>
       <th scope="row" className="w-28 py-2 pr-3 font-semibold whitespace-nowrap">
@@ -91,7 +91,8 @@ function Week({ week, most, isNow, isOver, isBusy, onEdit, onDraft }: WeekProps)
         {dates.tell(`${from}T12:00`, 'short')}
       </th>
       <td className="py-2 pr-3">
-        <strong>{theme}</strong> <span className="text-sm text-quiet">{KIND_WORDS[kind]}</span>
+        <strong>{theme}</strong>{' '}
+        {theme !== KIND_WORDS[kind] && <span className="text-sm text-quiet">{KIND_WORDS[kind]}</span>}
         <span className="block text-sm text-quiet">{why}</span>
         {!isOver && (
           <Button weight="bare" className="no-print px-0!" onClick={() => setOpen(!isOpen)}>
@@ -116,14 +117,14 @@ function Week({ week, most, isNow, isOver, isBusy, onEdit, onDraft }: WeekProps)
           </span>
         )}
       </td>
-      <td className="w-44 py-2 pr-3">
+      <td className="w-48 py-2 pr-3 whitespace-nowrap">
         <span
           className="block h-3 bg-tape-right"
           style={{ width: `${Math.round((100 * load) / most)}%` }}
           aria-hidden
         />
         <span className="tabular text-sm">
-          {minutes} min, contact to {contact} %
+          {minutes} min, contact {contact} %
         </span>
       </td>
       <td className="py-2 pr-3 text-sm">
