@@ -1,4 +1,4 @@
-/** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log|hall|strikes|live|progress]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
+/** `npm run bench [core|start|pages|sessions|centre|sound|hearing|load|log|hall|strikes|live|progress|season]`: how fast the parts are, as a table. No figure here is a test; machines differ. */
 import { build, install } from '../house.mjs';
 import { endServed } from '../servedApp.mjs';
 import { printTable, row } from './table.mjs';
@@ -25,6 +25,7 @@ const PARTS = {
   },
   live: () => import('./strikesLiveBench.mjs'),
   progress: () => import('./progressBench.mjs'),
+  season: () => import('./seasonBench.mjs'),
 };
 const wanted = process.argv.slice(2);
 for (const [name, measure] of Object.entries(PARTS))

@@ -133,10 +133,10 @@ describe('what the log asks of a class', () => {
   it('names a limb that hardly strikes, until it does', async () => {
     const fighterIds = ['ines', 'suda', 'radek', 'leilani', 'joost', 'nuria', 'tomasz'];
     // Jabs from one lead alone: a thousand for each, and as many kicks of the rear leg.
-    await held('one-sided', fighterIds, 1, 100, 10);
+    for (const n of [1, 2, 3, 4]) await held(`one-sided-${n}`, fighterIds, 1, 100, 10);
     const [asked] = await questions('limb neglected');
     expect(asked).toMatchObject({ action: 'Build a session', fighterId: null });
-    expect(asked.sentence).toMatch(/had \d %; an even share is 25 %/);
+    expect(asked.sentence).toMatch(/had \d %; the gym’s combos would give it \d+ %/);
   });
 
   it('names a test that was not done for six weeks by those who come', async () => {

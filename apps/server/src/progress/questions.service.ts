@@ -11,7 +11,7 @@ import {
 } from '@eurhythm/core/progress';
 import { ofSide } from '@eurhythm/core/speed';
 import { comboName } from '@eurhythm/core/plan';
-import { leastOf, trainsIt } from '@eurhythm/core/tempo';
+import { togetherOf, trainsIt } from '@eurhythm/core/tempo';
 import { groupBy, howMany } from '@eurhythm/core/units';
 import type { CourseView, EvennessView, FighterView, QuestionView } from '@eurhythm/contract';
 import { differenceInCalendarDays } from 'date-fns';
@@ -365,7 +365,7 @@ function readyCombos(tempos: Tempos, all: Tempos): Asked[] {
     .map((those) => ({
       those,
       up: those.filter(({ bpm, last }) => bpm > (last ?? bpm)),
-      bpm: leastOf(forAll.get(those[0]!.comboId) ?? those)!.bpm,
+      bpm: togetherOf(forAll.get(those[0]!.comboId) ?? those)!.bpm,
       last: Math.max(...those.map(({ last }) => last ?? 0)),
     }))
     .filter(({ those, up, bpm, last }) => up.length >= 2 && up.length >= READY * those.length && bpm > last)

@@ -51,10 +51,20 @@ export class TemposService {
       const name = names.get(fighterId);
       if (name === undefined) return [];
       const person = { id: fighterId, name, pace: paces.get(fighterId)!.factor };
-      const { bpm, sentence } = tempoOf(person, combo, own, upTo);
+      const { bpm, clean, sentence } = tempoOf(person, combo, own, upTo);
       const last = own.at(-1)?.bpm ?? null;
       return [
-        { fighterId, name, comboId: combo.id, combo: comboName(combo), last, bpm, sentence, sets: own },
+        {
+          fighterId,
+          name,
+          comboId: combo.id,
+          combo: comboName(combo),
+          last,
+          bpm,
+          clean,
+          sentence,
+          sets: own,
+        },
       ];
     };
     if (comboIds)

@@ -48,6 +48,6 @@ function namedIn(block: RoundDto['blocks'][number], place: number) {
   return kind.named(block).map(({ field, comboId }) => {
     const lane = /^lanes\.(\d+)\./.exec(field)?.[1];
     const groupName = lane === undefined ? '' : (kind.groups(block)[Number(lane)] ?? '');
-    return { block: place, comboId, groupName, bpm: kind.bpm(block) };
+    return { block: place, comboId, groupName, bpm: kind.endBpm(block) };
   });
 }

@@ -76,6 +76,10 @@ export class TempoView {
   @IsAmount()
   readonly bpm!: number;
 
+  /** The fastest that this body does cleanly over and over. */
+  @IsAmount()
+  readonly clean!: number;
+
   /** Of the last set that was marked; null where none was. */
   @OrNull()
   @IsAmount()

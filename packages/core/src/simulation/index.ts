@@ -7,3 +7,4 @@ export * from './bagMotion.ts';
 export * from './padSensor.ts';
 export * from './virtualRound.ts';
 export * from './virtualTrials.ts';
+export * from './virtualLearner.ts';

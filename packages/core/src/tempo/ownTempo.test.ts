@@ -7,7 +7,7 @@ const sets = (...reported: readonly (readonly [number, TempoSet['quality']])[]):
 
 describe('the next tempo of somebody', () => {
   it.each([
-    ['clean once stays', sets([84, 'clean']), 84, 'Clean once at 84: once more, then faster.'],
+    ['clean goes up a step', sets([84, 'clean']), 88, 'Clean at 84: up to 88.'],
     ['clean twice goes up', sets([84, 'clean'], [84, 'clean']), 88, 'Clean twice at 84: up to 88.'],
     [
       'the best that was clean counts, not an easy day after it',
@@ -26,7 +26,7 @@ describe('the next tempo of somebody', () => {
       'a step that was missed twice waits at the best tempo',
       sets([84, 'clean'], [84, 'clean'], [88, 'loose'], [88, 'loose']),
       84,
-      'Not clean at 88: 84 until it is clean 4 times.',
+      'Not clean at 88: 84 until it is clean 2 times.',
     ],
     [
       'wild goes back below the best clean one',

@@ -20,7 +20,7 @@ export const TEMPO_STEP: Bpm = 4;
 /** A step is twice as long once so many steps followed each other without a miss. */
 const SURE_AFTER = 2;
 /** So often clean at the best tempo before the next step is tried … */
-const CLEAN_BEFORE_A_STEP = 2;
+const CLEAN_BEFORE_A_STEP = 1;
 /** … and twice as often each time that the step was missed, up to this. */
 const MOST_BEFORE_A_STEP = 8;
 /** Where nothing was clean yet: so much slower after two loose sets, and after a wild one (our own choice). */
@@ -44,11 +44,10 @@ interface Standing {
 
 /**
  * The next tempo of somebody in a combo by what was said of the sets before, oldest first: a step above the best tempo that was clean,
- * once it was clean twice; where the step is missed twice, the best tempo again, for twice as long as before; where nothing was clean
- * yet, slower and slower. It goes by the best clean tempo and not by the last set, so that it does not swing. Null before the first set.
+ * where the step is missed twice, the best tempo again, for twice as long as before; where nothing was clean yet, slower and slower. It goes by the best clean tempo and not by the last set, so that it does not swing. Null before the first set.
  *
  * @example
- * ownTempo([{ bpm: 84, quality: 'clean' }, { bpm: 84, quality: 'clean' }]).bpm // 88
+ * ownTempo([{ bpm: 84, quality: 'clean' }]).bpm // 88
  */
 export function ownTempo(sets: readonly TempoSet[]): TempoAdvice | null {
   const last = sets.at(-1);
@@ -128,7 +127,7 @@ function fromTheBest(stand: Standing, best: Bpm, last: TempoSet): TempoAdvice {
   }
   const step = steps >= SURE_AFTER && missed === null ? 2 * TEMPO_STEP : TEMPO_STEP;
   const bpm = Math.min(best + step, Math.max(best + 1, missed ?? Infinity));
-  return { bpm, sentence: `Clean ${held === 2 ? 'twice' : howMany(held, 'time')} at ${best}: up to ${bpm}.` };
+  return { bpm, sentence: `Clean${held === 1 ? '' : held === 2 ? ' twice' : ` ${howMany(held, 'time')}`} at ${best}: up to ${bpm}.` };
 }
 
 /**

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { ABOUT_SPOKEN } from '../calls/index.ts';
 import { starterBook } from '../moves/index.ts';
 import { compileRound } from '../rounds/index.ts';
-import { cleanTempos, leastOf, tempoFor, type TempoPerson, type TempoSet } from './index.ts';
+import { cleanTempos, togetherOf, tempoFor, type TempoPerson, type TempoSet } from './index.ts';
 
 const book = starterBook();
 const upTo = cleanTempos(book);
@@ -20,7 +20,7 @@ describe('the one tempo of those who do a combo', () => {
     expect(twice.bpm).toBeLessThan(80);
     expect(twice.sentence).toContain('is the fastest that stays clean over and over at the gym’s pace');
   });
-  it('is that of the slowest, with why', () => {
+  it('is that of the slowest of three, with why', () => {
     const sets: Record<string, TempoSet[]> = {
       Ada: [
         { bpm: 84, quality: 'clean' },
@@ -40,7 +40,36 @@ describe('the one tempo of those who do a combo', () => {
       ['Bo', 84, 'marks'],
       ['Ada', 88, 'marks'],
     ]);
-    expect(leastOf(those.each)).toEqual({ bpm: those.bpm, sentence: those.sentence });
+    expect(togetherOf(those.each)).toEqual({
+      bpm: those.bpm,
+      sentence: those.sentence,
+      behind: those.behind,
+    });
+  });
+  it('is right for three of four of a class, and tells who goes slower', () => {
+    const twice = (bpm: number): TempoSet[] => [
+      { bpm, quality: 'clean' },
+      { bpm, quality: 'clean' },
+    ];
+    const names = ['Ada', 'Bo', 'Cy', 'Di', 'Eve', 'Flo', 'Gus', 'Hal'];
+    const those = tempoFor(
+      names.map((name) => person(name)),
+      combo('1 2'),
+      { setsOf: (id) => twice(id === 'Ada' ? 60 : id === 'Bo' ? 72 : 84) },
+      upTo,
+      1.25,
+    );
+    expect([those.bpm, those.behind]).toEqual([
+      88,
+      [
+        { name: 'Ada', bpm: 64 },
+        { name: 'Bo', bpm: 76 },
+      ],
+    ]);
+    // No body is asked for more than it does cleanly, whoever is behind.
+    const slow = [person('Ada', 4), ...names.slice(1).map((name) => person(name))];
+    const kick = tempoFor(slow, combo('r:round r:round', 180), { setsOf: () => [] }, upTo, 1.25);
+    expect(kick.bpm).toBe(upTo(combo('r:round r:round'), 4));
   });
   it('is never told to be too fast by the round that is played at it, at any pace, from either lead', () => {
     fc.assert(

@@ -85,6 +85,8 @@ export interface BlockKind<B extends BlockBase, W extends BlockBase = B> {
   weighed(block: B, needOf: (comboId: string) => number): B;
   /** The tempo of its combos; null for what has none. */
   bpm(block: W): Bpm | null;
+  /** The tempo that it ends with: what a mark of it is about; null for what has none. */
+  endBpm(block: W): Bpm | null;
   /** The highest tempo that it may reach; null for what has none. */
   fastest(block: B): Bpm | null;
   /** The most contact that it asks for, in percent of full power. */
@@ -139,6 +141,7 @@ export const BY_THE_CLOCK = {
   ofGroup: <B>(block: B): B => block,
   weighed: <B>(block: B): B => block,
   bpm: () => null,
+  endBpm: () => null,
   fastest: () => null,
   contact: () => 0,
   prompts: () => [],

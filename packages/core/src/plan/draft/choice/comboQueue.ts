@@ -6,6 +6,15 @@ const ONE_CLOCK = 0.8;
 /** What is all of the theme may come so much more often than what has nothing of it. */
 const OF_THEME = 1.5;
 
+/**
+ * What speaks against a combo just now (our own choice): that it came already, that it came with the same other one, that it is less needed,
+ * and that its tempo is another one than the clock's. A tempo of its own only delays it: what is new and slow must not be left out for good.
+ */
+const COST = { often: 1, again: 0.6, place: 0.12, far: 0.9 } as const;
+
+/** Of so many that are needed most, one is learnt whose tempo goes with the clock. */
+const FIRST = 3;
+
 interface Used {
   /** How often each combo was in a round, by its place. */
   readonly times: readonly number[];
@@ -44,7 +53,8 @@ export class ComboQueue {
   /** The next one that has to be learnt, each once: what was loose, else what was never marked, else the next. */
   takeToLearn(beside: Bpm | null = null): PickedCombo | undefined {
     const open = this.all.map((_, place) => place).filter((place) => !this.used.learnt.has(place));
-    const fitting = open.filter((place) => beside === null || goesWith(this.all[place]!, beside));
+    const first = open.slice(0, FIRST);
+    const fitting = first.filter((place) => beside === null || goesWith(this.all[place]!, beside));
     const among = fitting.length > 0 ? fitting : open;
     const next =
       among.find((place) => this.all[place]!.isLoose) ??
@@ -72,7 +82,9 @@ export class ComboQueue {
       const isFar = beside !== null && !goesWith(picked, beside);
       const isAgain = taken.length > 0 && pairs.has(pairOf(taken[0]!, place));
       const often = times[place]! / (1 + OF_THEME * picked.theme);
-      return (isFar ? 1000 + 100 * far : 0) + often + (isAgain ? 0.9 : 0) + place / 1000;
+      return (
+        (isFar ? COST.far + far : 0) + COST.often * often + (isAgain ? COST.again : 0) + COST.place * place
+      );
     };
     return open.reduce((a, b) => (cost(b) < cost(a) ? b : a));
   }

@@ -84,7 +84,11 @@ export function pickCombos({ candidates, count, random, ...from }: PickFrom): Pi
     left.splice(left.indexOf(best.each), 1);
     const { candidate, fixed } = best.each;
     const tempo = tempoFor(from.people, candidate.combo, from.log, from.cleanUpTo, from.factor);
-    if (tempo.bpm < SLOWEST) continue;
+    if (
+      Math.min(...tempo.each.map(({ clean }) => clean), from.cleanUpTo(candidate.combo, from.factor)) <
+      SLOWEST
+    )
+      continue;
     picked.push({
       ...candidate,
       isLoose: fixed.isLoose,

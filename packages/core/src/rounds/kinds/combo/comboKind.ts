@@ -43,6 +43,8 @@ export const comboKind: BlockKind<ComboBlock, WrittenComboBlock> = {
       ? { ...block, combos: block.combos.map((combo) => ({ ...combo, need: needOf(combo.id) })) }
       : block,
   bpm: ({ bpm }) => bpm,
+  endBpm: ({ bpm, tempo }) =>
+    tempo?.kind === 'build-up' ? tempo.fast : tempo?.kind === 'ramp' ? tempo.to : bpm,
   fastest: fastestOf,
   contact: ({ intensity = [] }) => Math.max(0, ...intensity),
   timesInARow: ({ wayBack, times, cyclesEach }) => wayBack ?? times ?? cyclesEach,

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { leastOf, trainsIt } from '@eurhythm/core/tempo';
+import { togetherOf, trainsIt } from '@eurhythm/core/tempo';
 import { howMany } from '@eurhythm/core/units';
 import type { ComboBlockDto } from '@eurhythm/contract';
 import { useAllCombos, useFighters } from '../../../../server/gymData.ts';
@@ -39,15 +39,16 @@ export function TempoForThose({ block, onTempo }: TempoForThoseProps) {
     if (!combo || gradeId === undefined) return false;
     return groups.length > 0 || trainsIt({ gradeId, isMarked: last !== null }, combo);
   });
-  const least = leastOf(asked);
-  if (!least) return null;
-  const { bpm, sentence } = least;
+  const together = togetherOf(asked);
+  if (!together) return null;
+  const { bpm, sentence, behind } = together;
   const of = new Set(asked.map(({ fighterId }) => fighterId));
   const beyond = new Set(asked.filter((each) => block.bpm > each.bpm).map(({ fighterId }) => fighterId));
   return (
     <p className="col-span-6 flex flex-wrap items-center gap-x-2 text-sm">
       <span>
         For {howMany(of.size, 'fighter')} who may do it: {bpm} bpm. {sentence}
+        {behind.length > 0 && ` By themselves: ${namesOf(behind)}.`}
         {bpm < block.bpm && ` ${block.bpm} is more than is right yet for ${beyond.size} of ${of.size}.`}
       </span>
       {bpm !== block.bpm && (
@@ -57,4 +58,12 @@ export function TempoForThose({ block, onTempo }: TempoForThoseProps) {
       )}
     </p>
   );
+}
+
+/** So many are named; the others are counted. */
+const NAMED = 4;
+
+function namesOf(behind: readonly { readonly name: string; readonly bpm: number }[]): string {
+  const named = behind.slice(0, NAMED).map(({ name, bpm }) => `${name} ${bpm}`);
+  return [...named, ...(behind.length > NAMED ? [`${behind.length - NAMED} more`] : [])].join(', ');
 }
