@@ -1,5 +1,6 @@
 import { acceptNotice } from '../acceptNotice.mjs';
 import { FLOOR_STATES } from './floorStates.mjs';
+import { PLAN_STATES } from './planStates.mjs';
 import { PROGRESS_STATES } from './progressStates.mjs';
 import { STRIKE_STATES } from './strikeStates.mjs';
 import { VIEWS } from './views.mjs';
@@ -86,6 +87,13 @@ export const SHEETS = {
       sizes: [{ width: 1280, height: 800 }],
     })),
   },
+  calendar: {
+    width: 1280,
+    shots: ['month', 'gradings', 'season', 'draft'].map((view) => ({
+      view,
+      sizes: [{ width: 1280, height: 800 }],
+    })),
+  },
   dark: {
     width: 1280,
     colorScheme: 'dark',
@@ -103,7 +111,13 @@ export async function contactSheet(browser, base, { width, colorScheme = 'light'
     const [{ width: first }] = sizes;
     const page = await browser.newPage({ viewport: sizes[0], colorScheme, hasTouch: first < 760 });
     await acceptNotice(page, base);
-    await (VIEWS[view] ?? FLOOR_STATES[view] ?? STRIKE_STATES[view] ?? PROGRESS_STATES[view])(page, base);
+    await (
+      VIEWS[view] ??
+      FLOOR_STATES[view] ??
+      STRIKE_STATES[view] ??
+      PROGRESS_STATES[view] ??
+      PLAN_STATES[view]
+    )(page, base);
     for (const size of sizes) {
       await page.setViewportSize(size);
       pictures.push({ size, picture: (await screenshot(page)).toString('base64') });

@@ -68,10 +68,6 @@ export const VIEWS = {
       await page.getByRole('checkbox', { name: item }).first().check();
     await page.getByText(`${here.length} here, kept`).waitFor();
   },
-  async calendar(page, base) {
-    await page.goto(`${base}/sessions/calendar`);
-    await page.getByRole('list', { name: 'Themes' }).waitFor();
-  },
   async 'session-card'(page, base) {
     await page.goto(`${base}/sessions/three-groups/card`);
     await page.getByRole('button', { name: 'Print' }).waitFor();

@@ -1,7 +1,7 @@
 import { addDays, differenceInCalendarDays, format } from 'date-fns';
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { PACE_FACTORS } from '@eurhythm/core/body';
-import { comboName, planSeason, sessionPlanner, type SeasonWeek } from '@eurhythm/core/plan';
+import { DRAFT_MINUTES, comboName, planSeason, sessionPlanner, type SeasonWeek } from '@eurhythm/core/plan';
 import { isPause } from '@eurhythm/core/rounds';
 import type { SaveSeasonDto, SeasonClassView, SeasonView, SeasonWeekView } from '@eurhythm/contract';
 import { asc, eq, inArray } from 'drizzle-orm';
@@ -88,7 +88,8 @@ export class SeasonsService {
         await this.drafts.draftInto(sessionIdOf(id, at), {
           at,
           wish: {
-            minutes: row.minutes,
+            // A lighter week has shorter classes.
+            minutes: Math.max(DRAFT_MINUTES.least, Math.round(plan.minutes / row.classes.length)),
             grades: row.gradeIds,
             theme: [each.theme],
             include: ofClass([...plan.introduced, ...plan.repeated], i, open.length),

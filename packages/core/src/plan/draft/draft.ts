@@ -226,11 +226,11 @@ function framed(total: Seconds, { gym, bounds, youth }: DraftClass): { opening: 
 function warmUpOf(seconds: Seconds, most: Seconds, enough: Seconds, ground: FrameGround): Framed {
   const moves = (round: Framed): Seconds =>
     roundSeconds({ blocks: round.blocks.filter((block) => !isPause(block)) });
-  const first = fromLibrary('warm-up', seconds, ground);
-  if (first && moves(first) >= enough) return first;
-  const longer = first && Math.min(most, seconds + roundSeconds(first) - moves(first));
-  const second = longer === null ? null : fromLibrary('warm-up', longer, ground);
-  return second && moves(second) >= enough ? second : plainWarmUp(seconds);
+  for (let length = seconds; length <= most; length += 10) {
+    const found = fromLibrary('warm-up', length, ground);
+    if (found && moves(found) >= enough) return found;
+  }
+  return plainWarmUp(seconds);
 }
 
 /** What there is time for: always the round that is worth most now, as long as one fits at its ideal length. */
