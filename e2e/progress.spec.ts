@@ -197,7 +197,7 @@ test('what the log says leads to doing something about it', async ({ page }) => 
   await expect(page.getByText('Clear change for the better').first()).toBeVisible();
   await page.getByRole('link', { name: 'Put it into a session' }).first().click();
   await expect(page.getByLabel('Beats a minute').first()).toHaveValue(/^\d+$/);
-  await expect(page.getByText(/For those who may come: \d+ a minute/)).toBeVisible();
+  await expect(page.getByText(/For \d+ fighters who may do it: \d+ bpm/)).toBeVisible();
 });
 
 test('a test day: who takes part, a session from what is asked, a sheet for each', async ({ page }) => {

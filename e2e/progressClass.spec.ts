@@ -134,12 +134,11 @@ test('on the Floor the ladder goes no further than the own body of each', async 
   await page.keyboard.press('Shift');
   await expect(rest).toBeVisible({ timeout: 60_000 });
   await page.keyboard.press('a');
-  await expect(rest).toBeHidden({ timeout: 40_000 });
-  await expect(rest).toBeVisible({ timeout: 60_000 });
-  await page.keyboard.press('a');
-  // The others go up; the one whose hands need longer does not.
-  await expect(page.getByText('Clean twice at 210: up to 214.')).toBeVisible();
-  await expect(page.getByText(/By themselves: Story Slow 0 21[0-3]\./)).toBeVisible();
+  // Nobody is asked for more than the own body does cleanly: the one whose hands need longer holds the class, and is named.
+  await expect(
+    page.getByText(/Story Slow 0: 21[0-3] is the fastest that stays clean over and over/),
+  ).toBeVisible();
+  await expect(page.getByText(/By themselves: .*Lumi Achterberg 214/)).toBeVisible();
   await page.request.delete('/api/sessions/own-ladder');
   await page.request.delete('/api/combos/story-quick');
 });

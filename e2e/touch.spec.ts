@@ -70,6 +70,7 @@ test('a session is built, filled from the library, fitted, dated and kept', asyn
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
   const { items } = await (await page.request.get('/api/sessions')).json();
   const kept = items.find(({ title }: { title: string }) => title === 'On the bus');
-  expect(kept.rounds).toBe(3);
+  // Two of its rounds are done once more, before any is made much longer than it was meant to be.
+  expect(kept.rounds).toBe(5);
   await page.request.delete(`/api/sessions/${kept.id}`);
 });

@@ -32,5 +32,5 @@ export * from './draft/wish.ts';
 export { DRAFT_MINUTES, draft } from './draft/draft.ts';
 export { countedTechnique, type CountedTechnique } from './draft/rounds/techniqueRound.ts';
 export * from './care/careNotes.ts';
-export { shapeOf, type LineShape } from './draft/choice/candidates.ts';
+export { shapeOf, type LineShape } from './draft/choice/lineShape.ts';
 export * from './season/season.ts';

@@ -127,7 +127,10 @@ function fromTheBest(stand: Standing, best: Bpm, last: TempoSet): TempoAdvice {
   }
   const step = steps >= SURE_AFTER && missed === null ? 2 * TEMPO_STEP : TEMPO_STEP;
   const bpm = Math.min(best + step, Math.max(best + 1, missed ?? Infinity));
-  return { bpm, sentence: `Clean${held === 1 ? '' : held === 2 ? ' twice' : ` ${howMany(held, 'time')}`} at ${best}: up to ${bpm}.` };
+  return {
+    bpm,
+    sentence: `Clean${held === 1 ? '' : held === 2 ? ' twice' : ` ${howMany(held, 'time')}`} at ${best}: up to ${bpm}.`,
+  };
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { Phase, WrittenBlock } from '../../rounds/index.ts';
+import type { PlainRound } from './plainRound.ts';
 import { comboRound, partsRound } from './rounds/comboRounds.ts';
 import { LIGHT_CLASS, type DraftClass } from './draftedClass.ts';
 import {
@@ -10,17 +10,6 @@ import {
 } from './rounds/otherRounds.ts';
 import { techniqueRound } from './rounds/techniqueRound.ts';
 import type { ThemeWork } from './choice/theme.ts';
-
-/** A round as it is thought of: its work once, before turns, rests and contact are laid over it. */
-export interface PlainRound {
-  readonly kind: Phase;
-  readonly title: string;
-  readonly work: readonly WrittenBlock[];
-  readonly turns: 2 | 3 | null;
-  readonly why: string;
-  /** Somebody turns the back in it: it comes when everybody is warm. */
-  readonly hasSpin?: boolean;
-}
 
 /** What a class can be made of between warm-up and cool-down, in the order in which it usually comes. */
 export const DISHES = [

@@ -2,7 +2,8 @@ import { usualBlock, type WrittenBlock } from '../../rounds/index.ts';
 import type { Seconds } from '../../units/index.ts';
 import { inTurns } from '../partners/partnerRounds.ts';
 import { LIGHT_CLASS, type DraftClass } from './draftedClass.ts';
-import type { Dish, PlainRound } from './menu.ts';
+import type { Dish } from './menu.ts';
+import type { PlainRound } from './plainRound.ts';
 import type { DraftedRound } from './wish.ts';
 
 /** A round on the menu with what it is. */

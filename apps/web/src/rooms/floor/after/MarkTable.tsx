@@ -1,11 +1,13 @@
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { comboName } from '@eurhythm/core/plan';
 import type { FighterView, RunView } from '@eurhythm/contract';
+import { queries } from '../../../server/queries.ts';
 import { useShortcut } from '../../../ui/focus/useShortcut.ts';
 import { PlainButton } from '../../../ui/buttons/PlainButton.tsx';
 import { StampRow } from '../marks/StampRow.tsx';
 import { combosInRound, markText, type Pressed, type StampId } from '@eurhythm/core/run';
 import type { Marks } from '../marks/useMarks.ts';
-import { useComboNames } from '../../sessions/useComboNames.ts';
 import { groupIn } from '../groupIn.ts';
 import { byGroups, inOrder, letters, sumUp } from './summary.ts';
 
@@ -19,7 +21,9 @@ interface MarkTableProps {
 /** Every round of everybody; what is open stands first. A press gives the chosen stamp. */
 export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
   const [stamp, setStamp] = useState<StampId>('finished');
-  const nameOf = useComboNames();
+  // The Floor stands outside of the gym's data: it asks for the names itself.
+  const { data: combos = [] } = useQuery(queries.combos());
+  const nameOf = (comboId: string): string => comboName(combos.find(({ id }) => id === comboId));
   useShortcut('u', marks.undo);
   // Rows stay where they stood when the table was opened: what is marked must not slip away under the finger.
   const [order] = useState(() => sumUp(run, fighters, marks.of).map(({ fighter }) => fighter.id));
@@ -76,8 +80,8 @@ export function MarkTable({ run, marks, fighters, otherLead }: MarkTableProps) {
                     <td key={round} className="p-0.5">
                       <button
                         type="button"
-                        aria-label={`${fighter.name}, round ${round + 1}: ${mark ? markText(mark, (comboId) => nameOf({ comboId })) : 'open'}`}
-                        title={mark ? markText(mark, (comboId) => nameOf({ comboId })) : 'open'}
+                        aria-label={`${fighter.name}, round ${round + 1}: ${mark ? markText(mark, nameOf) : 'open'}`}
+                        title={mark ? markText(mark, nameOf) : 'open'}
                         onClick={() =>
                           marks.press(round, fighter.id, stamp, {
                             seconds: null,

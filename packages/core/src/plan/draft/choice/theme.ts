@@ -1,7 +1,7 @@
 import { isLegStrike, isStrike, type Level, type Move, type MoveBook } from '../../../moves/index.ts';
 import type { WorkLimb } from '../../../rounds/index.ts';
 import type { DraftCombo } from '../wish.ts';
-import type { LineShape } from './candidates.ts';
+import type { LineShape } from './lineShape.ts';
 
 /** What a theme may ask for beside lines of its own. */
 export const THEME_WORK = [

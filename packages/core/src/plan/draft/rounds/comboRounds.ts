@@ -9,7 +9,7 @@ import {
 import { isTooMuch } from '../choice/candidates.ts';
 import type { DraftClass } from '../draftedClass.ts';
 import type { PickedCombo } from '../choice/pickCombos.ts';
-import type { PlainRound } from '../menu.ts';
+import type { PlainRound } from '../plainRound.ts';
 import { comboName } from '../../comboName.ts';
 
 /** Learning goes by parts: joined at this share of the tempo that it ends with. */

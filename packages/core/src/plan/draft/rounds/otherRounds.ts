@@ -2,10 +2,11 @@ import { cleanWhenRepeated } from '../../../body/index.ts';
 import { BPM_LIMITS } from '../../../units/index.ts';
 import { workOf } from '../../roundWork.ts';
 import { fillBlock, kindOf, lineInWords, usualBlock, type WrittenBlock } from '../../../rounds/index.ts';
-import { isTooMuch, shapeOf } from '../choice/candidates.ts';
+import { isTooMuch } from '../choice/candidates.ts';
+import { shapeOf } from '../choice/lineShape.ts';
 import type { DraftClass } from '../draftedClass.ts';
 import { fromLibrary } from './frame.ts';
-import type { PlainRound } from '../menu.ts';
+import type { PlainRound } from '../plainRound.ts';
 
 /** An answer to a call is short. */
 const SHORT_ANSWER = 3;

@@ -1,9 +1,10 @@
 import { findMove } from '../../../moves/index.ts';
 import { MOST_COUNTED, USUAL_COUNT_BLOCK, countedLength, type CountBlock } from '../../../rounds/index.ts';
 import type { Seconds } from '../../../units/index.ts';
-import { isTooMuch, shapeOf } from '../choice/candidates.ts';
+import { isTooMuch } from '../choice/candidates.ts';
+import { shapeOf } from '../choice/lineShape.ts';
 import type { DraftClass, DraftGroup } from '../draftedClass.ts';
-import type { PlainRound } from '../menu.ts';
+import type { PlainRound } from '../plainRound.ts';
 import type { ListedTechnique } from '../wish.ts';
 
 /** A technique takes this share of the class at most. */
