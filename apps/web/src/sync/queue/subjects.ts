@@ -26,7 +26,7 @@ export const SUBJECTS = {
   call: { one: 'call', many: 'calls' },
   theme: { one: 'theme', many: 'themes' },
   season: { one: 'season', many: 'seasons' },
-  question: { one: 'answer to Today', many: 'answers to Today' },
+  question: { one: 'answered question', many: 'answered questions' },
   gradingDay: { one: 'planned grading', many: 'planned gradings' },
   library: { one: 'piece of the library', many: 'pieces of the library' },
 } as const satisfies Readonly<Record<string, Subject>>;
