@@ -40,7 +40,8 @@ export class GradingDaysService {
     const { title, day, held } = sent;
     const candidates = sent.candidates.map(({ fighterId, gradeId }) => ({ fighterId, gradeId }));
     await this.mustBeKnown(candidates);
-    if (held && day > dayOf(now)) throw refuseField('held', `${day} is still to come: it was not held yet.`);
+    if (held && day > dayOf(now))
+      throw refuseField('held', 'This day is still to come: the grading was not held yet.');
     return saveVersioned(this.database, gradingDays, {
       key: 'id',
       id,

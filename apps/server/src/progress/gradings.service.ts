@@ -48,7 +48,7 @@ export class GradingsService {
     const { grades } = await this.gym.gym();
     // No clock on earth is further ahead: a day that has begun nowhere is still to come.
     if (sheet.day > dayOf(addHours(new Date(), FURTHEST_AHEAD)))
-      throw refuseField('day', `${sheet.day} is still to come: plan a grading for that day, and sign on it.`);
+      throw refuseField('day', 'This day is still to come: plan a grading for it, and sign on the day.');
     const grade = grades.find((each) => each.id === sheet.gradeId);
     if (!grade) throw refuseField('gradeId', 'This grade does not exist.');
     const [fighter] = await this.fighters.some([sheet.fighterId]);

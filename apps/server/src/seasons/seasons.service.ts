@@ -3,7 +3,13 @@ import { Injectable, NotFoundException } from '@nestjs/common';
 import { PACE_FACTORS } from '@eurhythm/core/body';
 import { DRAFT_MINUTES, comboName, planSeason, sessionPlanner, type SeasonWeek } from '@eurhythm/core/plan';
 import { isPause } from '@eurhythm/core/rounds';
-import type { SaveSeasonDto, SeasonClassView, SeasonView, SeasonWeekView } from '@eurhythm/contract';
+import {
+  keptSeason,
+  type SaveSeasonDto,
+  type SeasonClassView,
+  type SeasonView,
+  type SeasonWeekView,
+} from '@eurhythm/contract';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { CombosService } from '../combos/combos.service.ts';
 import { DraftsService } from '../drafts/drafts.service.ts';
@@ -59,9 +65,9 @@ export class SeasonsService {
         .where(eq(gradingDays.id, sent.gradingDayId));
       if (!day) throw refuseField('gradingDayId', 'This grading is not planned any more.');
     }
-    const row = contentOf(JSON.parse(JSON.stringify(sent)));
+    const row = keptSeason(JSON.parse(JSON.stringify(sent)));
     return saveVersioned(this.database, seasons, {
-      ...{ key: 'id', id, row, contentOf, basedOn },
+      ...{ key: 'id', id, row, contentOf: keptSeason, basedOn },
       now: () => this.one(id, now),
     });
   }
@@ -168,7 +174,7 @@ export class SeasonsService {
     return {
       id: row.id,
       version: row.version,
-      ...contentOf(row),
+      ...keptSeason(row),
       weeks: weeks.map((week): SeasonWeekView => ({
         ...week,
         ...{ introduced: named(week.introduced), repeated: named(week.repeated), tested: named(week.tested) },
@@ -210,19 +216,6 @@ export class SeasonsService {
     });
   }
 }
-
-const contentOf = ({
-  title,
-  from,
-  until,
-  gradingDayId,
-  gradeIds,
-  classes,
-  minutes,
-  edits,
-}: SaveSeasonDto) => ({
-  ...{ title, from, until, gradingDayId, gradeIds, classes, minutes, edits },
-});
 
 /** The instants of all classes, by the clock of the hall, in order. */
 function timesOf({ from, until, classes }: Pick<Row, 'from' | 'until' | 'classes'>): string[] {

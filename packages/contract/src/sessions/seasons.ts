@@ -91,6 +91,20 @@ export class SaveSeasonDto {
   edits!: WeekEditDto[];
 }
 
+/** What is kept of a season: its weeks are planned anew whenever they are looked at. */
+export function keptSeason({
+  title,
+  from,
+  until,
+  gradingDayId,
+  gradeIds,
+  classes,
+  minutes,
+  edits,
+}: SaveSeasonDto): SaveSeasonDto {
+  return { title, from, until, gradingDayId, gradeIds, classes, minutes, edits };
+}
+
 export class SeasonClassView {
   @IsText()
   readonly at!: string;

@@ -26,7 +26,7 @@ describe('the next tempo of somebody', () => {
       'a step that was missed twice waits at the best tempo',
       sets([84, 'clean'], [84, 'clean'], [88, 'loose'], [88, 'loose']),
       84,
-      'Not clean at 88: 84 until it is clean 2 times.',
+      'Not clean at 88: 84 until it is clean twice.',
     ],
     [
       'wild goes back below the best clean one',

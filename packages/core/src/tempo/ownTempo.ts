@@ -43,7 +43,7 @@ interface Standing {
 }
 
 /**
- * The next tempo of somebody in a combo by what was said of the sets before, oldest first: a step above the best tempo that was clean,
+ * The next tempo of somebody in a combo by what was said of the sets before, oldest first: a step above the best tempo that was clean;
  * where the step is missed twice, the best tempo again, for twice as long as before; where nothing was clean yet, slower and slower. It goes by the best clean tempo and not by the last set, so that it does not swing. Null before the first set.
  *
  * @example
@@ -121,17 +121,20 @@ function fromTheBest(stand: Standing, best: Bpm, last: TempoSet): TempoAdvice {
     const more = wanted - held;
     const sentence =
       held === 0
-        ? `Not clean at ${missed ?? last.bpm}: ${best} until it is clean ${howMany(wanted, 'time')}.`
-        : `Clean ${held === 1 ? 'once' : howMany(held, 'time')} at ${best}: ${more === 1 ? 'once' : howMany(more, 'time')} more, then faster.`;
+        ? `Not clean at ${missed ?? last.bpm}: ${best} until it is clean ${timesText(wanted)}.`
+        : `Clean ${timesText(held)} at ${best}: ${timesText(more)} more, then faster.`;
     return { bpm: best, sentence };
   }
   const step = steps >= SURE_AFTER && missed === null ? 2 * TEMPO_STEP : TEMPO_STEP;
   const bpm = Math.min(best + step, Math.max(best + 1, missed ?? Infinity));
   return {
     bpm,
-    sentence: `Clean${held === 1 ? '' : held === 2 ? ' twice' : ` ${howMany(held, 'time')}`} at ${best}: up to ${bpm}.`,
+    sentence: `Clean${held === 1 ? '' : ` ${timesText(held)}`} at ${best}: up to ${bpm}.`,
   };
 }
+
+const timesText = (times: number): string =>
+  times === 1 ? 'once' : times === 2 ? 'twice' : howMany(times, 'time');
 
 /**
  * How a whole class did a set: as those who did it worst. Null where nobody said anything of it.

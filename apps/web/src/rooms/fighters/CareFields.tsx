@@ -19,7 +19,7 @@ export function CareFields({ care, onChange }: CareFieldsProps) {
   return (
     <fieldset className="col-span-2 flex flex-wrap gap-x-5">
       <legend className="text-sm font-semibold text-quiet">
-        Takes care for now; told for each round, with what is done instead
+        Takes care for now: shown for each round, with what to do instead
       </legend>
       <TickField
         label="Starts light"

@@ -5,13 +5,14 @@ import type { CareNote } from '../care/careNotes.ts';
 import { classFacts } from '../classFacts.ts';
 import { sessionPlanner } from '../planSession.ts';
 import { roundSeconds } from '../plannedRound.ts';
-import { candidatesOf, type Bounds } from './choice/candidates.ts';
+import { WARM_UP } from '../warnings/sessionWarnings.ts';
+import { candidatesOf } from './choice/candidates.ts';
+import type { Bounds } from './choice/fittingShape.ts';
 import { ComboQueue } from './choice/comboQueue.ts';
 import { lengthsOf, type DraftClass } from './draftedClass.ts';
 import { filled } from './fill.ts';
 import {
   COOL_DOWN_SHARE,
-  WARM_ENOUGH,
   WARM_UP_SHARE,
   fromLibrary,
   plainCoolDown,
@@ -19,9 +20,9 @@ import {
   type FrameGround,
   type Framed,
 } from './rounds/frame.ts';
-import { DISHES, cook, worthIn, type Dish } from './menu.ts';
+import { ACTIVITIES, buildRound, worthIn, type Activity } from './activities.ts';
 import { pickCombos } from './choice/pickCombos.ts';
-import { shaped, type Served } from './shape.ts';
+import { shaped, type ChosenRound } from './shape.ts';
 import { readTheme, type Theme } from './choice/theme.ts';
 import { whoComes, type Coming, type ComingGroup } from './whoComes.ts';
 import type { DraftAnswer, DraftGym, DraftLog, DraftWish, DraftedRound, SessionDraft } from './wish.ts';
@@ -94,7 +95,7 @@ function withCare(rounds: readonly DraftedRound[], care: readonly CareNote[]): D
 /** What is asked for less and less, until the planner has nothing to say. */
 function boundsFor(floorSteps: number | null, minutes: number): Bounds[] {
   // Five minutes of easy work before the first high kick, and ten before a spin, do not fit into a short class.
-  const noHighKicks = minutes * 60 * WARM_UP_SHARE.most < WARM_ENOUGH;
+  const noHighKicks = minutes * 60 * WARM_UP_SHARE.most < WARM_UP;
   return [
     { floorSteps, noHighKicks, noSpins: noHighKicks, isEven: false },
     { floorSteps, noHighKicks, noSpins: noHighKicks, isEven: true },
@@ -123,13 +124,13 @@ function attempt(of: Attempt): Omit<SessionDraft, 'check'> {
   const drafted = classFor(of, notes);
   const { opening, closing } = framed(total, drafted);
   const frame = roundSeconds(opening) + roundSeconds(closing);
-  const served = serve(drafted, total - frame);
-  const main = shaped(served, drafted);
+  const chosen = chooseRounds(drafted, total - frame);
+  const main = shaped(chosen, drafted);
   const own = filled(main, total - frame - sum(main), drafted.lengths);
   const whole = lastSeconds(opening, own, closing, total);
   if (whole.left > 0)
     notes.push(
-      `There is too little to train for those who come: ${clockText(whole.left)} of the class stay empty.`,
+      `There is too little to train for those who come: ${clockText(whole.left)} of the class stays empty.`,
     );
   return {
     title: titleOf(of),
@@ -154,27 +155,16 @@ function classFor(
     const candidates = group.gradeIds.flatMap((id) => candidatesOf(id, gym, theme, bounds));
     if (candidates.length === 0)
       notes.push(`${group.name} has no combo that fits: write one for it, or it does what the others do.`);
-    const from = {
-      candidates,
-      log,
-      asked: askedOf(group, wish, gym),
-      count,
-      cleanUpTo,
-      random,
-      factor: gym.factor,
-    };
     const picked = pickCombos({
-      ...from,
-      people: group.people,
+      ...{ candidates, log, count, cleanUpTo, random, factor: gym.factor, people: group.people },
+      asked: askedOf(group, wish, gym),
       themeWords: theme.words,
       include: wish.include ?? [],
     });
-    return { ...group, queue: new ComboQueue(picked) };
+    const isOfTheme = candidates.some((each) => each.theme > 0);
+    return { ...group, queue: new ComboQueue(picked), firstTechnique: random(), isOfTheme };
   });
-  const isOfTheme = coming.groups.some((group) =>
-    group.gradeIds.some((id) => candidatesOf(id, gym, theme, bounds).some((each) => each.theme > 0)),
-  );
-  if (theme.words.length > 0 && theme.work.size === 0 && !isOfTheme)
+  if (theme.words.length > 0 && theme.work.size === 0 && !groups.some(({ isOfTheme }) => isOfTheme))
     notes.push(
       `No combo of those who come has ${theme.words.map((word) => `“${word}”`).join(' or ')} in it that fits the class.`,
     );
@@ -186,7 +176,6 @@ function classFor(
   if (!hasPads && !isAlone) notes.push('No pads at hand: the combos go into the air.');
   return {
     ...{ gym, log, theme, groups, youth: coming.youth, bounds, minutes, cleanUpTo, random, hasPads },
-    lead: 'left',
     load: wish.load ?? 1,
     contact: wish.contact ?? null,
     lengths: lengthsOf(minutes, coming.youth !== null),
@@ -214,10 +203,10 @@ function framed(total: Seconds, { gym, bounds, youth }: DraftClass): { opening: 
   const ground = { gym, floorSteps: bounds.floorSteps, youth };
   const usual = Math.round(total * WARM_UP_SHARE.usual);
   const most = Math.floor(total * WARM_UP_SHARE.most);
-  const warm = bounds.noHighKicks ? usual : Math.min(most, Math.max(usual, WARM_ENOUGH));
+  const warm = bounds.noHighKicks ? usual : Math.min(most, Math.max(usual, WARM_UP));
   const cool = Math.round(total * COOL_DOWN_SHARE.usual);
   return {
-    opening: warmUpOf(warm, most, bounds.noHighKicks ? 0 : WARM_ENOUGH, ground),
+    opening: warmUpOf(warm, most, bounds.noHighKicks ? 0 : WARM_UP, ground),
     closing: fromLibrary('stretch', cool, ground) ?? plainCoolDown(cool),
   };
 }
@@ -234,19 +223,22 @@ function warmUpOf(seconds: Seconds, most: Seconds, enough: Seconds, ground: Fram
 }
 
 /** What there is time for: always the round that is worth most now, as long as one fits at its ideal length. */
-function serve(of: DraftClass, seconds: Seconds): Served[] {
+function chooseRounds(of: DraftClass, seconds: Seconds): ChosenRound[] {
   const worth = worthIn(of);
-  const served: Served[] = [];
-  const count: Partial<Record<Dish, number>> = {};
+  const chosen: ChosenRound[] = [];
+  const count: Partial<Record<Activity, number>> = {};
   let left = seconds;
   // Who has little to choose from repeats it before the class stays empty.
   let over = 1;
   for (;;) {
-    const open = DISHES.map((dish) => ({ dish, worth: worth(dish, count[dish] ?? 0, over) }))
+    const open = ACTIVITIES.map((activity) => ({
+      activity,
+      worth: worth(activity, count[activity] ?? 0, over),
+    }))
       .filter((each) => each.worth > 0)
       .sort((a, b) => b.worth - a.worth);
     const next = firstThatFits(
-      open.map(({ dish }) => dish),
+      open.map(({ activity }) => activity),
       of,
       count,
       left,
@@ -255,24 +247,24 @@ function serve(of: DraftClass, seconds: Seconds): Served[] {
       over += 1;
       continue;
     }
-    if (!next) return served;
-    served.push(next);
-    count[next.dish] = next.nth + 1;
+    if (!next) return chosen;
+    chosen.push(next);
+    count[next.activity] = next.nth + 1;
     left -= sum(shaped([next], of));
   }
 }
 
 function firstThatFits(
-  dishes: readonly Dish[],
+  activities: readonly Activity[],
   of: DraftClass,
-  count: Partial<Record<Dish, number>>,
+  count: Partial<Record<Activity, number>>,
   left: Seconds,
-): Served | null {
-  for (const dish of dishes) {
+): ChosenRound | null {
+  for (const activity of activities) {
     const putBack = of.groups.map(({ queue }) => queue.save());
-    const nth = count[dish] ?? 0;
-    const round = cook(dish, of, nth);
-    if (round && sum(shaped([{ dish, nth, round }], of)) <= left) return { dish, nth, round };
+    const nth = count[activity] ?? 0;
+    const round = buildRound(activity, of, nth);
+    if (round && sum(shaped([{ activity, nth, round }], of)) <= left) return { activity, nth, round };
     for (const back of putBack) back();
   }
   return null;

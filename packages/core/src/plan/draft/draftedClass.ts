@@ -1,7 +1,6 @@
-import type { Lead } from '../../moves/index.ts';
 import type { CleanUpTo } from '../../tempo/index.ts';
 import type { Seconds } from '../../units/index.ts';
-import type { Bounds } from './choice/candidates.ts';
+import type { Bounds } from './choice/fittingShape.ts';
 import type { ComboQueue } from './choice/comboQueue.ts';
 import type { Theme } from './choice/theme.ts';
 import type { ComingGroup } from './whoComes.ts';
@@ -11,6 +10,8 @@ import type { YouthLimits } from '../../body/index.ts';
 /** A group with what it has to choose from. */
 export interface DraftGroup extends ComingGroup {
   readonly queue: ComboQueue;
+  /** Where its list of techniques begins in this class, as a share of it: drawn once. */
+  readonly firstTechnique: number;
 }
 
 /** A class that is being drafted. */
@@ -22,7 +23,6 @@ export interface DraftClass {
   readonly youth: YouthLimits | null;
   readonly bounds: Bounds;
   readonly minutes: number;
-  readonly lead: Lead;
   readonly cleanUpTo: CleanUpTo;
   /** Load beside a usual class, 1 being usual. */
   readonly load: number;

@@ -2,19 +2,19 @@ import { usualBlock, type WrittenBlock } from '../../rounds/index.ts';
 import type { Seconds } from '../../units/index.ts';
 import { inTurns } from '../partners/partnerRounds.ts';
 import { LIGHT_CLASS, type DraftClass } from './draftedClass.ts';
-import type { Dish } from './menu.ts';
+import type { Activity } from './activities.ts';
 import type { PlainRound } from './plainRound.ts';
 import type { DraftedRound } from './wish.ts';
 
-/** A round on the menu with what it is. */
-export interface Served {
-  readonly dish: Dish;
+/** A round that was chosen for a class, and which of its activity it is. */
+export interface ChosenRound {
+  readonly activity: Activity;
   readonly nth: number;
   readonly round: PlainRound;
 }
 
 /** Where a kind stands in an hour, and how far apart those of one kind lie: easy and new things first, one peak, then down. */
-const PLACES: Readonly<Record<Dish, { readonly first: number; readonly apart: number }>> = {
+const PLACES: Readonly<Record<Activity, { readonly first: number; readonly apart: number }>> = {
   technique: { first: 1, apart: 1.1 },
   footwork: { first: 1.4, apart: 1.2 },
   parts: { first: 2, apart: 1.2 },
@@ -35,32 +35,35 @@ const MOST_CONTACT = { usual: 60, theme: 80 } as const;
 /** No turn of the back comes before this place: the parts and combos before it take ten minutes. */
 const WARM_PLACE = 4.4;
 
-function placeOf({ dish, nth, round }: Served): number {
-  const { first, apart } = PLACES[dish];
+function placeOf({ activity, nth, round }: ChosenRound): number {
+  const { first, apart } = PLACES[activity];
   const place = first + nth * apart;
   return round.hasSpin ? Math.max(WARM_PLACE, place) : place;
 }
 
-const inOrder = (served: readonly Served[]): Served[] => [...served].sort((a, b) => placeOf(a) - placeOf(b));
+const inOrder = (chosen: readonly ChosenRound[]): ChosenRound[] =>
+  [...chosen].sort((a, b) => placeOf(a) - placeOf(b));
 
 /**
  * The rounds in the order of a class, each with its effort, its contact where a partner is there, its turns and its rest: effort grows to
  * one peak and comes down.
  */
-export function shaped(served: readonly Served[], of: DraftClass): DraftedRound[] {
-  const rounds = inOrder(served);
+export function shaped(chosen: readonly ChosenRound[], of: DraftClass): DraftedRound[] {
+  const rounds = inOrder(chosen);
   const efforts = effortsOf(rounds, of);
-  return rounds.map(({ round, dish }, i): DraftedRound => {
+  return rounds.map(({ round, activity }, i): DraftedRound => {
     const effort = efforts[i]!;
-    const work = dish === 'pads' ? round.work.map((block) => withContact(block, effort, of)) : round.work;
-    const why = dish === 'pads' ? `${round.why} ${contactText(work)}` : round.why;
-    return withRest({ ...round, id: dish, blocks: work, why, effort }, of.lengths.rest);
+    const work = activity === 'pads' ? round.work.map((block) => withContact(block, effort, of)) : round.work;
+    const why = activity === 'pads' ? `${round.why} ${contactText(work)}` : round.why;
+    return withRest({ ...round, id: activity, blocks: work, why, effort }, of.lengths.rest);
   });
 }
 
-function effortsOf(rounds: readonly Served[], { youth, load }: DraftClass): number[] {
-  const hardest = rounds.findIndex(({ dish }) => dish === 'burst');
-  const lastHard = rounds.findLastIndex(({ dish }) => dish !== 'shadow' && dish !== 'conditioning');
+function effortsOf(rounds: readonly ChosenRound[], { youth, load }: DraftClass): number[] {
+  const hardest = rounds.findIndex(({ activity }) => activity === 'burst');
+  const lastHard = rounds.findLastIndex(
+    ({ activity }) => activity !== 'shadow' && activity !== 'conditioning',
+  );
   const peak = hardest !== -1 ? hardest : Math.max(0, lastHard);
   const usual = youth ? EFFORT.peak.children : hardest !== -1 ? EFFORT.peak.burst : EFFORT.peak.adults;
   const top = load < LIGHT_CLASS ? usual - EFFORT.lighter : usual;

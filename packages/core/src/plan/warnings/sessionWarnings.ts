@@ -17,7 +17,7 @@ import {
  * The limits below are this product's own, set where a careful coach would begin to ask; they warn and never block.
  */
 /** Easy work that should lie before the first high kick. */
-const WARM_UP: Seconds = 5 * 60;
+export const WARM_UP: Seconds = 5 * 60;
 /** Work that should lie before the first spin. */
 const BEFORE_SPIN: Seconds = 10 * 60;
 /** Longest work without a pause, by the youngest band that takes part. */

@@ -12,6 +12,7 @@ import { Button } from '../../../ui/buttons/Button.tsx';
 import { IconButton } from '../../../ui/buttons/IconButton.tsx';
 import { DayField } from '../../../ui/fields/DayFields.tsx';
 import { ChoiceField, TextField, TickField } from '../../../ui/fields/Field.tsx';
+import { useDates } from '../../../ui/fields/dates.ts';
 import { Part } from '../../../ui/panels/Panel.tsx';
 import { useSeasonWrites } from './useSeasonWrites.ts';
 
@@ -24,6 +25,7 @@ const day = (at: Date): string => format(at, 'yyyy-MM-dd');
 export function NewSeason() {
   const { grades } = useGym();
   const { data: gradings = [] } = useQuery(queries.gradingDays());
+  const dates = useDates();
   const errors = useFieldErrors();
   const navigate = useNavigate();
   const { save } = useSeasonWrites();
@@ -67,7 +69,7 @@ export function NewSeason() {
         />
         <DayField label="From" value={from} error={errors.of('from')} onChange={setFrom} />
         {chosen ? (
-          <p className="self-end pb-3">until the grading on {chosen.day}</p>
+          <p className="self-end pb-3">until the grading on {dates.tell(`${chosen.day}T12:00`, 'short')}</p>
         ) : (
           <DayField label="Until" value={until} error={errors.of('until')} onChange={setUntil} />
         )}

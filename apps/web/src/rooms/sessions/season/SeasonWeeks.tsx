@@ -2,11 +2,17 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { WEEK_KINDS, type WeekKind } from '@eurhythm/core/plan';
-import type { SeasonClassView, SeasonView, SeasonWeekView, WeekEditDto } from '@eurhythm/contract';
+import {
+  keptSeason,
+  type SeasonClassView,
+  type SeasonView,
+  type SeasonWeekView,
+  type WeekEditDto,
+} from '@eurhythm/contract';
 import { Button } from '../../../ui/buttons/Button.tsx';
 import { ChoiceField, TextField } from '../../../ui/fields/Field.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
-import { keptOf, useSeasonWrites } from './useSeasonWrites.ts';
+import { useSeasonWrites } from './useSeasonWrites.ts';
 
 const KIND_WORDS: Readonly<Record<WeekKind, string>> = {
   build: 'build up',
@@ -25,7 +31,7 @@ export function SeasonWeeks({ season }: { readonly season: SeasonView }) {
     const others = season.edits.filter((each) => each.from !== from);
     save.mutate({
       id: season.id,
-      season: { ...keptOf(season), edits: [...others, { ...before, ...changes }] },
+      season: { ...keptSeason(season), edits: [...others, { ...before, ...changes }] },
       basedOn: season.version,
     });
   };
@@ -61,7 +67,7 @@ export function SeasonWeeks({ season }: { readonly season: SeasonView }) {
           {draft.isPending ? 'Drafting …' : 'Draft every class to come'}
         </Button>
         <Button weight="bare" onClick={() => remove.mutate(season.id)}>
-          Take the season out
+          Remove season
         </Button>
       </div>
     </>
@@ -102,7 +108,7 @@ function Week({ week, most, isNow, isOver, isBusy, onEdit, onDraft }: WeekProps)
         {isOpen && (
           <span className="no-print flex gap-3">
             <TextField
-              label={`Theme of ${from}`}
+              label="Theme of this week"
               defaultValue={theme}
               onBlur={(event) =>
                 event.target.value.trim() !== theme && onEdit({ theme: event.target.value.trim() })
@@ -141,7 +147,7 @@ function Week({ week, most, isNow, isOver, isBusy, onEdit, onDraft }: WeekProps)
         ))}
         {!isOver && open.length > 0 && (
           <Button weight="bare" className="no-print px-0!" disabled={isBusy} onClick={onDraft}>
-            Draft {open.length === 1 ? 'it' : `all ${open.length}`}
+            Draft {open.length === 1 ? 'it' : open.length === 2 ? 'both' : `all ${open.length}`}
           </Button>
         )}
       </td>

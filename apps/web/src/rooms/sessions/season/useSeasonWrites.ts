@@ -5,18 +5,6 @@ import { deleteRequest, putRequest } from '../../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../../sync/queue/subjects.ts';
 import { useWrite } from '../../../sync/useSync.ts';
 
-/** What is kept of a season: its weeks are planned anew whenever they are looked at. */
-export const keptOf = ({
-  title,
-  from,
-  until,
-  gradingDayId,
-  gradeIds,
-  classes,
-  minutes,
-  edits,
-}: SeasonView): SaveSeasonDto => ({ title, from, until, gradingDayId, gradeIds, classes, minutes, edits });
-
 /** Saves, drafts and takes out; the pages that show it are drawn anew. */
 export function useSeasonWrites() {
   const client = useQueryClient();

@@ -1,15 +1,9 @@
-import {
-  isAboveGrade,
-  audienceOf,
-  walkStance,
-  youthFaultOf,
-  type Audience,
-  type YouthLimits,
-} from '../../../body/index.ts';
+import { isAboveGrade, audienceOf, walkStance, type Audience } from '../../../body/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
 import { easier } from '../../../teach/index.ts';
-import { shapeOf, type LineShape } from './lineShape.ts';
+import { fittingShape, isTooMuch, type Bounds } from './fittingShape.ts';
+import type { LineShape } from './lineShape.ts';
 import type { Theme } from './theme.ts';
 import type { DraftCombo, DraftGym } from '../wish.ts';
 
@@ -23,15 +17,6 @@ export interface Candidate {
   readonly bookId: string;
   /** What was changed for the band, in a sentence; null where it is done as it is written. */
   readonly changed: string | null;
-}
-
-/** What may be asked of a class as a whole. */
-export interface Bounds {
-  readonly floorSteps: number | null;
-  readonly noHighKicks: boolean;
-  readonly noSpins: boolean;
-  /** The lead changes after each few times through, and nothing is done from one lead alone. */
-  readonly isEven: boolean;
 }
 
 /**
@@ -60,15 +45,11 @@ function candidateOf(
   audience: Audience,
   gym: DraftGym,
   theme: Theme,
-  { floorSteps, noHighKicks, noSpins }: Bounds,
+  bounds: Bounds,
 ): Candidate | null {
   const { combo, changed } = forAudience(written, audience, gym.book);
-  const shape = shapeOf(combo.line, gym.book);
-  if (!shape || shape.moves.length === 0) return null;
-  if (floorSteps !== null && shape.floor > floorSteps) return null;
-  if ((noHighKicks && shape.hasHighKick) || (noSpins && shape.hasSpin)) return null;
-  if (shape.moves.some((code) => gym.retired.includes(code))) return null;
-  if (audience.youth && isTooMuch(combo.line, audience.youth, gym.book)) return null;
+  const shape = fittingShape(combo.line, gym, bounds, audience.youth);
+  if (!shape) return null;
   return { combo, bookId: written.id, shape, theme: theme.fits(combo, shape), changed };
 }
 
@@ -92,14 +73,4 @@ function forAudience(
     combo: { ...combo, id: `easier.${combo.id}`, grade: '', title, line, beatsPerBar: 4, cycleBeats: null },
     changed: changes.join(' '),
   };
-}
-
-export function isTooMuch(line: string, youth: YouthLimits, book: MoveBook): boolean {
-  const parsed = parseLine(line, book);
-  return (
-    parsed.ok &&
-    walkStance(parsed.line, book, 'left').strokes.some(
-      (walked) => walked.stroke.by === 'fighter' && youthFaultOf(walked, youth) !== null,
-    )
-  );
 }

@@ -6,7 +6,7 @@ import {
   type WrittenBlock,
   type WrittenComboBlock,
 } from '../../../rounds/index.ts';
-import { isTooMuch } from '../choice/candidates.ts';
+import { isTooMuch } from '../choice/fittingShape.ts';
 import type { DraftClass } from '../draftedClass.ts';
 import type { PickedCombo } from '../choice/pickCombos.ts';
 import type { PlainRound } from '../plainRound.ts';

@@ -5,12 +5,9 @@ import type { Seconds } from '../../../units/index.ts';
 import { roundSeconds, type RoundLike } from '../../plannedRound.ts';
 import type { DraftGym } from '../wish.ts';
 
-/** Shares of a class for warm-up and for cool-down: the least, the usual, and the most (a coach's own measure). */
-export const WARM_UP_SHARE = { least: 0.08, usual: 0.11, most: 0.15 } as const;
-export const COOL_DOWN_SHARE = { least: 0.04, usual: 0.06, most: 0.08 } as const;
-/** Easy work that has to lie before the first high kick. */
-export const WARM_ENOUGH: Seconds = 300;
-
+/** Shares of a class for warm-up and for cool-down: the usual and the most (a coach's own measure). */
+export const WARM_UP_SHARE = { usual: 0.11, most: 0.15 } as const;
+export const COOL_DOWN_SHARE = { usual: 0.06, most: 0.08 } as const;
 /** A block of this length is not shorter than the rules of a round allow. */
 const SHORTEST: Seconds = 8;
 

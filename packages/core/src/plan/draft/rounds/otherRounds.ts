@@ -2,14 +2,15 @@ import { cleanWhenRepeated } from '../../../body/index.ts';
 import { BPM_LIMITS } from '../../../units/index.ts';
 import { workOf } from '../../roundWork.ts';
 import { fillBlock, kindOf, lineInWords, usualBlock, type WrittenBlock } from '../../../rounds/index.ts';
-import { isTooMuch } from '../choice/candidates.ts';
-import { shapeOf } from '../choice/lineShape.ts';
+import { fittingShape } from '../choice/fittingShape.ts';
 import type { DraftClass } from '../draftedClass.ts';
 import { fromLibrary } from './frame.ts';
 import type { PlainRound } from '../plainRound.ts';
 
 /** An answer to a call is short. */
 const SHORT_ANSWER = 3;
+/** What comes at no set time is done without looking out for height or a turn of the back. */
+const SAFE = { noHighKicks: true, noSpins: true } as const;
 
 /** A call at no set time, or the holder's sign, answered with a short line that everybody may do; null without one. */
 export function reactionRound(of: DraftClass, nth: number): PlainRound | null {
@@ -17,14 +18,8 @@ export function reactionRound(of: DraftClass, nth: number): PlainRound | null {
   const lines = gym.combos
     .filter(({ gradeId }) => of.groups.some(({ gradeIds }) => gradeIds.includes(gradeId)))
     .flatMap(({ line, title, focus }) => {
-      const shape = shapeOf(line, gym.book);
-      if (!shape || shape.moves.length > SHORT_ANSWER || shape.hasSpin || shape.hasHighKick) return [];
-      if (bounds.floorSteps !== null && shape.floor > bounds.floorSteps) return [];
-      if (
-        shape.moves.some((code) => gym.retired.includes(code)) ||
-        (youth && isTooMuch(line, youth, gym.book))
-      )
-        return [];
+      const shape = fittingShape(line, gym, { ...bounds, ...SAFE }, youth);
+      if (!shape || shape.moves.length > SHORT_ANSWER) return [];
       return [{ line, moves: shape.moves.length, fit: theme.fits({ title, focus }, shape) }];
     })
     .sort((a, b) => b.fit - a.fit || a.moves - b.moves);
@@ -53,13 +48,9 @@ export function reactionRound(of: DraftClass, nth: number): PlainRound | null {
 function listedMoves({ groups, gym, youth, bounds }: DraftClass): string[] {
   return groups
     .flatMap(({ gradeIds }) => gradeIds.flatMap((id) => gym.techniques[id] ?? []))
-    .flatMap(({ move }) => {
-      const shape = move === null ? null : shapeOf(move, gym.book);
-      if (move === null || !shape || shape.hasSpin || shape.hasHighKick) return [];
-      if (bounds.floorSteps !== null && shape.floor > bounds.floorSteps) return [];
-      if (shape.moves.some((code) => gym.retired.includes(code))) return [];
-      return youth && isTooMuch(move, youth, gym.book) ? [] : [move];
-    });
+    .flatMap(({ move }) =>
+      move !== null && fittingShape(move, gym, { ...bounds, ...SAFE }, youth) ? [move] : [],
+    );
 }
 
 /** Steps there and back, as many as the room takes. */

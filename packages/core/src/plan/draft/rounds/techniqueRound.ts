@@ -1,7 +1,7 @@
 import { findMove } from '../../../moves/index.ts';
 import { MOST_COUNTED, USUAL_COUNT_BLOCK, countedLength, type CountBlock } from '../../../rounds/index.ts';
 import type { Seconds } from '../../../units/index.ts';
-import { isTooMuch } from '../choice/candidates.ts';
+import { fittingShape, isTooMuch } from '../choice/fittingShape.ts';
 import { shapeOf } from '../choice/lineShape.ts';
 import type { DraftClass, DraftGroup } from '../draftedClass.ts';
 import type { PlainRound } from '../plainRound.ts';
@@ -69,36 +69,24 @@ export function techniqueRound(of: DraftClass, nth: number): PlainRound | null {
 }
 
 /** What of a group's list fits this class: the theme's first, then as the seed has it. */
-function rankedTechniques(group: DraftGroup, { gym, theme, bounds, random }: DraftClass): CountedTechnique[] {
+function rankedTechniques(group: DraftGroup, { gym, theme, bounds }: DraftClass): CountedTechnique[] {
   const turned = new Map<CountedTechnique, number>();
   const fitting = group.gradeIds
     .flatMap((id) => gym.techniques[id] ?? [])
     .flatMap((technique) => {
       const combo = gym.combos.find(({ id }) => id === technique.comboId);
       const counted = countedTechnique(technique, combo, gym.book);
-      const shape = counted && shapeOf(counted.line, gym.book);
-      if (!counted || !shape || shape.moves.some((code) => gym.retired.includes(code))) return [];
-      if (bounds.floorSteps !== null && shape.floor > bounds.floorSteps) return [];
-      if ((bounds.noHighKicks && shape.hasHighKick) || shape.hasSpin) return [];
-      if (group.youth && isTooMuch(counted.line, group.youth, gym.book)) return [];
+      const shape = counted && fittingShape(counted.line, gym, { ...bounds, noSpins: true }, group.youth);
+      if (!counted || !shape) return [];
       // What strikes is done on both sides, whatever the list says of one: a class is even.
       const isStruck = Object.values(shape.shares).some((share) => share > 0);
       const even: CountedTechnique = { ...counted, sides: isStruck ? 'both' : counted.sides };
       turned.set(even, theme.fits(combo ?? null, shape));
       return [even];
     });
-  // Drawn once for a class: every round of it asks for the same order.
-  const from = fitting.length === 0 ? 0 : Math.floor(seedOf(random, group.name) * fitting.length);
+  const from = Math.floor(group.firstTechnique * fitting.length);
   const rotated = [...fitting.slice(from), ...fitting.slice(0, from)];
   return rotated.sort((a, b) => turned.get(b)! - turned.get(a)!);
-}
-
-const drawn = new WeakMap<() => number, Map<string, number>>();
-function seedOf(random: () => number, key: string): number {
-  const known = drawn.get(random) ?? new Map<string, number>();
-  drawn.set(random, known);
-  if (!known.has(key)) known.set(key, random());
-  return known.get(key)!;
 }
 
 /** A technique by parts and in all its sets if there is time for it, else in fewer sets, fewer times, on one count; null when never. */

@@ -12,7 +12,7 @@ import { techniqueRound } from './rounds/techniqueRound.ts';
 import type { ThemeWork } from './choice/theme.ts';
 
 /** What a class can be made of between warm-up and cool-down, in the order in which it usually comes. */
-export const DISHES = [
+export const ACTIVITIES = [
   'technique',
   'footwork',
   'parts',
@@ -23,10 +23,10 @@ export const DISHES = [
   'conditioning',
   'shadow',
 ] as const;
-export type Dish = (typeof DISHES)[number];
+export type Activity = (typeof ACTIVITIES)[number];
 
 /** A round of each kind; null where the class has nothing for it. The number says which one of its kind it is, from 0. */
-const COOKED: Readonly<Record<Dish, (of: DraftClass, nth: number) => PlainRound | null>> = {
+const BUILDERS: Readonly<Record<Activity, (of: DraftClass, nth: number) => PlainRound | null>> = {
   technique: techniqueRound,
   footwork: footworkRound,
   parts: (of) => partsRound(of),
@@ -39,11 +39,12 @@ const COOKED: Readonly<Record<Dish, (of: DraftClass, nth: number) => PlainRound 
   shadow: shadowRound,
 };
 
-export const cook = (dish: Dish, of: DraftClass, nth: number): PlainRound | null => COOKED[dish](of, nth);
+export const buildRound = (activity: Activity, of: DraftClass, nth: number): PlainRound | null =>
+  BUILDERS[activity](of, nth);
 
 /** What the first of a kind is worth beside the others, and what each further one keeps of that (our own choice). */
 const WORTH: Readonly<
-  Record<Dish, { readonly first: number; readonly again: number; readonly most: number }>
+  Record<Activity, { readonly first: number; readonly again: number; readonly most: number }>
 > = {
   technique: { first: 0.98, again: 0.62, most: 4 },
   footwork: { first: 0.5, again: 0.45, most: 2 },
@@ -57,7 +58,7 @@ const WORTH: Readonly<
 };
 
 /** What a theme makes worth more. */
-const OF_THEME: Readonly<Record<ThemeWork, Partial<Readonly<Record<Dish, number>>>>> = {
+const OF_THEME: Readonly<Record<ThemeWork, Partial<Readonly<Record<Activity, number>>>>> = {
   footwork: { footwork: 2.4, shadow: 1.2 },
   contact: { pads: 1.3, combos: 0.7 },
   test: { burst: 2.4 },
@@ -70,21 +71,24 @@ const OF_THEME: Readonly<Record<ThemeWork, Partial<Readonly<Record<Dish, number>
 const CHANCE = 0.12;
 
 /** How much a further round of a kind is worth to this class; 0 where it has enough, so many times over. */
-export type Worth = (dish: Dish, already: number, over: number) => number;
+export type Worth = (activity: Activity, already: number, over: number) => number;
 
 /** With so many rounds for each combo that there is, each comes often enough. */
 const ROUNDS_PER_COMBO = 0.75;
 
 export function worthIn({ theme, random, minutes, groups, load }: DraftClass): Worth {
   const combos = 1 + Math.ceil(ROUNDS_PER_COMBO * Math.max(0, ...groups.map(({ queue }) => queue.size)));
-  const mood = new Map(DISHES.map((dish) => [dish, 1 + CHANCE * (2 * random() - 1)]));
-  return (dish, already, over) => {
-    const { first, again, most: usual } = WORTH[dish];
-    const most = dish === 'combos' || dish === 'pads' ? Math.min(usual, combos) : usual;
+  const mood = new Map(ACTIVITIES.map((activity) => [activity, 1 + CHANCE * (2 * random() - 1)]));
+  return (activity, already, over) => {
+    const { first, again, most: usual } = WORTH[activity];
+    const most = activity === 'combos' || activity === 'pads' ? Math.min(usual, combos) : usual;
     // A class of three hours may have more of everything.
-    if (load < LIGHT_CLASS && (dish === 'burst' || dish === 'conditioning')) return 0;
-    if (already >= over * most * Math.max(1, minutes / 90)) return 0;
-    const wanted = [...theme.work].reduce((share, work) => share * (OF_THEME[work][dish] ?? 1), 1);
-    return first * again ** already * wanted * mood.get(dish)!;
+    if (load < LIGHT_CLASS && (activity === 'burst' || activity === 'conditioning')) return 0;
+    // There is one peak, however little else there is to do.
+    const times = activity === 'burst' ? 1 : over * Math.max(1, minutes / 90);
+    if (already >= times * most) return 0;
+    const wanted = [...theme.work].reduce((share, work) => share * (OF_THEME[work][activity] ?? 1), 1);
+    // What the class is about stays worth a further round for longer.
+    return first * again ** (already / wanted) * wanted * mood.get(activity)!;
   };
 }
