@@ -32,7 +32,7 @@ test('a grading is planned, a season leads to it, and its classes are drafted', 
   await first.getByRole('button', { name: 'Draft it' }).click();
   await expect(first).toContainText(/min work, \d+ strikes/);
   await first.getByRole('button', { name: 'Change' }).click();
-  await choose(first.getByLabel('Week'), 'lighter');
+  await choose(first.getByLabel('Kind of week'), 'lighter');
   await expect(first).toContainText('A lighter week');
   await first.getByRole('link', { name: /18:30$/ }).click();
   await expect(page.getByText(/in all$/)).toBeVisible();

@@ -29,12 +29,14 @@ export function SessionsRoom() {
           <ButtonLink to="/sessions/new" className="w-full">
             <Plus size={18} aria-hidden /> Build a session
           </ButtonLink>
-          <ButtonLink to="/sessions/calendar" weight="bare" className="px-0!">
-            Calendar and themes
-          </ButtonLink>
-          <ButtonLink to="/sessions/season" weight="bare" className="px-0!">
-            Season
-          </ButtonLink>
+          <div className="flex flex-wrap gap-x-5 lg:flex-col">
+            <ButtonLink to="/sessions/calendar" weight="bare" className="justify-start px-0!">
+              Calendar and themes
+            </ButtonLink>
+            <ButtonLink to="/sessions/season" weight="bare" className="justify-start px-0!">
+              Season
+            </ButtonLink>
+          </div>
         </div>
         <SessionList sessions={sessions} />
       </aside>

@@ -115,7 +115,7 @@ function Week({ week, most, isNow, isOver, isBusy, onEdit, onDraft }: WeekProps)
               }
             />
             <ChoiceField
-              label="Week"
+              label="Kind of week"
               value={kind}
               choices={WEEK_KINDS.map((value) => ({ value, label: KIND_WORDS[value] }))}
               onChange={(next) => onEdit({ kind: next })}
