@@ -70,6 +70,31 @@ test('every change is kept by itself, can be undone after that, and a fault is r
     .toBe('');
 });
 
+test('a save of what was written before moves nothing and takes no report away', async ({ page }) => {
+  await open(page, '/sessions/new');
+  let onItsWay: () => void = () => undefined;
+  const isOnItsWay = new Promise<void>((done) => (onItsWay = done));
+  await page.route('**/api/sessions/*', async (route) => {
+    if (route.request().method() !== 'PUT') return route.continue();
+    onItsWay();
+    await page.waitForTimeout(1500);
+    await route.continue();
+  });
+  await page.getByLabel('Title').first().fill('Written in a hurry');
+  await isOnItsWay;
+  const answered = page.waitForResponse((response) => response.request().method() === 'PUT');
+  await page.getByRole('button', { name: /Take .* out of the round/ }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  const report = page.getByText('Choose at least one combo.', { exact: true });
+  await expect(report).toBeVisible();
+  const before = await report.boundingBox();
+  await answered;
+  await expect(page.getByRole('link', { name: 'Who is here' })).toBeVisible();
+  await page.waitForTimeout(500);
+  await expect(report).toBeVisible();
+  expect(await report.boundingBox()).toEqual(before);
+});
+
 test('the class of an hour is built by keyboard alone', async ({ page }) => {
   const { keyboard } = page;
   const press = async (...keys: string[]): Promise<void> => {

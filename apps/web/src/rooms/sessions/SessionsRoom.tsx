@@ -83,7 +83,10 @@ function OneSession({ id }: { id: string }) {
     ...queries.session(id),
     meta: { reportedHere: search.has('new') },
   });
-  const isNew = search.has('new') && error instanceof Refused && error.status === 404;
+  const [isBegun, setBegun] = useState(false);
+  // While it is asked for again there is no answer, and the page stays as it is.
+  if (!isBegun && error instanceof Refused && error.status === 404) setBegun(true);
+  const isNew = search.has('new') && isBegun;
   const saved = useMemo(() => (data ? saveable(data) : undefined), [data]);
   const { data: tests } = useQuery({ ...queries.tests(), enabled: search.has('test') });
   if ((!saved && !isNew) || (search.has('test') && !tests)) return null;

@@ -56,13 +56,18 @@ export function SessionHead(props: SessionHeadProps) {
           <UndoButtons draft={draft} />
           <Button onClick={saving.saveNow}>Save</Button>
           <Button onClick={onDraft}>Draft for me</Button>
-          {isKnown && <FilesMenu id={id} />}
-          {isKnown && <ButtonLink to={`/sessions/${id}/sheet`}>Who is here</ButtonLink>}
-          {saving.isSaved && (
-            <ButtonLink weight="main" to={`/floor?session=${id}`}>
+          {/* They keep their room while they cannot be pressed: each save would push the page down otherwise. */}
+          <span className={`flex flex-wrap items-center gap-2 ${isKnown ? '' : 'invisible'}`}>
+            <FilesMenu id={id} />
+            <ButtonLink to={`/sessions/${id}/sheet`}>Who is here</ButtonLink>
+            <ButtonLink
+              weight="main"
+              to={`/floor?session=${id}`}
+              className={saving.isSaved ? '' : 'invisible'}
+            >
               Take to the Floor
             </ButtonLink>
-          )}
+          </span>
         </div>
       </header>
       <div className="mb-3 flex flex-wrap items-end gap-4">

@@ -51,6 +51,7 @@ export function useSaving(
   const client = useQueryClient();
   const [refused, setRefused] = useState<Refused | null>(null);
   const [stale, setStale] = useState<StaleSave<SessionView, SaveSessionDto> | null>(null);
+  const isAsWritten = useStable((written: SaveSessionDto): boolean => written === session);
   const { mutate, isPending } = useWrite<SessionView, Save>(
     ({ written, basedOn }) =>
       putRequest(SUBJECTS.session, `sessions/${id}`, written, { basedOn, page: `/sessions/${id}` }),
@@ -58,9 +59,10 @@ export function useSaving(
       onSuccess: async (saved, { written, loud }) => {
         setRefused(null);
         setStale(null);
+        // What was sent by itself says nothing of the faults in what was written since.
+        if (isAsWritten(written)) errors.show([]);
         draft.settle(written, saved.version);
         client.setQueryData(['sessions', id], saved);
-        errors.show([]);
         await client.invalidateQueries({ queryKey: ['sessions'], exact: true });
         await client.invalidateQueries({ queryKey: ['today'] });
         if (loud) toast(`“${saved.title}” is saved.`);
