@@ -1,11 +1,11 @@
 import {
   numberOf,
+  sideWord,
   type Lead,
   type Level,
   type Move,
   type MoveBook,
   type Side,
-  type SideNames,
 } from '../moves/index.ts';
 import { numberWord } from './numberWords.ts';
 
@@ -33,26 +33,8 @@ export type StrokeWords = 'numbers' | 'names';
 
 const LEVELS: readonly Level[] = ['head', 'body', 'low'];
 const TRAVELS: readonly (Travel | null)[] = [null, 'forward', 'back'];
-const SIDE_WORDS = {
-  'lead-rear': { front: 'lead', rear: 'rear' },
-  'front-back': { front: 'front', rear: 'back' },
-} as const;
 /** Words of sides that a move's own name may hold, where they say nothing: the side is said by the call. */
 const OF_SIDES = /^(?:front|lead|rear) (?=\S)/;
-
-/**
- * The word for a side.
- *
- * @param lead the lead that stands when the stroke is done
- *
- * @example
- * sideWord('rear', 'left-right', 'left') // 'right'
- * sideWord('front', 'lead-rear', 'left') // 'lead'
- */
-export function sideWord(side: Side, names: SideNames, lead: Lead): string {
-  if (names !== 'left-right') return SIDE_WORDS[names][side];
-  return (side === 'front') === (lead === 'left') ? 'left' : 'right';
-}
 
 /**
  * The side on which a move is done where nothing is said of it; null where that is no question.

@@ -3,11 +3,11 @@ import { formatLine, parseLine, type BeatLine } from '../line/index.ts';
 import type { MoveBook } from '../moves/index.ts';
 import { writtenStrokes } from './rewrite/rewriteLine.ts';
 import { orders } from './orders.ts';
-import { easier, easierAt } from './easierLine.ts';
+import { easier, easierAt, harder, opposite } from './forms/index.ts';
 import { even, grow, light, power } from './variants.ts';
 
 /** The forms that change the line of a combo, and so can be kept as combos of their own. */
-export const RECIPE_KINDS = ['even', 'light', 'power', 'easier', 'grow', 'order'] as const;
+export const RECIPE_KINDS = ['even', 'light', 'power', 'easier', 'harder', 'opposite', 'grow', 'order'] as const;
 export type RecipeKind = (typeof RECIPE_KINDS)[number];
 
 /** How a variant is made from its parent's line. */
@@ -15,8 +15,8 @@ export interface VariantRecipe {
   readonly kind: RecipeKind;
   /**
    * `grow`: how many steps of growing, from 1; `order`: the place among the ranked orders, from 0; `power`: the accented
-   * stroke among the written ones, the last strike when null; `easier`: the written stroke that alone becomes easier, those
-   * that are too hard for the grade when null. Null for the others.
+   * stroke among the written ones, the last strike when null; `easier`: the written stroke that alone becomes easier, the
+   * whole line when null; `harder`: the place among what would make it harder, from 0. Null for the others.
    */
   readonly step: number | null;
 }
@@ -55,6 +55,10 @@ function lineOf(
       return power(line, book, step ?? undefined);
     case 'easier':
       return step === null ? easier(line, book, audience).line : easierAt(line, book, step)?.line;
+    case 'harder':
+      return harder(line, book, audience)[step ?? 0]?.line;
+    case 'opposite':
+      return opposite(line, book).line;
     case 'grow':
       return grow(line)[(step ?? 1) - 1];
     case 'order':

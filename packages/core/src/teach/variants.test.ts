@@ -3,8 +3,10 @@ import { seededLineText } from '../line/testLines.ts';
 import { walkStance } from '../body/index.ts';
 import { STARTER_GRADES, STARTER_NUMBERS, moveBook, starterBook } from '../moves/index.ts';
 import { seededRandom } from '../units/index.ts';
-import { easier, easierAt } from './easierLine.ts';
+
 import {
+  easier,
+  easierAt,
   even,
   grow,
   ladder,
@@ -46,7 +48,8 @@ describe('teaching variants', () => {
     ['{1 2}x3', ['1', '{1 2}x3']],
   ])('grow: %j', (text, grown) => expect(grow(line(text))).toEqual(grown));
   it.each([
-    ['1-1=2 . 3 , 2', '1 1 2 3 2'],
+    ['1-1=2 . 3 , 2', '1 1 2 . 3 . 2'],
+    ['1:3/2 2:1/4 3', '1:2/1 2 3'],
     ['parry+in-1', 'parry+in 1'],
     ['{1-2}x3 [hold2] 3', '{1 2}x3 [hold2] 3'],
     ['1 [say "up"] 2', '1 [say "up"] 2'],

@@ -56,7 +56,7 @@ export function grow(line: BeatLine): string[] {
 }
 
 /**
- * Every gap a whole beat.
+ * Every stroke on a whole beat, with the pauses of the line.
  *
  * @example
  * even(line('1-2-3')) // '1 2 3'

@@ -2,7 +2,7 @@ import { walkStance, type YouthLimits } from '../../body/index.ts';
 import { formatLine, parseLine, type BeatLine } from '../../line/index.ts';
 import type { Lead, MoveBook } from '../../moves/index.ts';
 import { kindOf, type Block, type WorkLimb, type WrittenBlock } from '../../rounds/index.ts';
-import { easier, mapStrokes, writtenStrokes } from '../../teach/index.ts';
+import { fitLine, mapStrokes, writtenStrokes } from '../../teach/index.ts';
 import type { RoundLike } from '../plannedRound.ts';
 
 /** What somebody takes care of for now, beside the limits of a band. */
@@ -98,7 +98,7 @@ const NO_HEAD: YouthLimits = {
 
 function offTheHead(blocks: readonly Block[], book: MoveBook): string[] {
   return linesOf(blocks, book).flatMap(({ text, line }) => {
-    const { line: instead, changes } = easier(line, book, { grade: null, youth: NO_HEAD });
+    const { line: instead, changes } = fitLine(line, book, { grade: null, youth: NO_HEAD });
     return changes.length === 0 ? [] : [`no contact to the head: ${instead} instead of ${text}.`];
   });
 }

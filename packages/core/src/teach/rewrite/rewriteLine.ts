@@ -1,6 +1,6 @@
-import { hasOwnLength, type BeatLine, type Entry, type Gap, type Stroke } from '../../line/index.ts';
+import { hasOwnLength, type BeatLine, type Entry, type Gap, type Item, type Stroke } from '../../line/index.ts';
 import { findMove, type Move, type MoveBook } from '../../moves/index.ts';
-import { ONE } from '../../units/index.ts';
+import { ONE, fraction, toNumber } from '../../units/index.ts';
 
 const ONE_BEAT: Gap = { kind: 'beats', beats: ONE };
 
@@ -15,23 +15,37 @@ export function mapStrokes(
   change: (stroke: Stroke, place: number) => Stroke | null,
 ): BeatLine {
   let place = 0;
+  return mapEntries(line, (entry) => {
+    if (entry.item.kind !== 'stroke') return entry;
+    const item = change(entry.item, place++);
+    return item && { ...entry, item };
+  });
+}
+
+/**
+ * The same line with each entry but groups put through `change`; where it gives null the entry is left out, and what should
+ * have landed together with it takes its place. A group that is left empty goes too.
+ */
+export function mapEntries(line: BeatLine, change: (entry: Entry) => Entry | null): BeatLine {
   const walk = (entries: readonly Entry[]): Entry[] => {
     const kept: Entry[] = [];
-    /** Gap of a stroke that was left out: what should have landed together with it takes its place. */
+    /** Gap of a stroke that was left out. */
     let left: Gap | null = null;
     for (const entry of entries) {
-      const item =
-        entry.item.kind === 'stroke'
-          ? change(entry.item, place++)
-          : entry.item.kind === 'group'
-            ? { ...entry.item, entries: walk(entry.item.entries) }
-            : entry.item;
-      if (item === null || (item.kind === 'group' && item.entries.length === 0)) {
-        left ??= entry.gap ?? ONE_BEAT;
+      const { item: own } = entry;
+      const inner = own.kind === 'group' ? walk(own.entries) : null;
+      const changed =
+        own.kind !== 'group'
+          ? change(entry)
+          : inner!.length === 0
+            ? null
+            : { ...entry, item: { ...own, entries: inner! } };
+      if (changed === null) {
+        if (!isWait(own)) left ??= entry.gap ?? ONE_BEAT;
         continue;
       }
-      const gap = entry.gap?.kind === 'together' ? (left ?? entry.gap) : entry.gap;
-      kept.push({ ...entry, item, gap: mendedGap(gap, kept.at(-1)) });
+      const gap = changed.gap?.kind === 'together' ? (left ?? changed.gap) : changed.gap;
+      kept.push({ ...changed, gap: mendedGap(gap, kept.at(-1)) });
       left = null;
     }
     return kept;
@@ -45,21 +59,46 @@ function mendedGap(gap: Gap | null, before: Entry | undefined): Gap | null {
   return gap ?? ONE_BEAT;
 }
 
-/** Every gap a whole beat, and no rests: the slow form of a broken rhythm. What lands together stays together. */
-export function evenGaps(line: BeatLine): BeatLine {
-  const walk = (entries: readonly Entry[]): Entry[] => {
-    const kept: Entry[] = [];
-    for (const entry of entries) {
-      if (entry.item.kind === 'rest') continue;
-      const item =
-        entry.item.kind === 'group' ? { ...entry.item, entries: walk(entry.item.entries) } : entry.item;
-      if (item.kind === 'group' && item.entries.length === 0) continue;
-      const gap = entry.gap?.kind === 'together' ? entry.gap : ONE_BEAT;
-      kept.push({ ...entry, item, gap: mendedGap(gap, kept.at(-1)) });
+/** Whether nothing is done meanwhile. */
+export function isWait(item: Item): boolean {
+  return item.kind === 'rest' || item.kind === 'hold';
+}
+
+/**
+ * The line without these strokes, and without the waits that belonged to them: those behind them, and those before them where
+ * nothing follows.
+ */
+export function withoutStrokes(line: BeatLine, isGone: (stroke: Stroke) => boolean): BeatLine {
+  const gone = new Set<Item>();
+  let waits: Item[] = [];
+  let isBehindGone = false;
+  mapEntries(line, (entry) => {
+    const { item } = entry;
+    if (item.kind === 'stroke') {
+      isBehindGone = isGone(item);
+      if (isBehindGone) gone.add(item);
+      else waits = [];
+    } else if (isWait(item)) {
+      if (isBehindGone) gone.add(item);
+      else waits.push(item);
     }
-    return kept;
-  };
-  return { ...line, entries: walk(line.entries) };
+    return entry;
+  });
+  // Waits behind the last stroke that stays are its own, unless something followed that is gone.
+  if (isBehindGone) for (const wait of waits) gone.add(wait);
+  return gone.size === 0 ? line : mapEntries(line, (entry) => (gone.has(entry.item) ? null : entry));
+}
+
+/**
+ * Every stroke on a whole beat, not sooner than it was: the slow form of a broken rhythm. Pauses stay, what lands together
+ * stays together.
+ */
+export function evenGaps(line: BeatLine): BeatLine {
+  return mapEntries(line, ({ gap, item, ...entry }) => ({
+    ...entry,
+    gap: gap?.kind === 'beats' ? { kind: 'beats', beats: fraction(Math.ceil(toNumber(gap.beats))) } : gap,
+    item: item.kind === 'rest' ? { ...item, beats: ONE } : item,
+  }));
 }
 
 /**

@@ -1,0 +1,5 @@
+export { fitLine, type ChangedLine } from './fitLine.ts';
+export * from './easierLine.ts';
+export * from './harderLine.ts';
+export * from './oppositeLine.ts';
+export * from './stepBack.ts';
