@@ -83,6 +83,34 @@ test('a combo is made easier for a grade, copied, saved, and an older version br
   await expect(lineOf(page)).toContainText('knee');
 });
 
+test('a new line is made for a grade, taken, and saved; a harder form of it is kept', async ({ page }) => {
+  await open(page, '/combos');
+  await page.getByRole('button', { name: 'New lines for a grade' }).click();
+  const sheet = page.getByRole('dialog', { name: 'New lines for a grade' });
+  await choose(sheet.getByLabel('Grade'), 'Slack');
+  await choose(sheet.getByLabel('With'), 'Knee');
+  const lines = sheet.getByRole('list', { name: 'New lines' }).getByRole('listitem');
+  await expect(lines.first()).toContainText('Works the rear leg, which does 1 of 16 strikes');
+  await expect(lines.first()).toContainText('rear knee');
+  const line = (await lines.first().locator('code').textContent())!;
+  await sheet.getByRole('button', { name: 'Other ones' }).click();
+  await expect(lines.first().locator('code')).not.toHaveText(line);
+  await sheet.getByLabel('Beats a minute').fill('290');
+  await expect(sheet).toContainText('makes no new line like that');
+  await sheet.getByLabel('Beats a minute').fill('76');
+  const taken = (await lines.first().locator('code').textContent())!;
+  await lines.first().getByRole('button', { name: 'Take' }).click();
+  await expect(lineOf(page)).toHaveText(taken);
+  await page.getByLabel('Title').fill('From the quay');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText(/^Slack \d+ is saved\.$/)).toBeVisible();
+
+  const harder = page.getByRole('list', { name: 'Harder, one thing at a time' }).getByRole('listitem');
+  await harder.first().getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByLabel('Title')).toHaveValue('From the quay, harder');
+  await expect(lineOf(page)).not.toHaveText(taken);
+});
+
 test('codes and numbers are offered with their names while typing', async ({ page }) => {
   await open(page, '/combos/new');
   await lineOf(page).click();

@@ -3,6 +3,7 @@ import { moveBook, type MoveBook } from '@eurhythm/core/moves';
 import { sessionPlanner, type ClassFacts, type PlanGround, type WrittenSession } from '@eurhythm/core/plan';
 import type { TempoShift } from '@eurhythm/core/rounds';
 import { findLines } from '@eurhythm/core/strikes';
+import { compose, type ComposeWish } from '@eurhythm/core/teach';
 import { compileToPlay, type PlannedRound, type RoundSetting } from '@eurhythm/core/run';
 import type { BookView } from '@eurhythm/contract';
 
@@ -31,6 +32,8 @@ const work = {
   },
 
   findLines,
+
+  compose: (wish: ComposeWish, seed: number) => compose(wish, known(book), seed),
 
   /** Blocks that were planned from the same ground before are known. */
   plan: (session: WrittenSession, facts: ClassFacts) => known(planner)(session, facts),

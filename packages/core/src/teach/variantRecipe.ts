@@ -7,7 +7,16 @@ import { easier, easierAt, harder, opposite } from './forms/index.ts';
 import { even, grow, light, power } from './variants.ts';
 
 /** The forms that change the line of a combo, and so can be kept as combos of their own. */
-export const RECIPE_KINDS = ['even', 'light', 'power', 'easier', 'harder', 'opposite', 'grow', 'order'] as const;
+export const RECIPE_KINDS = [
+  'even',
+  'light',
+  'power',
+  'easier',
+  'harder',
+  'opposite',
+  'grow',
+  'order',
+] as const;
 export type RecipeKind = (typeof RECIPE_KINDS)[number];
 
 /** How a variant is made from its parent's line. */

@@ -6,6 +6,7 @@ import { newId } from '../../server/api.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { ButtonLink } from '../../ui/buttons/Button.tsx';
 import { Plain } from '../../ui/panels/Panel.tsx';
+import { Compose } from './compose/Compose.tsx';
 import { ComboList } from './list/ComboList.tsx';
 import { RhythmImport } from './line/RhythmImport.tsx';
 import { LeftCombo } from './list/LeftCombo.tsx';
@@ -29,6 +30,7 @@ export function CombosRoom() {
           <ButtonLink to="/combos/new" className="w-full" onClick={leaveNewCombo}>
             <Plus size={18} aria-hidden /> Write a combo
           </ButtonLink>
+          <Compose />
           <RhythmImport />
           {id === 'new' && <LeftCombo key={key} />}
         </div>

@@ -22,7 +22,9 @@ const wish = (changes: Partial<ComposeWish> = {}): ComposeWish => ({
   ...changes,
 });
 const strokesOf = (text: string): string[] =>
-  walkStance(line(text), book, 'left').strokes.map(({ move, side, level }) => `${move.code} ${side} ${level}`);
+  walkStance(line(text), book, 'left').strokes.map(
+    ({ move, side, level }) => `${move.code} ${side} ${level}`,
+  );
 
 describe('new lines', () => {
   const seeds = [1, 2, 3, 4, 5];
@@ -61,12 +63,21 @@ describe('new lines', () => {
   it('work the limb that is trained least, and say so in numbers', () => {
     // One rear kick and one knee of nineteen strikes.
     const made = compose(wish(), book, 1);
-    const limbs = made.flatMap((each) => walkStance(line(each.line), book, 'left').strokes.map(({ limb }) => limb));
+    const limbs = made.flatMap((each) =>
+      walkStance(line(each.line), book, 'left').strokes.map(({ limb }) => limb),
+    );
     const legs = limbs.filter((limb) => limb.endsWith('leg')).length;
     expect(legs / limbs.length).toBeGreaterThan(3 / 19);
     const why = made.flatMap((each) => each.why);
     expect(why).toContain('Works the lead leg, which does 1 of 19 strikes in what they train.');
     for (const each of made) expect(each.why.at(-1)).toMatch(/^Nearest is Drift \d: |^Nothing like it/);
+  });
+
+  it('are said by name as well', () => {
+    const [first] = compose(wish({ trained: named(['1 2@b r:round@l']), strokes: 3, bpm: 60 }), book, 1);
+    expect(first!.words.split(', ')).toHaveLength(3);
+    expect(first!.words).toMatch(/cross to the body/);
+    expect(first!.words).toMatch(/rear round kick low/);
   });
 
   it('have the move and the number of strokes that are asked for', () => {

@@ -3,13 +3,7 @@ import { parseLine } from '../../line/index.ts';
 import { isStrike, sideWord, type MoveBook } from '../../moves/index.ts';
 import { pick, seededRandom, toNumber, type Bpm, type RandomSource } from '../../units/index.ts';
 import { isHand, isSensible } from './goodSense.ts';
-import {
-  STRIKING_LIMBS,
-  judgeLine,
-  limbsOf,
-  type LimbCount,
-  type LineJudgement,
-} from './judgeLine.ts';
+import { STRIKING_LIMBS, judgeLine, limbsOf, type LimbCount, type LineJudgement } from './judgeLine.ts';
 import { knownStrokes, type KnownStroke } from './knownStrokes.ts';
 import { likeness, signature, strokesAlike } from './likeness.ts';
 
@@ -39,6 +33,8 @@ export interface ComposeWish {
 /** A new line, and why. */
 export interface ComposedLine {
   readonly line: string;
+  /** The same with names, as "jab, cross to the body, lead round kick". */
+  readonly words: string;
   readonly cleanBpm: Bpm;
   /** One sentence each. */
   readonly why: readonly string[];
@@ -93,6 +89,7 @@ export function compose(wish: ComposeWish, book: MoveBook, seed: number): Compos
   }
   return theBest([...found.values()], wish.count).map(({ text, nearest, judged }) => ({
     line: text,
+    words: wordsOf(text, book),
     cleanBpm: judged.cleanBpm,
     why: whyOf(judged, nearest, trained, book),
   }));
@@ -195,8 +192,12 @@ function theBest(found: readonly Found[], count: number): Found[] {
 }
 
 function whyOf(judged: LineJudgement, nearest: Nearest, trained: LimbCount, book: MoveBook): string[] {
-  const turns = judged.turns === 1 ? 'left and right take turns all through' : 'left and right mostly take turns';
-  const flow = judged.turns >= 0.5 ? turns : 'one side does more of it';
+  const turns =
+    judged.turns === 1
+      ? 'Left and right take turns'
+      : judged.turns >= 0.5
+        ? 'Left and right mostly take turns'
+        : 'One side does more of it';
   const heights =
     judged.heights === 0
       ? 'All at one height.'
@@ -204,7 +205,7 @@ function whyOf(judged: LineJudgement, nearest: Nearest, trained: LimbCount, book
         ? 'The height changes with every strike.'
         : 'The height changes.';
   return [
-    `Flows: ${flow}, clean up to ${judged.cleanBpm} a minute.`,
+    `${turns}; clean up to ${judged.cleanBpm} a minute.`,
     ...(judged.shape === 1 ? ['Opens quick and ends heavy.'] : []),
     ...worksLeast(judged.limbs, trained, book),
     heights,
@@ -212,6 +213,21 @@ function whyOf(judged: LineJudgement, nearest: Nearest, trained: LimbCount, book
       ? 'Nothing like it in the book.'
       : `Nearest is ${nearest.name}: ${nearest.alike === 1 ? 'one stroke is' : `${nearest.alike} strokes are`} the same.`,
   ];
+}
+
+const HEIGHTS = { head: 'to the head', body: 'to the body', low: 'low' } as const;
+
+function wordsOf(text: string, book: MoveBook): string {
+  const parsed = parseLine(text, book);
+  if (!parsed.ok) return text;
+  return walkStance(parsed.line, book, 'left')
+    .strokes.map(({ move, side, level }) => {
+      const name = move.name.toLowerCase();
+      const isSaid = move.side.kind === 'free' && side !== null && isStrike(move);
+      const sided = isSaid ? `${sideWord(side, book.sides, 'left')} ${name}` : name;
+      return level === null || level === move.level ? sided : `${sided} ${HEIGHTS[level]}`;
+    })
+    .join(', ');
 }
 
 /** The limb of the line that is trained least, where that is less than its quarter. */
@@ -224,4 +240,3 @@ function worksLeast(limbs: LimbCount, trained: LimbCount, book: MoveBook): strin
   const share = trained[least] === 0 ? 'no strike at all' : `${trained[least]} of ${all} strikes`;
   return [`Works the ${side} ${limb}, which does ${share} in what they train.`];
 }
-

@@ -25,7 +25,8 @@ export function isSensible(line: readonly KnownStroke[]): boolean {
   if (isClose(line[0]!) || evasions.length > 1) return false;
   return line.every((stroke, i) => {
     const [before, after] = [line[i - 1], line[i + 1]];
-    if (!isStrike(stroke.move)) return before !== undefined && after !== undefined && isHand(before) && isHand(after);
+    if (!isStrike(stroke.move))
+      return before !== undefined && after !== undefined && isHand(before) && isHand(after);
     const earlier = line.findIndex((other) => isAgain(other, stroke));
     if (earlier < i && !(earlier === i - 1 && isDouble(stroke))) return false;
     if (!before) return true;

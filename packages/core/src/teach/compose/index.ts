@@ -1,1 +1,2 @@
 export * from './compose.ts';
+export { knownMoves, trainedUpTo } from './knownStrokes.ts';

@@ -1,4 +1,4 @@
-import { isAboveGrade, youthFault, walkStance, type Audience } from '../../body/index.ts';
+import { isAboveGrade, youthFault, walkStance, type Audience, type GymGrade } from '../../body/index.ts';
 import { formatLine, parseLine, type Stroke } from '../../line/index.ts';
 import { isStrike, numberOf, type Move, type MoveBook, type Side } from '../../moves/index.ts';
 import { fitLine } from '../forms/index.ts';
@@ -36,7 +36,8 @@ export function knownStrokes(lines: readonly string[], book: MoveBook, audience:
     if (strikes() >= ENOUGH) break;
     if (!isStrike(move) || !isUsed(move) || !isAllowed(move, audience)) continue;
     const toBody = audience.youth && !audience.youth.headContact && move.level === 'head';
-    const side = move.side.kind === 'fixed' ? move.side.side : move.side.kind === 'free' ? move.side.usual : null;
+    const side =
+      move.side.kind === 'fixed' ? move.side.side : move.side.kind === 'free' ? move.side.usual : null;
     const each = strokeOf(move, side, toBody ? 'body' : null, book);
     known.set(each.text, each);
   }
@@ -68,4 +69,31 @@ function strokeOf(move: Move, side: Side | null, level: Stroke['level'], book: M
     side: number === undefined ? writtenSide(move, side) : null,
   };
   return { text: formatLine({ entries: [{ gap: null, comments: [], item: stroke }], tail: [] }), move, side };
+}
+
+/**
+ * The moves that new lines can be made of.
+ *
+ * @example
+ * knownMoves(['1 2', '1 duck 2'], book, ANYBODY).map(({ code }) => code) // ['jab', 'cross', 'duck']
+ */
+export function knownMoves(lines: readonly string[], book: MoveBook, audience: Audience): Move[] {
+  return [...new Set(knownStrokes(lines, book, audience).map(({ move }) => move))];
+}
+
+/**
+ * The combos that people of a grade train: those of the grade and of the lower ones of its band.
+ *
+ * @example
+ * trainedUpTo('b', [{ id: 'a', name: 'A', band: 'adults' }, { id: 'b', name: 'B', band: 'adults' }], [{ gradeId: 'a' }, { gradeId: 'b' }]).length // 2
+ */
+export function trainedUpTo<T extends { readonly gradeId: string }>(
+  gradeId: string,
+  grades: readonly GymGrade[],
+  combos: readonly T[],
+): T[] {
+  const band = grades.find(({ id }) => id === gradeId)?.band;
+  const order = grades.filter((grade) => grade.band === band).map(({ id }) => id);
+  const known = new Set(order.slice(0, order.indexOf(gradeId) + 1));
+  return combos.filter((combo) => known.has(combo.gradeId));
 }

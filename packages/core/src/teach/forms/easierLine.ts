@@ -1,5 +1,12 @@
 /** A line made easier: in every way for whoever it is too hard for, or one move at a time. */
-import { PACE_FACTORS, findFindings, limbClock, walkStance, type Audience, type ClockResult } from '../../body/index.ts';
+import {
+  PACE_FACTORS,
+  findFindings,
+  limbClock,
+  walkStance,
+  type Audience,
+  type ClockResult,
+} from '../../body/index.ts';
 import { formatLine, type BeatLine, type Stroke } from '../../line/index.ts';
 import { findMove, type MoveBook } from '../../moves/index.ts';
 import { ONE, add, type Bpm } from '../../units/index.ts';
@@ -79,7 +86,6 @@ function isLighter(one: BeatLine, other: BeatLine, book: MoveBook): boolean {
 
 const clockOf = (line: BeatLine, book: MoveBook): ClockResult =>
   limbClock(walkStance(line, book, 'left'), { factor: PACE_FACTORS.club });
-
 
 /** The strokes of `now` by the limbs that did them in `before`, from a left lead; null where the book cannot write that. */
 function withLimbsOf(before: BeatLine, now: BeatLine, book: MoveBook): BeatLine | null {

@@ -129,7 +129,8 @@ describe('harder', () => {
 
   it('gives lines that can be read and done, whatever the line', () => {
     for (const text of LINES.slice(0, 120))
-      for (const made of lines(text)) expect([text, made, clean(made) === null && own(made).length > 1]).toEqual([text, made, false]);
+      for (const made of lines(text))
+        expect([text, made, clean(made) === null && own(made).length > 1]).toEqual([text, made, false]);
   });
 });
 

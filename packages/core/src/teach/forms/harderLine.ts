@@ -83,7 +83,11 @@ function troubles(line: BeatLine, book: MoveBook, audience: Audience): ReadonlyS
 }
 
 /** The last strokes first: what opens a line stays longest. */
-function ownPlaces(line: BeatLine, isMeant: (move: Move, stroke: Stroke) => boolean, book: MoveBook): number[] {
+function ownPlaces(
+  line: BeatLine,
+  isMeant: (move: Move, stroke: Stroke) => boolean,
+  book: MoveBook,
+): number[] {
   return writtenStrokes(line)
     .flatMap((stroke, place) =>
       stroke.by === 'fighter' && isMeant(moveOf(stroke, book), stroke) ? [place] : [],
@@ -153,6 +157,9 @@ function withPower(line: BeatLine, book: MoveBook, { youth }: Audience): Proposa
   if (last === undefined) return [];
   const name = moveOf(writtenStrokes(line)[last]!, book).name.toLowerCase();
   return [
-    [changedAt(line, last, (stroke) => ({ ...stroke, power: 'full' })), `The ${name} goes in with full power.`],
+    [
+      changedAt(line, last, (stroke) => ({ ...stroke, power: 'full' })),
+      `The ${name} goes in with full power.`,
+    ],
   ];
 }

@@ -58,8 +58,7 @@ function kicksFirst(line: BeatLine, book: MoveBook, kept: Set<string>): BeatLine
       move.step.right === 0 &&
       wayBackOf(move, book) !== null,
   );
-  const isKick = (stroke: Stroke): boolean =>
-    stroke.by === 'fighter' && isLegStrike(moveOf(stroke, book));
+  const isKick = (stroke: Stroke): boolean => stroke.by === 'fighter' && isLegStrike(moveOf(stroke, book));
   const isEntry = (stroke: Stroke): boolean =>
     stroke.by === 'fighter' &&
     !isKick(stroke) &&

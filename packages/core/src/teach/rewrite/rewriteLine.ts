@@ -1,4 +1,11 @@
-import { hasOwnLength, type BeatLine, type Entry, type Gap, type Item, type Stroke } from '../../line/index.ts';
+import {
+  hasOwnLength,
+  type BeatLine,
+  type Entry,
+  type Gap,
+  type Item,
+  type Stroke,
+} from '../../line/index.ts';
 import { findMove, type Move, type MoveBook } from '../../moves/index.ts';
 import { ONE, fraction, toNumber } from '../../units/index.ts';
 

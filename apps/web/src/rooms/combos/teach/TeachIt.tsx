@@ -3,26 +3,23 @@ import { Link } from 'react-router';
 import { parseLine, type BeatLine } from '@eurhythm/core/line';
 import { otherLead, type Lead } from '@eurhythm/core/moves';
 import {
-  easier,
-  easierAt,
   even,
   grow,
   ladder,
   leadAdvice,
   light,
+  opposite,
   openingFamily,
   orders,
   parts,
   power,
   wordsOf,
-  writtenStrokes,
   type RecipeKind,
 } from '@eurhythm/core/teach';
-import { audienceOf } from '@eurhythm/core/body';
 import type { SaveComboDto } from '@eurhythm/contract';
 import type { HearingWish } from '../../../floor/output/useHearing.ts';
-import { ChoiceField } from '../../../ui/fields/Field.tsx';
 import type { KeptForm } from '../workbench/useSavedCombo.ts';
+import { EasierAndHarder } from './EasierAndHarder.tsx';
 import { Lines, Press, Way } from './Way.tsx';
 import { useBook, useCombos, useGym } from '../../../server/gymData.ts';
 
@@ -63,6 +60,7 @@ function Ways(props: TeachItProps & { line: BeatLine }) {
   const slow = even(line);
   const soft = light(line, book);
   const hard = power(line, book);
+  const other = opposite(line, book);
   const advice = leadAdvice(line, book, lead === 'left' ? 'right' : 'left');
   const toggle = (what: string): ReactNode => (
     <Press onPress={() => setOpen(open === what ? null : what)}>{open === what ? 'Close' : 'Open'}</Press>
@@ -151,10 +149,11 @@ function Ways(props: TeachItProps & { line: BeatLine }) {
         what="the holder shows, nobody calls"
         actions={<Press onPress={() => onHear({ calls: 'silent' })}>Hear</Press>}
       />
-      <Easier
-        {...props}
-        form={(text, gradeId) => form('easier', null, text, 'easier', gradeId)}
-        formAt={(text, place) => form('easier', place, text, 'easier')}
+      <EasierAndHarder gradeId={combo.gradeId} line={line} form={form} />
+      <Way
+        name="Opposite"
+        what={[other.line, ...other.changes].join(' · ')}
+        actions={form('opposite', null, other.line, 'by the other side')}
       />
       <Orders
         line={line}
@@ -228,60 +227,5 @@ function OpensLike({ id, line }: { id: string; line: string }) {
       ))}
       actions={null}
     />
-  );
-}
-
-/** The form for a lower grade or a band of children, which it is made for when it is kept there. */
-function Easier({
-  line,
-  form,
-  formAt,
-}: TeachItProps & {
-  line: BeatLine;
-  form: (text: string, gradeId: string) => ReactNode;
-  formAt: (text: string, place: number) => ReactNode;
-}) {
-  const book = useBook();
-  const { grades, school } = useGym();
-  const [forGrade, setForGrade] = useState(grades[0]?.id ?? '');
-  const made = useMemo(
-    () => easier(line, book, audienceOf(forGrade, grades, school.youth)),
-    [line, book, forGrade, grades, school],
-  );
-  const single = useMemo(
-    () =>
-      writtenStrokes(line).flatMap((_, place) => {
-        const one = easierAt(line, book, place);
-        return one ? [{ ...one, place }] : [];
-      }),
-    [line, book],
-  );
-  return (
-    <Way
-      name="Easier"
-      what={
-        made.changes.length === 0
-          ? 'nothing is too hard for this grade'
-          : made.line === ''
-            ? `nothing is left: ${made.changes.join(' ')}`
-            : made.changes.join(' ')
-      }
-      actions={made.line !== '' && made.changes.length > 0 && form(made.line, forGrade)}
-    >
-      <ChoiceField
-        label="for"
-        className="mt-1 w-40"
-        value={forGrade}
-        choices={grades.map((grade) => ({ value: grade.id, label: grade.name }))}
-        onChange={(value) => setForGrade(value)}
-      />
-      <ul aria-label="Easier, one move at a time">
-        {single.map(({ place, line: text, changes }) => (
-          <li key={place} className="flex flex-wrap items-center gap-x-3 pt-1">
-            {changes.join(' ')} {formAt(text, place)}
-          </li>
-        ))}
-      </ul>
-    </Way>
   );
 }
