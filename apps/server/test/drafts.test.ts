@@ -88,6 +88,13 @@ describe('a drafted session', () => {
     expect(tops).toEqual([...tops].sort((a, b) => a - b));
     const alone = await draft({ minutes: 60, people: ['tomasz'] });
     expect(alone.session.rounds.every(({ turns, kind }: any) => !turns && kind !== 'pads')).toBe(true);
+    // A class without pads, whatever the gym has; and one with them.
+    const people = ['radek', 'ines', 'suda'];
+    const kinds = async (kit: string[]) =>
+      (await draft({ minutes: 60, people, kit })).session.rounds.map(({ kind }: any) => kind);
+    expect(await kinds([])).not.toContain('pads');
+    expect(await kinds(['gloves'])).not.toContain('pads');
+    expect(await kinds(['gloves', 'pads'])).toContain('pads');
   });
   it('has different combos over the hour, another class for another seed, and the same for the same', async () => {
     const wish = { minutes: 60, grades: ['flood'] };

@@ -125,11 +125,28 @@ describe('a season', () => {
       startedAt: new Date().toISOString(),
     });
     expect([wasNew, await isNew()]).toEqual([wasNew, false]);
+
+    // A class of last week that was held says what was done in it.
+    const [last] = (await call('GET', 'seasons/begun')).body.weeks;
+    const { at } = last.classes[0];
+    const classId = `begun-${at.slice(0, 16).replace(/[^\d]/g, '')}`;
+    await call('PUT', `sessions/${classId}`, {
+      ...{ title: 'Last week', lead: 'left', plannedFor: at },
+      rounds: [{ id: 'r', title: 'R', kind: 'combos', blocks: [block] }],
+    });
+    expect((await call('GET', 'seasons/begun')).body.weeks[0].done).toEqual([]);
+    await call('PUT', 'runs/last-week', { sessionId: classId, fighterIds: ['radek'], startedAt: at });
+    expect((await call('GET', 'seasons/begun')).body.weeks[0].done).toEqual([combo]);
   });
   it('takes changes of a week, and stands in the calendar file', async () => {
     const edits = [{ from: day(14), theme: 'clinch', kind: 'light' }];
     const { body } = await call('PUT', 'seasons/flood', { ...season, edits });
     expect(body.weeks[1]).toMatchObject({ theme: 'clinch', kind: 'light', load: 0.6, contact: 25 });
+    const two = [{ from: day(14), theme: 'knees, moonwalk' }];
+    const told = (await call('PUT', 'seasons/flood', { ...season, edits: two })).body.weeks[1];
+    expect(told.why).toContain('Nothing in this gym fits “moonwalk”: drafts leave it out.');
+    expect(told.why).not.toContain('“knees');
+    await call('PUT', 'seasons/flood', { ...season, edits });
     const file = (await call('GET', 'calendar.ics')).body as string;
     expect(file).toContain('To the grading: clinch');
     expect(file).toContain(`DTSTART;VALUE=DATE:${day(14).replaceAll('-', '')}`);

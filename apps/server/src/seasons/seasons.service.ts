@@ -1,7 +1,16 @@
 import { addDays, differenceInCalendarDays, format } from 'date-fns';
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { PACE_FACTORS } from '@eurhythm/core/body';
-import { DRAFT_MINUTES, comboName, planSeason, sessionPlanner, type SeasonWeek } from '@eurhythm/core/plan';
+import type { MoveBook } from '@eurhythm/core/moves';
+import {
+  DRAFT_MINUTES,
+  comboName,
+  planSeason,
+  sessionPlanner,
+  themeWords,
+  unfitting,
+  type SeasonWeek,
+} from '@eurhythm/core/plan';
 import { isPause } from '@eurhythm/core/rounds';
 import {
   keptSeason,
@@ -19,6 +28,7 @@ import { refuseField } from '../http/refuse.ts';
 import { MovesService } from '../moves/moves.service.ts';
 import { dayOf } from '../progress/days.ts';
 import { RequirementsService } from '../progress/requirements.service.ts';
+import { combosNamed } from '../sessions/combosNamed.ts';
 import type { Database } from '../store/database.ts';
 import { gradingDays, runs, seasons, sessions } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
@@ -97,7 +107,7 @@ export class SeasonsService {
             // A lighter week has shorter classes.
             minutes: Math.max(DRAFT_MINUTES.least, Math.round(plan.minutes / row.classes.length)),
             grades: row.gradeIds,
-            theme: [each.theme],
+            theme: themeWords(each.theme),
             include: ofClass([...plan.introduced, ...plan.repeated], i, open.length),
             ...{ load: each.load, contact: each.contact, towards },
           },
@@ -164,11 +174,17 @@ export class SeasonsService {
   }
 
   private async view(row: Row, now: Date): Promise<SeasonView> {
-    const [weeks, combos, made] = await Promise.all([
+    const [weeks, combos, made, book] = await Promise.all([
       this.weeksOf(row, now),
       this.combos.list({ retired: true }),
       this.classesOf(row),
+      this.moves.book(),
     ]);
+    const ofWeek = ({ from, until }: SeasonWeek): ClassOfSeason[] =>
+      made.filter(({ at }) => {
+        const day = dayOf(new Date(at));
+        return day >= from && day <= until;
+      });
     const named = (ids: readonly string[]): string[] =>
       ids.map((id) => comboName(combos.find((combo) => combo.id === id)));
     return {
@@ -178,16 +194,15 @@ export class SeasonsService {
       weeks: weeks.map((week): SeasonWeekView => ({
         ...week,
         ...{ introduced: named(week.introduced), repeated: named(week.repeated), tested: named(week.tested) },
-        classes: made.filter(({ at }) => {
-          const day = dayOf(new Date(at));
-          return day >= week.from && day <= week.until;
-        }),
+        done: named(unique(ofWeek(week).flatMap(({ held, comboIds }) => (held ? comboIds : [])))),
+        why: [week.why, ...unfittingText(row, week, combos, book)].join(' '),
+        classes: ofWeek(week).map(({ comboIds: _, ...each }) => each),
       })),
     };
   }
 
   /** Every class of the season with the session that is drafted for it, what it asks, and whether it was held. */
-  private async classesOf(row: Row): Promise<SeasonClassView[]> {
+  private async classesOf(row: Row): Promise<ClassOfSeason[]> {
     const times = timesOf(row);
     const ids = times.map((at) => sessionIdOf(row.id, at));
     const [rows, held, book, combos, { school }] = await Promise.all([
@@ -202,19 +217,40 @@ export class SeasonsService {
     ]);
     const plan = sessionPlanner({ book, retired: [], combos, factor: PACE_FACTORS[school.pace] });
     const facts = { groups: [], bands: ['adults' as const], floorSteps: null, kit: [] };
-    return times.map((at, i): SeasonClassView => {
+    return times.map((at, i): ClassOfSeason => {
       const session = rows.find(({ id }) => id === ids[i]);
-      if (!session) return { at, sessionId: null, title: null, held: false, workSeconds: 0, strikes: 0 };
+      if (!session)
+        return { at, sessionId: null, title: null, held: false, workSeconds: 0, strikes: 0, comboIds: [] };
       const { strikes } = plan(session, facts);
       const work = session.rounds.flatMap(({ blocks }) => blocks).filter((block) => !isPause(block));
       return {
         ...{ at: session.plannedFor?.toISOString() ?? at, sessionId: session.id, title: session.title },
         held: held.some(({ sessionId }) => sessionId === session.id),
         workSeconds: work.reduce((sum, { seconds }) => sum + seconds, 0),
+        comboIds: combosNamed(session.rounds),
         strikes: Math.round(Object.values(strikes.limbs).reduce((sum, of) => sum + of, 0)),
       };
     });
   }
+}
+
+/** A class with the combos that its session has. */
+interface ClassOfSeason extends SeasonClassView {
+  readonly comboIds: readonly string[];
+}
+
+const unique = (ids: readonly string[]): string[] => [...new Set(ids)];
+
+/** What a coach wrote as the theme of a week and a draft has to leave out. */
+function unfittingText(
+  { edits }: Row,
+  { from }: SeasonWeek,
+  combos: readonly { readonly title: string; readonly focus: readonly string[] }[],
+  book: MoveBook,
+): string[] {
+  const theme = edits.find((edit) => edit.from === from)?.theme;
+  const words = theme === undefined ? [] : unfitting(themeWords(theme), combos, book);
+  return words.map((word) => `Nothing in this gym fits “${word}”: drafts leave it out.`);
 }
 
 /** The instants of all classes, by the clock of the hall, in order. */

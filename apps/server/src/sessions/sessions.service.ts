@@ -1,6 +1,6 @@
 import { ConflictException, Injectable, NotFoundException, OnModuleInit } from '@nestjs/common';
 import { heldRounds, sessionSeconds, unrollRounds } from '@eurhythm/core/plan';
-import { kindOf, type WrittenBlock } from '@eurhythm/core/rounds';
+import { type WrittenBlock } from '@eurhythm/core/rounds';
 import type {
   PageQuery,
   RepeatSessionDto,
@@ -17,6 +17,7 @@ import type { Database, Transaction } from '../store/database.ts';
 import { runs, sessions } from '../store/schema.ts';
 import { InjectDatabase } from '../store/store.module.ts';
 import { saveVersioned } from '../store/versionedWrite.ts';
+import { combosNamed } from './combosNamed.ts';
 import { changedRounds } from './changedRounds.ts';
 import { RoundsService, type SpokenRounds } from './rounds.service.ts';
 
@@ -156,17 +157,7 @@ export class SessionsService implements OnModuleInit {
       .where(lt(sessions.plannedFor, instant))
       .orderBy(desc(sessions.plannedFor))
       .limit(classes);
-    return rows.map(({ rounds }) => [
-      ...new Set(
-        rounds.flatMap(({ blocks }) =>
-          blocks.flatMap((block) =>
-            kindOf(block)
-              .named(block)
-              .map(({ comboId }) => comboId),
-          ),
-        ),
-      ),
-    ]);
+    return rows.map(({ rounds }) => combosNamed(rounds));
   }
 
   /** Makes the voice of every saved session ahead of time, one session after the other. */

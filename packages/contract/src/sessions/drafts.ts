@@ -47,6 +47,13 @@ export class DraftSessionDto {
   @IsWithin('the room', 0, 100, 'steps')
   room?: number | null;
 
+  /** What there is for this class; what the gym has without it. */
+  @MayBeMissing()
+  @IsArray({ message: 'The kit is a list.' })
+  @ArrayMaxSize(40, { message: 'A gym lists at most 40 pieces of kit.' })
+  @IsPlainName('a piece of kit', 60, { each: true })
+  kit?: string[];
+
   /** Everybody works alone, without pads. */
   @MayBeMissing()
   @IsBoolean({ message: 'Whether everybody works alone is yes or no.' })

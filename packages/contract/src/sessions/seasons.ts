@@ -161,6 +161,11 @@ export class SeasonWeekView {
   @IsTexts()
   readonly tested!: readonly string[];
 
+  /** Names of the combos of its classes that were held. */
+  @IsTexts()
+  readonly done!: readonly string[];
+
+  /** Why, in one sentence; and what of its theme fits nothing in the gym. */
   @IsText()
   readonly why!: string;
 

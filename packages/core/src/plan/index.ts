@@ -29,6 +29,7 @@ export * from './partners/runBegins.ts';
 export * from './partners/replanPartners.ts';
 export * from './classFacts.ts';
 export * from './draft/wish.ts';
+export * from './draft/choice/themeWords.ts';
 export { DRAFT_MINUTES, draft } from './draft/draft.ts';
 export { countedTechnique, type CountedTechnique } from './draft/rounds/techniqueRound.ts';
 export * from './care/careNotes.ts';

@@ -23,6 +23,8 @@ const SURE_AFTER = 2;
 const CLEAN_BEFORE_A_STEP = 1;
 /** … and twice as often each time that the step was missed, up to this. */
 const MOST_BEFORE_A_STEP = 8;
+/** What was missed by no more than this share of the best tempo is tried again as it was. */
+const CLOSE = 0.05;
 /** Where nothing was clean yet: so much slower after two loose sets, and after a wild one (our own choice). */
 const SLOWER = { loose: 0.92, wild: 0.86 } as const;
 
@@ -125,12 +127,20 @@ function fromTheBest(stand: Standing, best: Bpm, last: TempoSet): TempoAdvice {
         : `Clean ${timesText(held)} at ${best}: ${timesText(more)} more, then faster.`;
     return { bpm: best, sentence };
   }
-  const step = steps >= SURE_AFTER && missed === null ? 2 * TEMPO_STEP : TEMPO_STEP;
-  const bpm = Math.min(best + step, Math.max(best + 1, missed ?? Infinity));
+  const bpm = best + (missed === null ? freeStep(steps) : stepTowards(missed, best));
   return {
     bpm,
     sentence: `Clean${held === 1 ? '' : ` ${timesText(held)}`} at ${best}: up to ${bpm}.`,
   };
+}
+
+const freeStep = (steps: number): Bpm => (steps >= SURE_AFTER ? 2 * TEMPO_STEP : TEMPO_STEP);
+
+/** Towards what was missed: as far as it lies, or half the way where that is much for this tempo. */
+function stepTowards(missed: Bpm, best: Bpm): Bpm {
+  const way = Math.max(1, missed - best);
+  const step = way > CLOSE * best ? Math.floor(way / 2) : way;
+  return Math.max(1, Math.min(TEMPO_STEP, step));
 }
 
 const timesText = (times: number): string =>

@@ -46,7 +46,8 @@ const MOST_OVER = 3;
  * @example
  * draft({ minutes: 300 }, gym, log, 1).message // 'A class is drafted from 5 to 180 minutes: make 300 minutes of several.'
  */
-export function draft(wish: DraftWish, gym: DraftGym, log: DraftLog, seed: number): DraftAnswer {
+export function draft(wish: DraftWish, of: DraftGym, log: DraftLog, seed: number): DraftAnswer {
+  const gym = withKit(of, wish.kit);
   const { minutes } = wish;
   if (!(minutes >= DRAFT_MINUTES.least && minutes <= DRAFT_MINUTES.most))
     return {
@@ -80,6 +81,11 @@ export function draft(wish: DraftWish, gym: DraftGym, log: DraftLog, seed: numbe
     if (check.length === 0) break;
   }
   return { ok: true, draft: best! };
+}
+
+/** A gym that lists no kit has all there is; a class that lists none has nothing. */
+function withKit(gym: DraftGym, kit: readonly string[] | undefined): DraftGym {
+  return kit === undefined ? gym : { ...gym, kit: kit.length === 0 ? ['nothing'] : kit };
 }
 
 /** The rounds with what somebody does otherwise in them, in the reason and in what the coach says before. */

@@ -20,6 +20,8 @@ export interface DraftWish {
   readonly theme?: readonly string[];
   /** Steps of floor one way; what the gym has without it. */
   readonly room?: number | null;
+  /** What there is for this class, nothing where it is empty; what the gym has without it. */
+  readonly kit?: readonly string[];
   /** Everybody works alone: no pads are held. */
   readonly alone?: boolean;
   /** The grade that is tested next. */

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Shuffle } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
-import { DRAFT_MINUTES, roundSeconds } from '@eurhythm/core/plan';
+import { DRAFT_MINUTES, roundSeconds, themeWords } from '@eurhythm/core/plan';
 import { clockText, howMany } from '@eurhythm/core/units';
 import type { DraftSessionDto, SaveSessionDto, SessionDraftView } from '@eurhythm/contract';
 import { useCombos, useFighters, useGym } from '../../../server/gymData.ts';
@@ -10,7 +10,6 @@ import { Button } from '../../../ui/buttons/Button.tsx';
 import { ChoiceField, TextField, TickField } from '../../../ui/fields/Field.tsx';
 import { Fold } from '../../../ui/panels/Fold.tsx';
 import { Plain, Sheet } from '../../../ui/panels/Panel.tsx';
-import { themeWordsOf } from './themeWords.ts';
 
 type Taken = Pick<SaveSessionDto, 'rounds' | 'groups'> & { readonly title: string };
 
@@ -40,6 +39,7 @@ function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
   const [theme, setTheme] = useState('');
   const [room, setRoom] = useState('');
   const [alone, setAlone] = useState(false);
+  const [noKit, setNoKit] = useState<readonly string[]>([]);
   const [towards, setTowards] = useState(NOBODY);
   const [seed, setSeed] = useState(1);
   const wanted = Number(minutes);
@@ -51,9 +51,10 @@ function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
     minutes: wanted,
     grades: [...gradeIds],
     ...(coming.length < inGrades.length ? { people: coming.map(({ id }) => id) } : {}),
-    theme: themeWordsOf(theme),
+    theme: themeWords(theme),
     ...(room.trim() === '' ? {} : { room: Number(room) }),
     alone,
+    ...(noKit.length === 0 ? {} : { kit: school.kit.filter((each) => !noKit.includes(each)) }),
     towards: towards === NOBODY ? null : towards,
     seed,
   };
@@ -125,6 +126,20 @@ function DraftForm({ onTake }: Pick<DraftSheetProps, 'onTake'>) {
           onChange={setTowards}
         />
       </div>
+      {school.kit.length > 0 && (
+        <Fold title="Kit" aside={noKit.length === 0 ? 'all that the gym has' : `without ${noKit.join(', ')}`}>
+          <div className="flex flex-wrap gap-x-4">
+            {school.kit.map((item) => (
+              <TickField
+                key={item}
+                label={item}
+                checked={!noKit.includes(item)}
+                onChange={(is) => setNoKit(is ? noKit.filter((each) => each !== item) : [...noKit, item])}
+              />
+            ))}
+          </div>
+        </Fold>
+      )}
       {gradeIds.length === 0 && <Plain>Tick a grade, and a session stands here.</Plain>}
       {gradeIds.length > 0 && coming.length === 0 && inGrades.length > 0 && (
         <Plain>Nobody comes: tick somebody.</Plain>

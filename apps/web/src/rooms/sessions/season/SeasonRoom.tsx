@@ -1,17 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import type { SeasonView } from '@eurhythm/contract';
 import { queries } from '../../../server/queries.ts';
 import { Button, ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
-import { NewSeason } from './NewSeason.tsx';
+import { SeasonForm } from './SeasonForm.tsx';
 import { SeasonWeeks } from './SeasonWeeks.tsx';
 
 /** Weeks of classes that lead to a grading; one season at a time, on one page of paper. */
 export function SeasonRoom() {
   const { id } = useParams();
+  const navigate = useNavigate();
   const { data: seasons } = useQuery(queries.seasons());
   if (!seasons) return null;
   const open = seasons.find((season) => season.id === id) ?? (id === undefined ? seasons.at(-1) : undefined);
@@ -36,7 +37,9 @@ export function SeasonRoom() {
         </Plain>
       )}
       <div className="no-print mt-8 grid gap-8 lg:grid-cols-2">
-        <NewSeason />
+        <Part title="A new season">
+          <SeasonForm onSaved={(made) => void navigate(`/sessions/season/${made}`)} />
+        </Part>
         <OtherSeasons seasons={seasons.filter((season) => season.id !== open?.id)} />
       </div>
     </div>

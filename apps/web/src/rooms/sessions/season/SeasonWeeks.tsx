@@ -12,6 +12,7 @@ import {
 import { Button } from '../../../ui/buttons/Button.tsx';
 import { ChoiceField, TextField } from '../../../ui/fields/Field.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
+import { SeasonForm } from './SeasonForm.tsx';
 import { useSeasonWrites } from './useSeasonWrites.ts';
 
 const KIND_WORDS: Readonly<Record<WeekKind, string>> = {
@@ -24,6 +25,7 @@ const KIND_WORDS: Readonly<Record<WeekKind, string>> = {
 /** The weeks of a season: what each is about, how much it asks, what is new in it, and its classes. */
 export function SeasonWeeks({ season }: { readonly season: SeasonView }) {
   const { save, draft, remove } = useSeasonWrites();
+  const [isChanging, setChanging] = useState(false);
   const today = format(new Date(), 'yyyy-MM-dd');
   const most = Math.max(1, ...season.weeks.map(({ load }) => load));
   const edit = (from: string, changes: Partial<WeekEditDto>): void => {
@@ -66,10 +68,21 @@ export function SeasonWeeks({ season }: { readonly season: SeasonView }) {
         <Button disabled={draft.isPending} onClick={() => draft.mutate({ id: season.id })}>
           {draft.isPending ? 'Drafting …' : 'Draft every class to come'}
         </Button>
+        <Button weight="bare" onClick={() => setChanging(!isChanging)}>
+          {isChanging ? 'Leave it as it is' : 'Change days, classes or grades'}
+        </Button>
         <Button weight="bare" onClick={() => remove.mutate(season.id)}>
           Remove season
         </Button>
       </div>
+      {isChanging && (
+        <section aria-label="Change the season" className="no-print max-w-xl">
+          <p className="pt-2 text-sm text-quiet">
+            Classes that are drafted already stay in the calendar on their day and at their time.
+          </p>
+          <SeasonForm season={season} onSaved={() => setChanging(false)} />
+        </section>
+      )}
     </>
   );
 }
@@ -88,7 +101,7 @@ interface WeekProps {
 function Week({ week, most, isNow, isOver, isBusy, onEdit, onDraft }: WeekProps) {
   const dates = useDates();
   const [isOpen, setOpen] = useState(false);
-  const { from, kind, theme, load, minutes, contact, introduced, repeated, why, classes } = week;
+  const { from, kind, theme, load, minutes, contact, introduced, repeated, done, why, classes } = week;
   const open = classes.filter(({ sessionId, at }) => sessionId === null && new Date(at) > new Date());
   return (
     <tr className={`border-b border-rule align-top ${isOver ? 'text-quiet' : ''}`}>
@@ -140,6 +153,11 @@ function Week({ week, most, isNow, isOver, isBusy, onEdit, onDraft }: WeekProps)
           </span>
         )}
         {repeated.length > 0 && <span className="block">Again: {repeated.join(', ')}</span>}
+        {done.length > 0 && (
+          <span className="block">
+            <strong>Done:</strong> {done.join(', ')}
+          </span>
+        )}
       </td>
       <td className="w-52 py-2 text-sm">
         {classes.map((each) => (
