@@ -127,7 +127,7 @@ function fromTheBest(stand: Standing, best: Bpm, last: TempoSet): TempoAdvice {
         : `Clean ${timesText(held)} at ${best}: ${timesText(more)} more, then faster.`;
     return { bpm: best, sentence };
   }
-  const bpm = best + (missed === null ? freeStep(steps) : stepTowards(missed, best));
+  const bpm = best + (missed === null ? freeStep(steps) : stepTowards(missed, best, wanted));
   return {
     bpm,
     sentence: `Clean${held === 1 ? '' : ` ${timesText(held)}`} at ${best}: up to ${bpm}.`,
@@ -137,9 +137,9 @@ function fromTheBest(stand: Standing, best: Bpm, last: TempoSet): TempoAdvice {
 const freeStep = (steps: number): Bpm => (steps >= SURE_AFTER ? 2 * TEMPO_STEP : TEMPO_STEP);
 
 /** Towards what was missed: as far as it lies, or half the way where that is much for this tempo. */
-function stepTowards(missed: Bpm, best: Bpm): Bpm {
+function stepTowards(missed: Bpm, best: Bpm, wanted: number): Bpm {
   const way = Math.max(1, missed - best);
-  const step = way > CLOSE * best ? Math.floor(way / 2) : way;
+  const step = way > CLOSE * best && wanted > CLEAN_BEFORE_A_STEP ? Math.floor(way / 2) : way;
   return Math.max(1, Math.min(TEMPO_STEP, step));
 }
 
