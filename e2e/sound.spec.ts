@@ -138,6 +138,11 @@ test('a played rhythm of one of two tracks is put on the grid that the coach cho
     .locator('input[type=file]')
     .setInputFiles({ name: 'Played.mid', mimeType: 'audio/midi', buffer: Buffer.from(midi) });
   const sheet = page.getByRole('dialog', { name: 'The rhythm of this file' });
+  // The second choice comes before the first one is answered.
+  await page.route('**/api/combos/rhythm?*', async (route) => {
+    await new Promise((done) => setTimeout(done, /grid/.test(route.request().url()) ? 300 : 1500));
+    await route.continue();
+  });
   await choose(sheet.getByLabel('Track'), 'Right, 4 notes');
   await choose(sheet.getByLabel('Put the notes on'), 'halves');
   await expect(sheet.getByRole('status')).toHaveText(

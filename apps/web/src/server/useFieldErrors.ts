@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { FieldError } from '@eurhythm/contract';
 import { Refused } from './api.ts';
@@ -15,8 +15,12 @@ export interface FieldErrors {
   readonly all: readonly FieldError[];
 }
 
+/** Errors of the fields of one form. When some are shown, the cursor goes to the first field that has one. */
 export function useFieldErrors(): FieldErrors {
   const [errors, setErrors] = useState<readonly FieldError[]>([]);
+  useEffect(() => {
+    if (errors.length > 0) firstWrongField()?.focus();
+  }, [errors]);
   return useMemo(
     () => ({
       all: errors,
@@ -32,5 +36,14 @@ export function useFieldErrors(): FieldErrors {
       },
     }),
     [errors],
+  );
+}
+
+/** On the sheet that lies over the page, where there is one. */
+function firstWrongField(): HTMLElement | null {
+  const wrong = '[aria-invalid="true"]';
+  return (
+    document.querySelector<HTMLElement>(`[role="dialog"] ${wrong}`) ??
+    document.querySelector<HTMLElement>(wrong)
   );
 }

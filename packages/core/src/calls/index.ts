@@ -14,3 +14,5 @@ export * from './callLanguage.ts';
 export * from './hear.ts';
 export * from './speakTogether.ts';
 export * from './spokenWords.ts';
+export * from './words/readWords.ts';
+export * from './words/needsReading.ts';

@@ -1,7 +1,7 @@
 import { STARTER_MOVES, STARTER_NUMBERS, editDistance, findMove, nearestWord, numberOf, starterBook } from './index.ts';
 
 const CODES =
-  'jab cross hook upper over lead backfist hammer palm knife dpalm elbow push snap rise round side hookkick axe outcres incres back ' +
+  'jab cross hook upper over thumb backfist hammer palm knife dpalm elbow push snap rise round side hookkick axe outcres incres back ' +
   'spinside spinhook wheel spincres turnround jumpcres knee longknee high mid outer low cover parry slip weave duck roll grab pin shove ' +
   'sw in out left right skip pivot angle quarter half threeq tri guard ready long backst horse kneelup ' +
   'slideback footfwd footback footout footin halffootfwd halffootback halffootout halffootin sidehammer sideelbow';

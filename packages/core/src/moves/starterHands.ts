@@ -57,7 +57,7 @@ export const STARTER_HANDS: readonly Move[] = [
     'punch',
     'thumb up',
     {
-      code: 'lead', name: 'Thumb-up straight', side: front, level: 'head', surface: 'lower three knuckles', target: HIGH_MITT, out: 0.17, back: 0.17, turn: 1,
+      code: 'thumb', name: 'Thumb-up straight', side: front, level: 'head', surface: 'lower three knuckles', target: HIGH_MITT, out: 0.17, back: 0.17, turn: 1,
       faults: ['the elbow flares', 'the front foot lands after the hand'], easier: 'jab', cautions: ['head-contact'],
     },
     ['Line: elbow stays under the fist', 'Home: back along the same line'],

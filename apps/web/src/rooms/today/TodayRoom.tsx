@@ -1,19 +1,28 @@
+import { Suspense, lazy } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { formatDistanceToNowStrict, isToday, isTomorrow } from 'date-fns';
 import { Link } from 'react-router';
 import type { TodayView } from '@eurhythm/contract';
 import { queries } from '../../server/queries.ts';
 import { Questions } from './Questions.tsx';
+
 import { ButtonLink } from '../../ui/buttons/Button.tsx';
 import { Part, Plain } from '../../ui/panels/Panel.tsx';
 import { clockText, howMany } from '@eurhythm/core/units';
 import { useDates, type Dates } from '../../ui/fields/dates.ts';
+
+/** Nobody who has held a class needs it. */
+const FirstSteps = lazy(() =>
+  import('./first/FirstSteps.tsx').then((module) => ({ default: module.FirstSteps })),
+);
 
 /** What is next, who is expected, and what changed since last time. */
 export function TodayRoom() {
   const dates = useDates();
   const { data } = useQuery(queries.today());
   if (!data) return <Page title="Today">{null}</Page>;
+  // Before its first class a gym is led there.
+  const isNew = data.lastRun === null && data.running === null;
   return (
     <Page title={dates.tell(new Date(), 'EEEE long')}>
       {data.themes.length > 0 && (
@@ -23,11 +32,17 @@ export function TodayRoom() {
       )}
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[3fr_2fr]">
         <div className="min-w-0 space-y-8">
-          <NextSession next={data.next} running={data.running} />
+          {isNew ? (
+            <Suspense fallback={null}>
+              <FirstSteps />
+            </Suspense>
+          ) : (
+            <NextSession next={data.next} running={data.running} />
+          )}
           <LastRun lastRun={data.lastRun} />
-          <Questions />
+          {!isNew && <Questions />}
         </div>
-        <Expected fighters={data.expected} />
+        {!(isNew && data.expected.length === 0) && <Expected fighters={data.expected} />}
       </div>
     </Page>
   );

@@ -73,13 +73,6 @@ describe('new lines', () => {
     for (const each of made) expect(each.why.at(-1)).toMatch(/^Nearest is Drift \d: |^Nothing like it/);
   });
 
-  it('are said by name as well', () => {
-    const [first] = compose(wish({ trained: named(['1 2@b r:round@l']), strokes: 3, bpm: 60 }), book, 1);
-    expect(first!.words.split(', ')).toHaveLength(3);
-    expect(first!.words).toMatch(/cross to the body/);
-    expect(first!.words).toMatch(/rear round kick low/);
-  });
-
   it('have the move and the number of strokes that are asked for', () => {
     for (const each of compose(wish({ must: 'knee', strokes: 4 }), book, 3)) {
       expect(strokesOf(each.line)).toHaveLength(4);

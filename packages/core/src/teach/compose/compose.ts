@@ -33,8 +33,6 @@ export interface ComposeWish {
 /** A new line, and why. */
 export interface ComposedLine {
   readonly line: string;
-  /** The same with names, as "jab, cross to the body, lead round kick". */
-  readonly words: string;
   readonly cleanBpm: Bpm;
   /** One sentence each. */
   readonly why: readonly string[];
@@ -89,7 +87,6 @@ export function compose(wish: ComposeWish, book: MoveBook, seed: number): Compos
   }
   return theBest([...found.values()], wish.count).map(({ text, nearest, judged }) => ({
     line: text,
-    words: wordsOf(text, book),
     cleanBpm: judged.cleanBpm,
     why: whyOf(judged, nearest, trained, book),
   }));
@@ -213,21 +210,6 @@ function whyOf(judged: LineJudgement, nearest: Nearest, trained: LimbCount, book
       ? 'Nothing like it in the book.'
       : `Nearest is ${nearest.name}: ${nearest.alike === 1 ? 'one stroke is' : `${nearest.alike} strokes are`} the same.`,
   ];
-}
-
-const HEIGHTS = { head: 'to the head', body: 'to the body', low: 'low' } as const;
-
-function wordsOf(text: string, book: MoveBook): string {
-  const parsed = parseLine(text, book);
-  if (!parsed.ok) return text;
-  return walkStance(parsed.line, book, 'left')
-    .strokes.map(({ move, side, level }) => {
-      const name = move.name.toLowerCase();
-      const isSaid = move.side.kind === 'free' && side !== null && isStrike(move);
-      const sided = isSaid ? `${sideWord(side, book.sides, 'left')} ${name}` : name;
-      return level === null || level === move.level ? sided : `${sided} ${HEIGHTS[level]}`;
-    })
-    .join(', ');
 }
 
 /** The limb of the line that is trained least, where that is less than its quarter. */

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Shuffle } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { audienceOf } from '@eurhythm/core/body';
+import { lineInWords } from '@eurhythm/core/rounds';
 import { knownMoves, trainedUpTo, type ComposeWish, type ExistingLine } from '@eurhythm/core/teach';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 import type { ComboView } from '@eurhythm/contract';
@@ -101,14 +102,14 @@ export function ComposeForm({ onTake }: { onTake(taken: ComposedTaken): void }) 
       {isTempo && lines !== undefined && lines.length > 0 && (
         <>
           <ol aria-label="New lines" className="mt-4 border-t-[1.5px] border-ink">
-            {lines.map(({ line, words, why }) => (
+            {lines.map(({ line, why }) => (
               <li
                 key={line}
                 className="grid grid-cols-[1fr_auto_auto] items-center gap-x-3 border-b border-rule py-1.5"
               >
                 <span>
                   <code className="block font-line">{line}</code>
-                  <span className="block text-sm font-semibold">{words}</span>
+                  <span className="block text-sm font-semibold">{lineInWords(line, book, 'left')}</span>
                 </span>
                 <SmallStrip line={line} beatsPerBar={4} room={120} />
                 <Button className="border! px-3" onClick={() => onTake({ line, gradeId, bpm })}>

@@ -1,5 +1,5 @@
 import { Music4 } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { RhythmQuery, RhythmView } from '@eurhythm/contract';
@@ -22,6 +22,7 @@ export function RhythmImport() {
   const { grades } = useGym();
   const navigate = useNavigate();
   const [taken, setTaken] = useState<Taken | null>(null);
+  const asked = useRef<RhythmQuery>({});
   const begin = ({ file, rhythm: { line, bpm, left } }: Taken): void => {
     setTaken(null);
     const title = file.name
@@ -50,14 +51,19 @@ export function RhythmImport() {
     }
   };
   const choose = async (file: File): Promise<void> => {
+    asked.current = {};
     const first = await read(file, {});
     if (!first) return;
     if (asksSomething(first.rhythm)) setTaken(first);
     else begin(first);
   };
   const change = async (changes: RhythmQuery): Promise<void> => {
-    const next = taken && (await read(taken.file, { ...taken.how, ...changes }));
-    if (next) setTaken(next);
+    if (!taken) return;
+    // What was chosen before and is not answered yet holds as well; an answer to less than what is chosen now says nothing.
+    const how = { ...asked.current, ...changes };
+    asked.current = how;
+    const next = await read(taken.file, how);
+    if (next && asked.current === how) setTaken(next);
   };
   return (
     <>

@@ -59,7 +59,9 @@ export function ComboList() {
       <ComboFilters filter={filter} onChange={setFilter} />
       {shown.length === 0 && (
         <p className="px-5 pt-4 text-quiet">
-          No combo has that. Look for another word, or take a filter away.
+          {combos.length === 0
+            ? 'No combos yet: what you write stands here, grade by grade.'
+            : 'No combo has that. Look for another word, or take a filter away.'}
         </p>
       )}
       <DndContext sensors={sensors} onDragEnd={reorder}>

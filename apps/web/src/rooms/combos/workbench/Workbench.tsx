@@ -17,6 +17,8 @@ import { ComboCard } from '../list/ComboCard.tsx';
 import { freeNumber } from '../list/newCombo.ts';
 import { BenchTools } from './BenchTools.tsx';
 import { HearButton } from './Hear.tsx';
+import { ReadAs } from '../line/ReadAs.tsx';
+import { useWordsRead } from '../line/useWordsRead.ts';
 import { LineEditor } from '../line/LineEditor.tsx';
 import { LineStrip } from '../line/LineStrip.tsx';
 import { useBodyReport } from './useBodyReport.ts';
@@ -85,6 +87,8 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
     change({ line });
     toastWithUndo(`The line is now ${what}.`, () => change({ line: before }));
   });
+  const words = useWordsRead(combo.line, book, lead);
+  const takeWords = (line: string): void => change({ line });
   const { hear, hearOrStop } = useHearLine(hearing, combo, { lead, loops, isReadable: analysis.ok });
   const rungs = ladder(combo.bpm, cleanBpmOf(report), school.speed);
 
@@ -105,12 +109,15 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
       )}
       <LineEditor
         value={combo.line}
-        analysis={later.analysis}
+        analysis={words ? null : later.analysis}
         findings={later.report?.findings ?? NO_FINDINGS}
         chosen={chosen}
         onChange={(line) => change({ line })}
-        onHear={hearOrStop}
+        onHear={words?.line ? () => takeWords(words.line!) : hearOrStop}
       />
+      {words && (
+        <ReadAs text={combo.line} read={words} onTake={takeWords} onMean={(line) => change({ line })} />
+      )}
       <LineStrip
         drawn={drawn}
         isStale={!analysis.ok}
@@ -136,6 +143,7 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
         <div className="grid gap-y-6">
           <LineSays
             shown={later}
+            isWords={words !== null}
             aside={drawn ? `${drawn.walk.strokes.length} strokes · ${drawn.beats} beats a cycle` : ''}
             school={school}
             onPlace={choosePlace}

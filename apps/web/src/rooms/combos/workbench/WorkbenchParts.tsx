@@ -25,6 +25,8 @@ interface ShownCombo {
 interface LineSaysProps {
   readonly shown: ShownCombo;
   readonly aside: string;
+  /** It is written in words, and not taken over yet. */
+  readonly isWords: boolean;
   readonly school: GymView['school'];
   readonly onPlace: ComponentProps<typeof BodySays>['onPlace'];
   readonly onMute: ComponentProps<typeof BodySays>['onMute'];
@@ -34,6 +36,7 @@ interface LineSaysProps {
 export function LineSays({
   shown: { combo, analysis, report, lead },
   aside,
+  isWords,
   school,
   onPlace,
   onMute,
@@ -41,14 +44,18 @@ export function LineSays({
   return (
     <>
       <Part title="What limits the speed" aside={aside}>
-        <BodySays
-          analysis={analysis}
-          report={report}
-          lead={lead}
-          pace={school.pace}
-          onPlace={onPlace}
-          onMute={onMute}
-        />
+        {isWords ? (
+          <Plain>Take the line that was read, and it is worked out.</Plain>
+        ) : (
+          <BodySays
+            analysis={analysis}
+            report={report}
+            lead={lead}
+            pace={school.pace}
+            onPlace={onPlace}
+            onMute={onMute}
+          />
+        )}
       </Part>
       <Part
         title="What a listener hears"

@@ -31,6 +31,7 @@ import { ROUND_BEGINNINGS, freeRoundId, newRound, type RoundBeginning } from './
 import { ClassGroupsOf } from '../kinds/fields/classGroups.ts';
 import { RoundEditor } from './rounds/RoundEditor.tsx';
 import { RoundList } from './rounds/RoundList.tsx';
+import { sessionTitle } from './sessionTitle.ts';
 import { SessionHead } from './head/SessionHead.tsx';
 import { Arrangeable } from './Sortable.tsx';
 import { useSaving } from './head/useSaving.ts';
@@ -72,6 +73,7 @@ export function Builder({ id, isKnown, session, draft }: BuilderProps) {
   const saving = useSaving(id, session, draft, {
     isKnown,
     errors,
+    titleOf: sessionTitle,
     onFault: (field) => {
       const place = /^rounds\.(\d+)/.exec(field);
       if (place) choose(Number(place[1]));

@@ -46,7 +46,18 @@ export function useSaving(
   id: string,
   session: SaveSessionDto,
   draft: Draft<SaveSessionDto>,
-  { isKnown, errors, onFault }: { isKnown: boolean; errors: FieldErrors; onFault: (field: string) => void },
+  {
+    isKnown,
+    errors,
+    onFault,
+    titleOf,
+  }: {
+    isKnown: boolean;
+    errors: FieldErrors;
+    onFault: (field: string) => void;
+    /** What it is called where nobody gave it a title. */
+    titleOf: (session: SaveSessionDto) => string;
+  },
 ): Saving {
   const client = useQueryClient();
   const [refused, setRefused] = useState<Refused | null>(null);
@@ -84,10 +95,12 @@ export function useSaving(
   });
 
   const saveNow = (): void => {
-    const wrong = checkFields(SaveSessionDto, session);
+    const written = session.title.trim() === '' ? { ...session, title: titleOf(session) } : session;
+    if (written !== session) draft.change(written);
+    const wrong = checkFields(SaveSessionDto, written);
     errors.show(wrong);
     if (wrong[0]) onFault(wrong[0].field);
-    else mutate({ written: session, basedOn: draft.basedOn, loud: true });
+    else mutate({ written, basedOn: draft.basedOn, loud: true });
   };
   useShortcut('mod+s', saveNow);
   const isSaved = isKnown && !draft.isChanged && !isPending;
