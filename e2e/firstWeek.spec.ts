@@ -24,8 +24,7 @@ test('an empty gym leads from its name to the Floor, one step at a time, and nev
     await steps.getByRole('button', { name: 'Save' }).click();
     await steps.getByLabel('Name', { exact: true }).fill('Nour Castell');
     await page.keyboard.press('Enter');
-    await expect(steps).toContainText('Nour Castell');
-    await expect(steps.getByLabel('Name', { exact: true })).toBeFocused();
+    // The next one is typed while the first is still being kept.
     await page.keyboard.type('Pia Lindqvist');
     await page.keyboard.press('Enter');
     await expect(steps).toContainText('Nour Castell, Pia Lindqvist');

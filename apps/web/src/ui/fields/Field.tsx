@@ -1,13 +1,7 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { drawnOnChange } from '../panels/drawnOnChange.tsx';
 import { Checkbox, Select } from 'radix-ui';
-import {
-  useId,
-  useState,
-  type InputHTMLAttributes,
-  type ReactNode,
-  type TextareaHTMLAttributes,
-} from 'react';
+import { useId, useState, type ComponentProps, type ReactNode, type TextareaHTMLAttributes } from 'react';
 
 const BOX =
   'min-h-11 w-full rounded-md border bg-paper px-3 py-1.5 text-ink aria-invalid:border-caution aria-invalid:border-2 border-quiet/60';
@@ -71,7 +65,7 @@ export function TextField({
   className,
   isLabelHidden,
   ...rest
-}: Labelled & InputHTMLAttributes<HTMLInputElement>) {
+}: Labelled & ComponentProps<'input'>) {
   const id = useId();
   return (
     <FieldFrame {...{ label, error, hint, className, isLabelHidden, id }}>

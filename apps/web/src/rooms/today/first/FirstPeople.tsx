@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useRef, useState, type FormEvent } from 'react';
 import { SaveFighterDto, checkFields, type FighterView, type GymView } from '@eurhythm/contract';
 import { newId } from '../../../server/api.ts';
 import { useFieldErrors } from '../../../server/useFieldErrors.ts';
@@ -22,6 +22,7 @@ interface FirstPeopleProps {
 export function FirstPeople({ gym, fighters, onAdd, onDone }: FirstPeopleProps) {
   const client = useQueryClient();
   const errors = useFieldErrors();
+  const name = useRef<HTMLInputElement>(null);
   const adults = gym.grades.find(({ band }) => band === 'adults') ?? gym.grades[0];
   const empty: SaveFighterDto = { name: '', gradeId: adults?.id ?? '', lead: 'left', note: '' };
   const [entry, setEntry] = useState(empty);
@@ -32,24 +33,28 @@ export function FirstPeople({ gym, fighters, onAdd, onDone }: FirstPeopleProps) 
         onAdd();
         await client.invalidateQueries({ queryKey: ['fighters'] });
         await client.invalidateQueries({ queryKey: ['today'] });
-        setEntry({ ...entry, name: '' });
       },
-      onError: errors.showFailure,
+      onError: (error, { name: refused }) => {
+        setEntry((now) => (now.name === '' ? { ...now, name: refused } : now));
+        errors.showFailure(error);
+      },
     },
   );
   const submit = (event: FormEvent): void => {
     event.preventDefault();
     const wrong = checkFields(SaveFighterDto, entry);
     errors.show(wrong);
-    if (wrong.length === 0) save.mutate(entry);
+    if (wrong.length > 0) return;
+    save.mutate(entry);
+    // The next name may be typed at once.
+    setEntry({ ...entry, name: '' });
+    name.current?.focus();
   };
   const band = gym.grades.find(({ id }) => id === entry.gradeId)?.band;
   return (
     <form onSubmit={submit} noValidate className="grid gap-4 sm:grid-cols-3">
       <TextField
-        key={fighters.length}
-        // The next name is typed where the last one was.
-        autoFocus={fighters.length > 0}
+        ref={name}
         label="Name"
         value={entry.name}
         error={errors.of('name')}
@@ -69,7 +74,7 @@ export function FirstPeople({ gym, fighters, onAdd, onDone }: FirstPeopleProps) 
         onChange={(lead) => setEntry({ ...entry, lead })}
       />
       <div className="flex gap-3 sm:col-span-3">
-        <Button type="submit" weight="main" disabled={save.isPending}>
+        <Button type="submit" weight="main">
           {fighters.length === 0 ? 'Add' : 'Add another'}
         </Button>
         {fighters.length > 0 && <Button onClick={onDone}>That is all for now</Button>}
