@@ -20,7 +20,7 @@ test('numbers with a point or a comma are typed key by key', async ({ page }) =>
   await height.pressSequentially('171,5');
   await expect(height).toHaveValue('171,5');
   await page.getByLabel('Name').fill('Ama Lindqvist');
-  await page.getByRole('button', { name: /Save|Take in/ }).click();
+  await page.getByRole('button', { name: /^Save$|Take in/ }).click();
   await expect(page.getByRole('heading', { name: 'Ama Lindqvist' })).toBeVisible();
   const { items } = await (await page.request.get('/api/fighters')).json();
   expect(items.find((each: { name: string }) => each.name === 'Ama Lindqvist').height).toBe(171.5);

@@ -49,12 +49,15 @@ test('an empty gym leads from its name to the Floor, one step at a time, and nev
 test('a line is typed as it is said, taken over by Enter, and asks where it may mean two things', async ({
   page,
 }) => {
-  await page.goto('/combos/new');
+  await page.goto('/combos');
+  await page.getByRole('link', { name: 'Write a combo' }).click();
   const line = page.getByLabel('Beat line');
   const read = page.getByRole('region', { name: 'Read as' });
-  await line.click();
+  await expect(line).toBeFocused();
   await page.keyboard.type('jab cross switch lead round kick');
   await expect(read).toContainText('1 2 sw f:round');
+  // It is drawn as it is read, before anybody takes it.
+  await expect(page.getByRole('group', { name: /From the left lead/ }).getByRole('button')).toHaveCount(4);
   await page.keyboard.press('Enter');
   await expect(line).toHaveText('1 2 sw f:round');
   await expect(read).toBeHidden();
@@ -76,8 +79,13 @@ test('a line is typed as it is said, taken over by Enter, and asks where it may 
   await expect(read).toContainText('1 2 slip 3');
   await line.click();
   await page.keyboard.press('Control+a');
-  await page.keyboard.type('jab croos');
+  await page.keyboard.type('jab croos lead hook');
   await expect(read).toContainText('“croos” was read as cross.');
+  // Saved as it is read.
+  await page.getByLabel('Title').fill('Jab and all');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText(/ is saved\.$/)).toBeVisible();
+  await expect(line).toHaveText('1 2 3');
 });
 
 test('a session without a title gets one from its rounds, and a form shows where something is missing', async ({
@@ -93,4 +101,26 @@ test('a session without a title gets one from its rounds, and a form shows where
   await page.keyboard.type('1 2');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByLabel('Title')).toBeFocused();
+});
+
+test('fighters are entered one after the other, and a new kick begins as kicks are', async ({ page }) => {
+  await page.goto('/fighters/new');
+  await page.getByLabel('Name').fill('Arne Sood');
+  await choose(page.getByLabel('Grade'), 'Minnows');
+  await expect(page.getByText('a child: shorter rounds, and the limits of its band')).toBeVisible();
+  await page.getByRole('button', { name: 'Save and add another' }).click();
+  await page.keyboard.type('Bea Sood');
+  await expect(page.getByText('Arne Sood is entered.')).toBeVisible();
+  await expect(page.getByLabel('Name')).toHaveValue('Bea Sood');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Bea Sood' })).toBeVisible();
+  await expect(page).toHaveTitle('Bea Sood · Eurhythm');
+  const { items } = await (await page.request.get('/api/fighters')).json();
+  const sisters = items.filter(({ name }: { name: string }) => name.endsWith('Sood'));
+  expect(sisters.map(({ gradeId }: { gradeId: string }) => gradeId)).toEqual(['minnows', 'minnows']);
+
+  await page.goto('/moves/new');
+  await choose(page.getByLabel('Family'), 'Kicks');
+  await expect(page.getByLabel('Limb').last()).toHaveText(/leg/i);
+  await expect(page).toHaveTitle('A new move · Eurhythm');
 });

@@ -114,7 +114,7 @@ test('an own move is written, and lines know it at once, by its code and by anot
   await expect(page.getByText('Scoop kick is saved.')).toBeVisible();
   await page.goto('/combos/new');
   await page.getByLabel('Beat line').fill('1 löffel');
-  await expect(page.getByRole('list', { name: 'Faults' })).toContainText('Did you mean scoop?');
+  await expect(page.getByRole('region', { name: 'Read as' })).toContainText('1 scoop');
   await page.getByLabel('Beat line').press('ControlOrMeta+a');
   await page.keyboard.insertText('1 scoop');
   await expect(page.getByRole('group', { name: /scoop kick/ })).toBeVisible();

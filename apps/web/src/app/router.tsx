@@ -3,6 +3,7 @@ import { createBrowserRouter, isRouteErrorResponse, useRouteError } from 'react-
 import { ButtonLink } from '../ui/buttons/Button.tsx';
 import { GymData } from '../server/GymData.tsx';
 import { Shell } from './Shell.tsx';
+import { Heading } from '../ui/panels/Heading.tsx';
 
 const room = (load: () => Promise<Record<string, ComponentType>>, name: string) => async () => {
   const rooms = await load();
@@ -19,7 +20,7 @@ function Lost() {
   const missing = isRouteErrorResponse(error) && error.status === 404;
   return (
     <div className="p-10">
-      <h1 className="mb-3 text-3xl">{missing ? 'There is no such page' : 'This page stopped'}</h1>
+      <Heading className="mb-3 text-3xl">{missing ? 'There is no such page' : 'This page stopped'}</Heading>
       <p className="mb-5">
         {missing ? 'The address may be mistyped.' : error instanceof Error ? error.message : 'Load it again.'}
       </p>

@@ -311,9 +311,9 @@ describe('warnings of a session', () => {
     expect(warnings[0]!.message).toContain('“Long”');
   });
   it('find one side that is trained much more', () => {
-    expect(rules([easy(300), round('p', 'pads', [pads('p', 'jab lead'), rest('r')])])).toEqual(['one-side']);
+    expect(rules([easy(300), round('p', 'pads', [pads('p', 'jab thumb'), rest('r')])])).toEqual(['one-side']);
     expect(
-      rules([easy(300), round('p', 'pads', [pads('p', 'jab lead', { leadPlan: 'halves' }), rest('r')])]),
+      rules([easy(300), round('p', 'pads', [pads('p', 'jab thumb', { leadPlan: 'halves' }), rest('r')])]),
     ).toEqual([]);
   });
   it('find a floor that is too small, kit that is missing, and groups without people', () => {

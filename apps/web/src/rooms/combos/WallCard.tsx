@@ -5,6 +5,7 @@ import { Button, ButtonLink } from '../../ui/buttons/Button.tsx';
 import { Plain } from '../../ui/panels/Panel.tsx';
 import { SmallStrip } from '../../strip/SmallStrip.tsx';
 import { useCombos, useGym } from '../../server/gymData.ts';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** The combos of a grade for the wall: large numbers and strips that read in black and white. */
 export function WallCard() {
@@ -23,7 +24,7 @@ export function WallCard() {
         <ButtonLink to="/combos">Back to the combos</ButtonLink>
       </div>
       <header className="flex items-end justify-between border-b-2 border-ink pb-1">
-        <h1 className="text-5xl">{grade.name}</h1>
+        <Heading className="text-5xl">{grade.name}</Heading>
         <p>{gym.name}</p>
       </header>
       {combos.length === 0 && <Plain>This grade has no combo yet.</Plain>}

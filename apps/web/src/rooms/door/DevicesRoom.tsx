@@ -7,6 +7,7 @@ import { queries } from '../../server/queries.ts';
 import { ButtonLink } from '../../ui/buttons/Button.tsx';
 import { Part, Plain } from '../../ui/panels/Panel.tsx';
 import { PassphraseForm } from './PassphraseForm.tsx';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** How other devices reach the gym, and what a coach says on them. */
 export function DevicesRoom() {
@@ -15,7 +16,7 @@ export function DevicesRoom() {
   const [here] = door.addresses;
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
-      <h1 className="mb-6 text-3xl">Devices of the hall</h1>
+      <Heading className="mb-6 text-3xl">Devices of the hall</Heading>
       <div className="grid items-start gap-x-12 gap-y-8 lg:grid-cols-2">
         <Part title="Where others reach it">
           {here ? (

@@ -4,6 +4,7 @@ import { queries } from '../../server/queries.ts';
 import { send } from '../../server/api.ts';
 import { ButtonLink } from '../../ui/buttons/Button.tsx';
 import { PassphraseForm } from './PassphraseForm.tsx';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** Where a coach says the gym's passphrase on another device. */
 export function DoorRoom() {
@@ -18,7 +19,7 @@ export function DoorRoom() {
   };
   return (
     <main className="mx-auto flex min-h-dvh max-w-xl flex-col justify-center gap-6 p-6">
-      <h1 className="text-4xl">The gym’s door</h1>
+      <Heading className="text-4xl">The gym’s door</Heading>
       {door && !door.hasPassphrase ? (
         <p className="text-lg">
           No passphrase is set yet, so nobody comes in from another device. Set it on the machine on which the

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { QrCode } from '../../hall/QrCode.tsx';
 import { queries } from '../../server/queries.ts';
 import { ButtonLink } from '../../ui/buttons/Button.tsx';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** How a phone comes to trust the gym, for what browsers allow on trusted pages alone. */
 export function PhoneRoom() {
@@ -10,7 +11,7 @@ export function PhoneRoom() {
   const [secure] = door?.secureAddresses ?? [];
   return (
     <main className="mx-auto flex max-w-2xl flex-col gap-5 p-6">
-      <h1 className="text-4xl">A phone that trusts the gym</h1>
+      <Heading className="text-4xl">A phone that trusts the gym</Heading>
       <p>
         Joining a class, the remote, the holder’s view and the wall work on any phone, without any of this.
         Browsers keep the microphone, the motion sensor, a screen that stays on and working without the

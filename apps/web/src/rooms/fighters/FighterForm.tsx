@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useRef, useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
 import { SaveFighterDto, checkFields, type FighterView, type GymView } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
 import { queries } from '../../server/queries.ts';
@@ -47,7 +48,8 @@ interface EntryFormProps extends FighterFormProps {
 function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const [id] = useState(() => fighter?.id ?? newId());
+  const [id, setId] = useState(() => fighter?.id ?? newId());
+  const form = useRef<HTMLFormElement>(null);
   const saved: SaveFighterDto = fighter
     ? entryOf(fighter)
     : {
@@ -64,42 +66,60 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
   const errors = useFieldErrors();
   const [stale, setStale] = useState<StaleSave<FighterView, SaveFighterDto> | null>(null);
   const page = fighter ? `/fighters/${fighter.id}` : '/fighters';
-  const save = useWrite<FighterView, { entry: SaveFighterDto; basedOn: number | undefined }>(
-    ({ entry, basedOn }) => putRequest(SUBJECTS.fighter, `fighters/${id}`, entry, { basedOn, page }),
+  const save = useWrite<
+    FighterView,
+    { id: string; entry: SaveFighterDto; basedOn: number | undefined; another?: boolean }
+  >(
+    ({ id: own, entry, basedOn }) =>
+      putRequest(SUBJECTS.fighter, `fighters/${own}`, entry, { basedOn, page }),
     {
-      onSuccess: async () => {
+      onSuccess: async ({ name }, { another }) => {
         await client.invalidateQueries({ queryKey: ['fighters'] });
         await client.invalidateQueries({ queryKey: ['today'] });
+        if (another) return void toast(`${name} is entered.`);
         draft.clear();
         if (onSaved) onSaved();
         // Its own page stands before anybody sees the emptied form.
         else await navigate(`/fighters/${id}`, { flushSync: true });
       },
-      onError: (error, { entry }) => {
+      onError: (error, { id: refused, entry, another }) => {
+        if (another) {
+          setId(refused);
+          draft.change(entry);
+        }
         const late = staleSave<FighterView, SaveFighterDto>(error, entry);
         if (late) setStale(late);
         else errors.showFailure(error);
       },
     },
   );
-  const submit = (event: FormEvent): void => {
-    event.preventDefault();
+  const trySave = (another: boolean): void => {
     const wrong = checkFields(SaveFighterDto, entry);
     errors.show(wrong);
-    if (wrong.length === 0) save.mutate({ entry, basedOn: draft.basedOn });
+    if (wrong.length > 0) return;
+    save.mutate({ id, entry, basedOn: draft.basedOn, another });
+    if (!another) return;
+    // The next one may be typed at once, and is often of the same grade.
+    setId(newId());
+    draft.change({ ...saved, gradeId: entry.gradeId });
+    form.current?.querySelector('input')?.focus();
+  };
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    trySave(false);
   };
   const putBack = (): void => {
     errors.show([]);
     draft.clear();
   };
   return (
-    <form onSubmit={submit} className="grid grid-cols-2 gap-4" noValidate>
+    <form ref={form} onSubmit={submit} className="grid grid-cols-2 gap-4" noValidate>
       {stale && (
         <div className="col-span-2">
           <StaleNotice
             stale={stale}
             fields={ENTRY_FIELDS}
-            onMine={() => save.mutate({ entry: stale.mine, basedOn: stale.now.version })}
+            onMine={() => save.mutate({ id, entry: stale.mine, basedOn: stale.now.version })}
             onTheirs={() => {
               setStale(null);
               putBack();
@@ -119,6 +139,7 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
         <Button type="submit" weight="main">
           Save
         </Button>
+        {!fighter && <Button onClick={() => trySave(true)}>Save and add another</Button>}
         {draft.isChanged && <Button onClick={putBack}>Put back</Button>}
       </div>
     </form>
@@ -144,6 +165,11 @@ function EntryFields({ entry, errors, gym, others, onChange }: EntryFieldsProps)
       <ChoiceField
         label="Grade"
         value={entry.gradeId}
+        hint={
+          gym.grades.find(({ id }) => id === entry.gradeId)?.band === 'children'
+            ? 'a child: shorter rounds, and the limits of its band'
+            : undefined
+        }
         error={errors.of('gradeId')}
         choices={gym.grades.map((grade) => ({ value: grade.id, label: grade.name }))}
         onChange={(gradeId) => onChange({ gradeId })}

@@ -6,6 +6,7 @@ import { queries } from '../../server/queries.ts';
 import { ButtonLink } from '../../ui/buttons/Button.tsx';
 import { Part } from '../../ui/panels/Panel.tsx';
 import { useFetchedDrawing } from './pictures/Picture.tsx';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** Everybody in the gym, grade by grade. */
 export function FighterList() {
@@ -15,7 +16,7 @@ export function FighterList() {
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
       <div className="mb-6 flex items-end justify-between">
-        <h1 className="text-3xl">Fighters</h1>
+        <Heading className="text-3xl">Fighters</Heading>
         <div className="flex flex-wrap gap-3">
           <ButtonLink to="/fighters/class">Class progress</ButtonLink>
           <ButtonLink weight="bare" to="/fighters/from-file">

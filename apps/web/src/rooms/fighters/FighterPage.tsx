@@ -24,6 +24,7 @@ import { Volume } from './progress/Volume.tsx';
 import { Memory, Pace, Tempos } from './progress/WhatNext.tsx';
 import { TrialList } from './replay/TrialList.tsx';
 import { RoundsTable } from './RoundsTable.tsx';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** One fighter: what changed and what comes next, the log behind it, and the entry itself. */
 export function FighterPage() {
@@ -34,7 +35,7 @@ export function FighterPage() {
 function NewFighter() {
   return (
     <div className="mx-auto w-full max-w-2xl px-6 pt-8">
-      <h1 className="mb-4 text-3xl">A new fighter</h1>
+      <Heading className="mb-4 text-3xl">A new fighter</Heading>
       <FighterForm fighter={null} />
     </div>
   );
@@ -56,7 +57,7 @@ function KnownFighter({ id }: { id: string }) {
           <p className="text-sm text-quiet">
             {fighter.grade} · {fighter.lead} lead · {classesText(log)}
           </p>
-          <h1 className="text-3xl">{fighter.name}</h1>
+          <Heading className="text-3xl">{fighter.name}</Heading>
           {fighter.note !== '' && <p className="mt-1 text-caution">{fighter.note}</p>}
           <FitMark fighter={fighter} />
         </div>

@@ -12,6 +12,7 @@ import { Button, ButtonLink } from '../../ui/buttons/Button.tsx';
 import { ChoiceField } from '../../ui/fields/Field.tsx';
 import { Part, Plain } from '../../ui/panels/Panel.tsx';
 import { clockText, howMany } from '@eurhythm/core/units';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** Which session goes to the Floor, and who is there. */
 export function ChooseRoom() {
@@ -60,7 +61,7 @@ export function ChooseRoom() {
   const toggle = (id: string): void => setChanged({ ...changed, [`${sessionId} ${id}`]: !isHere(id) });
   return (
     <div className="mx-auto w-full max-w-5xl px-6 pt-8">
-      <h1 className="mb-5 text-3xl">To the Floor</h1>
+      <Heading className="mb-5 text-3xl">To the Floor</Heading>
       {today.running && (
         <div className="mb-6 flex flex-wrap items-center justify-between gap-4 border-l-[10px] border-tape bg-paper px-5 py-3">
           <p>

@@ -1,12 +1,13 @@
 import type { HostDevice } from '../../hall/HostDevice.ts';
 import { deskId } from '../../hall/useHostDevice.ts';
 import { Button, ButtonLink } from '../../ui/buttons/Button.tsx';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** Two devices that play one class would be heard twice. */
 export function PlayedElsewhere({ hall }: { hall: HostDevice }) {
   return (
     <main className="mat flex h-screen flex-col items-center justify-center gap-6 p-6 text-center">
-      <h1 className="board text-5xl phone:text-3xl">This class is played elsewhere</h1>
+      <Heading className="board text-5xl phone:text-3xl">This class is played elsewhere</Heading>
       <p className="text-2xl phone:text-lg">
         Another tab or another device plays it and takes the presses. If you take it over, that one falls
         silent.
@@ -37,9 +38,9 @@ interface FloorNoteProps {
 export function FloorNote({ title, share, starts = false, isFailure = false }: FloorNoteProps) {
   return (
     <main className="mat flex h-screen flex-col items-center justify-center gap-6 p-6 text-center">
-      <h1 className="board text-5xl phone:text-3xl">
+      <Heading className="board text-5xl phone:text-3xl">
         <span role="status">{title}</span>
-      </h1>
+      </Heading>
       {starts && (
         <p role="status" className="text-2xl">
           Starts when the voice is there. Space takes it back.

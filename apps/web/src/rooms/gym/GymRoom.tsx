@@ -15,6 +15,7 @@ import { GymName } from './GymName.tsx';
 import { GradesEditor } from './GradesEditor.tsx';
 import { SCHOOL_FIELDS, SchoolFields } from './SchoolFields.tsx';
 import { YouthTable } from './YouthTable.tsx';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 const RULE_NAMES: Readonly<Record<Rule, string>> = {
   'too-fast': 'too fast for the body',
@@ -73,7 +74,7 @@ function School({ gym }: { gym: GymView }) {
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
       <div className="mb-6 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-3xl">{gym.name}</h1>
+        <Heading className="text-3xl">{gym.name}</Heading>
         <div className="flex flex-wrap gap-3">
           <ButtonLink to="/gym/sound">Sound check</ButtonLink>
           <ButtonLink to="/gym/voice">Our own voice</ButtonLink>

@@ -9,6 +9,7 @@ import { GroupChoice } from './GroupChoice.tsx';
 import type { HallProps } from './hallProps.ts';
 import { PadPicture } from './PadPicture.tsx';
 import { groupsOf, useShownLine } from './useShownLine.ts';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** So many pads are reported ahead. */
 const AHEAD = 3;
@@ -28,11 +29,11 @@ export function HolderView({ view, controller, state, book, joined }: HallProps)
   return (
     <main className="mat hall flex h-dvh flex-col gap-2 overflow-hidden p-4">
       <div className="flex items-baseline justify-between gap-4 text-2xl phone:text-lg">
-        <h1 className="min-w-0 truncate font-text tracking-normal">
+        <Heading className="min-w-0 truncate font-text tracking-normal">
           {state.phase === 'held' ? 'held' : rests ? 'rest, then' : ''}{' '}
           {combo ? comboName(combo) : block ? kindOf(block).name : ''}
           {cycle && <span className="text-quiet"> · {cycle.lead} lead</span>}
-        </h1>
+        </Heading>
         <span className="board text-5xl leading-none" role="timer" aria-label="Time left">
           {clockText(secondsLeft(left))}
         </span>

@@ -4,6 +4,7 @@ import { CODE_LENGTH, type HallViewName } from '@eurhythm/contract';
 import { deviceName, keepDeviceName } from '../../hall/deviceName.ts';
 import { send } from '../../server/api.ts';
 import { Button } from '../../ui/buttons/Button.tsx';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 const VIEWS: readonly (readonly [HallViewName, string, string])[] = [
   ['wall', 'Wall', 'the big screen: call, clock, line'],
@@ -31,7 +32,7 @@ export function JoinRoom() {
   };
   return (
     <main className="mat flex min-h-dvh flex-col gap-5 p-6 phone:p-4">
-      <h1 className="board text-5xl phone:text-4xl">Join the class</h1>
+      <Heading className="board text-5xl phone:text-4xl">Join the class</Heading>
       <form
         className="flex max-w-xl flex-col gap-5"
         onSubmit={(event) => {

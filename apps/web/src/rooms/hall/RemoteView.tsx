@@ -8,6 +8,7 @@ import { PlainButton } from '../../ui/buttons/PlainButton.tsx';
 import { blockAt } from '../floor/board/whatComes.ts';
 import { StampRow } from '../floor/marks/StampRow.tsx';
 import type { HallProps } from './hallProps.ts';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** The class in a hand: hold, next, again, marks, and the numbers of a burst. What is pressed is done by the coach's device. */
 export function RemoteView({ view, controller, state, member, joined }: HallProps) {
@@ -25,9 +26,9 @@ export function RemoteView({ view, controller, state, member, joined }: HallProp
   return (
     <main className="mat flex min-h-dvh flex-col gap-3 p-3">
       <div className="flex items-baseline justify-between gap-3">
-        <h1 className="min-w-0 truncate font-text text-lg tracking-normal">
+        <Heading className="min-w-0 truncate font-text text-lg tracking-normal">
           {isOver ? 'That was the session' : round.title}
-        </h1>
+        </Heading>
         <span className="board text-4xl leading-none" role="timer" aria-label="Time left">
           {isOver ? '' : clockText(secondsLeft(left))}
         </span>

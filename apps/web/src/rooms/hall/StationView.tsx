@@ -15,6 +15,7 @@ import { LandedArea } from '../floor/board/LandedArea.tsx';
 import type { HallProps } from './hallProps.ts';
 import { useStationInput, type StationInput } from './useStationInput.ts';
 import { groupsOf, useShownLine } from './useShownLine.ts';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** A phone draws no oftener, for its battery has the whole class; nor while it listens, for its processor has strikes to hear. */
 const DRAWS_MS = { otherwise: 40, listening: 90 } as const;
@@ -68,7 +69,7 @@ export function StationView({ view, controller, state, book, member, joined }: H
   return (
     <main className="mat flex min-h-dvh flex-col gap-3 p-4">
       <div className="flex items-baseline justify-between gap-3">
-        <h1 className="min-w-0 truncate font-text text-lg tracking-normal">{round.title}</h1>
+        <Heading className="min-w-0 truncate font-text text-lg tracking-normal">{round.title}</Heading>
         <span className="board text-5xl leading-none" role="timer" aria-label="Time left">
           {clockText(secondsLeft(left))}
         </span>
@@ -141,7 +142,7 @@ interface WhoTrainsHereProps {
 function WhoTrainsHere({ people, own, onChoose, onDone }: WhoTrainsHereProps) {
   return (
     <main className="mat flex min-h-dvh flex-col gap-4 p-4">
-      <h1 className="board text-4xl">Who trains here?</h1>
+      <Heading className="board text-4xl">Who trains here?</Heading>
       <ul aria-label="People" className="grid grid-cols-2 gap-2">
         {people.map(({ id, name }) => (
           <li key={id}>

@@ -28,6 +28,7 @@ import { NumberField } from '../../ui/fields/TypedField.tsx';
 import { Part, Plain } from '../../ui/panels/Panel.tsx';
 import { clockText } from '@eurhythm/core/units';
 import { useBook, useBookView, useCombos, useGym } from '../../server/gymData.ts';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** What each grade trains: moves and combos with their counts, and the minutes that they take. */
 export function GradeLists({ gradeId }: { gradeId: string }) {
@@ -37,7 +38,7 @@ export function GradeLists({ gradeId }: { gradeId: string }) {
   if (!lists) return null;
   return (
     <div className="min-w-0 flex-1 px-8 py-5">
-      <h1 className="mb-4 text-3xl">What each grade trains</h1>
+      <Heading className="mb-4 text-3xl">What each grade trains</Heading>
       <nav aria-label="Grades" className="mb-5 flex flex-wrap gap-2">
         {gym.grades.map((each) => (
           <ButtonLink

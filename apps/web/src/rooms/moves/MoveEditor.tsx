@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { SaveMoveDto, checkFields, type BookView, type MoveView } from '@eurhythm/contract';
+import { SaveMoveDto, checkFields, formFromMove, type BookView, type MoveView } from '@eurhythm/contract';
 import { putRequest, deleteRequest } from '../../sync/queue/queuedWrite.ts';
 import { SUBJECTS } from '../../sync/queue/subjects.ts';
 import { useWrite, write } from '../../sync/useSync.ts';
@@ -16,8 +16,10 @@ import { TextField } from '../../ui/fields/Field.tsx';
 import { Part } from '../../ui/panels/Panel.tsx';
 import { WhereUsed } from '../uses/WhereUsed.tsx';
 import { MoveBodyFields, MoveWordFields } from './MoveFields.tsx';
+import { usualOfFamily } from './usualOfFamily.ts';
 import { FAMILY_NAMES } from '../../server/familyNames.ts';
 import { useBookView } from '../../server/gymData.ts';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** What two coaches may have written differently. */
 const MOVE_FIELDS = {
@@ -61,6 +63,13 @@ interface MoveEditorProps {
 function withSpokenNames(form: SaveMoveDto): SaveMoveDto {
   const sayLong = form.sayLong.trim() || form.name.toLowerCase();
   return { ...form, sayLong, sayShort: form.sayShort.trim() || sayLong };
+}
+
+/** A new move takes from the family that is chosen for it what is usual there. */
+function withUsual(changes: Partial<SaveMoveDto>, book: BookView): Partial<SaveMoveDto> {
+  if (changes.family === undefined) return changes;
+  const forms = book.items.map(({ retired: _, ...each }) => formFromMove(each));
+  return { ...usualOfFamily(changes.family, forms), ...changes };
 }
 
 /** One move of the book, with everything that the walk, the clock, the voice and the findings read from it. */
@@ -130,7 +139,7 @@ export function MoveEditor({ code, saved, move }: MoveEditorProps) {
             {FAMILY_NAMES[form.family]}{' '}
             {code !== null && <code className="ml-2 rounded bg-hint px-1.5 font-line text-ink">{code}</code>}
           </p>
-          <h1 className="text-3xl">{form.name || 'A new move'}</h1>
+          <Heading className="text-3xl">{form.name || 'A new move'}</Heading>
           {move?.retired && (
             <p className="font-semibold text-caution">
               Retired: lines that use it still read it, new ones are not offered it. Save brings it back.
@@ -163,7 +172,11 @@ export function MoveEditor({ code, saved, move }: MoveEditorProps) {
       )}
       <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
         <Part title="How it is taught">
-          <MoveWordFields form={form} errors={errors} onChange={change} />
+          <MoveWordFields
+            form={form}
+            errors={errors}
+            onChange={(changes) => change(code === null ? withUsual(changes, book) : changes)}
+          />
         </Part>
         <Part title="What the body does">
           <MoveBodyFields form={form} errors={errors} onChange={change} />

@@ -21,6 +21,7 @@ import { ChoiceField } from '../../ui/fields/Field.tsx';
 import { NumberField } from '../../ui/fields/TypedField.tsx';
 import { Part } from '../../ui/panels/Panel.tsx';
 import { useBookView } from '../../server/gymData.ts';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 interface BookNumbers {
   readonly numbers: readonly NumberedMoveDto[];
@@ -85,7 +86,7 @@ export function NumberMap() {
     errors.of(`numbers.${i}.number`) ?? errors.of(`numbers.${i}.code`) ?? errors.of(`numbers.${i}.side`);
   return (
     <div className="min-w-0 flex-1 px-8 py-5">
-      <h1 className="mb-4 text-3xl">Numbers</h1>
+      <Heading className="mb-4 text-3xl">Numbers</Heading>
       {notice}
       <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
         <Part title="What each number calls" aside="a gym may number as it likes, or not at all">

@@ -10,6 +10,7 @@ import { ButtonLink } from '../../ui/buttons/Button.tsx';
 import { Part, Plain } from '../../ui/panels/Panel.tsx';
 import { clockText, howMany } from '@eurhythm/core/units';
 import { useDates, type Dates } from '../../ui/fields/dates.ts';
+import { Heading } from '../../ui/panels/Heading.tsx';
 
 /** Nobody who has held a class needs it. */
 const FirstSteps = lazy(() =>
@@ -51,7 +52,7 @@ export function TodayRoom() {
 function Page({ title, children }: { title: string; children: React.ReactNode }) {
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
-      <h1 className="mb-6 text-3xl">{title}</h1>
+      <Heading className="mb-6 text-3xl">{title}</Heading>
       {children}
     </div>
   );

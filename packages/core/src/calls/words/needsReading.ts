@@ -1,12 +1,12 @@
 import { parseLine } from '../../line/index.ts';
-import type { MoveBook } from '../../moves/index.ts';
+import { isStrike, type Move, type MoveBook } from '../../moves/index.ts';
 import { lexiconOf } from './lexicon.ts';
 import { SIDE_WORDS } from './signs.ts';
 import { partsOf } from './wordsOf.ts';
 
 /**
- * Whether a text is to be read as words: it is no line of the notation but has a word that coaches say, or it is one and says
- * "slip left" and the like, which as notation would be a step.
+ * Whether a text is to be read as words: it is no line of the notation but has a word that coaches say and no code is, or it is one
+ * and says "slip left" or "left hook", which as notation would be a step.
  *
  * @example
  * needsReading('jab cross slip left', book) // true
@@ -17,11 +17,16 @@ export function needsReading(text: string, book: MoveBook): boolean {
     .flat()
     .filter(({ raw }) => raw === null)
     .map((word) => word.text);
+  const { names, words: known } = lexiconOf(book);
+  const moveOf = (word: string | undefined): Move | undefined => names.get(word ?? '')?.[0]?.move;
   if (parseLine(text, book).ok)
     return words.some((word, i) => {
-      const move = lexiconOf(book).names.get(words[i - 1] ?? '')?.[0]?.move;
-      return /^(?:left|right)$/.test(word) && move?.side.kind === 'directed';
+      const [before, after] = [moveOf(words[i - 1]), moveOf(words[i + 1])];
+      const isOfBoth = before?.side.kind === 'directed' || (after !== undefined && isStrike(after));
+      return /^(?:left|right)$/.test(word) && isOfBoth;
     });
-  const known = lexiconOf(book).words;
-  return words.some((word) => /\p{L}{2}/u.test(word) && (known.has(word) || SIDE_WORDS[word] !== undefined));
+  return words.some(
+    (word) =>
+      (known.has(word) || SIDE_WORDS[word] !== undefined) && /\p{L}{2}/u.test(word) && !book.moves.has(word),
+  );
 }

@@ -195,7 +195,7 @@ class WordReader {
       } else if (word === 'forward' || (word === 'stepping' && part[at + 1]?.text === 'through')) {
         this.travel = 'through';
         at += word === 'forward' ? 1 : 2;
-      } else if (word === 'back' && this.endsHere(part, at + 1)) {
+      } else if (/^back(?:wards)?$/.test(word) && this.endsHere(part, at + 1)) {
         this.travel = 'back';
         at += 1;
       } else if (POWER[word] && isLast) {

@@ -37,7 +37,7 @@ const look = EditorView.theme({
 });
 
 /** The beat line as text: coloured by side, faults underlined where they are. Enter lets it be heard. */
-export function LineText({ value, analysis, findings, onChange, onHear, chosen }: LineTextProps) {
+export function LineText({ value, analysis, findings, takesFocus, onChange, onHear, chosen }: LineTextProps) {
   const book = useBook();
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
@@ -80,6 +80,10 @@ export function LineText({ value, analysis, findings, onChange, onHear, chosen }
       }),
     });
     view.current = editor;
+    // Never away from where somebody is typing already.
+    const { activeElement } = document;
+    if (takesFocus && (activeElement === document.body || activeElement?.closest('a, button')))
+      editor.focus();
     return () => editor.destroy();
     // The editor is made once; later values are brought in below.
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -3,6 +3,8 @@ import type { ComboAnalysis, Finding } from '@eurhythm/core/body';
 export interface LineTextProps {
   readonly value: string;
   readonly analysis: ComboAnalysis | null;
+  /** A new line is typed at once. */
+  readonly takesFocus: boolean;
   readonly findings: readonly Finding[];
   onChange(line: string): void;
   onHear(): void;

@@ -1,5 +1,6 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { Finding } from '@eurhythm/core/body';
+import { parseLine } from '@eurhythm/core/line';
 import { otherLead, type Lead } from '@eurhythm/core/moves';
 import { ladder } from '@eurhythm/core/teach';
 import { BPM_LIMITS } from '@eurhythm/core/units';
@@ -62,11 +63,17 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
   const hearing = useHearing();
   const [lead, setLead] = useState<Lead>('left');
   const [loops, setLoops] = useState(false);
-  const { analysis, report } = useBodyReport(combo, lead);
-  const drawn = useDrawnLine(analysis, combo, lead, book);
+  const words = useWordsRead(combo.line, book, lead);
+  // Words that are no notation are drawn, heard and saved as they are read.
+  const asRead = useMemo(
+    () => (words?.line && !parseLine(combo.line, book).ok ? { ...combo, line: words.line } : combo),
+    [combo, words, book],
+  );
+  const { analysis, report } = useBodyReport(asRead, lead);
+  const drawn = useDrawnLine(analysis, asRead, lead, book);
 
   // The strip follows the keys within a frame; what is worked out from the line comes after it.
-  const shown = useMemo(() => ({ combo, analysis, report, lead }), [combo, analysis, report, lead]);
+  const shown = useMemo(() => ({ combo: asRead, analysis, report, lead }), [asRead, analysis, report, lead]);
   const later = useDeferredValue(shown);
 
   const change = useStable((changes: Partial<SaveComboDto>): void => {
@@ -75,9 +82,9 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
       isNew && changes.gradeId !== undefined ? { number: freeNumber(all, changes.gradeId) } : {};
     draft.change({ ...combo, ...numbered, ...changes });
   });
-  const saved = useSavedCombo({ id, isNew, combo, isReadable: analysis.ok, all, draft, errors });
+  const saved = useSavedCombo({ id, isNew, combo: asRead, isReadable: analysis.ok, all, draft, errors });
   useShortcut('mod+s', saved.trySave);
-  const { chosen, choosePlace, choosePin, put, editPin } = useLineEdits(combo.line, (line) =>
+  const { chosen, choosePlace, choosePin, put, editPin } = useLineEdits(asRead.line, (line) =>
     change({ line }),
   );
   const mute = useStable(useMutedRule(gym));
@@ -87,9 +94,8 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
     change({ line });
     toastWithUndo(`The line is now ${what}.`, () => change({ line: before }));
   });
-  const words = useWordsRead(combo.line, book, lead);
   const takeWords = (line: string): void => change({ line });
-  const { hear, hearOrStop } = useHearLine(hearing, combo, { lead, loops, isReadable: analysis.ok });
+  const { hear, hearOrStop } = useHearLine(hearing, asRead, { lead, loops, isReadable: analysis.ok });
   const rungs = ladder(combo.bpm, cleanBpmOf(report), school.speed);
 
   return (
@@ -109,8 +115,9 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
       )}
       <LineEditor
         value={combo.line}
+        takesFocus={isNew}
         analysis={words ? null : later.analysis}
-        findings={later.report?.findings ?? NO_FINDINGS}
+        findings={words ? NO_FINDINGS : (later.report?.findings ?? NO_FINDINGS)}
         chosen={chosen}
         onChange={(line) => change({ line })}
         onHear={words?.line ? () => takeWords(words.line!) : hearOrStop}
@@ -143,7 +150,7 @@ export function Workbench({ id, isNew, combo, draft }: WorkbenchProps) {
         <div className="grid gap-y-6">
           <LineSays
             shown={later}
-            isWords={words !== null}
+            isWords={words !== null && words.line === null}
             aside={drawn ? `${drawn.walk.strokes.length} strokes · ${drawn.beats} beats a cycle` : ''}
             school={school}
             onPlace={choosePlace}

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { SaveComboDto } from '@eurhythm/contract';
 import { useCombos, useGym } from '../../../server/gymData.ts';
 import { FormOf } from '../list/FormOf.tsx';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** Which combo is on the workbench, its tempo, and the buttons for the whole of it. */
 export function WorkbenchHead({ combo, children }: { combo: SaveComboDto; children: ReactNode }) {
@@ -18,7 +19,7 @@ export function WorkbenchHead({ combo, children }: { combo: SaveComboDto; childr
             {grade?.name} grade
             {combo.focus.length > 0 && <strong className="ml-3">{combo.focus.join(' · ')}</strong>}
           </p>
-          <h1 className="text-3xl">{combo.title || 'A new combo'}</h1>
+          <Heading className="text-3xl">{combo.title || 'A new combo'}</Heading>
           {parent && <FormOf combo={combo} parent={parent} />}
         </div>
       </div>

@@ -45,7 +45,7 @@ export function LineSays({
     <>
       <Part title="What limits the speed" aside={aside}>
         {isWords ? (
-          <Plain>Take the line that was read, and it is worked out.</Plain>
+          <Plain>Once it is clear which moves are meant, this is worked out.</Plain>
         ) : (
           <BodySays
             analysis={analysis}

@@ -14,6 +14,7 @@ import { EVERYBODY, gradeChoices } from './gradeChoices.ts';
 import { ClassAttendance } from './ClassAttendance.tsx';
 import { ClassGaps } from './ClassGaps.tsx';
 import { SmallLine } from './SmallLine.tsx';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** How a class comes on: a line for each fighter, with what is worth a look. */
 export function ClassRoom() {
@@ -33,7 +34,7 @@ export function ClassRoom() {
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-3xl">Class progress</h1>
+        <Heading className="text-3xl">Class progress</Heading>
         <div className="flex flex-wrap items-end gap-3">
           <ChoiceField
             label="Who"

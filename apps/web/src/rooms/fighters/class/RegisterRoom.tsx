@@ -13,6 +13,7 @@ import { Plain } from '../../../ui/panels/Panel.tsx';
 import { saveFile } from '../../../ui/saveAs.ts';
 import { EVERYBODY, gradeChoices } from './gradeChoices.ts';
 import { csvOf } from '../pictures/textTable.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** What stands in the register, and how it is read out. */
 const SIGNS = { trained: '●', 'was there': '○', '': '' } as const;
@@ -36,7 +37,7 @@ export function RegisterRoom() {
       <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
         <div>
           <p className="text-quiet">{gym.name}</p>
-          <h1 className="text-3xl">Register, {format(month, 'MMMM yyyy')}</h1>
+          <Heading className="text-3xl">Register, {format(month, 'MMMM yyyy')}</Heading>
         </div>
         <div className="no-print flex flex-wrap items-end gap-3">
           <ChoiceField

@@ -16,6 +16,7 @@ import { exportOnsets } from './exports.ts';
 import { readFile, type FileOnset, type HeardFile } from './readSound.ts';
 import { SoundStrip } from './SoundStrip.tsx';
 import { StoreTrial } from './StoreTrial.tsx';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** Strikes of a recording, of a film's sound or of a table of times: looked at, put right, and stored as a trial of a fighter. */
 export function FromFile() {
@@ -58,7 +59,7 @@ export function FromFile() {
       onDrop={drop}
     >
       <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-3xl">Strikes from a file</h1>
+        <Heading className="text-3xl">Strikes from a file</Heading>
         <ButtonLink weight="bare" to="/fighters">
           Fighters
         </ButtonLink>

@@ -10,6 +10,7 @@ import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { CheckLines } from './CheckLines.tsx';
 import { GradeHistory } from './GradeHistory.tsx';
 import { SignSheet } from './SignSheet.tsx';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** One fighter's way to the next grade: the check list that fills itself, the sheet that a coach signs, and what was signed. */
 export function GradeRoom() {
@@ -25,10 +26,10 @@ export function GradeRoom() {
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <div>
           <p className="text-sm text-quiet">{log.fighter.grade} now</p>
-          <h1 className="text-3xl">
+          <Heading className="text-3xl">
             {log.fighter.name}
             {check && `: for ${check.grade}`}
-          </h1>
+          </Heading>
         </div>
         <div className="no-print flex gap-3">
           <Button onClick={() => window.print()}>

@@ -11,6 +11,7 @@ import { PlainButton } from '../../../ui/buttons/PlainButton.tsx';
 import { ClassGaps } from '../class/ClassGaps.tsx';
 import { SignSheet } from './SignSheet.tsx';
 import { useTestSession } from './useTestSession.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** The day of a test: who takes part for a grade, what is still missing for each, a session from what is asked, and their sheets. */
 export function TestDay() {
@@ -29,7 +30,7 @@ export function TestDay() {
   if (all.length === 0)
     return (
       <div className="mx-auto w-full max-w-4xl px-6 pt-8">
-        <h1 className="mb-4 text-3xl">Test day</h1>
+        <Heading className="mb-4 text-3xl">Test day</Heading>
         <Plain>Nobody is on the way to a grade that asks for something. Say what grades ask for first.</Plain>
         <ButtonLink to="/gym/requirements">What grades ask for</ButtonLink>
       </div>
@@ -42,7 +43,7 @@ export function TestDay() {
   return (
     <article className="print-card mx-auto w-full max-w-4xl px-6 pt-8">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-3xl">Test day: {all[0]!.grade}</h1>
+        <Heading className="text-3xl">Test day: {all[0]!.grade}</Heading>
         <div className="no-print flex flex-wrap items-end gap-3">
           <ChoiceField
             label="For the grade"

@@ -7,6 +7,7 @@ import { ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { ChoiceField } from '../../../ui/fields/Field.tsx';
 import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { AskCombo } from './AskCombo.tsx';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** Which combos are due with whom, and asking them. */
 export function MemoryRoom() {
@@ -44,7 +45,7 @@ export function MemoryRoom() {
   return (
     <div className="mx-auto w-full max-w-4xl px-6 pt-8">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-3xl">Review combos due</h1>
+        <Heading className="text-3xl">Review combos due</Heading>
         <div className="flex items-end gap-3">
           <ChoiceField
             label="Grade"

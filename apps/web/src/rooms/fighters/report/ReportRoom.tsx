@@ -10,6 +10,7 @@ import { DayField } from '../../../ui/fields/DayFields.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
 import { PaperCautions } from '../../../ui/panels/PaperCautions.tsx';
 import { Plain } from '../../../ui/panels/Panel.tsx';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** A report is of a quarter of a year: its last four weeks against the eight before them. */
 const WEEKS = 12;
@@ -72,7 +73,7 @@ function OneReport({ report: { name, parts }, from, to }: OneReportProps) {
       <p className="text-quiet">
         {gym?.name} · {tell(from)} to {tell(to)}
       </p>
-      <h1 className="mb-4 border-b-2 border-ink pb-2 text-3xl">{name}</h1>
+      <Heading className="mb-4 border-b-2 border-ink pb-2 text-3xl">{name}</Heading>
       {parts.map(({ title, sentences }) => (
         <section key={title} className="break-inside-avoid pb-4">
           <h2 className="text-xl">{title}</h2>

@@ -7,6 +7,7 @@ import { Plain } from '../../../ui/panels/Panel.tsx';
 import { ResultsTable } from './ResultsTable.tsx';
 import { TestForm } from './TestForm.tsx';
 import { testWords } from './testKinds.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** Everything that the gym measures: what it is, and the results that somebody writes down. */
 export function TestsRoom() {
@@ -19,7 +20,7 @@ export function TestsRoom() {
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-3xl">Tests</h1>
+        <Heading className="text-3xl">Tests</Heading>
         <div className="flex flex-wrap gap-3">
           <ButtonLink to="/fighters/class">Class progress</ButtonLink>
           <ButtonLink to="/fighters/tests/new" weight="main">

@@ -24,6 +24,7 @@ import { AskAfter } from './AskAfter.tsx';
 import { SaidOfClass } from './SaidOfClass.tsx';
 import { MarkTable } from './MarkTable.tsx';
 import { tellHeld } from './summary.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 interface AfterRunProps {
   readonly run: RunView;
@@ -78,7 +79,7 @@ export function AfterRun({ run, marks, endedRounds, fighters, heard, onBurst }: 
     <main className="mat flex min-h-screen flex-col gap-4 px-10 py-6 phone:px-4">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <div>
-          <h1 className="board text-6xl phone:text-4xl">That was the session</h1>
+          <Heading className="board text-6xl phone:text-4xl">That was the session</Heading>
           <p className="text-xl text-quiet">
             {run.title} · {clockText(rungSeconds(run.rounds, [...endedRounds.keys()]))} of{' '}
             {clockText(plannedSecondsOf(run.rounds))} held ·{' '}

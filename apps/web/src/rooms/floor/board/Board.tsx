@@ -16,6 +16,7 @@ import { StripArea } from './StripArea.tsx';
 import { TapeClock } from './TapeClock.tsx';
 import type { Person, ShownController, ShownRun } from './shown.ts';
 import { blockAt, nextCycle, nextInRound, nextText, roundAfterRest } from './whatComes.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** Share of a rest in which is seen what landed before it. */
 const SEEN_SHARE = 0.6;
@@ -81,7 +82,7 @@ export function Board({ run, fighters, controller, state, book, landed = NOTHING
     <>
       <TapeClock left={left} of={block?.seconds ?? 0} isRest={isRest} />
       <div className="flex items-baseline justify-between gap-x-6 px-10 pt-1 text-[1.75rem] leading-tight phone:flex-wrap phone:px-4 phone:text-base">
-        <h1 className="min-w-0 truncate font-text text-[1em] tracking-normal">
+        <Heading className="min-w-0 truncate font-text text-[1em] tracking-normal">
           {isBetween && coming === null ? 'Rest' : run.rounds[coming ?? state.round]!.title}{' '}
           <span className="font-normal text-quiet">
             ·{' '}
@@ -91,7 +92,7 @@ export function Board({ run, fighters, controller, state, book, landed = NOTHING
                 ? 'the last one'
                 : `rest, then ${coming + 1} of ${run.rounds.length}`}
           </span>
-        </h1>
+        </Heading>
         <p className="shrink-0 text-quiet">
           {combo && shown && (
             <>

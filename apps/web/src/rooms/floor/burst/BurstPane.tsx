@@ -13,6 +13,7 @@ import { ClassNumbers } from './numbers/ClassNumbers.tsx';
 import { Outcome } from './Outcome.tsx';
 import { useBurst, type BurstPlace } from './useBurst.ts';
 import { askLater, keepBurst, tellTrial, useKeptBurst } from './numbers/keptBurst.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 type CountedBy = BurstWish['by'];
 
@@ -69,7 +70,7 @@ export function BurstPane({ onClose, ...place }: BurstPaneProps) {
 
   return (
     <main className="mat hall flex h-dvh flex-col phone:h-auto phone:min-h-dvh">
-      <h1 className="sr-only">{what.title}</h1>
+      <Heading className="sr-only">{what.title}</Heading>
       {burst.burst === null && !ofClass && <TapeClock left={BURST_READY} of={BURST_READY} isRest />}
       {burst.burst ? (
         <BurstCount

@@ -11,12 +11,13 @@ import { Backups } from './Backups.tsx';
 import { BringIn } from './BringIn.tsx';
 import { TakeAway } from './TakeAway.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** What is taken away as a file, what is brought in, the dated copies, and what was done to the data of people. */
 export function KeepRoom() {
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-8">
-      <h1 className="mb-6 text-3xl">Backup and export</h1>
+      <Heading className="mb-6 text-3xl">Backup and export</Heading>
       <div className="grid items-start gap-x-12 gap-y-8 lg:grid-cols-2">
         <TakeAway />
         <BringIn />

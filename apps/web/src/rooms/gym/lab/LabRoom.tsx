@@ -12,6 +12,7 @@ import { Compare } from './Compare.tsx';
 import { Latency } from './Latency.tsx';
 import { LevelPicture } from './LevelPicture.tsx';
 import { useLabInput } from './useLabInput.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 type Choice = InputKind | 'nothing';
 const CHOICES = [
@@ -34,7 +35,7 @@ export function LabRoom() {
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-6">
       <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-3xl">Strike sensors and microphone</h1>
+        <Heading className="text-3xl">Strike sensors and microphone</Heading>
         <div className="flex flex-wrap gap-3">
           <PretendSensorButton />
           <ButtonLink weight="bare" to="/gym">

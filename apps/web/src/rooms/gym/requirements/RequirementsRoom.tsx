@@ -22,6 +22,7 @@ import { ChoiceField } from '../../../ui/fields/Field.tsx';
 import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { RequirementFields } from './RequirementFields.tsx';
 import { KIND_WORDS, newRequirement } from './newRequirement.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** What a grade asks for, grade by grade. */
 export function RequirementsRoom() {
@@ -35,7 +36,7 @@ export function RequirementsRoom() {
   return (
     <div className="mx-auto w-full max-w-4xl px-6 pt-8">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-3xl">What grades ask for</h1>
+        <Heading className="text-3xl">What grades ask for</Heading>
         <div className="flex items-end gap-3">
           <ChoiceField
             label="Grade"

@@ -13,6 +13,7 @@ import { ButtonLink } from '../../../ui/buttons/Button.tsx';
 import { ChoiceField, TextField } from '../../../ui/fields/Field.tsx';
 import { CallRecorder } from './CallRecorder.tsx';
 import { withQuiet } from './recording.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 const GROUPS: readonly (readonly [CallGroup | '' | 'missing', string])[] = [
   ['missing', 'not recorded yet'],
@@ -107,7 +108,7 @@ export function OwnVoice() {
               {recorded} of {calls.length} calls recorded. The bundled voice says the other{' '}
               {calls.length - recorded}.
             </p>
-            <h1 className="text-3xl">Our own voice</h1>
+            <Heading className="text-3xl">Our own voice</Heading>
           </div>
           <ButtonLink weight="bare" to="/gym/sound">
             Sound check

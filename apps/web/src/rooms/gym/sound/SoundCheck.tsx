@@ -23,6 +23,7 @@ import { Part } from '../../../ui/panels/Panel.tsx';
 import { LatencyCheck } from './LatencyCheck.tsx';
 import { MisheardCalls } from './MisheardCalls.tsx';
 import { clipOf } from './clipOf.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 const SOUNDS: readonly (readonly [SynthSound, string])[] = [
   ['tick-bar', 'first beat'],
@@ -42,7 +43,7 @@ export function SoundCheck() {
   return (
     <div className="mx-auto w-full max-w-6xl px-6 pt-6">
       <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-3xl">Sound check</h1>
+        <Heading className="text-3xl">Sound check</Heading>
         <div className="flex flex-wrap gap-3">
           <ButtonLink to="/gym/voice">Record our own calls</ButtonLink>
           <ButtonLink weight="bare" to="/gym">

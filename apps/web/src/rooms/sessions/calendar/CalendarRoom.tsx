@@ -21,6 +21,7 @@ import { IconButton } from '../../../ui/buttons/IconButton.tsx';
 import { Gradings } from './Gradings.tsx';
 import { Themes } from './Themes.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** A month of classes with the themes of its weeks. */
 export function CalendarRoom() {
@@ -41,9 +42,9 @@ export function CalendarRoom() {
           <IconButton label="Month before" onClick={() => setMonth(addMonths(month, -1))}>
             <ChevronLeft size={20} />
           </IconButton>
-          <h1 className="w-64 text-center text-3xl max-sm:w-auto max-sm:text-2xl" aria-live="polite">
+          <Heading className="w-64 text-center text-3xl max-sm:w-auto max-sm:text-2xl" aria-live="polite">
             {format(month, 'MMMM yyyy')}
-          </h1>
+          </Heading>
           <IconButton label="Month after" onClick={() => setMonth(addMonths(month, 1))}>
             <ChevronRight size={20} />
           </IconButton>

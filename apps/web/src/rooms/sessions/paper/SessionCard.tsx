@@ -16,6 +16,7 @@ import { laneOf, pageOf } from '../kinds/kinds.ts';
 import { groupNames } from '../plan/lanes.ts';
 import { useCombosById } from '../useComboNames.ts';
 import { useDates } from '../../../ui/fields/dates.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** A session on paper: rounds with their times from the start, strips, room for notes, and the cautions. */
 export function SessionCard() {
@@ -38,7 +39,7 @@ export function SessionCard() {
       </div>
       <header className="flex items-end justify-between border-b-2 border-ink pb-2">
         <div>
-          <h1 className="text-3xl">{session.title}</h1>
+          <Heading className="text-3xl">{session.title}</Heading>
           <p>
             {session.plannedFor ? dates.tell(session.plannedFor, 'EEEE long, time') : 'No date'} ·{' '}
             {session.lead} lead first

@@ -8,6 +8,7 @@ import { Part, Plain } from '../../../ui/panels/Panel.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
 import { SeasonForm } from './SeasonForm.tsx';
 import { SeasonWeeks } from './SeasonWeeks.tsx';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** Weeks of classes that lead to a grading; one season at a time, on one page of paper. */
 export function SeasonRoom() {
@@ -19,7 +20,7 @@ export function SeasonRoom() {
   return (
     <div className="print-card mx-auto w-full max-w-6xl px-8 py-5">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-3xl">{open?.title ?? 'Seasons'}</h1>
+        <Heading className="text-3xl">{open?.title ?? 'Seasons'}</Heading>
         <span className="no-print flex flex-wrap gap-3">
           <ButtonLink to="/sessions/calendar">Calendar and themes</ButtonLink>
           {open && (

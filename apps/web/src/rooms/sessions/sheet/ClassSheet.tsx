@@ -18,6 +18,7 @@ import { PaperNames } from './PaperNames.tsx';
 import { Partners } from './Partners.tsx';
 import { useDates } from '../../../ui/fields/dates.ts';
 import { justCame, sheetOf } from './sheetOf.ts';
+import { Heading } from '../../../ui/panels/Heading.tsx';
 
 /** Who is here, what was checked at the door, and who works with whom; kept at every press, and printed. */
 export function ClassSheet() {
@@ -32,7 +33,7 @@ export function ClassSheet() {
     <article className="print-card mx-auto w-full max-w-6xl px-8 py-5">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">
         <div>
-          <h1 className="text-3xl">{session.title}</h1>
+          <Heading className="text-3xl">{session.title}</Heading>
           <p className="text-quiet">
             {session.plannedFor ? dates.tell(session.plannedFor, 'EEEE long, time') : 'No date'}
           </p>

@@ -1,7 +1,7 @@
 import { isAboveGrade, audienceOf, walkStance, type Audience } from '../../../body/index.ts';
 import { parseLine } from '../../../line/index.ts';
 import type { MoveBook } from '../../../moves/index.ts';
-import { easier } from '../../../teach/index.ts';
+import { easier, fitLine } from '../../../teach/index.ts';
 import { fittingShape, isTooMuch, type Bounds } from './fittingShape.ts';
 import type { LineShape } from './lineShape.ts';
 import type { Theme } from './theme.ts';
@@ -65,9 +65,12 @@ function forAudience(
     grade !== null &&
     walkStance(parsed.line, book, 'left').strokes.some(({ move }) => isAboveGrade(move, grade));
   if (!(youth && isTooMuch(combo.line, youth, book)) && !isAbove) return { combo, changed: null };
-  const { line, changes } = easier(parsed.line, book, { grade, youth });
+  const fit = fitLine(parsed.line, book, { grade, youth });
+  const isLowered = fit.changes.every((change) => change.endsWith('goes to the body.'));
+  // What only goes too high keeps its rhythm and its pauses.
+  const { line, changes } = isLowered ? fit : easier(parsed.line, book, { grade, youth });
   if (changes.length === 0 || line === '') return { combo, changed: null };
-  const how = changes.every((change) => change.endsWith('goes to the body.')) ? 'to the body' : 'made easier';
+  const how = isLowered ? 'to the body' : 'made easier';
   const title = `${combo.grade} ${combo.number}, ${how}`;
   return {
     combo: { ...combo, id: `easier.${combo.id}`, grade: '', title, line, beatsPerBar: 4, cycleBeats: null },

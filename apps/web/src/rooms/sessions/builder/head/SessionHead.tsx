@@ -15,6 +15,7 @@ import { LEAD_CHOICES } from '../../choices.ts';
 import { ClassGroups } from './ClassGroups.tsx';
 import { useRemoval } from './useRemoval.ts';
 import type { Saving } from './useSaving.ts';
+import { Heading } from '../../../../ui/panels/Heading.tsx';
 
 interface SessionHeadProps {
   readonly id: string;
@@ -38,7 +39,7 @@ export function SessionHead(props: SessionHeadProps) {
     <>
       <header className="mb-3 flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <div>
-          <h1 className="text-3xl">{session.title || 'A new session'}</h1>
+          <Heading className="text-3xl">{session.title || 'A new session'}</Heading>
           <p
             role="status"
             className={`text-sm ${saving.status.startsWith('not saved:') ? 'font-semibold text-caution' : 'text-quiet'}`}
