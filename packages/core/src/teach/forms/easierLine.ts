@@ -9,10 +9,10 @@ import {
 } from '../../body/index.ts';
 import { formatLine, type BeatLine, type Stroke } from '../../line/index.ts';
 import { findMove, type MoveBook } from '../../moves/index.ts';
-import { ONE, add, type Bpm } from '../../units/index.ts';
+import { ONE, add, compare, type Bpm } from '../../units/index.ts';
 import { evenGaps, isWait, mapEntries, mapStrokes, moveOf, writtenStrokes } from '../rewrite/rewriteLine.ts';
 import { fitted, withoutLooseMarks, type ChangedLine } from './fitLine.ts';
-import { onOtherSide, withMove, writtenSide } from './otherMove.ts';
+import { onOtherSide, withEasier, writtenSide } from './otherMove.ts';
 
 /** No easier form has to be done faster than this. */
 const UNHURRIED: Bpm = 100;
@@ -52,7 +52,7 @@ export function easierAt(line: BeatLine, book: MoveBook, place: number): Changed
   const move = stroke?.by === 'fighter' ? moveOf(stroke, book) : undefined;
   const next = move?.easier ? book.moves.get(move.easier) : undefined;
   if (!move || !next) return null;
-  const changed = mapStrokes(line, (each, at) => (at === place ? withMove(each, next, book) : each));
+  const changed = mapStrokes(line, (each, at) => (at === place ? withEasier(each, next, book) : each));
   return {
     line: formatLine(withoutLooseMarks(changed, book)),
     changes: [`${move.name} becomes ${next.name.toLowerCase()}.`],
@@ -131,10 +131,12 @@ function evenly(line: BeatLine, changes: string[]): BeatLine {
 }
 
 function withoutWaits(line: BeatLine, changes: string[]): BeatLine {
+  const aBeat = { kind: 'beats', beats: ONE } as const;
   return mapEntries(line, (entry) => {
-    if (!isWait(entry.item)) return entry;
-    changes.push('No waiting in between.');
-    return null;
+    const isLate = entry.gap?.kind === 'beats' && compare(entry.gap.beats, ONE) > 0;
+    if (isLate || isWait(entry.item)) changes.push('No waiting in between.');
+    if (isWait(entry.item)) return null;
+    return isLate ? { ...entry, gap: aBeat } : entry;
   });
 }
 

@@ -2,7 +2,7 @@ import { isAboveGrade, youthFault, type Audience } from '../../body/index.ts';
 import { formatLine, type BeatLine, type Stroke } from '../../line/index.ts';
 import { isLegStrike, isStrike, type Move, type MoveBook } from '../../moves/index.ts';
 import { mapStrokes, moveOf, withoutStrokes } from '../rewrite/rewriteLine.ts';
-import { withMove } from './otherMove.ts';
+import { withEasier } from './otherMove.ts';
 
 /** A form of a line, with what was changed. */
 export interface ChangedLine {
@@ -39,7 +39,7 @@ export function fitted(line: BeatLine, book: MoveBook, audience: Audience, chang
         break;
       }
       changes.push(`${move.name} becomes ${next.name.toLowerCase()}.`);
-      now = withMove(now, next, book);
+      now = withEasier(now, next, book);
     }
     gone.add(now);
     return now;

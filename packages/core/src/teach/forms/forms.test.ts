@@ -41,6 +41,9 @@ describe('easier', () => {
     ['1 2 . r:knee', EBB, '1 2'],
     ['o:2* parry , 2*!', ANYBODY, 'o:2* parry . 2!'],
     ['r:round=^f:round 2', MINNOWS, 'r:round f:round 2@b'],
+    ["f:round@b'-^f:hookkick@h", EBB, "f:round@b' push"],
+    ['1-1 2> 3@b r:round@l*:3/2 2 . r:knee!', MINNOWS, '1@b 1@b 2@b 3@b r:round@l 2@b'],
+    ['1-1 2> 3@b r:round@l*:3/2 2 . r:knee!', ANYBODY, '1 1 2 3@b r:round@l:2/1 2 . r:knee!'],
     ['1 2', ANYBODY, '1 2'],
   ])('%j for these people is %j', (text, audience, made) =>
     expect(easier(line(text), book, audience).line).toBe(made),
@@ -68,6 +71,8 @@ describe('easier', () => {
         if (own(made).some(({ beat }) => !Number.isInteger(toNumber(beat)))) wrong.push('broken rhythm');
         const waits = placeOnBeats(line(made)).items.some(({ item }) => ['rest', 'hold'].includes(item.kind));
         if (audience.youth && waits) wrong.push('wait');
+        const highest = (each: string) => own(each).filter(({ level }) => level === 'head').length;
+        if (highest(made) > highest(text)) wrong.push('higher');
         if (!suits(line(made), book, audience)) wrong.push('not for them');
         if (own(made).length > own(text).length) wrong.push('longer');
         if (wrong.length > 0) throw new Error(`${text} became ${made}: ${wrong.join(', ')}`);

@@ -4,6 +4,7 @@ import {
   isLegStrike,
   numberOf,
   otherSide,
+  type Level,
   type Move,
   type MoveBook,
   type Side,
@@ -26,6 +27,15 @@ export function withMove(stroke: Stroke, next: Move, book: MoveBook): Stroke {
     keptUp: stroke.keptUp && isLegStrike(next),
     step: flips ? (stroke.step === null ? 'through' : null) : stroke.step,
   };
+}
+
+const HEIGHTS: readonly (Level | null)[] = [null, 'low', 'body', 'head'];
+
+/** The same with an easier move, which goes no higher than it usually goes. */
+export function withEasier(stroke: Stroke, next: Move, book: MoveBook): Stroke {
+  const made = withMove(stroke, next, book);
+  const isHigher = HEIGHTS.indexOf(made.level) > HEIGHTS.indexOf(next.level);
+  return isHigher ? { ...made, level: null } : made;
 }
 
 /** The side as it has to be written: none where the move has no choice, or is done from this side without a word. */
