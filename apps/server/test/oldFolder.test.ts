@@ -87,7 +87,7 @@ describe('a data folder of the version before', () => {
     expect(byCode.get('jab')).toMatchObject({ minGrade: null });
     // Moves that came into the starter book since are not put into a gym's own.
     const old = starterMovesFor(['ebb', 'slack', 'flood', 'spring']).filter(({ code }) => byCode.has(code));
-    expect(old.length).toBeGreaterThan(60);
+    expect(old.length).toBeGreaterThanOrEqual(60);
     for (const { code, role, minGrade } of old) expect(byCode.get(code)).toMatchObject({ role, minGrade });
   });
   it('has tests for what was timed, and takes more of it', async () => {

@@ -151,6 +151,17 @@ describe('a season', () => {
     expect(file).toContain('To the grading: clinch');
     expect(file).toContain(`DTSTART;VALUE=DATE:${day(14).replaceAll('-', '')}`);
   });
+  it('keeps what is drafted when the time of its classes changes, and drafts nothing twice', async () => {
+    const before = (await call('GET', 'seasons/flood')).body;
+    const drafted = before.weeks[0].classes.map(({ sessionId }: any) => sessionId);
+    expect(drafted.every(Boolean)).toBe(true);
+    const later = season.classes.map((each) => ({ ...each, time: '20:00' }));
+    const { body } = await call('PUT', 'seasons/flood', { ...season, classes: later });
+    expect(body.weeks[0].classes.map(({ sessionId }: any) => sessionId)).toEqual(drafted);
+    const again = await call('POST', 'seasons/flood/draft', { week: day(7) });
+    expect(again.body.weeks[0].classes.map(({ sessionId }: any) => sessionId)).toEqual(drafted);
+    await call('PUT', 'seasons/flood', { ...season, edits: before.edits });
+  });
   it('goes forward from a session, each class another one', async () => {
     const [first] = (await call('GET', 'seasons/flood')).body.weeks;
     const { sessionId } = first.classes[1];

@@ -19,7 +19,8 @@ import {
   type SeasonView,
   type SeasonWeekView,
 } from '@eurhythm/contract';
-import { asc, eq, inArray } from 'drizzle-orm';
+import { asc, eq, sql, type SQL } from 'drizzle-orm';
+import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import { CombosService } from '../combos/combos.service.ts';
 import { DraftsService } from '../drafts/drafts.service.ts';
 import { FightersService } from '../fighters/fighters.service.ts';
@@ -204,21 +205,21 @@ export class SeasonsService {
   /** Every class of the season with the session that is drafted for it, what it asks, and whether it was held. */
   private async classesOf(row: Row): Promise<ClassOfSeason[]> {
     const times = timesOf(row);
-    const ids = times.map((at) => sessionIdOf(row.id, at));
     const [rows, held, book, combos, { school }] = await Promise.all([
-      this.database.select().from(sessions).where(inArray(sessions.id, ids)),
+      this.database.select().from(sessions).where(isOfSeason(sessions.id, row.id)),
       this.database
         .selectDistinct({ sessionId: runs.sessionId })
         .from(runs)
-        .where(inArray(runs.sessionId, ids)),
+        .where(isOfSeason(runs.sessionId, row.id)),
       this.moves.book(),
       this.combos.list({ retired: true }),
       this.gym.gym(),
     ]);
     const plan = sessionPlanner({ book, retired: [], combos, factor: PACE_FACTORS[school.pace] });
     const facts = { groups: [], bands: ['adults' as const], floorSteps: null, kit: [] };
-    return times.map((at, i): ClassOfSeason => {
-      const session = rows.find(({ id }) => id === ids[i]);
+    const sessionOf = draftedFor(row.id, times, rows);
+    return times.map((at): ClassOfSeason => {
+      const session = sessionOf.get(at);
       if (!session)
         return { at, sessionId: null, title: null, held: false, workSeconds: 0, strikes: 0, comboIds: [] };
       const { strikes } = plan(session, facts);
@@ -269,6 +270,28 @@ function timesOf({ from, until, classes }: Pick<Row, 'from' | 'until' | 'classes
 /** The session of a class has an id that follows from it, so that nothing is drafted twice. */
 const sessionIdOf = (seasonId: string, at: string): string =>
   `${seasonId.slice(0, 40)}-${at.slice(0, 16).replace(/[^\d]/g, '')}`;
+
+const isOfSeason = (column: AnyPgColumn, seasonId: string): SQL =>
+  sql`starts_with(${column}, ${sessionIdOf(seasonId, '')})`;
+
+/** The session of each class: that of its instant, else one of its day that was drafted before its time was changed. */
+function draftedFor<T extends { readonly id: string }>(
+  seasonId: string,
+  times: readonly string[],
+  rows: readonly T[],
+): ReadonlyMap<string, T> {
+  const found = new Map<string, T>();
+  const left = new Set(rows);
+  const take = (at: string, isIts: (id: string) => boolean): void => {
+    const session = found.has(at) ? undefined : [...left].find(({ id }) => isIts(id));
+    if (!session) return;
+    found.set(at, session);
+    left.delete(session);
+  };
+  for (const at of times) take(at, (id) => id === sessionIdOf(seasonId, at));
+  for (const at of times) take(at, (id) => id.startsWith(sessionIdOf(seasonId, at.slice(0, 10))));
+  return found;
+}
 
 /** Of what a week has, what the class at this place takes: each combo in one of them at least, the first ones in two. */
 function ofClass(ids: readonly string[], place: number, classes: number): string[] {

@@ -5,6 +5,7 @@ import type { ComboView } from '@eurhythm/contract';
 import { newId } from '../../server/api.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { ButtonLink } from '../../ui/buttons/Button.tsx';
+import { ListAndPage, useIsWide } from '../../ui/panels/ListAndPage.tsx';
 import { Plain } from '../../ui/panels/Panel.tsx';
 import { Compose } from './compose/Compose.tsx';
 import { ComboList } from './list/ComboList.tsx';
@@ -20,22 +21,30 @@ export function CombosRoom() {
   const { id } = useParams();
   const { key } = useLocation();
   const combos = useAllCombos();
+  const isWide = useIsWide();
   const first = combos.find((combo) => !combo.retired);
-  if (id === undefined && first) return <Navigate to={`/combos/${first.id}`} replace />;
+  if (id === undefined && first && isWide) return <Navigate to={`/combos/${first.id}`} replace />;
   const open = id === 'new' ? undefined : combos.find((combo) => combo.id === id);
   return (
-    <div className="flex flex-1 flex-col lg:flex-row">
-      <aside className="border-rule lg:w-[19rem] lg:shrink-0 lg:border-r">
-        <div className="px-5 pt-4">
-          <ButtonLink to="/combos/new" className="w-full" onClick={leaveNewCombo}>
-            <Plus size={18} aria-hidden /> Write a combo
-          </ButtonLink>
-          <Compose />
-          <RhythmImport />
-          {id === 'new' && <LeftCombo key={key} />}
-        </div>
-        <ComboList />
-      </aside>
+    <ListAndPage
+      width="lg:w-[19rem]"
+      // Without any combo there is nothing to list.
+      isOpen={id !== undefined || first === undefined}
+      back={{ to: '/combos', label: 'All combos' }}
+      list={
+        <>
+          <div className="px-5 pt-4">
+            <ButtonLink to="/combos/new" className="w-full" onClick={leaveNewCombo}>
+              <Plus size={18} aria-hidden /> Write a combo
+            </ButtonLink>
+            <Compose />
+            <RhythmImport />
+            {id === 'new' && <LeftCombo key={key} />}
+          </div>
+          <ComboList />
+        </>
+      }
+    >
       {id !== undefined && id !== 'new' && !open ? (
         <div className="px-8">
           <Plain>This combo is not in the book. Choose one on the left.</Plain>
@@ -43,7 +52,7 @@ export function CombosRoom() {
       ) : (
         <OpenCombo key={open?.id ?? `new-${key}`} combo={open} />
       )}
-    </div>
+    </ListAndPage>
   );
 }
 

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Navigate, useMatch, useParams } from 'react-router';
 import { formFromMove, type MoveView, type SaveMoveDto } from '@eurhythm/contract';
 import { ButtonLink } from '../../ui/buttons/Button.tsx';
+import { ListAndPage, useIsWide } from '../../ui/panels/ListAndPage.tsx';
 import { Plain } from '../../ui/panels/Panel.tsx';
 import { GradeLists } from './GradeLists.tsx';
 import { MoveEditor } from './MoveEditor.tsx';
@@ -17,23 +18,30 @@ export function MovesRoom() {
   const book = useBookView();
   const gym = useGym();
   const [search, setSearch] = useState('');
+  const isWide = useIsWide();
   if (showsGrades && gradeId === undefined && gym.grades[0])
     return <Navigate to={`/moves/grades/${gym.grades[0].id}`} replace />;
-  if (!showsGrades && code === undefined && book.items[0])
+  if (!showsGrades && code === undefined && book.items[0] && isWide)
     return <Navigate to={`/moves/${book.items[0].code}`} replace />;
   const open = book.items.find((move) => move.code === code);
   return (
-    <div className="flex flex-1 flex-col lg:flex-row">
-      <aside className="border-rule lg:w-[22rem] lg:shrink-0 lg:border-r">
-        <div className="flex gap-2 px-5 pt-4">
-          <ButtonLink to="/moves/new" className="flex-1">
-            <Plus size={18} aria-hidden /> Add
-          </ButtonLink>
-          <ButtonLink to="/moves/numbers">Numbers</ButtonLink>
-          <ButtonLink to="/moves/grades">Grades</ButtonLink>
-        </div>
-        <MoveList search={search} onSearch={setSearch} />
-      </aside>
+    <ListAndPage
+      width="lg:w-[22rem]"
+      isOpen={showsGrades || code !== undefined}
+      back={{ to: '/moves', label: 'All moves' }}
+      list={
+        <>
+          <div className="flex gap-2 px-5 pt-4">
+            <ButtonLink to="/moves/new" className="flex-1">
+              <Plus size={18} aria-hidden /> Add
+            </ButtonLink>
+            <ButtonLink to="/moves/numbers">Numbers</ButtonLink>
+            <ButtonLink to="/moves/grades">Grades</ButtonLink>
+          </div>
+          <MoveList search={search} onSearch={setSearch} />
+        </>
+      }
+    >
       {showsGrades ? (
         <GradeLists gradeId={gradeId ?? ''} />
       ) : code === 'numbers' ? (
@@ -47,7 +55,7 @@ export function MovesRoom() {
           <Plain>This move is not in the book. Choose one on the left.</Plain>
         </div>
       )}
-    </div>
+    </ListAndPage>
   );
 }
 

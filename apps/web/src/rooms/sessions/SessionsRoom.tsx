@@ -8,6 +8,7 @@ import { useBook, useCombos, useGym } from '../../server/gymData.ts';
 import { queries } from '../../server/queries.ts';
 import { useDraft } from '../../sync/drafts/useDraft.ts';
 import { ButtonLink } from '../../ui/buttons/Button.tsx';
+import { ListAndPage, useIsWide } from '../../ui/panels/ListAndPage.tsx';
 import { clockText, howMany } from '@eurhythm/core/units';
 import { Builder } from './builder/Builder.tsx';
 import { askedIn, askedSession } from './builder/askedSession.ts';
@@ -18,30 +19,38 @@ import { useDates } from '../../ui/fields/dates.ts';
 export function SessionsRoom() {
   const { id } = useParams();
   const { data: sessions } = useQuery(queries.sessions());
+  const isWide = useIsWide();
   if (!sessions) return null;
   if (id === 'new') return <BeginSession />;
-  if (id === undefined)
-    return sessions[0] ? <Navigate to={`/sessions/${sessions[0].id}`} replace /> : <BeginSession />;
+  const [first] = sessions;
+  if (id === undefined && !first) return <BeginSession />;
+  if (id === undefined && first && isWide) return <Navigate to={`/sessions/${first.id}`} replace />;
   return (
-    <div className="flex flex-1 flex-col lg:flex-row">
-      <aside className="border-rule lg:w-[15rem] lg:shrink-0 lg:border-r">
-        <div className="px-5 pt-4 pb-3">
-          <ButtonLink to="/sessions/new" className="w-full">
-            <Plus size={18} aria-hidden /> Build a session
-          </ButtonLink>
-          <div className="flex flex-wrap gap-x-5 lg:flex-col">
-            <ButtonLink to="/sessions/calendar" weight="bare" className="justify-start px-0!">
-              Calendar and themes
+    <ListAndPage
+      width="lg:w-[15rem]"
+      isOpen={id !== undefined}
+      back={{ to: '/sessions', label: 'All sessions' }}
+      list={
+        <>
+          <div className="px-5 pt-4 pb-3">
+            <ButtonLink to="/sessions/new" className="w-full">
+              <Plus size={18} aria-hidden /> Build a session
             </ButtonLink>
-            <ButtonLink to="/sessions/season" weight="bare" className="justify-start px-0!">
-              Season
-            </ButtonLink>
+            <div className="flex flex-wrap gap-x-5 lg:flex-col">
+              <ButtonLink to="/sessions/calendar" weight="bare" className="justify-start px-0!">
+                Calendar and themes
+              </ButtonLink>
+              <ButtonLink to="/sessions/season" weight="bare" className="justify-start px-0!">
+                Season
+              </ButtonLink>
+            </div>
           </div>
-        </div>
-        <SessionList sessions={sessions} />
-      </aside>
-      <OneSession key={id} id={id} />
-    </div>
+          <SessionList sessions={sessions} />
+        </>
+      }
+    >
+      {id !== undefined && <OneSession key={id} id={id} />}
+    </ListAndPage>
   );
 }
 

@@ -1,5 +1,6 @@
 import { memo, useState } from 'react';
-import { numberOf, type Family, type Move, type MoveBook, type Side } from '@eurhythm/core/moves';
+import { withoutSide } from '@eurhythm/core/calls';
+import { numberOf, sideWord, type Family, type Move, type MoveBook, type Side } from '@eurhythm/core/moves';
 import type { Choice } from '../../../ui/fields/Field.tsx';
 import { Tip } from '../../../ui/panels/Tip.tsx';
 import { Toggles } from '../../../ui/buttons/Toggles.tsx';
@@ -21,10 +22,7 @@ const KIND_CHOICES: readonly Choice<Kind>[] = [
   { value: 'Guard', label: 'Guard' },
   { value: 'Feet', label: 'Feet' },
 ];
-const SIDE_CHOICES: readonly Choice<Side>[] = [
-  { value: 'front', label: 'front' },
-  { value: 'rear', label: 'rear' },
-];
+const SIDES: readonly Side[] = ['front', 'rear'];
 
 interface MovePaletteProps {
   /** Puts a move behind the chosen pin, or at the end of the line. */
@@ -52,7 +50,8 @@ export const MovePalette = memo(function MovePalette({ onPut }: MovePaletteProps
         <Toggles
           label="Which side"
           value={side}
-          choices={SIDE_CHOICES}
+          // From the left lead, where the gym says left and right.
+          choices={SIDES.map((value) => ({ value, label: sideWord(value, book.sides, 'left') }))}
           onChange={(value) => setSide(value)}
         />
       </div>
@@ -63,14 +62,17 @@ export const MovePalette = memo(function MovePalette({ onPut }: MovePaletteProps
             <Tip key={choice.word} text={choice.name}>
               <button
                 type="button"
-                aria-label={`${choice.word}: put ${choice.name}`}
+                aria-label={`${choice.short} ${choice.word}: put ${choice.name}`}
                 onClick={() => onPut(choice.word)}
-                className="inline-flex min-h-11 items-center gap-1.5 rounded-md border border-rule bg-paper px-2 font-line hover:border-ink"
+                className="inline-flex min-h-11 items-center gap-1.5 rounded-md border border-rule bg-paper px-2 hover:border-ink"
               >
                 <svg width={16} height={16} viewBox="-8 -8 16 16" aria-hidden="true">
                   <PinHead pin={choice.pin} r={5.5} />
                 </svg>
-                <span style={{ color: pinColour(choice.pin) }}>{choice.word}</span>
+                <span>{choice.short}</span>{' '}
+                <code className="font-line text-sm" style={{ color: pinColour(choice.pin) }}>
+                  {choice.word}
+                </code>
               </button>
             </Tip>
           ))}
@@ -88,6 +90,7 @@ function choiceOf(move: Move & { retired?: boolean }, wanted: Side, book: MoveBo
   return [
     {
       word: number === undefined ? `${isSided ? `${wanted.charAt(0)}:` : ''}${move.code}` : String(number),
+      short: withoutSide(move.say.short),
       name: `${isSided ? `${wanted} ` : ''}${move.name.toLowerCase()}`,
       pin: {
         by: 'fighter' as const,

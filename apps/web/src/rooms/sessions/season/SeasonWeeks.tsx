@@ -78,7 +78,7 @@ export function SeasonWeeks({ season }: { readonly season: SeasonView }) {
       {isChanging && (
         <section aria-label="Change the season" className="no-print max-w-xl">
           <p className="pt-2 text-sm text-quiet">
-            Classes that are drafted already stay in the calendar on their day and at their time.
+            Classes that are drafted already keep their day and their time.
           </p>
           <SeasonForm season={season} onSaved={() => setChanging(false)} />
         </section>
