@@ -1,9 +1,15 @@
 import { expose } from 'comlink';
 import { moveBook, type MoveBook } from '@eurhythm/core/moves';
-import { sessionPlanner, type ClassFacts, type PlanGround, type WrittenSession } from '@eurhythm/core/plan';
+import {
+  compose,
+  sessionPlanner,
+  type ComposeWish,
+  type ClassFacts,
+  type PlanGround,
+  type WrittenSession,
+} from '@eurhythm/core/plan';
 import type { TempoShift } from '@eurhythm/core/rounds';
 import { findLines } from '@eurhythm/core/strikes';
-import { compose, type ComposeWish } from '@eurhythm/core/teach';
 import { compileToPlay, type PlannedRound, type RoundSetting } from '@eurhythm/core/run';
 import type { BookView } from '@eurhythm/contract';
 

@@ -33,5 +33,6 @@ export * from './draft/choice/themeWords.ts';
 export { DRAFT_MINUTES, draft } from './draft/draft.ts';
 export { countedTechnique, type CountedTechnique } from './draft/rounds/techniqueRound.ts';
 export * from './care/careNotes.ts';
+export * from './compose/index.ts';
 export { shapeOf, type LineShape } from './draft/choice/lineShape.ts';
 export * from './season/season.ts';

@@ -1,6 +1,5 @@
 export * from './variants.ts';
 export * from './forms/index.ts';
-export * from './compose/index.ts';
 export * from './orders.ts';
 export * from './rewrite/renumberLine.ts';
 export * from './rewrite/standInMove.ts';

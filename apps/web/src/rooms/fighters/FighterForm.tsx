@@ -83,6 +83,8 @@ function EntryForm({ fighter, onSaved, gym, others }: EntryFormProps) {
         else await navigate(`/fighters/${id}`, { flushSync: true });
       },
       onError: (error, { id: refused, entry, another }) => {
+        // The next one is being typed: that stays.
+        if (another && draft.value?.name) return void toast.error(`${entry.name}: ${error.message}`);
         if (another) {
           setId(refused);
           draft.change(entry);

@@ -6,7 +6,7 @@ import { partsOf } from './wordsOf.ts';
 
 /**
  * Whether a text is to be read as words: it is no line of the notation but has a word that coaches say and no code is, or it is one
- * and says "slip left" or "left hook", which as notation would be a step.
+ * and says "slip left", "left hook" or "back hook", where the side is a code as well.
  *
  * @example
  * needsReading('jab cross slip left', book) // true
@@ -23,7 +23,7 @@ export function needsReading(text: string, book: MoveBook): boolean {
     return words.some((word, i) => {
       const [before, after] = [moveOf(words[i - 1]), moveOf(words[i + 1])];
       const isOfBoth = before?.side.kind === 'directed' || (after !== undefined && isStrike(after));
-      return /^(?:left|right)$/.test(word) && isOfBoth;
+      return SIDE_WORDS[word] !== undefined && isOfBoth;
     });
   return words.some(
     (word) =>

@@ -48,6 +48,7 @@ describe('a line in words', () => {
     ['jab croos rond kick', '1 2 8'],
     ['weave, lead hook body, cross', 'weave 3@b 2'],
     ['elbow to the head', 'elbow'],
+    ['jab to the chest', '1@b'],
   ])('%j is %j', (said, line) => expect(read(said)).toMatchObject({ line, doubts: [] }));
 
   it('goes by the lead that stands', () => {
@@ -68,6 +69,10 @@ describe('a line in words', () => {
     ['jab flibbertigibbet', 'flibbertigibbet', undefined],
     ['1 88', '88', undefined],
     ['jab, guard, turn', 'turn', 'quarter turn'],
+    ['jab to cross', 'to', undefined],
+    ['jab for cross', 'for', undefined],
+    ['if it lands, cross', 'if it lands', undefined],
+    ['jab, same leg, cross', 'jab, same leg, cross', undefined],
   ])('asks in %j about %j', (text, word, choice) => {
     const { line, doubts } = read(text);
     expect(line).toBeNull();
@@ -104,6 +109,8 @@ describe('a line in words', () => {
     ['1 2 rund', false],
     ['1-1 2 sw rund', false],
     ['left hook', true],
+    ['back hook', true],
+    ['back 3', false],
     ['jab left right', false],
     ['1 2 r:', false],
     ['', false],

@@ -25,6 +25,8 @@ export interface WordsRead {
 }
 
 const MOST_CHOICES = 6;
+/** Words of fewer letters are not taken for others. */
+const SHORTEST_SLIP = 4;
 
 /**
  * Reads what a coach says or types in words: names of moves and numbers, sides, heights, "double", "fake", "if it lands", with
@@ -57,8 +59,10 @@ class WordReader {
     this.leftOver();
     const isClear = this.doubts.length === 0 && !this.line.isEmpty;
     const line = isClear ? this.line.text() : null;
-    const isRead = line !== null && parseLine(line, this.book).ok;
-    return { line: isRead ? line : null, doubts: this.doubts, corrected: this.corrected };
+    const parsed = line === null ? null : parseLine(line, this.book);
+    if (parsed && !parsed.ok)
+      this.doubts.push({ from: 0, to: text.length, message: parsed.errors[0]!.message, choices: [] });
+    return { line: parsed?.ok ? line : null, doubts: this.doubts, corrected: this.corrected };
   }
 
   private readPart(part: readonly Word[]): void {
@@ -89,8 +93,10 @@ class WordReader {
 
   private twoWords(part: readonly Word[], at: number): number {
     const said = (words: string): boolean => words.split(' ').every((word, i) => part[at + i]?.text === word);
-    if (said('if it lands') || said('if it landed')) this.before.conditional = true;
-    else if (said('same leg')) this.before.keptUp = true;
+    if (said('if it lands') || said('if it landed')) {
+      if (this.line.isEmpty) this.doubt(part.slice(at, at + 3), 'Nothing stands before that could land.', []);
+      this.before.conditional = true;
+    } else if (said('same leg')) this.before.keptUp = true;
     else if (said('full power')) this.before.power = 'full';
     else return 0;
     this.before.from ??= part[at]!;
@@ -165,7 +171,8 @@ class WordReader {
     const side = SIDE_WORDS[text];
     const level = LEVEL_WORDS[text];
     if (side) {
-      if (before.side !== null) this.doubt([part[at]!], `“${text}” has no move that belongs to it.`, []);
+      if (before.side !== null)
+        this.doubt([part[at]!], `No move follows “${before.from?.text ?? text}”.`, []);
       before.side = side;
     } else if (level && at + 1 < part.length) before.level = level;
     else if (TIMES[text]) before.times = TIMES[text];
@@ -251,7 +258,7 @@ class WordReader {
     if (others.length > 0)
       return this.doubt(
         words,
-        `“${textOf(words)}” is ${named.length} moves of the book.`,
+        `More than one move is called “${textOf(words)}”. Which one?`,
         this.namesOf(named.map(({ move }) => move)),
       );
     const { move, level } = first!;
@@ -293,17 +300,16 @@ class WordReader {
 
   private unknown(part: readonly Word[], at: number): number {
     const word = part[at]!;
-    const near = nearestWord(word.text, [
-      ...this.lexicon.words,
-      ...Object.keys(SIDE_WORDS),
-      'double',
-      'switch',
-    ]);
+    // What is so short is rather a word that coaches say than a slip: "to" is not "two".
+    const isLong = word.text.length >= SHORTEST_SLIP;
+    const near = isLong
+      ? nearestWord(word.text, [...this.lexicon.words, ...Object.keys(SIDE_WORDS), 'double', 'switch'])
+      : null;
     if (near !== null && near !== word.text) {
       this.corrected.push({ from: word.text, to: near });
       return this.readAt(part.with(at, { ...word, text: near }), at);
     }
-    this.doubt([word], `“${word.text}” is no move of the book.`, []);
+    this.doubt([word], `“${word.text}” is not a move in the book.`, []);
     return 1;
   }
 
@@ -321,7 +327,7 @@ class WordReader {
     const straight = own && straightOf(this.book, own);
     const hand = own && `${sideWord(own, this.book.sides, this.line.now())} straight`;
     const steps = side === 'left' || side === 'right' ? [`step ${side}`] : [];
-    this.doubt([from], `“${from.text}” has no move behind it.`, straight && hand ? [hand, ...steps] : []);
+    this.doubt([from], `No move follows “${from.text}”.`, straight && hand ? [hand, ...steps] : []);
   }
 }
 

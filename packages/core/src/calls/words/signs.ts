@@ -8,7 +8,15 @@ export const SIDE_WORDS: Readonly<Record<string, Side | Lead>> = {
 };
 export const LEVEL_WORDS: Readonly<Record<string, Level>> = {
   ...{ head: 'head', high: 'head', chin: 'head', face: 'head' },
-  ...{ body: 'body', middle: 'body', belly: 'body', ribs: 'body', liver: 'body' },
+  ...{
+    body: 'body',
+    middle: 'body',
+    chest: 'body',
+    belly: 'body',
+    stomach: 'body',
+    ribs: 'body',
+    liver: 'body',
+  },
   ...{ low: 'low', leg: 'low', thigh: 'low', legs: 'low' },
 };
 export const TIMES: Readonly<Record<string, number>> = { double: 2, triple: 3 };

@@ -64,7 +64,8 @@ export class WordLine {
       side: number !== undefined || isUsual || move.side.kind === 'fixed' ? null : side,
       level: level === null || level === move.level ? null : level,
       conditional: conditional && this.entries.length > 0,
-      keptUp: keptUp && isLegStrike(move),
+      // Of a hand it is a fault, and told as such.
+      keptUp,
       step,
       power: power ?? 'normal',
     };

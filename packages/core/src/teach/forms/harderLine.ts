@@ -17,12 +17,6 @@ import { mapEntries, mapStrokes, moveOf, writtenStrokes } from '../rewrite/rewri
 import type { ChangedLine } from './fitLine.ts';
 import { withMove } from './otherMove.ts';
 
-/** One way in which a line can become harder. */
-export interface HarderLine extends ChangedLine {
-  /** The fastest tempo at which a body at club pace can still do it once. */
-  readonly fastestBpm: Bpm | null;
-}
-
 /**
  * What would make the line harder for these people, one thing each and the best first: a move by one that it is the easier form
  * of, the last strike half a beat sooner, another height, all the power in the end. Pauses, words, conditions and what the
@@ -32,7 +26,7 @@ export interface HarderLine extends ChangedLine {
  * @example
  * harder(line('1 2 3'), book, ANYBODY).map(({ line }) => line).includes('1 2 3*') // true
  */
-export function harder(line: BeatLine, book: MoveBook, audience: Audience): HarderLine[] {
+export function harder(line: BeatLine, book: MoveBook, audience: Audience): ChangedLine[] {
   const proposals = inTurn([
     harderMoves(line, book, audience),
     sooner(line, book),
@@ -51,7 +45,7 @@ export function harder(line: BeatLine, book: MoveBook, audience: Audience): Hard
     if ([...troubles(read.line, book, audience)].some((each) => !before.has(each))) return [];
     const { fastestBpm, limit } = clockOf(read.line, book);
     if (limit && (fastestBpm ?? 0) < slowest) return [];
-    return [{ line: text, changes: [change], fastestBpm }];
+    return [{ line: text, changes: [change] }];
   });
 }
 

@@ -3,3 +3,4 @@ export * from './easierLine.ts';
 export * from './harderLine.ts';
 export * from './oppositeLine.ts';
 export * from './stepBack.ts';
+export { writtenSide } from './otherMove.ts';

@@ -38,7 +38,13 @@ export function withEasier(stroke: Stroke, next: Move, book: MoveBook): Stroke {
   return isHigher ? { ...made, level: null } : made;
 }
 
-/** The side as it has to be written: none where the move has no choice, or is done from this side without a word. */
+/**
+ * The side as it has to be written: none where the move has no choice, or is done from this side without a word.
+ *
+ * @example
+ * writtenSide(walk('3').strokes[0].move, 'rear') // 'rear'
+ * writtenSide(walk('3').strokes[0].move, 'front') // null
+ */
 export function writtenSide(move: Move, side: Side | null): Side | null {
   if (move.side.kind !== 'free' && move.side.kind !== 'directed') return null;
   return move.side.usual === side ? null : side;

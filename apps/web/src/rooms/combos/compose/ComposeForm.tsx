@@ -1,9 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Shuffle } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { audienceOf } from '@eurhythm/core/body';
+import { PACE_FACTORS, audienceOf } from '@eurhythm/core/body';
 import { lineInWords } from '@eurhythm/core/rounds';
-import { knownMoves, trainedUpTo, type ComposeWish, type ExistingLine } from '@eurhythm/core/teach';
+import { knownMoves, trainedUpTo, type ComposeWish, type ExistingLine } from '@eurhythm/core/plan';
 import { BPM_LIMITS } from '@eurhythm/core/units';
 import type { ComboView } from '@eurhythm/contract';
 import { useBook, useBookView, useCombos, useGym } from '../../../server/gymData.ts';
@@ -56,7 +56,7 @@ export function ComposeForm({ onTake }: { onTake(taken: ComposedTaken): void }) 
   const isKnown = moves.some(({ code }) => code === must);
   const wish: ComposeWish = {
     ...{ trained: trained.map(named), others: combos.filter((each) => !trained.includes(each)).map(named) },
-    ...{ audience, bpm, count: COUNT },
+    ...{ audience, bpm, factor: PACE_FACTORS[school.pace], count: COUNT },
     strokes: length === ANY ? null : Number(length),
     must: isKnown ? must : null,
   };

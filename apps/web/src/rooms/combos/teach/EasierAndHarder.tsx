@@ -1,14 +1,16 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import { audienceOf } from '@eurhythm/core/body';
+import { PACE_FACTORS, audienceOf } from '@eurhythm/core/body';
 import type { BeatLine } from '@eurhythm/core/line';
 import { easier, easierAt, harder, writtenStrokes, type RecipeKind } from '@eurhythm/core/teach';
+import { cleanTempos } from '@eurhythm/core/tempo';
+import { BPM_LIMITS } from '@eurhythm/core/units';
+import type { SaveComboDto } from '@eurhythm/contract';
 import { useBook, useGym } from '../../../server/gymData.ts';
 import { ChoiceField } from '../../../ui/fields/Field.tsx';
 import { Press, Way } from './Way.tsx';
 
 interface EasierAndHarderProps {
-  /** The grade of the combo. */
-  readonly gradeId: string;
+  readonly combo: SaveComboDto;
   readonly line: BeatLine;
   form(kind: RecipeKind, step: number | null, line: string, what: string, gradeId?: string): ReactNode;
 }
@@ -17,7 +19,7 @@ interface EasierAndHarderProps {
 const FEW = 3;
 
 /** The forms for a lower grade or a band of children, which a form is made for when it is kept there, and for who is ready for more. */
-export function EasierAndHarder({ gradeId, line, form }: EasierAndHarderProps) {
+export function EasierAndHarder({ combo, line, form }: EasierAndHarderProps) {
   const book = useBook();
   const { grades, school } = useGym();
   const [easierFor, setEasierFor] = useState(grades[0]?.id ?? '');
@@ -35,9 +37,14 @@ export function EasierAndHarder({ gradeId, line, form }: EasierAndHarderProps) {
     [line, book],
   );
   const ways = useMemo(
-    () => harder(line, book, audienceOf(gradeId, grades, school.youth)),
-    [line, book, gradeId, grades, school],
+    () => harder(line, book, audienceOf(combo.gradeId, grades, school.youth)),
+    [line, book, combo.gradeId, grades, school],
   );
+  const cleanUpTo = useMemo(() => cleanTempos(book), [book]);
+  const cleanText = (text: string): string => {
+    const bpm = cleanUpTo({ ...combo, id: '', line: text }, PACE_FACTORS[school.pace]);
+    return bpm < BPM_LIMITS.max ? `clean up to ${bpm}` : '';
+  };
   return (
     <>
       <Way
@@ -74,13 +81,11 @@ export function EasierAndHarder({ gradeId, line, form }: EasierAndHarderProps) {
         actions={ways.length > shown && <Press onPress={() => setShown(ways.length)}>All</Press>}
       >
         <ul aria-label="Harder, one thing at a time">
-          {ways.slice(0, shown).map(({ line: text, changes, fastestBpm }, i) => (
+          {ways.slice(0, shown).map(({ line: text, changes }, i) => (
             <li key={text} className="flex flex-wrap items-center gap-x-3 pt-1">
               <span className="min-w-0 flex-1">
                 {changes.join(' ')}{' '}
-                <span className="text-sm whitespace-nowrap text-quiet">
-                  {fastestBpm !== null && `clean up to ${fastestBpm}`}
-                </span>
+                <span className="text-sm whitespace-nowrap text-quiet">{cleanText(text)}</span>
               </span>
               {form('harder', i, text, 'harder')}
             </li>

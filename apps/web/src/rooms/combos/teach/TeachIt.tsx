@@ -149,7 +149,7 @@ function Ways(props: TeachItProps & { line: BeatLine }) {
         what="the holder shows, nobody calls"
         actions={<Press onPress={() => onHear({ calls: 'silent' })}>Hear</Press>}
       />
-      <EasierAndHarder gradeId={combo.gradeId} line={line} form={form} />
+      <EasierAndHarder combo={combo} line={line} form={form} />
       <Way
         name="Opposite"
         what={[other.line, ...other.changes].join(' · ')}

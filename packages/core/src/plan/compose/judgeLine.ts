@@ -1,15 +1,8 @@
-import {
-  PACE_FACTORS,
-  cleanTempo,
-  findFindings,
-  walkStance,
-  type Audience,
-  type Limb,
-  type WalkedStroke,
-} from '../../body/index.ts';
-import type { BeatLine } from '../../line/index.ts';
+import { findFindings, walkStance, type Audience, type Limb, type WalkedStroke } from '../../body/index.ts';
+import { formatLine, type BeatLine } from '../../line/index.ts';
 import { isLegStrike, isStrike, type MoveBook } from '../../moves/index.ts';
-import { toNumber, type Bpm } from '../../units/index.ts';
+import type { CleanUpTo } from '../../tempo/index.ts';
+import type { Bpm } from '../../units/index.ts';
 
 export type StrikingLimb = 'left-hand' | 'right-hand' | 'left-leg' | 'right-leg';
 export const STRIKING_LIMBS: readonly StrikingLimb[] = ['left-hand', 'right-hand', 'left-leg', 'right-leg'];
@@ -19,7 +12,7 @@ export type LimbCount = Readonly<Record<StrikingLimb, number>>;
 
 /** A line as a body finds it, each share from 0 to 1. */
 export interface LineJudgement {
-  /** The fastest tempo, at club pace, at which it is clean again and again. */
+  /** The fastest tempo at which it is clean again and again, from both leads. */
   readonly cleanBpm: Bpm;
   /** How often the other side of the body comes next. */
   readonly turns: number;
@@ -32,29 +25,36 @@ export interface LineJudgement {
   readonly limbs: LimbCount;
 }
 
-const BAR = 4;
+/** What a line is judged by. */
+export interface LineGround {
+  readonly audience: Audience;
+  /** The tempo at which it has to be clean. */
+  readonly bpm: Bpm;
+  /** The pace of the gym: how many times as long as at sharp pace a body needs. */
+  readonly factor: number;
+  /** What these people train. */
+  readonly trained: LimbCount;
+  readonly cleanUpTo: CleanUpTo;
+}
 
 /**
  * How a line flows and what it works; null where a body or these people should not do it at the tempo, and where it ends in the
  * other lead.
- *
- * @param bpm the tempo at which it has to be clean
  */
 export function judgeLine(
   line: BeatLine,
   book: MoveBook,
-  { audience, bpm, trained }: { readonly audience: Audience; readonly bpm: Bpm; readonly trained: LimbCount },
+  { audience, bpm, factor, trained, cleanUpTo }: LineGround,
 ): LineJudgement | null {
   const walk = walkStance(line, book, 'left');
-  const cycleBeats = BAR * Math.ceil((toNumber(walk.beats) + 1) / BAR);
-  const report = findFindings(walk, book, { factor: PACE_FACTORS.club, bpm, cycleBeats, audience });
-  const clean = cleanTempo(report);
-  if (!walk.comesHome || clean === null || clean.bpm < bpm) return null;
-  if (report.findings.some(({ severity }) => severity !== 'note')) return null;
+  const { findings } = findFindings(walk, book, { factor, bpm, audience });
+  if (!walk.comesHome || findings.some(({ severity }) => severity !== 'note')) return null;
+  const cleanBpm = cleanUpTo({ id: '', line: formatLine(line), bpm }, factor);
+  if (cleanBpm < bpm) return null;
   const strikes = walk.strokes.filter(({ move }) => isStrike(move));
   const limbs = limbsOf(strikes);
   return {
-    cleanBpm: clean.bpm,
+    cleanBpm,
     turns: changes(strikes, ({ limb }) => limb.split('-')[0]),
     heights: changes(strikes, ({ level }) => level),
     balance: balanceOf(limbs, trained),

@@ -1,6 +1,7 @@
 import { walkStance, type Audience } from '../../body/index.ts';
 import { parseLine } from '../../line/index.ts';
 import { isStrike, sideWord, type MoveBook } from '../../moves/index.ts';
+import { cleanTempos } from '../../tempo/index.ts';
 import { pick, seededRandom, toNumber, type Bpm, type RandomSource } from '../../units/index.ts';
 import { isHand, isSensible } from './goodSense.ts';
 import { STRIKING_LIMBS, judgeLine, limbsOf, type LimbCount, type LineJudgement } from './judgeLine.ts';
@@ -22,6 +23,8 @@ export interface ComposeWish {
   readonly audience: Audience;
   /** The tempo at which they have to be clean, again and again. */
   readonly bpm: Bpm;
+  /** The pace of the gym: how many times as long as at sharp pace a body needs. */
+  readonly factor: number;
   /** Strokes in a line, 2 to 6; from three to five when null. */
   readonly strokes: number | null;
   /** Code of a move that has to be in it; null for none. */
@@ -56,7 +59,7 @@ const QUICK_SHARE = 0.3;
  * @param seed a whole number
  *
  * @example
- * compose({ trained: [{ name: 'Ebb 1', line: '1 2 r:round' }], others: [], audience: ANYBODY, bpm: 60, strokes: 3, must: null, count: 2 }, book, 1).length // 2
+ * compose({ trained: [{ name: 'Ebb 1', line: '1 2 r:round' }], others: [], audience: ANYBODY, bpm: 60, factor: 1.25, strokes: 3, must: null, count: 2 }, book, 1).length // 2
  */
 export function compose(wish: ComposeWish, book: MoveBook, seed: number): ComposedLine[] {
   const known = knownStrokes(
@@ -72,6 +75,7 @@ export function compose(wish: ComposeWish, book: MoveBook, seed: number): Compos
   });
   const trained = limbsTrained(wish.trained, book);
   const knowsHalves = wish.trained.some(({ line }) => hasHalves(line, book));
+  const cleanUpTo = cleanTempos(book);
   const random = seededRandom(seed);
   const found = new Map<string, Found>();
   for (let i = 0; i < TRIES; i++) {
@@ -82,7 +86,7 @@ export function compose(wish: ComposeWish, book: MoveBook, seed: number): Compos
     const strokes = signature(parsed.line, book);
     const nearest = nearestOf(strokes, existing);
     if (nearest.likeness > TOO_LIKE) continue;
-    const judged = judgeLine(parsed.line, book, { ...wish, trained });
+    const judged = judgeLine(parsed.line, book, { ...wish, trained, cleanUpTo });
     if (judged) found.set(text, { text, strokes, nearest, judged, worth: worthOf(judged, nearest, wish) });
   }
   return theBest([...found.values()], wish.count).map(({ text, nearest, judged }) => ({

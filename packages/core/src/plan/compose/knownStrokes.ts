@@ -1,8 +1,7 @@
 import { isAboveGrade, youthFault, walkStance, type Audience, type GymGrade } from '../../body/index.ts';
 import { formatLine, parseLine, type Stroke } from '../../line/index.ts';
 import { isStrike, numberOf, type Move, type MoveBook, type Side } from '../../moves/index.ts';
-import { fitLine } from '../forms/index.ts';
-import { writtenSide } from '../forms/otherMove.ts';
+import { fitLine, writtenSide } from '../../teach/index.ts';
 
 /** A stroke as people know it: this move, from this side, to this height. */
 export interface KnownStroke {

@@ -1,7 +1,8 @@
 import { PACE_FACTORS, findFindings, limbClock, walkStance, type Audience } from '../../body/index.ts';
 import { parseLine, type BeatLine } from '../../line/index.ts';
 import { STARTER_GRADES, starterBook } from '../../moves/index.ts';
-import { suits } from '../variants.ts';
+import { suits } from '../../teach/index.ts';
+import { cleanTempos } from '../../tempo/index.ts';
 import { compose, type ComposeWish } from './compose.ts';
 
 const book = starterBook();
@@ -18,7 +19,16 @@ const CHILDREN: Audience = {
 };
 const TRAINED = ['1 2 3', '1-1 2@b', '2 3 2', '1 weave 4', '1 2 r:round@l', '7 2', '3 2 r:knee'];
 const wish = (changes: Partial<ComposeWish> = {}): ComposeWish => ({
-  ...{ trained: named(TRAINED), others: [], audience: GRADE, bpm: 84, strokes: null, must: null, count: 6 },
+  ...{
+    trained: named(TRAINED),
+    others: [],
+    audience: GRADE,
+    bpm: 84,
+    factor: PACE_FACTORS.club,
+    strokes: null,
+    must: null,
+    count: 6,
+  },
   ...changes,
 });
 const strokesOf = (text: string): string[] =>
@@ -44,6 +54,13 @@ describe('new lines', () => {
         expect(findings.filter(({ severity }) => severity !== 'note')).toEqual([]);
       }
     }
+  });
+
+  it("are clean as fast as the gym's own tempos say, at its own pace", () => {
+    const cleanUpTo = cleanTempos(book);
+    for (const factor of [PACE_FACTORS.sharp, PACE_FACTORS.novice])
+      for (const each of compose(wish({ factor }), book, 2))
+        expect(each.cleanBpm).toBe(cleanUpTo({ id: 'new', line: each.line, bpm: 84 }, factor));
   });
 
   it('are none that exist, nor the same idea twice', () => {
